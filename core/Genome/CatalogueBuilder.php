@@ -1,0 +1,501 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Genome;
+
+use Destino\Probability\Rational;
+use Destino\Probability\InvalidNumber;
+
+/**
+ * Builds the Catalogue from a decoded document (catalogue/schema.json) and the chosen schools.
+ *
+ * @phpstan-type CompoundFacts array{name: string|null, looks: string, viability: Viability, evidence: string, extrapolated: bool, aliases: list<string>, recorded: bool}
+ */
+final readonly class CatalogueBuilder
+{
+    /** @param array<string, string> $choices school by claim; claims left out take their default */
+    public static function build(mixed $document, array $choices = []): Catalogue
+    {
+        $facts = Facts::of($document);
+        $claims = self::claims($facts);
+        [$schools, $inUse] = self::choose($claims, $choices);
+        $builder = new self($facts, SchoolChanges::of($schools));
+
+        return $builder->assemble($claims, $inUse);
+    }
+
+    /** @var array<string, Facts> gene files by key */
+    private array $genes;
+
+    private function __construct(private Facts $facts, private SchoolChanges $changes)
+    {
+        $genes = [];
+        foreach ($facts->children('genes') as $gene) {
+            $genes[$gene->string('key')] = $gene;
+        }
+        $this->genes = $genes;
+    }
+
+    /**
+     * @param array<string, Claim> $claims
+     * @param array<string, string> $inUse
+     */
+    private function assemble(array $claims, array $inUse): Catalogue
+    {
+        $alleles = $this->alleles();
+        $groups = $this->groups();
+        $loci = $this->loci($alleles, $groups);
+        [$forms, $compoundAliases] = $this->forms($loci, $alleles);
+        $conditions = $this->conditions($alleles);
+
+        return new Catalogue(
+            $loci,
+            $alleles,
+            $this->completed($groups, $loci),
+            $forms,
+            $conditions,
+            $this->warnings($alleles, $conditions),
+            $this->masks($alleles),
+            $this->lookAlikes($alleles),
+            $this->interactions($alleles),
+            ...$this->names($alleles, $forms),
+            compoundAliases: $compoundAliases,
+            claims: $claims,
+            schools: $inUse,
+        );
+    }
+
+    /** @return array<string, Claim> */
+    public static function claims(Facts $facts): array
+    {
+        $claims = [];
+        foreach ($facts->children('claims') as $claim) {
+            $schools = [];
+            foreach ($claim->children('schools') as $school) {
+                $schools[$school->string('key')] = new School(
+                    $school->string('key'), $school->string('name'), $school->string('effect'), $school->string('argument'),
+                    array_map(static fn (Facts $change): array => $change->values(), $school->children('changes')),
+                );
+            }
+            $free = $claim->has('free_fraction') ? $claim->child('free_fraction') : null;
+            $claims[$claim->string('key')] = new Claim(
+                $claim->string('key'), $claim->string('question'), $claim->string('default'), $claim->string('why_default'), $schools,
+                $free === null ? null : ['linkage' => $free->string('linkage'), 'between' => $free->pair('between')],
+            );
+        }
+
+        return $claims;
+    }
+
+    /**
+     * @param array<string, Claim> $claims
+     * @param array<string, string> $choices
+     * @return array{list<School>, array<string, string>}
+     *
+     * @throws UnknownSchool
+     */
+    private static function choose(array $claims, array $choices): array
+    {
+        foreach (array_keys($choices) as $claim) {
+            if (! isset($claims[$claim])) {
+                throw UnknownSchool::noSuchClaim((string) $claim, array_keys($claims));
+            }
+        }
+        $schools = $inUse = [];
+        foreach ($claims as $key => $claim) {
+            $choice = $choices[$key] ?? $claim->default;
+            $schools[] = $claim->schools[$choice] ?? self::freeFraction($claim, $choice);
+            $inUse[$key] = $choice;
+        }
+
+        return [$schools, $inUse];
+    }
+
+    /** @throws UnknownSchool when the claim is not about a fraction, or the choice is not one */
+    private static function freeFraction(Claim $claim, string $choice): School
+    {
+        if ($claim->freeFraction !== null) {
+            try {
+                $fraction = SchoolChanges::fraction($choice)->toString();
+
+                return new School($choice, "r = {$fraction}", '', '', [['change' => 'set-recombination', 'fraction' => $fraction] + $claim->freeFraction]);
+            } catch (InvalidNumber|CatalogueFault) {
+                // Not a fraction: the message below lists what can be chosen.
+            }
+        }
+        throw UnknownSchool::noSuchChoice($claim->key, $choice, [...array_keys($claim->schools), ...($claim->freeFraction === null ? [] : ['a fraction from 0 to 1/2'])]);
+    }
+
+    /** @return array<string, Allele> in catalogue order */
+    private function alleles(): array
+    {
+        $locusRank = [];
+        foreach ($this->facts->children('loci') as $i => $locus) {
+            $locusRank[$locus->string('key')] = $i;
+        }
+        $genes = array_values($this->genes);
+        usort($genes, static fn (Facts $a, Facts $b): int => [$locusRank[$a->string('locus')] ?? -1, $a->int('position')] <=> [$locusRank[$b->string('locus')] ?? -1, $b->int('position')]);
+        $locusOf = [];
+        foreach ($genes as $gene) {
+            if (! isset($locusRank[$gene->string('locus')])) {
+                throw CatalogueFault::unknownLocus($gene->string('locus'), $gene->path());
+            }
+            $locusOf[$gene->string('key')] = $gene->string('locus');
+        }
+        $locusOf = $this->joined($locusOf);
+        $alleles = [];
+        $rank = 0;
+        foreach ($genes as $gene) {
+            $key = $gene->string('key');
+            if ($this->changes->isDropped($key)) {
+                continue;
+            }
+            $two = $gene->child('two_copies');
+            $others = array_filter($genes, fn (Facts $other): bool => $this->changes->isDropped($other->string('key')) && $this->changes->rename($other->string('key')) === $key);
+            $alleles[$key] = new Allele(
+                $key,
+                $gene->string('name'),
+                array_merge($gene->strings('aliases'), ...array_map(static fn (Facts $other): array => [$other->string('name'), ...$other->strings('aliases')], array_values($others))),
+                $locusOf[$key],
+                $rank++,
+                Inheritance::from($gene->string('inheritance')),
+                $gene->string('evidence'),
+                $gene->string('source'),
+                Effect::from($gene->string('effect')),
+                $gene->string('summary'),
+                $gene->textOr('note', ''),
+                array_map(static fn (Facts $cue): Cue => new Cue($cue->string('where'), $cue->string('text'), $cue->int('from_days'), ...$cue->twoNumbers('likelihood')), $gene->children('cues')),
+                $two->string('name'),
+                array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others)),
+                array_key_exists($key, $this->changes->toldApart) ? $this->changes->toldApart[$key] : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
+            );
+        }
+
+        return $alleles;
+    }
+
+    /**
+     * @param array<string, string> $locusOf locus by allele, as recorded
+     * @return array<string, string> with the loci joined that the schools join
+     */
+    private function joined(array $locusOf): array
+    {
+        foreach ($this->changes->joins as [$a, $b]) {
+            $kept = $locusOf[$a] ?? throw CatalogueFault::unknownAllele($a, 'a school');
+            $gone = $locusOf[$b] ?? throw CatalogueFault::unknownAllele($b, 'a school');
+            $locusOf = array_map(static fn (string $locus): string => $locus === $gone ? $kept : $locus, $locusOf);
+        }
+
+        return $locusOf;
+    }
+
+    /** @return array<string, LinkageGroup> the groups of several loci, by key */
+    private function groups(): array
+    {
+        $groups = [];
+        foreach ($this->facts->children('linkage') as $group) {
+            $loci = $group->strings('loci');
+            $fractions = $group->strings('recombination');
+            if (count($fractions) !== count($loci) - 1) {
+                throw CatalogueFault::missing($group->path(), 'one recombination fraction for each neighbouring pair of loci');
+            }
+            $r = [];
+            foreach ($fractions as $i => $fraction) {
+                $r[] = $this->changes->fractions["{$group->string('key')}:{$loci[$i]}:{$loci[$i + 1]}"] ?? SchoolChanges::fraction($fraction);
+            }
+            $groups[$group->string('key')] = new LinkageGroup($group->string('key'), $loci, $r, $group->textOr('note', ''));
+        }
+
+        return $groups;
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @param array<string, LinkageGroup> $groups
+     * @return array<string, Locus>
+     */
+    private function loci(array $alleles, array $groups): array
+    {
+        $groupOf = [];
+        foreach ($groups as $group) {
+            $groupOf += array_fill_keys($group->loci, $group->key);
+        }
+        $loci = [];
+        foreach ($this->facts->children('loci') as $rank => $locus) {
+            $key = $locus->string('key');
+            $own = array_filter($alleles, static fn (Allele $allele): bool => $allele->locus === $key);
+            uasort($own, static fn (Allele $a, Allele $b): int => [! $a->inheritance->showsInOneCopy(), $a->rank] <=> [! $b->inheritance->showsInOneCopy(), $b->rank]);
+            if ($own !== []) {
+                $loci[$key] = new Locus($key, $locus->string('name'), $rank, array_keys($own), $groupOf[$key] ?? $key, $locus->string('evidence'), $locus->textOr('note', ''));
+            }
+        }
+        $loci[Sex::LOCUS] = new Locus(Sex::LOCUS, 'Sex', count($loci) + 1000, [], $groupOf[Sex::LOCUS] ?? Sex::LOCUS, 'established', 'Females are XX, males XY.');
+
+        return $loci;
+    }
+
+    /**
+     * @param array<string, LinkageGroup> $groups
+     * @param array<string, Locus> $loci
+     * @return array<string, LinkageGroup> with a group of one for every unlinked locus
+     */
+    private function completed(array $groups, array $loci): array
+    {
+        foreach ($loci as $locus) {
+            $groups[$locus->group] ??= new LinkageGroup($locus->group, [$locus->key], []);
+        }
+
+        return $groups;
+    }
+
+    /**
+     * @param array<string, Locus> $loci
+     * @param array<string, Allele> $alleles
+     * @return array{array<string, array<string, Form>>, array<string, list<string>>} forms by locus and pair, aliases by pair
+     */
+    private function forms(array $loci, array $alleles): array
+    {
+        $compounds = $this->compounds($alleles);
+        $forms = [];
+        foreach ($loci as $locus) {
+            $order = 0;
+            foreach ($locus->alleles as $i => $a) {
+                foreach (array_slice($locus->alleles, $i) as $b) {
+                    $pair = SchoolChanges::pairKey($a, $b);
+                    $forms[$locus->key][$pair] = $a === $b
+                        ? $this->twoCopies($alleles[$a], $order++)
+                        : $this->compound($alleles[$a], $alleles[$b], $compounds[$pair] ?? self::unrecorded(), $order++);
+                }
+                $forms[$locus->key][SchoolChanges::pairKey($a, Allele::WILD)] = self::oneCopy($alleles[$a], $order++);
+            }
+            $forms[$locus->key][SchoolChanges::pairKey(Allele::WILD, Allele::WILD)] = new Form(
+                $locus->key, [Allele::WILD, Allele::WILD], '', null, FormKind::Wild, Allele::WILD, [], 'Wild type at this locus.', Viability::Viable, 'established', false, $order,
+            );
+        }
+
+        return [$forms, array_filter(array_map(static fn (array $compound): array => $compound['aliases'], $compounds))];
+    }
+
+    private static function oneCopy(Allele $allele, int $order): Form
+    {
+        $shows = $allele->inheritance->showsInOneCopy();
+
+        return new Form(
+            $allele->locus, [$allele->key, Allele::WILD], $shows ? $allele->name : 'het '.$allele->name, null,
+            $shows ? FormKind::Visible : FormKind::Het, $shows ? $allele->key : Allele::WILD, $shows ? [$allele->key] : [],
+            $allele->summary, Viability::Viable, $allele->evidence, false, $order,
+        );
+    }
+
+    private function twoCopies(Allele $allele, int $order): Form
+    {
+        $two = $this->genes[$allele->key]->child('two_copies');
+        $shows = $allele->inheritance->showsInOneCopy();
+
+        return new Form(
+            $allele->locus, [$allele->key, $allele->key], $allele->twoCopyName, null,
+            $shows ? FormKind::Visible : FormKind::Visual,
+            $shows && $allele->twoCopiesToldApart === false ? $allele->key : "{$allele->key}/{$allele->key}",
+            [$allele->key], $two->string('looks'),
+            $this->changes->viabilityOf($allele->key, $allele->key, Viability::from($two->string('viability'))),
+            $two->string('evidence'), false, $order,
+        );
+    }
+
+    /** @param CompoundFacts $facts */
+    private function compound(Allele $a, Allele $b, array $facts, int $order): Form
+    {
+        $aShows = $a->inheritance->showsInOneCopy();
+        $bShows = $b->inheritance->showsInOneCopy();
+        // Nobody has described this pair: a dominant allele covers a recessive one, anything else is a look of its own.
+        $hidden = ! $facts['recorded'] && $a->inheritance === Inheritance::Dominant && ! $bShows;
+
+        return new Form(
+            $a->locus, [$a->key, $b->key], "{$a->name}/{$b->name}", $facts['name'],
+            $aShows || $bShows ? FormKind::Visible : FormKind::Visual,
+            $hidden ? $a->key : "{$a->key}/{$b->key}",
+            $hidden ? [$a->key] : [$a->key, $b->key],
+            $facts['looks'], $this->changes->viabilityOf($a->key, $b->key, $facts['viability']), $facts['evidence'], $facts['extrapolated'], $order,
+        );
+    }
+
+    /** @return CompoundFacts */
+    private static function unrecorded(): array
+    {
+        return ['name' => null, 'looks' => 'No description of this pair is known to us.', 'viability' => Viability::Unknown, 'evidence' => 'reported', 'extrapolated' => true, 'aliases' => [], 'recorded' => false];
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @return array<string, CompoundFacts> by pair key, for pairs that share a locus under the chosen schools
+     */
+    private function compounds(array $alleles): array
+    {
+        $compounds = [];
+        foreach ($this->facts->children('compounds') as $compound) {
+            [$a, $b] = array_map($this->changes->rename(...), $compound->pair('alleles'));
+            $this->requireAlleles($alleles, [$a, $b], $compound->path());
+            if ($a === $b || $alleles[$a]->locus !== $alleles[$b]->locus) {
+                continue;
+            }
+            $name = $compound->optionalString('name');
+            $pair = SchoolChanges::pairKey($a, $b);
+            if (isset($compounds[$pair])) { // two lines of one allele: the second name stays as an alias
+                $compounds[$pair]['aliases'] = [...$compounds[$pair]['aliases'], ...($name === null ? [] : [$name])];
+                continue;
+            }
+            $compounds[$pair] = [
+                'name' => $name, 'looks' => $compound->string('looks'), 'viability' => Viability::from($compound->string('viability')),
+                'evidence' => $compound->string('evidence'), 'extrapolated' => $compound->flag('extrapolated'),
+                'aliases' => [], 'recorded' => true,
+            ];
+        }
+
+        return $compounds;
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @return array<string, Condition>
+     */
+    private function conditions(array $alleles): array
+    {
+        $conditions = [];
+        foreach ($this->facts->children('conditions') as $condition) {
+            $key = $condition->string('key');
+            $applies = [];
+            foreach ($condition->children('applies_to') as $form) {
+                $pattern = $this->pattern($alleles, $form->strings('alleles'), $form->path(), Sex::tryFrom($form->textOr('sex', '')));
+                $applies[] = ['pattern' => $pattern, 'evidence' => $form->string('evidence')];
+            }
+            $conditions[$key] = new Condition(
+                $key, $condition->string('name'), $condition->string('kind'),
+                $this->changes->severities[$key] ?? Severity::from($condition->string('severity')), $condition->string('text'), $applies,
+            );
+        }
+
+        return $conditions;
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @param array<string, Condition> $conditions
+     * @return list<PairWarning>
+     */
+    private function warnings(array $alleles, array $conditions): array
+    {
+        return array_map(fn (Facts $warning): PairWarning => new PairWarning(
+            $this->pattern($alleles, $warning->strings('alleles'), $warning->path()),
+            $conditions[$warning->string('condition')] ?? throw CatalogueFault::unknownCondition($warning->string('condition'), $warning->path()),
+            $warning->string('text'),
+            $warning->string('evidence'),
+        ), $this->facts->children('warnings'));
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @return array<string, list<Mask>>
+     */
+    private function masks(array $alleles): array
+    {
+        $masks = [];
+        foreach ($this->facts->children('masks') as $mask) {
+            $form = $this->pattern($alleles, $mask->strings('form'), $mask->path());
+            $through = [];
+            foreach ($mask->children('shows_through') as $shown) {
+                $through[$this->changes->rename($shown->string('allele'))] = $shown->string('degree');
+            }
+            $locus = $alleles[(string) array_key_first($form->copies)]->locus;
+            $masks[$locus][] = new Mask($locus, $form, Concealment::from($mask->string('hides')), $mask->string('text'), $through);
+        }
+
+        return $masks;
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @return list<LookAlike>
+     */
+    private function lookAlikes(array $alleles): array
+    {
+        $sets = [];
+        foreach ($this->facts->children('lookalikes') as $set) {
+            $members = array_values(array_unique(array_map($this->changes->rename(...), $set->strings('members'))));
+            $this->requireAlleles($alleles, $members, $set->path());
+            if (count($members) > 1) {
+                $sets[] = new LookAlike($members, $set->string('copies'), $set->string('stage'), $set->string('text'), $set->string('evidence'));
+            }
+        }
+
+        return $sets;
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @return list<Interaction>
+     */
+    private function interactions(array $alleles): array
+    {
+        return array_map(function (Facts $facts) use ($alleles): Interaction {
+            $members = array_map($this->changes->rename(...), $facts->strings('alleles'));
+            $this->requireAlleles($alleles, $members, $facts->path());
+
+            return new Interaction($members, $facts->string('text'), $facts->string('evidence'));
+        }, $this->facts->children('interactions'));
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @param array<string, array<string, Form>> $forms
+     * @return array{nicknames: list<NamedForm>, sharedNames: list<NamedForm>}
+     */
+    private function names(array $alleles, array $forms): array
+    {
+        $names = $this->facts->child('names');
+        $nicknames = array_map(static fn (Facts $name): NamedForm => new NamedForm($name->string('name'), $name->string('means')), $names->children('nicknames'));
+        $shared = [];
+        foreach ($names->children('shared') as $name) {
+            $members = array_values(array_unique(array_map($this->changes->rename(...), $name->strings('members'))));
+            $this->requireAlleles($alleles, $members, $name->path());
+            $shared[] = new NamedForm($name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members), $name->string('text'));
+        }
+        foreach ($names->children('classes') as $class) {
+            $choices = [];
+            foreach ($class->children('members') as $i => $member) {
+                [$a, $b] = array_map($this->changes->rename(...), array_values(array_filter($member->values(), is_string(...))));
+                $this->requireAlleles($alleles, [$a, $b], $class->path());
+                $form = $forms[$alleles[$a]->locus][SchoolChanges::pairKey($a, $b)] ?? throw CatalogueFault::missing("{$class->path()}[{$i}]", 'two alleles of one locus');
+                $choices[$form->text] = $form->text;
+            }
+            $shared[] = new NamedForm($class->string('name'), '', array_values($choices), $class->string('text'), $class->strings('aliases'));
+        }
+
+        return ['nicknames' => $nicknames, 'sharedNames' => $shared];
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @param list<string> $members
+     */
+    private function pattern(array $alleles, array $members, string $path, ?Sex $sex = null): GenotypePattern
+    {
+        $members = array_map($this->changes->rename(...), $members);
+        $this->requireAlleles($alleles, $members, $path);
+
+        return GenotypePattern::ofList($members, $sex);
+    }
+
+    /**
+     * @param array<string, Allele> $alleles
+     * @param list<string> $keys
+     */
+    private function requireAlleles(array $alleles, array $keys, string $path): void
+    {
+        foreach ($keys as $key) {
+            if (! isset($alleles[$key])) {
+                throw CatalogueFault::unknownAllele($key, $path);
+            }
+        }
+    }
+}

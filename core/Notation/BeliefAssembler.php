@@ -1,0 +1,309 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Notation;
+
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Diplotype;
+use Destino\Genome\Form;
+use Destino\Genome\Inheritance;
+use Destino\Genome\JointBelief;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\Sex;
+use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
+
+/** Puts the statements of one text together: at most two alleles at a locus, mixtures where the text is uncertain. */
+final class BeliefAssembler
+{
+    /** More combinations of alternatives than this in one text are refused. */
+    private const MOST_CASES = 2000;
+
+    /** @var list<NotationError> */
+    private array $errors = [];
+
+    /** @var list<string> */
+    private array $notes = [];
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly Sex $sex) {}
+
+    /** @return list<NotationError> */
+    public function errors(): array
+    {
+        return $this->errors;
+    }
+
+    /** @return list<string> */
+    public function notes(): array
+    {
+        return $this->notes;
+    }
+
+    /**
+     * @param list<Statement> $statements
+     * @return Belief|null null where a statement does not fit the others
+     */
+    public function assemble(array $statements): ?Belief
+    {
+        $certain = $this->certain($statements);
+        $mixtures = $this->mixtures($statements);
+        $makers = $this->makers($statements);
+        if ($this->errors !== []) {
+            return null;
+        }
+        $factors = [];
+        foreach ($this->components($certain, $mixtures) as [$groups, $ownMixtures]) {
+            $factor = $this->factor($groups, $certain, $ownMixtures, $makers);
+            if ($factor !== null) {
+                $factors[] = $factor;
+            }
+        }
+
+        return $this->errors === [] ? new Belief($this->sex, $factors) : null;
+    }
+
+    /**
+     * @param list<Statement> $statements
+     * @return array<string, list<string>> alleles by locus
+     */
+    private function certain(array $statements): array
+    {
+        $atLocus = $ofLocus = [];
+        foreach ($statements as $statement) {
+            if (! $statement->isCertain()) {
+                continue;
+            }
+            $alleles = $statement->alleles();
+            $locus = $this->catalogue->allele($alleles[0] ?? '')->locus;
+            $before = $atLocus[$locus] ?? [];
+            $both = [...$before, ...$alleles];
+            if (count($alleles) === 1 && $before === $alleles) {
+                $allele = $this->catalogue->allele($alleles[0]);
+                $this->errors[] = NotationError::namedTwice($statement->piece, $statement->from, $this->catalogue->twoCopies($allele)->text);
+            } elseif (count($both) > 2) {
+                $this->errors[] = $this->tooMany($statement, $locus, $both);
+            } else {
+                $atLocus[$locus] = $both;
+                $ofLocus[$locus][] = $statement;
+            }
+        }
+        foreach ($atLocus as $locus => $alleles) {
+            if (count($alleles) === 2 && count($ofLocus[$locus]) === 2) {
+                $form = $this->catalogue->form($locus, $alleles[0], $alleles[1]);
+                $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
+                $this->notes[] = "{$this->name($alleles[0])} and {$this->name($alleles[1])} stand at one locus, one from each parent: read as {$form->text}{$known}.";
+            }
+        }
+
+        return $atLocus;
+    }
+
+    /** @param list<string> $alleles */
+    private function tooMany(Statement $statement, string $locus, array $alleles): NotationError
+    {
+        $distinct = array_values(array_unique($alleles));
+        $suggestions = [];
+        if (count($distinct) === 2) {
+            $suggestions[] = $this->catalogue->form($locus, $distinct[0], $distinct[1])->text;
+        }
+
+        return NotationError::tooManyAlleles(
+            $statement->piece, $statement->from, $this->catalogue->locus($locus)->name,
+            array_map($this->name(...), $alleles), $suggestions,
+        );
+    }
+
+    /**
+     * The uncertain statements; percentages at one locus exclude each other and become one mixture.
+     *
+     * @param list<Statement> $statements
+     * @return list<Statement>
+     */
+    private function mixtures(array $statements): array
+    {
+        $choices = $byLocus = [];
+        foreach ($statements as $statement) {
+            if ($statement->isCertain()) {
+                continue;
+            }
+            if ($statement->isChoice) {
+                $choices[] = $statement;
+
+                continue;
+            }
+            $locus = $this->catalogue->allele($statement->alleles()[0] ?? '')->locus;
+            $before = $byLocus[$locus] ?? null;
+            $joined = $before === null ? $statement : new Statement([...$before->alternatives, ...$statement->alternatives], $statement->piece, $statement->from, $statement->to, $statement->maker ?? $before->maker);
+            if ($joined->remainder()->isNegative()) {
+                $this->errors[] = NotationError::percentagesOver100($statement->piece, $statement->from, $this->catalogue->locus($locus)->name);
+            } else {
+                $byLocus[$locus] = $joined;
+            }
+        }
+
+        return [...array_values($byLocus), ...$choices];
+    }
+
+    /**
+     * @param list<Statement> $statements
+     * @return array<string, Sex> by allele
+     */
+    private function makers(array $statements): array
+    {
+        $makers = [];
+        foreach ($statements as $statement) {
+            if ($statement->maker === null) {
+                continue;
+            }
+            if ($this->sex === Sex::Female) {
+                $this->errors[] = NotationError::misplaced($statement->piece, $statement->from, 'only a male can be a male maker or a female maker; a female gives the gene to sons and daughters alike.');
+            }
+            $makers[$statement->alternatives[0][1][0] ?? ''] = $statement->maker;
+        }
+
+        return $makers;
+    }
+
+    /**
+     * Linkage groups that must be looked at together, with the mixtures over them.
+     *
+     * @param array<string, list<string>> $certain
+     * @param list<Statement> $mixtures
+     * @return list<array{list<LinkageGroup>, list<Statement>}>
+     */
+    private function components(array $certain, array $mixtures): array
+    {
+        /** @var array<string, array{array<string, LinkageGroup>, list<Statement>}> $components */
+        $components = [];
+        foreach (array_keys($certain) as $locus) {
+            $group = $this->catalogue->groupOf($locus);
+            $components[$group->key] = [[$group->key => $group], []];
+        }
+        foreach ($mixtures as $mixture) {
+            $groups = [];
+            $own = [$mixture];
+            foreach ($mixture->alternatives as [, $alleles]) {
+                $group = $this->catalogue->groupOf($this->catalogue->allele($alleles[0] ?? '')->locus);
+                $groups[$group->key] = $group;
+            }
+            foreach ($components as $key => [$members, $statements]) {
+                if (array_intersect_key($members, $groups) !== []) {
+                    $groups += $members;
+                    $own = [...$statements, ...$own];
+                    unset($components[$key]);
+                }
+            }
+            $components[(string) array_key_first($groups)] = [$groups, $own];
+        }
+
+        return array_values(array_map(static fn (array $component): array => [array_values($component[0]), $component[1]], $components));
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @param array<string, list<string>> $certain
+     * @param list<Statement> $mixtures
+     * @param array<string, Sex> $makers
+     */
+    private function factor(array $groups, array $certain, array $mixtures, array $makers): ?JointBelief
+    {
+        /** @var list<array{Rational, array<string, list<string>>}> $cases weight and alleles by locus */
+        $cases = [[Rational::one(), $certain]];
+        foreach ($mixtures as $mixture) {
+            $next = [];
+            foreach ($cases as [$weight, $alleles]) {
+                foreach ([...$mixture->alternatives, [$mixture->remainder(), []]] as [$chance, $added]) {
+                    if ($chance->isZero()) {
+                        continue;
+                    }
+                    $with = $alleles;
+                    foreach ($added as $allele) {
+                        $locus = $this->catalogue->allele($allele)->locus;
+                        $with[$locus][] = $allele;
+                        if (count($with[$locus]) > 2) {
+                            $this->errors[] = $this->tooMany($mixture, $locus, $with[$locus]);
+
+                            return null;
+                        }
+                    }
+                    $next[] = [$weight->times($chance), $with];
+                }
+            }
+            $cases = $next;
+            if (count($cases) > self::MOST_CASES) {
+                $this->errors[] = NotationError::misplaced($mixture->piece, $mixture->from, 'the text holds more alternatives than can be weighed together.');
+
+                return null;
+            }
+        }
+        $states = [];
+        foreach ($cases as [$weight, $alleles]) {
+            array_push($states, ...$this->states($groups, $alleles, $weight, $makers));
+        }
+
+        return new JointBelief(array_map(static fn (LinkageGroup $group): string => $group->key, $groups), Distribution::ofWeighted($states));
+    }
+
+    /**
+     * One case over all phases that fit it, equally likely where the text does not say.
+     *
+     * @param list<LinkageGroup> $groups
+     * @param array<string, list<string>> $alleles by locus
+     * @param array<string, Sex> $makers
+     * @return list<array{string, array<string, Diplotype>, Rational}>
+     */
+    private function states(array $groups, array $alleles, Rational $weight, array $makers): array
+    {
+        /** @var list<array<string, Diplotype>> $states */
+        $states = [[]];
+        foreach ($groups as $group) {
+            $pairs = [];
+            foreach ($group->loci as $locus) {
+                $own = $alleles[$locus] ?? [];
+                $pairs[$locus] = $locus === Sex::LOCUS ? $this->sex->alleles() : [$own[0] ?? Allele::WILD, $own[1] ?? Allele::WILD];
+            }
+            $phasings = array_values(array_filter($group->phasings($pairs), static fn (Diplotype $diplotype): bool => self::fitsMakers($diplotype, $group, $makers)));
+            if (count($phasings) > 1 && $group->holdsSex() && $this->sex === Sex::Male) {
+                $this->notes[] = 'Which sex chromosome carries the gene is not stated: male maker and female maker are taken as equally likely.';
+            }
+            $longer = [];
+            foreach ($states as $state) {
+                foreach ($phasings as $diplotype) {
+                    $longer[] = $state + [$group->key => $diplotype];
+                }
+            }
+            $states = $longer;
+        }
+        $each = $weight->times(Rational::of(1, max(1, count($states))));
+
+        return array_map(static fn (array $state): array => [
+            implode('|', array_map(static fn (Diplotype $diplotype): string => $diplotype->key, $state)), $state, $each,
+        ], $states);
+    }
+
+    /** @param array<string, Sex> $makers */
+    private static function fitsMakers(Diplotype $diplotype, LinkageGroup $group, array $makers): bool
+    {
+        if ($makers === [] || ! $group->holdsSex()) {
+            return true;
+        }
+        $sex = $group->indexOf(Sex::LOCUS);
+        foreach ($diplotype->haplotypes as $haplotype) {
+            foreach ($makers as $allele => $maker) {
+                if (in_array($allele, $haplotype, true) && $haplotype[$sex] !== ($maker === Sex::Male ? Sex::Y : Sex::X)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private function name(string $allele): string
+    {
+        return $this->catalogue->allele($allele)->name;
+    }
+}
