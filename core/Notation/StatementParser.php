@@ -6,6 +6,7 @@ namespace Destino\Notation;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
 use Destino\Probability\InvalidNumber;
@@ -14,13 +15,15 @@ use Destino\Probability\Rational;
 /** Cuts one text into statements. A piece that cannot be read becomes an error, and reading goes on behind it. */
 final class StatementParser
 {
-    private const NORMAL = ['normal', 'wildtype', 'wild', 'classic'];
+    private const NORMAL = NameParser::NORMAL;
 
-    private const POSSIBLE = ['possible', 'possibly', 'poss', 'maybe', 'ph'];
+    private const POSSIBLE = NameParser::POSSIBLE;
 
     private const MULTIPLES = ['double' => 2, 'dbl' => 2, 'triple' => 3, 'quad' => 4, 'quadruple' => 4];
 
     private readonly TokenStream $stream;
+
+    private readonly NameParser $nameParser;
 
     /** @var list<Statement> */
     private array $statements = [];
@@ -44,6 +47,7 @@ final class StatementParser
         string $text,
     ) {
         $this->stream = new TokenStream($text);
+        $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
     }
 
     /** @return list<Statement> */
@@ -61,7 +65,7 @@ final class StatementParser
     /** @return list<string> */
     public function notes(): array
     {
-        return $this->notes;
+        return [...$this->nameParser->notes(), ...$this->notes];
     }
 
     /** @return list<NotationError> */
@@ -115,7 +119,7 @@ final class StatementParser
 
     private function form(Token $start, Dose $dose, ?Rational $chance, bool $isPossible, int $stillWanted): void
     {
-        [$name, $from] = $this->name($dose, $stillWanted);
+        [$name, $from] = $this->nameParser->read($dose, $stillWanted);
         if ($name->kind === NameKind::Nickname) {
             $this->nickname($name, $start, $from, $dose, $chance);
 
@@ -126,7 +130,7 @@ final class StatementParser
         while ($this->stream->current()->isWord('or')) {
             $this->stream->advance();
             $other = $this->dose();
-            [$next, $at] = $this->name($other, 1);
+            [$next, $at] = $this->nameParser->read($other);
             $choices[] = $this->allelesOf($next, $other, $at);
         }
         [$modifierChance, $twoCopies, $maker] = $this->modifiers($alleles);
@@ -144,84 +148,6 @@ final class StatementParser
         $alternatives = array_values(array_filter($alternatives, static fn (array $alternative): bool => ! $alternative[0]->isZero()));
         $this->statements[] = new Statement($alternatives, $piece, $start->from, $to, $maker, count($choices) > 1);
         $this->pieces[] = new Piece($piece, $start->from, $to, $this->meaning($alternatives, $maker));
-    }
-
-    /**
-     * @return array{Name, Token} the name and its first token
-     *
-     * @throws NotationError when no name stands here
-     */
-    private function name(Dose $dose, int $stillWanted): array
-    {
-        $from = $this->stream->current();
-        $match = $this->names->match($this->stream);
-        if ($match === null) {
-            throw $this->unknown($from, $dose, $stillWanted);
-        }
-        [$name, $length] = $match;
-        $this->stream->advance($length);
-        if ($name->kind === NameKind::Shared) {
-            return [$this->settled($name, $dose, $from), $from];
-        }
-
-        return [$name, $from];
-    }
-
-    /** What a shared word means here: the line of the house rules, or a question. */
-    private function settled(Name $name, Dose $dose, Token $from): Name
-    {
-        $line = $this->lines[$name->text] ?? null;
-        foreach ($this->catalogue->alleles as $allele) {
-            if ($line !== null && ($allele->key === $line || $allele->name === $line)) {
-                $this->notes[] = "“{$name->text}” is read as {$allele->name}, as the house rules say.";
-
-                return new Name(NameKind::Allele, $allele->name, [$allele->key]);
-            }
-        }
-        if (count($name->choices) === 1) { // the chosen schools leave one meaning
-            $match = $this->names->match(new TokenStream($name->choices[0]));
-            if ($match !== null) {
-                return $match[0];
-            }
-        }
-        $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
-        $prefix = $dose === Dose::Het ? 'het ' : '';
-        throw NotationError::question($piece, $from->from, $name->question, array_map(static fn (string $choice): string => $prefix.$choice, $name->choices));
-    }
-
-    private function unknown(Token $from, Dose $dose, int $stillWanted): NotationError
-    {
-        if ($from->is(TokenType::End)) {
-            $what = $dose === Dose::Het ? 'names a het without a gene' : 'stops in the middle';
-            $last = $this->stream->previous();
-
-            return NotationError::misplaced($last->text, $last->from, $stillWanted > 1
-                ? "the text ends although {$stillWanted} more genes are announced."
-                : "the text {$what}: write the gene behind it.");
-        }
-        if (! $from->is(TokenType::Word)) {
-            $this->stream->advance();
-
-            return NotationError::strayPiece($from->text, $from->from);
-        }
-        if ($from->isWord('male', 'female')) {
-            $this->stream->advance();
-
-            return NotationError::misplaced($from->text, $from->from, 'the sex is given by the field, not in the text.');
-        }
-        // Words up to the next one that means something are one unknown name.
-        do {
-            $this->stream->advance();
-            $next = $this->stream->current();
-        } while ($next->is(TokenType::Word) && ! $next->isWord('het', 'super', 'or', 'and', 'with', 'double', ...self::POSSIBLE, ...self::NORMAL)
-            && $this->names->match($this->stream) === null);
-        $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
-        $suggestions = $this->names->suggestions($piece);
-        if ($suggestions === []) {
-            $suggestions = $this->names->suggestions($from->text);
-        }
-
-        return NotationError::unknownName($piece, $from->from, ...$suggestions);
     }
 
     /**
@@ -279,7 +205,7 @@ final class StatementParser
         $at = $this->stream->current();
         $match = $this->names->match($this->stream);
         if ($match === null) {
-            throw $this->unknown($at, Dose::Plain, 1);
+            throw $this->nameParser->unknown($at);
         }
         $this->stream->advance($match[1]);
         $second = $match[0]->kind === NameKind::Allele ? $this->catalogue->allele($match[0]->alleles[0] ?? '') : null;
@@ -309,7 +235,7 @@ final class StatementParser
         foreach ($inner->statements as $statement) {
             $this->statements[] = new Statement($statement->alternatives, $piece, $start->from, $this->stream->previous()->to);
         }
-        $this->notes = [...$this->notes, ...$inner->notes];
+        $this->notes = [...$this->notes, ...$inner->notes()];
         $this->pieces[] = new Piece($piece, $start->from, $this->stream->previous()->to, $name->means);
     }
 
@@ -479,7 +405,7 @@ final class StatementParser
     }
 
     /** @param list<string> $alleles */
-    private function formOf(array $alleles): \Destino\Genome\Form
+    private function formOf(array $alleles): Form
     {
         $locus = $this->catalogue->allele($alleles[0] ?? '')->locus;
 

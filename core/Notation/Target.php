@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Notation;
+
+use Destino\Genome\Form;
+use Destino\Genome\Sex;
+
+/** What a keeper wants of an offspring: conditions that must all hold. */
+final readonly class Target
+{
+    /** @var array<string, list<TargetCondition>> */
+    private array $byLocus;
+
+    /** @var array<string, true> alleles that may show when the target says "only" */
+    private array $named;
+
+    /**
+     * @param list<TargetCondition> $conditions
+     * @param bool $only shows nothing but what is named; hidden hets are allowed
+     * @param list<string> $notes what was assumed in reading
+     */
+    public function __construct(
+        public string $text,
+        public array $conditions,
+        public bool $only,
+        public ?Sex $sex,
+        public array $notes = [],
+    ) {
+        $byLocus = $named = [];
+        foreach ($conditions as $condition) {
+            $byLocus[$condition->locus()][] = $condition;
+            $named += array_fill_keys($condition->wantedAlleles(), true);
+        }
+        $this->byLocus = $byLocus;
+        $this->named = $named;
+    }
+
+    public function withSex(Sex $sex): self
+    {
+        return new self($this->text, $this->conditions, $this->only, $sex, $this->notes);
+    }
+
+    /** Whether a form passes all that is asked of its locus. */
+    public function accepts(Form $form): bool
+    {
+        foreach ($this->byLocus[$form->locus] ?? [] as $condition) {
+            if (! $condition->accepts($form)) {
+                return false;
+            }
+        }
+
+        return ! $this->only || array_diff($form->shows, array_keys($this->named)) === [];
+    }
+
+    public function acceptsSex(?Sex $sex): bool
+    {
+        return $this->sex === null || $sex === null || $this->sex === $sex;
+    }
+
+    /** @return list<string> the loci that conditions name */
+    public function loci(): array
+    {
+        return array_keys($this->byLocus);
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Notation;
+
+use Destino\Genome\Allele;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Inheritance;
+use Destino\Genome\Sex;
+
+/** Reads a target: "Clown + Super Pastel, not Spider, female" (commands.md). */
+final readonly class TargetReader
+{
+    private NameIndex $names;
+
+    /** @param array<string, string> $lines the line that a keeper's house rules name for a shared word, by that word */
+    public function __construct(private Catalogue $catalogue, ?NameIndex $names = null, private array $lines = [])
+    {
+        $this->names = $names ?? new NameIndex($catalogue);
+    }
+
+    /** @throws NotationError at the first piece that cannot be read */
+    public function read(string $text): Target
+    {
+        if (mb_strlen($text) > GenotypeReader::MOST_CHARACTERS) {
+            throw NotationError::tooLong(mb_strlen($text), GenotypeReader::MOST_CHARACTERS);
+        }
+        $stream = new TokenStream($text);
+        $names = new NameParser($this->catalogue, $this->names, $this->lines, $stream);
+        $conditions = $notes = [];
+        $only = false;
+        $sex = null;
+        while (! $stream->atEnd()) {
+            $start = $stream->current();
+            if ($stream->takeType(TokenType::Separator) || $stream->take('and', 'with')) {
+                continue;
+            }
+            if ($this->names->match($stream) === null) {
+                if ($stream->take('only')) {
+                    $only = true;
+
+                    continue;
+                }
+                if ($stream->take(...NameParser::NORMAL)) {
+                    $stream->take('type');
+                    $only = true;
+
+                    continue;
+                }
+                $asked = Sex::tryFrom($stream->current()->word);
+                if ($asked !== null) {
+                    $stream->advance();
+                    $sex = $sex === null || $sex === $asked ? $asked : throw NotationError::misplaced($start->text, $start->from, 'one animal is not both male and female.');
+
+                    continue;
+                }
+            }
+            array_push($conditions, ...$this->condition($stream, $names, $start, $notes));
+        }
+        if ($conditions === [] && ! $only && $sex === null) {
+            throw NotationError::nothingToRead('Type what you want to hatch, for example “Clown + Pastel”.');
+        }
+
+        return new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes])));
+    }
+
+    /**
+     * @param list<string> $notes
+     * @return list<TargetCondition>
+     */
+    private function condition(TokenStream $stream, NameParser $names, Token $start, array &$notes): array
+    {
+        $word = $this->names->match($stream) === null && $stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying') ? $stream->current()->word : '';
+        $stream->advance($word === '' ? 0 : 1);
+        if ($stream->current()->is(TokenType::Number)) {
+            throw NotationError::misplaced($stream->current()->text, $stream->current()->from, 'a target has no percentages: an offspring carries a gene or does not. Write “het …” or “carries …”.');
+        }
+        $clauses = [];
+        do {
+            $dose = $this->dose($stream);
+            [$name, $from] = $names->read($dose);
+            if ($name->kind === NameKind::Nickname) {
+                return $this->nickname($name, $word, $dose, $from, $clauses === []);
+            }
+            $clauses[] = $this->clause($stream, $names, $name, $word, $dose, $from, $notes);
+        } while ($stream->take('or'));
+        $piece = $stream->slice($start->from, $stream->previous()->to);
+        foreach ($clauses as $clause) {
+            if ($clause->locus !== $clauses[0]->locus) {
+                throw NotationError::misplaced($piece, $start->from, '“or” joins forms of one locus only. Ask for each gene by itself, or leave one out.');
+            }
+        }
+
+        return [new TargetCondition($clauses, $piece, $start->from)];
+    }
+
+    /** @param list<string> $notes */
+    private function clause(TokenStream $stream, NameParser $names, Name $name, string $word, Dose $dose, Token $from, array &$notes): Clause
+    {
+        $alleles = $name->alleles;
+        if ($name->kind === NameKind::Allele && $stream->takeType(TokenType::Slash)) {
+            $at = $stream->current();
+            [$second] = $names->read();
+            if ($second->kind !== NameKind::Allele || $this->locusOf($second) !== $this->locusOf($name)) {
+                throw NotationError::misplaced($stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.');
+            }
+            $alleles = [...$alleles, ...$second->alleles];
+        }
+        $text = trim(($word === '' ? '' : $word.' ').$stream->slice($from->from, $stream->previous()->to));
+        $isPair = count($alleles) === 2 || $dose === Dose::Two;
+        if (count($alleles) === 1 && $dose === Dose::Two) {
+            $alleles = [$alleles[0], $alleles[0]];
+        }
+        $allele = $this->catalogue->allele($alleles[0] ?? '');
+        if ($isPair && $dose === Dose::Het) {
+            throw NotationError::misplaced($text, $from->from, 'a form with two mutant alleles is not a het.', [$name->text]);
+        }
+        $kind = match ($word) {
+            'not', 'without' => $isPair || $dose === Dose::Het ? ClauseKind::NotForm : ClauseKind::NotShowing,
+            'no', 'carries', 'carrying' => $isPair || $dose === Dose::Het
+                ? throw NotationError::misplaced($text, $from->from, "“{$word}” speaks of one gene: write “{$word} {$allele->name}”.", ["{$word} {$allele->name}"])
+                : ($word === 'no' ? ClauseKind::NoCopy : ClauseKind::Carries),
+            default => $this->positive($allele, $alleles, $dose, $notes),
+        };
+
+        return new Clause($kind, $allele->locus, $kind === ClauseKind::TwoCopies ? [$alleles[0]] : $alleles, $text);
+    }
+
+    /**
+     * @param list<string> $alleles
+     * @param list<string> $notes
+     */
+    private function positive(Allele $allele, array $alleles, Dose $dose, array &$notes): ClauseKind
+    {
+        if (count($alleles) === 2) {
+            return $alleles[0] === $alleles[1] ? ClauseKind::TwoCopies : ClauseKind::Compound;
+        }
+        if ($allele->inheritance === Inheritance::Recessive) {
+            return $dose === Dose::Het ? ClauseKind::HiddenHet : ClauseKind::TwoCopies;
+        }
+        if ($dose === Dose::Het) {
+            $notes[] = "{$allele->name} shows in one copy: “het” is read as exactly one copy of {$allele->name}.";
+
+            return ClauseKind::ExactlyOne;
+        }
+
+        return ClauseKind::AtLeastOne;
+    }
+
+    /** @return list<TargetCondition> */
+    private function nickname(Name $name, string $word, Dose $dose, Token $from, bool $isFirst): array
+    {
+        if ($word !== '' || $dose !== Dose::Plain || ! $isFirst) {
+            throw NotationError::misplaced($name->text, $from->from, "{$name->text} is a nickname for {$name->means}; ask gene by gene.", [$name->means]);
+        }
+        try {
+            return $this->read($name->means)->conditions;
+        } catch (NotationError $error) {
+            $choices = array_map(static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions);
+            throw NotationError::question($name->text, $from->from, "{$name->text} is short for {$name->means}.", $choices);
+        }
+    }
+
+    private function dose(TokenStream $stream): Dose
+    {
+        if ($this->names->match($stream) !== null) {
+            return Dose::Plain;
+        }
+
+        return match (true) {
+            $stream->take('het') => Dose::Het,
+            $stream->take('super', 'homozygous', 'homo') => Dose::Two,
+            $stream->take('visual') => Dose::Visual,
+            default => Dose::Plain,
+        };
+    }
+
+    private function locusOf(Name $name): string
+    {
+        return $this->catalogue->allele($name->alleles[0] ?? '')->locus;
+    }
+}

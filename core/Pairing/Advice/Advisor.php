@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing\Advice;
+
+use Destino\Pairing\Cross;
+
+/** Asks every rule, and puts the gravest first. */
+final readonly class Advisor
+{
+    /** @return list<AdviceRule> in the order in which equally grave advice is shown */
+    private static function rules(): array
+    {
+        return [
+            new LethalForms,
+            new TroubledParents,
+            new TroubledForms,
+            new TroubledPairs,
+            new LinesThatNeverMeet,
+            new SharedComplexes,
+            new SexLinkedGenes,
+            new UncertainParents,
+            new LookAlikesInClutch,
+            new MaskingForms,
+            new DominantFlood,
+            new ReadableByEye,
+        ];
+    }
+
+    /** @return list<Advice> gravest first */
+    public static function advise(Cross $cross): array
+    {
+        $advice = array_merge(...array_map(static fn (AdviceRule $rule): array => $rule->advise($cross), self::rules()));
+        usort($advice, static fn (Advice $a, Advice $b): int => $b->severity->rank() <=> $a->severity->rank());
+
+        return $advice;
+    }
+}

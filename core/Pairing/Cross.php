@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Diplotype;
+use Destino\Genome\GenotypePattern;
+use Destino\Genome\JointBelief;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\Sex;
+use Destino\Probability\ClutchChance;
+use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
+
+/**
+ * One pairing: the exact distribution over offspring, held in independent blocks and never multiplied out.
+ *
+ * The number of outcomes is the product of what the blocks hold; questions are answered block by block, and outcomes
+ * are listed lazily from the most likely down (OutcomeSpace).
+ */
+final readonly class Cross
+{
+    /** @param list<Block> $blocks in catalogue order; the block with sex is always among them */
+    private function __construct(
+        public Catalogue $catalogue,
+        public Belief $sire,
+        public Belief $dam,
+        public array $blocks,
+        public bool $isSexLinked,
+    ) {}
+
+    /** @throws PairingError when the sire is not male or the dam not female */
+    public static function of(Catalogue $catalogue, Belief $sire, Belief $dam): self
+    {
+        if ($sire->sex !== Sex::Male || $dam->sex !== Sex::Female) {
+            throw PairingError::sexes($sire->sex, $dam->sex);
+        }
+        $sexGroup = $catalogue->sexGroup();
+        $named = array_unique([...$sire->groups(), ...$dam->groups()]);
+        $segregation = new Segregation($catalogue);
+        $blocks = [];
+        foreach (self::components([...$named, $sexGroup->key], $sire, $dam, $catalogue) as $groups) {
+            $blocks[] = new Block($groups, self::cases($groups, $sire, $dam, $segregation));
+        }
+
+        return new self($catalogue, $sire, $dam, $blocks, in_array($sexGroup->key, $named, true));
+    }
+
+    /**
+     * Questions about an egg: P(accepted), conditional on the parents' genotypes.
+     *
+     * @param callable(OffspringState): bool $accepts asked of every linkage group; all must agree
+     * @param bool $hatched per living hatchling instead of per egg
+     */
+    public function chance(callable $accepts, bool $hatched = false): ClutchChance
+    {
+        /** @var array<string, array{Rational, Rational, Rational}> $cases weight, hit, lives */
+        $cases = ['' => [Rational::one(), Rational::one(), Rational::one()]];
+        foreach ($this->blocks as $block) {
+            $next = [];
+            foreach ($cases as [$weight, $hit, $lives]) {
+                foreach ($block->chances($accepts) as [$w, $h, $l]) {
+                    $h = $hit->times($h);
+                    $l = $hatched ? $lives->times($l) : $lives;
+                    $key = $h->toString().' '.$l->toString();
+                    $w = $weight->times($w);
+                    $next[$key] = [isset($next[$key]) ? $next[$key][0]->plus($w) : $w, $h, $l];
+                }
+            }
+            $cases = $next;
+        }
+
+        return ClutchChance::ofCases($hatched ? self::givenLife(array_values($cases)) : array_map(static fn (array $case): array => [$case[0], $case[1]], array_values($cases)));
+    }
+
+    /** P(an egg does not die of its form). */
+    public function survival(): Rational
+    {
+        return $this->chance(static fn (OffspringState $state): bool => ! $state->isLethal)->perEgg();
+    }
+
+    /** P(an egg has at least the copies that the pattern asks for), parents averaged. */
+    public function chanceOf(GenotypePattern $pattern): Rational
+    {
+        foreach (array_keys($pattern->copies) as $allele) {
+            if (! $this->involves($this->catalogue->allele($allele)->locus)) {
+                return Rational::zero();
+            }
+        }
+
+        $locusOf = array_map(fn (string $allele): string => $this->catalogue->allele($allele)->locus, array_combine(array_keys($pattern->copies), array_keys($pattern->copies)));
+
+        return $this->chance(static function (OffspringState $state) use ($pattern, $locusOf): bool {
+            foreach ($pattern->copies as $allele => $fewest) {
+                $form = $state->forms[$locusOf[$allele]] ?? null; // an allele of another group is that group's question
+                if ($form !== null && $form->copiesOf($allele) < $fewest) {
+                    return false;
+                }
+            }
+
+            return $pattern->sex === null || $state->sex === null || $state->sex === $pattern->sex;
+        })->perEgg();
+    }
+
+    /** Whether some egg can be anything but wild type here. */
+    public function involves(string $locus): bool
+    {
+        $group = $this->catalogue->groupOf($locus)->key;
+
+        return in_array($group, $this->sire->groups(), true) || in_array($group, $this->dam->groups(), true);
+    }
+
+    /** @return list<string> the loci at which a parent carries or may carry something */
+    public function loci(): array
+    {
+        $loci = [];
+        foreach ($this->blocks as $block) {
+            foreach ($block->groups as $group) {
+                foreach ($group->loci as $locus) {
+                    if ($locus !== Sex::LOCUS && $this->involves($locus)) {
+                        $loci[] = $locus;
+                    }
+                }
+            }
+        }
+
+        return $loci;
+    }
+
+    /**
+     * @param list<array{Rational, Rational, Rational}> $cases
+     * @return list<array{Rational, Rational}>
+     *
+     * @throws PairingError when nothing hatches
+     */
+    private static function givenLife(array $cases): array
+    {
+        $total = array_reduce($cases, static fn (Rational $sum, array $case): Rational => $sum->plus($case[0]->times($case[2])), Rational::zero());
+        if ($total->isZero()) {
+            throw PairingError::nothingHatches();
+        }
+        $given = [];
+        foreach ($cases as [$weight, $hit, $lives]) {
+            if (! $lives->isZero()) { // P(parents | a hatchling) ∝ P(parents)·P(lives | parents)
+                $given[] = [$weight->times($lives)->dividedBy($total), $hit->dividedBy($lives)];
+            }
+        }
+
+        return $given;
+    }
+
+    /**
+     * Groups that some belief ties together, as one list each, in catalogue order.
+     *
+     * @param array<array-key, string> $keys
+     * @return list<list<LinkageGroup>>
+     */
+    private static function components(array $keys, Belief $sire, Belief $dam, Catalogue $catalogue): array
+    {
+        $component = array_combine($keys, $keys);
+        foreach ([...$sire->factors, ...$dam->factors] as $factor) {
+            foreach ($factor->groups as $group) {
+                [$from, $to] = [$component[$group], $component[$factor->groups[0]]];
+                $component = array_map(static fn (string $name): string => $name === $from ? $to : $name, $component);
+            }
+        }
+        $ranks = [];
+        foreach ($component as $key => $name) {
+            $ranks[$key] = min(array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
+        }
+        asort($ranks);
+        $components = [];
+        foreach (array_keys($ranks) as $key) {
+            $components[$component[$key]][] = $catalogue->groups[$key];
+        }
+
+        return array_values($components);
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<array{Rational, array<string, Distribution<OffspringState>>}>
+     */
+    private static function cases(array $groups, Belief $sire, Belief $dam, Segregation $segregation): array
+    {
+        $cases = [];
+        foreach (self::parentStates($groups, $sire) as [$paternal, $p]) {
+            foreach (self::parentStates($groups, $dam) as [$maternal, $q]) {
+                $byGroup = [];
+                foreach ($groups as $group) {
+                    $byGroup[$group->key] = $segregation->offspring($group, $paternal[$group->key], $maternal[$group->key]);
+                }
+                $cases[] = [$p->times($q), $byGroup];
+            }
+        }
+
+        return $cases;
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<array{array<string, Diplotype>, Rational}>
+     */
+    private static function parentStates(array $groups, Belief $parent): array
+    {
+        /** @var array<string, JointBelief> $factors */
+        $factors = [];
+        foreach ($groups as $group) {
+            $factor = $parent->factorOf($group);
+            $factors[implode('|', $factor->groups)] = $factor;
+        }
+        $states = [[[], Rational::one()]];
+        foreach ($factors as $factor) {
+            $longer = [];
+            foreach ($states as [$state, $p]) {
+                foreach ($factor->states->entries() as [$more, $q]) {
+                    $longer[] = [$state + $more, $p->times($q)];
+                }
+            }
+            $states = $longer;
+        }
+
+        return $states;
+    }
+}

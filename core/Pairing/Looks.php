@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Concealment;
+use Destino\Genome\Form;
+use Destino\Genome\Mask;
+use Destino\Notation\Printer;
+use Destino\Probability\Rational;
+
+/**
+ * The outcomes of a cross by look: genotypes that cannot be told apart by eye are one outcome.
+ *
+ * Hidden hets collapse and come back as percentages. A form that hides other traits (an all-white compound) makes a
+ * region of its own, in which those traits are merged with their absence and come back as "possible". Look-alike sets
+ * of the catalogue can be merged further.
+ */
+final readonly class Looks
+{
+    private const DEAD = 'dead';
+
+    /**
+     * @param bool $sexed keep sons and daughters apart even where no gene depends on sex
+     * @param bool $alike merge look-alike sets of the catalogue, as at hatching
+     * @param bool $hatched per living hatchling instead of per egg
+     *
+     * @throws PairingError when per hatchling is asked and nothing hatches
+     */
+    public static function of(Cross $cross, bool $sexed = false, bool $alike = false, bool $hatched = false): OutcomeSpace
+    {
+        $blocks = Genotypes::blockOutcomes($cross, $sexed, false, $hatched);
+        $classes = null;
+        if ($alike) {
+            $classes = new AlikeForms($cross->catalogue, self::formsOf($blocks));
+            foreach ($classes->lociTogether() as $loci) {
+                $blocks = self::joined($blocks, $loci);
+            }
+        }
+        $looks = new self($cross->catalogue, $classes);
+
+        return new OutcomeSpace($looks->regions($blocks), new OutcomeDescriber(new Printer($cross->catalogue), $classes));
+    }
+
+    private function __construct(private Catalogue $catalogue, private ?AlikeForms $alike) {}
+
+    /**
+     * @param list<list<BlockOutcome>> $blocks
+     * @return list<list<list<SpaceItem>>>
+     */
+    private function regions(array $blocks): array
+    {
+        /** @var list<array{list<list<BlockOutcome>>, array<string, Mask|null>}> $regions outcomes by block, and what hides */
+        $regions = [[[], []]];
+        foreach ($blocks as $outcomes) {
+            $longer = [];
+            foreach ($this->byConcealment($outcomes) as [$masks, $members]) {
+                foreach ($regions as [$before, $hiding]) {
+                    $longer[] = [[...$before, $members], $hiding + $masks];
+                }
+            }
+            $regions = $longer;
+        }
+
+        return array_map(fn (array $region): array => array_map(fn (array $members): array => $this->items($members, $region[1]), $region[0]), $regions);
+    }
+
+    /**
+     * @param list<BlockOutcome> $outcomes
+     * @return list<array{array<string, Mask|null>, list<BlockOutcome>}>
+     */
+    private function byConcealment(array $outcomes): array
+    {
+        $parts = [];
+        foreach ($outcomes as $outcome) {
+            $masks = $outcome->isLethal ? [self::DEAD => null] : [];
+            foreach ($outcome->forms as $locus => $form) {
+                foreach ($this->catalogue->masksAt($locus) as $mask) {
+                    if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
+                        $masks[AlikeForms::key($form)] = $mask;
+                    }
+                }
+            }
+            $key = implode('|', array_keys($masks));
+            $parts[$key] = [$masks, [...$parts[$key][1] ?? [], $outcome]];
+        }
+
+        return array_values($parts);
+    }
+
+    /**
+     * @param list<BlockOutcome> $members
+     * @param array<string, Mask|null> $hiding
+     * @return list<SpaceItem>
+     */
+    private function items(array $members, array $hiding): array
+    {
+        $looks = [];
+        foreach ($members as $member) {
+            $looks[$this->look($member, $hiding)][] = $member;
+        }
+
+        return array_values(array_map(static fn (array $alike): SpaceItem => new SpaceItem($alike, array_reduce(
+            $alike, static fn (Rational $sum, BlockOutcome $member): Rational => $sum->plus($member->probability), Rational::zero(),
+        )), $looks));
+    }
+
+    /**
+     * What the eye gets of an outcome at one block; equal for those that it cannot tell apart.
+     *
+     * @param array<string, Mask|null> $hiding
+     */
+    private function look(BlockOutcome $outcome, array $hiding): string
+    {
+        $isDead = array_key_exists(self::DEAD, $hiding);
+        $tokens = [];
+        foreach ($outcome->forms as $locus => $form) {
+            if ($form->shows !== [] && ($isDead ? $form->isLethal() : ! $this->isConcealed($form, $hiding))) {
+                $tokens[] = $this->alike?->classOf($form) ?? $locus.':'.$form->look;
+            }
+        }
+        sort($tokens);
+
+        return implode('|', array_unique($tokens)).'@'.($isDead ? '' : $outcome->sex?->value);
+    }
+
+    /** @param array<string, Mask|null> $hiding */
+    private function isConcealed(Form $form, array $hiding): bool
+    {
+        foreach ($hiding as $mask) {
+            if ($mask === null || $mask->locus === $form->locus) {
+                continue;
+            }
+            $visible = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele)));
+            if ($visible === []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<list<BlockOutcome>> $blocks
+     * @return array<string, Form>
+     */
+    private static function formsOf(array $blocks): array
+    {
+        $forms = [];
+        foreach ($blocks as $outcomes) {
+            foreach ($outcomes as $outcome) {
+                foreach ($outcome->forms as $form) {
+                    $forms[AlikeForms::key($form)] = $form;
+                }
+            }
+        }
+
+        return $forms;
+    }
+
+    /**
+     * The blocks with those that hold one of the loci multiplied into one.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @param list<string> $loci
+     * @return list<list<BlockOutcome>>
+     */
+    private static function joined(array $blocks, array $loci): array
+    {
+        $rest = $own = [];
+        foreach ($blocks as $outcomes) {
+            if (array_intersect(array_keys($outcomes[0]->forms), $loci) === []) {
+                $rest[] = $outcomes;
+            } else {
+                $own[] = $outcomes;
+            }
+        }
+        $joined = array_shift($own) ?? [];
+        foreach ($own as $outcomes) {
+            $product = [];
+            foreach ($joined as $a) {
+                foreach ($outcomes as $b) {
+                    $product[] = new BlockOutcome($a->forms + $b->forms, $a->sex ?? $b->sex, $a->probability->times($b->probability), $a->isLethal || $b->isLethal, $a->makers + $b->makers, $a->phase + $b->phase, count($product));
+                }
+            }
+            $joined = $product;
+        }
+
+        return $joined === [] ? $rest : [$joined, ...$rest];
+    }
+}

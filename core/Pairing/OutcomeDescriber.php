@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\Genome\Form;
+use Destino\Genome\SchoolChanges;
+use Destino\Genome\Sex;
+use Destino\Notation\Printer;
+use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
+
+/** Puts the parts of an outcome from all blocks together and gives it its label. */
+final readonly class OutcomeDescriber
+{
+    public function __construct(private Printer $printer, private ?AlikeForms $alike = null) {}
+
+    /** @param list<SpaceItem> $items one per block */
+    public function describe(array $items, Rational $probability): Outcome
+    {
+        $sex = null;
+        $forms = $phase = $known = [];
+        $genotypes = 1;
+        $isLethal = false;
+        foreach ($items as $item) {
+            $first = $item->members[0];
+            $sex ??= $first->sex;
+            $isLethal = $isLethal || $first->isLethal;
+            $phase += $first->phase;
+            $genotypes *= count($item->members);
+            foreach ($first->forms as $locus => $form) {
+                if (self::agree($item, $locus, $form)) {
+                    $forms[$locus] = $form;
+                    $known = $form->knownAs === null ? $known : [...$known, $form->knownAs];
+                }
+            }
+        }
+
+        return new Outcome($this->label($items, $isLethal), $known, $probability, $sex, $forms, $isLethal, $phase, $genotypes, $items);
+    }
+
+    /** @param list<SpaceItem> $items */
+    private function label(array $items, bool $isLethal): string
+    {
+        $isOneGenotype = array_filter($items, static fn (SpaceItem $item): bool => count($item->members) > 1) === [];
+        if ($isLethal && ! $isOneGenotype) { // nothing else is ever seen of it
+            return $this->printer->forms(array_merge(...array_map(static fn (SpaceItem $item): array => array_values(array_filter($item->members[0]->forms, static fn (Form $form): bool => $form->isLethal())), $items)));
+        }
+        $words = [];
+        foreach ($items as $item) {
+            [$alikeWords, $covered] = $this->alike === null ? [[], []] : $this->alike->words($item);
+            array_push($words, ...$alikeWords);
+            foreach (array_keys($item->members[0]->forms) as $locus) {
+                $words[] = $this->printer->locus($locus, self::marginal($item, $locus, $covered), self::sureMaker($item, $locus));
+            }
+        }
+
+        return Printer::text($words);
+    }
+
+    /**
+     * P(pair at the locus | this look).
+     *
+     * @param array<string, true> $covered pairs that the label names already
+     * @return Distribution<array{string, string}>
+     */
+    private static function marginal(SpaceItem $item, string $locus, array $covered): Distribution
+    {
+        $weighted = [];
+        foreach ($item->members as $member) {
+            $pair = $member->forms[$locus]->pair;
+            $key = SchoolChanges::pairKey(...$pair);
+            [$key, $pair] = isset($covered["{$locus}:{$key}"]) ? ['+/+', ['+', '+']] : [$key, $pair];
+            $weighted[] = [$key, $pair, $member->probability->dividedBy($item->probability)];
+        }
+
+        return Distribution::ofWeighted($weighted);
+    }
+
+    private static function agree(SpaceItem $item, string $locus, Form $form): bool
+    {
+        foreach ($item->members as $member) {
+            if ($member->forms[$locus]->pair !== $form->pair) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function sureMaker(SpaceItem $item, string $locus): ?Sex
+    {
+        $makers = array_map(static fn (BlockOutcome $member): ?Sex => $member->makers[$locus] ?? null, $item->members);
+
+        return count(array_unique($makers, SORT_REGULAR)) === 1 ? $makers[0] : null;
+    }
+}

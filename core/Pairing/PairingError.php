@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\DestinoError;
+use Destino\Genome\Sex;
+use DomainException;
+
+final class PairingError extends DomainException implements DestinoError
+{
+    public static function sexes(Sex $sire, Sex $dam): self
+    {
+        return new self("A pairing needs a male and a female; these are {$sire->value} and {$dam->value}.");
+    }
+
+    public static function nothingHatches(): self
+    {
+        return new self('Every egg of this pairing dies of its form, so there is no living hatchling to speak of.');
+    }
+}
