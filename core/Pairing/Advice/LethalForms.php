@@ -15,18 +15,18 @@ final readonly class LethalForms implements AdviceRule
     {
         $advice = $unknown = [];
         foreach (FormOdds::of($cross) as [$form, $chance]) {
-            $share = Words::sentence(Words::share($chance));
+            $share = Words::share($chance);
             if ($form->viability === Viability::Lethal) {
-                $advice[] = new Advice('lethal-form', Severity::Lethal, "{$share} is {$form->text}, which is held to die in the egg or soon after (evidence: {$form->evidence}). "
+                $advice[] = new Advice('lethal-form', Severity::Lethal, "{$form->text}: {$share}. Held to die in the egg or soon after (evidence: {$form->evidence}). "
                     .'Such eggs never count as hits. To avoid them, let only one parent carry the alleles.', $chance, [$form->locus]);
             } elseif ($form->viability === Viability::Reduced) {
-                $advice[] = new Advice('reduced-form', Severity::Serious, "{$share} is {$form->text}, of which some young are reported to be lost (evidence: {$form->evidence}). They are counted as hatching.", $chance, [$form->locus]);
+                $advice[] = new Advice('reduced-form', Severity::Serious, "{$form->text}: {$share}. Some of these young are reported to be lost (evidence: {$form->evidence}); they are counted as hatching here.", $chance, [$form->locus]);
             } elseif ($form->viability === Viability::Unknown && ! $form->isWild()) {
                 $unknown[$form->text] = [$form->locus, $chance];
             }
         }
         foreach ($unknown as $text => [$locus, $chance]) {
-            $advice[] = new Advice('unrecorded-form', Severity::Info, Words::sentence(Words::share($chance))." is {$text}. Too few are described to say how such animals fare; note what you see.", $chance, [$locus]);
+            $advice[] = new Advice('unrecorded-form', Severity::Info, "{$text}: ".Words::share($chance).". Too few are described to say how such animals fare; note what you see.", $chance, [$locus]);
         }
 
         return $advice;

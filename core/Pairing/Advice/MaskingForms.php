@@ -36,10 +36,10 @@ final readonly class MaskingForms implements AdviceRule
     /** @param list<string> $hidden */
     private function about(Form $form, Mask $mask, Rational $chance, array $hidden): Advice
     {
-        $verb = $mask->hides === Concealment::Part ? 'are harder to read' : 'cannot be relied on to show';
+        $verb = $mask->hides === Concealment::Part ? 'the eye has a harder time with' : 'do not count on seeing';
 
         return new Advice('mask', $mask->hides === Concealment::Part ? Severity::Info : Severity::Watch,
-            Words::sentence(Words::share($chance))." is {$form->text}, in which ".Words::list($hidden)." {$verb}. {$mask->text}", $chance, [$form->locus]);
+            "In {$form->text} (".Words::share($chance)."), {$verb} ".Words::list($hidden).". {$mask->text}", $chance, [$form->locus]);
     }
 
     /**

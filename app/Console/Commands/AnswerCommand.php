@@ -1,0 +1,111 @@
+<?php
+
+namespace App\Console\Commands;
+
+use Destino\DestinoError;
+use Destino\Genome\UnknownSchool;
+use Destino\Notation\NotationError;
+use Destino\Pairing\QuestionError;
+use Destino\Pairing\UnreadableQuestion;
+use Illuminate\Console\Command;
+use Symfony\Component\Console\Exception\ExceptionInterface;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/**
+ * A command that answers a question: exit 0 when answered, 2 when the input is wrong, with the reason on standard
+ * error and, under --json, as a document on standard output.
+ */
+abstract class AnswerCommand extends Command
+{
+    private const WRONG_INPUT = 2;
+
+    abstract protected function answer(): void;
+
+    public function run(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            return parent::run($input, $output);
+        } catch (ExceptionInterface $error) { // options that the command does not have
+            $document = $input->hasParameterOption('--json') ? self::document($error->getMessage()) : null;
+            self::report($output, $error->getMessage(), $document);
+
+            return self::WRONG_INPUT;
+        }
+    }
+
+    public function handle(): int
+    {
+        try {
+            $this->answer();
+        } catch (DestinoError $error) {
+            self::report($this->output->getOutput(), $error->getMessage(), $this->option('json') ? self::document($error->getMessage(), $error) : null);
+
+            return self::WRONG_INPUT;
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @param array<string, mixed> $document */
+    protected function printJson(array $document): void
+    {
+        $this->output->getOutput()->writeln(json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+    }
+
+    /**
+     * @return array<string, string> choice by claim
+     *
+     * @throws UnknownSchool when an option is not CLAIM=CHOICE
+     */
+    protected function schools(): array
+    {
+        $schools = [];
+        foreach ((array) $this->option('school') as $text) {
+            $parts = explode('=', (string) $text, 2);
+            if (count($parts) !== 2 || $parts[0] === '') {
+                throw UnknownSchool::notAPair((string) $text);
+            }
+            $schools[trim($parts[0])] = trim($parts[1]);
+        }
+
+        return $schools;
+    }
+
+    /** @throws QuestionError when the option is not a whole number in the range */
+    protected function wholeNumber(string $option, int $from, int $to, callable $error): int
+    {
+        $typed = (string) $this->option($option);
+        $number = filter_var($typed, FILTER_VALIDATE_INT, ['options' => ['min_range' => $from, 'max_range' => $to]]);
+
+        return $number === false ? throw $error($typed) : $number;
+    }
+
+    /** @param array<string, mixed>|null $document */
+    private static function report(OutputInterface $output, string $message, ?array $document): void
+    {
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
+        if ($document !== null) {
+            $output->writeln(json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        }
+    }
+
+    /** @return array{error: array<string, mixed>} */
+    private static function document(string $message, ?DestinoError $error = null): array
+    {
+        $piece = $error instanceof UnreadableQuestion ? $error->first() : $error;
+        $details = ['message' => $message, 'piece' => null, 'position' => null, 'suggestions' => []];
+        if ($piece instanceof NotationError) {
+            $details = ['piece' => $piece->piece, 'position' => $piece->position, 'suggestions' => $piece->suggestions] + $details;
+        }
+        if ($piece instanceof UnknownSchool || $piece instanceof QuestionError) {
+            $details = ['piece' => $piece->piece, 'suggestions' => $piece->suggestions] + $details;
+        }
+        if ($error instanceof UnreadableQuestion || $error instanceof QuestionError) {
+            $details['field'] = $error instanceof UnreadableQuestion ? $error->field() : $error->field;
+        }
+
+        return ['error' => ['message' => $details['message']] + $details];
+    }
+}

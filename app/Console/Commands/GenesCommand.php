@@ -1,0 +1,38 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Catalogue\CatalogueShelf;
+use App\Catalogue\GeneSearch;
+use App\Documents\GenesDocument;
+use Destino\Genome\Allele;
+
+class GenesCommand extends AnswerCommand
+{
+    protected $signature = 'destino:genes
+        {--find= : words to look for}
+        {--school=* : CLAIM=CHOICE for a disputed fact}
+        {--json : print one JSON document}';
+
+    protected $description = 'The genes of the catalogue';
+
+    protected function answer(): void
+    {
+        $catalogue = app(CatalogueShelf::class)->catalogue($this->schools());
+        $alleles = (new GeneSearch((string) $this->option('find')))->in($catalogue);
+        if ($this->option('json')) {
+            $this->printJson(GenesDocument::of($catalogue, $alleles));
+
+            return;
+        }
+        $this->table(['name', 'also', 'kind', 'complex', 'two copies', 'key'], array_map(fn (Allele $allele): array => [
+            $allele->name,
+            implode(', ', $allele->aliases),
+            $allele->inheritance->words(),
+            $catalogue->locus($allele->locus)->isComplex() ? $catalogue->locus($allele->locus)->name : '',
+            $allele->twoCopyName,
+            $allele->key,
+        ], $alleles));
+        $this->line(count($alleles).' of '.count($catalogue->alleles).' genes.');
+    }
+}

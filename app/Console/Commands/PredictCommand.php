@@ -1,0 +1,116 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Catalogue\CatalogueShelf;
+use App\Documents\PredictionDocument;
+use Destino\Notation\Percentage;
+use Destino\Pairing\By;
+use Destino\Pairing\Outcome;
+use Destino\Pairing\Prediction;
+use Destino\Pairing\Question;
+use Destino\Pairing\QuestionError;
+use Destino\Probability\Rational;
+
+class PredictCommand extends AnswerCommand
+{
+    protected $signature = 'destino:predict
+        {--sire= : what the male carries, in the notation}
+        {--dam= : what the female carries, in the notation}
+        {--eggs=6 : eggs in the clutch}
+        {--target= : what is wanted, for example "Clown + Pastel"}
+        {--by=genotype : genotype or look}
+        {--sexed : tell sons and daughters apart}
+        {--phase : tell genotypes apart that differ in phase only}
+        {--hatched : per living hatchling instead of per egg}
+        {--alike : by look: merge look-alike sets, as at hatching}
+        {--top= : how many outcomes to show (1000 under --json, 40 in the table)}
+        {--school=* : CLAIM=CHOICE for a disputed fact}
+        {--json : print one JSON document}';
+
+    protected $description = 'The exact odds of a pairing';
+
+    protected function answer(): void
+    {
+        $question = $this->asked();
+        $schools = $this->schools();
+        $shelf = app(CatalogueShelf::class);
+        $prediction = Prediction::of($shelf->catalogue($schools), $question, $shelf->names($schools));
+        $most = $this->option('top') === null ? ($this->option('json') ? 1000 : 40) : $this->wholeNumber('top', 1, 100_000, QuestionError::top(...));
+        if ($this->option('json')) {
+            $this->printJson(PredictionDocument::of($prediction, $most));
+        } else {
+            $this->printTable($prediction, $most);
+        }
+    }
+
+    private function asked(): Question
+    {
+        foreach (['sire' => 'What the sire carries (--sire)', 'dam' => 'What the dam carries (--dam)'] as $option => $what) {
+            if ($this->option($option) === null) {
+                throw QuestionError::missing($option, $what);
+            }
+        }
+        $by = (string) $this->option('by');
+
+        return new Question(
+            (string) $this->option('sire'),
+            (string) $this->option('dam'),
+            (string) $this->option('target'),
+            By::tryFrom($by) ?? throw QuestionError::notOneOf('by', $by, ['genotype', 'look']),
+            $this->wholeNumber('eggs', 1, Question::MOST_EGGS, QuestionError::eggs(...)),
+            (bool) $this->option('sexed'),
+            (bool) $this->option('phase'),
+            (bool) $this->option('hatched'),
+            (bool) $this->option('alike'),
+        );
+    }
+
+    private function printTable(Prediction $prediction, int $most): void
+    {
+        $question = $prediction->question;
+        $space = $prediction->outcomes();
+        $outcomes = $space->top($most);
+        $this->line("{$question->sire} × {$question->dam}, by {$question->by->value}, per ".($question->hatched ? 'living hatchling' : 'egg'));
+        $this->table(['', 'chance', '%', 'sex', ''], array_map(fn (Outcome $outcome): array => [
+            $outcome->label.($outcome->knownAs === [] ? '' : ' ('.implode(', ', $outcome->knownAs).')'),
+            $outcome->probability->toString(),
+            $outcome->probability->toPercent(2),
+            $outcome->sex->value ?? '',
+            $outcome->isLethal ? 'does not live' : '',
+        ], $outcomes));
+        $shown = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
+        $this->line(count($outcomes)." of {$space->total()} outcomes, ".Percentage::print($shown).' of the eggs.');
+        $this->printTarget($prediction);
+        foreach ($prediction->advice() as $advice) {
+            $this->line("[{$advice->severity->value}] {$advice->text}");
+        }
+        foreach ($prediction->assumptions()->readings as $reading) {
+            $this->line("Read as: {$reading}");
+        }
+    }
+
+    private function printTarget(Prediction $prediction): void
+    {
+        if ($prediction->target === null) {
+            return;
+        }
+        $chance = $prediction->target->chance;
+        $eggs = $prediction->question->eggs;
+        $this->newLine();
+        $this->line("{$prediction->target->target->text}: {$chance->perEgg()->toString()} per ".($prediction->question->hatched ? 'hatchling' : 'egg')." ({$chance->perEgg()->toPercent(2)}%)");
+        $why = $prediction->target->whyImpossible();
+        if ($why !== null) {
+            $this->line("This cannot happen: {$why}");
+
+            return;
+        }
+        $this->line("In {$eggs} eggs: at least one {$chance->atLeastOne($eggs)->toPercent(2)}%, at least two {$chance->atLeastTwo($eggs)->toPercent(2)}%.");
+        foreach (PredictionDocument::LEVELS as $level) {
+            $needed = $chance->eggsFor(Rational::of($level, 100));
+            $this->line($needed === null
+                ? "For {$level}%: no number of eggs is enough, since a parent may not carry what is needed (at most ".Percentage::print($chance->ceiling()).').'
+                : "For {$level}%: {$needed} eggs.");
+        }
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+return [
+    // "demo" shows the demo collection and says so; "own" is the keeper's collection.
+    'collection' => env('DESTINO_COLLECTION', 'own'),
+
+    // The folder with the gene facts.
+    'catalogue' => base_path('catalogue'),
+
+    // Rows of the list of outcomes that a page draws; the rest is a click or an export away.
+    'rows' => 60,
+
+    // Rows that an export writes before it stops and says so.
+    'export_rows' => 50_000,
+];

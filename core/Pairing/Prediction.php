@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Sex;
+use Destino\Notation\GenotypeReader;
+use Destino\Notation\NameIndex;
+use Destino\Notation\NotationError;
+use Destino\Notation\Reading;
+use Destino\Notation\Target;
+use Destino\Notation\TargetReader;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Advisor;
+
+/** The answer to a question about a pairing; what it rests on comes with it. */
+final readonly class Prediction
+{
+    private function __construct(
+        public Question $question,
+        public Catalogue $catalogue,
+        public Reading $sire,
+        public Reading $dam,
+        public Cross $cross,
+        public ?TargetOdds $target,
+    ) {}
+
+    /**
+     * Reads all typed parts first, so that every error can be told at once.
+     *
+     * @param array<string, string> $lines the line that house rules name for a shared word
+     *
+     * @throws UnreadableQuestion when a part cannot be read
+     * @throws PairingError when per hatchling is asked and nothing hatches
+     */
+    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = []): self
+    {
+        $names ??= new NameIndex($catalogue);
+        $reader = new GenotypeReader($catalogue, $names, $lines);
+        $sire = $reader->read($question->sire, Sex::Male);
+        $dam = $reader->read($question->dam, Sex::Female);
+        $errors = ['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => []];
+        $target = null;
+        try {
+            $target = trim($question->target) === '' ? null : (new TargetReader($catalogue, $names, $lines))->read($question->target);
+        } catch (NotationError $error) {
+            $errors['target'] = [$error];
+        }
+        $errors = array_filter($errors);
+        if ($errors !== []) {
+            throw new UnreadableQuestion($errors, $sire, $dam);
+        }
+        $cross = Cross::of($catalogue, $sire->beliefOrFail(), $dam->beliefOrFail());
+
+        return new self($question, $catalogue, $sire, $dam, $cross, $target === null ? null : TargetOdds::of($cross, $target, $question->hatched));
+    }
+
+    /** @throws PairingError when per hatchling is asked and nothing hatches */
+    public function outcomes(): OutcomeSpace
+    {
+        $sexed = $this->question->sexed || $this->target?->target->sex !== null;
+
+        return $this->question->by === By::Genotype
+            ? Genotypes::of($this->cross, $sexed, $this->question->phased, $this->question->hatched)
+            : Looks::of($this->cross, $sexed, $this->question->alike, $this->question->hatched);
+    }
+
+    /** @return list<Advice> gravest first */
+    public function advice(): array
+    {
+        return Advisor::advise($this->cross);
+    }
+
+    public function assumptions(): Assumptions
+    {
+        return new Assumptions(
+            $this->catalogue->schools,
+            $this->catalogue->recombinationFractions(),
+            array_values(array_unique([...$this->sire->notes, ...$this->dam->notes, ...$this->target->target->notes ?? []])),
+        );
+    }
+}
