@@ -1,0 +1,73 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Collection\AnimalCard;
+use App\Catalogue\CatalogueShelf;
+use App\Http\Requests\AnimalRequest;
+use App\Models\Animal;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\View\View;
+
+class AnimalController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf) {}
+
+    public function index(Request $request, #[CurrentUser] User $keeper): View
+    {
+        $this->authorize('viewAny', Animal::class);
+        $words = is_string($request->query('find')) ? trim((string) $request->query('find')) : '';
+        $sex = in_array($request->query('sex'), ['male', 'female'], true) ? (string) $request->query('sex') : '';
+        $animals = $keeper->animals()
+            ->when($sex !== '', fn ($query) => $query->where('sex', $sex))
+            ->when($words !== '', fn ($query) => $query->where(fn ($any) => $any->whereLike('name', "%{$words}%")->orWhereLike('genotype', "%{$words}%")->orWhereLike('notes', "%{$words}%")))
+            ->orderBy('name')->paginate(60)->withQueryString();
+
+        return view('animals.index', [
+            'animals' => $animals,
+            'cards' => array_map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names()), $animals->items()),
+            'words' => $words,
+            'sex' => $sex,
+            'all' => $keeper->animals()->count(),
+        ]);
+    }
+
+    public function create(): View
+    {
+        $this->authorize('create', Animal::class);
+
+        return view('animals.form', ['animal' => new Animal(['name' => '', 'genotype' => '', 'notes' => '']), 'token' => (string) Str::uuid()]);
+    }
+
+    public function store(AnimalRequest $request, #[CurrentUser] User $keeper): RedirectResponse
+    {
+        $animal = $request->create($keeper);
+
+        return redirect()->route('animals.show', $animal)->with('said', "{$animal->name} is in the collection.");
+    }
+
+    public function show(Animal $animal): View
+    {
+        $this->authorize('view', $animal);
+
+        return view('animals.show', ['card' => new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names())]);
+    }
+
+    public function edit(Animal $animal): View
+    {
+        $this->authorize('update', $animal);
+
+        return view('animals.form', ['animal' => $animal, 'token' => null]);
+    }
+
+    public function update(AnimalRequest $request, Animal $animal): RedirectResponse
+    {
+        $request->change($animal);
+
+        return redirect()->route('animals.show', $animal)->with('said', 'Saved.');
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Catalogue\GenePage;
+use App\Catalogue\GeneSearch;
+use Destino\Genome\Effect;
+use Destino\Genome\Inheritance;
+use Destino\Genome\Locus;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+class GeneController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf) {}
+
+    public function index(Request $request): View
+    {
+        $this->authorize('use-stations');
+        $catalogue = $this->shelf->catalogue();
+        $text = fn (string $field): string => is_string($request->query($field)) ? (string) $request->query($field) : '';
+        $search = new GeneSearch(
+            mb_substr($text('find'), 0, 100),
+            isset($catalogue->loci[$text('complex')]) ? $text('complex') : null,
+            Inheritance::tryFrom($text('kind')),
+            Effect::tryFrom($text('effect')),
+        );
+
+        return view('genes.index', [
+            'catalogue' => $catalogue,
+            'search' => $search,
+            'genes' => $search->in($catalogue),
+            'complexes' => array_filter($catalogue->loci, fn (Locus $locus): bool => $locus->isComplex()),
+        ]);
+    }
+
+    public function show(string $gene): View
+    {
+        $this->authorize('use-stations');
+        $catalogue = $this->shelf->catalogue();
+        abort_unless(isset($catalogue->alleles[$gene]), 404);
+
+        return view('genes.show', ['page' => new GenePage($catalogue, $catalogue->allele($gene))]);
+    }
+
+    public function complex(string $locus): View
+    {
+        $this->authorize('use-stations');
+        $catalogue = $this->shelf->catalogue();
+        abort_unless(isset($catalogue->loci[$locus]) && $catalogue->locus($locus)->isComplex(), 404);
+
+        return view('genes.complex', ['catalogue' => $catalogue, 'locus' => $catalogue->locus($locus)]);
+    }
+}

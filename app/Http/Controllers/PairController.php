@@ -1,0 +1,83 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Models\User;
+use App\Pairing\Inquiry;
+use App\Pairing\OutcomeSheet;
+use App\Pairing\PairPage;
+use Destino\DestinoError;
+use Destino\Pairing\Prediction;
+use Destino\Pairing\UnreadableQuestion;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+class PairController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf) {}
+
+    public function show(Request $request, #[CurrentUser] User $keeper): Response
+    {
+        $this->authorize('use-stations');
+        $inquiry = new Inquiry($request, $keeper);
+        $page = $this->answer($inquiry, (int) config('destino.rows'));
+
+        return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
+    }
+
+    public function sheet(Request $request, #[CurrentUser] User $keeper): Response
+    {
+        $this->authorize('use-stations');
+        $inquiry = new Inquiry($request, $keeper);
+        $page = $this->answer($inquiry, 200);
+
+        return $page === null
+            ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
+            : response()->view('pair.sheet', ['page' => $page, 'inquiry' => $inquiry]);
+    }
+
+    public function export(Request $request, #[CurrentUser] User $keeper): Response|StreamedResponse
+    {
+        $this->authorize('use-stations');
+        $inquiry = new Inquiry($request, $keeper);
+        $page = $this->answer($inquiry, 1);
+
+        return $page === null
+            ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
+            : OutcomeSheet::download($page->prediction, (int) config('destino.export_rows'));
+    }
+
+    /** The answer, or null with the reasons in the inquiry. */
+    private function answer(Inquiry $inquiry, int $rows): ?PairPage
+    {
+        if (! $inquiry->isAsked()) {
+            return null;
+        }
+        try {
+            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools));
+
+            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows) : null;
+        } catch (UnreadableQuestion $error) {
+            foreach ($error->errors as $field => $errors) {
+                $inquiry->errors[$field] ??= implode(' ', array_map(fn (DestinoError $each): string => $each->getMessage(), $errors));
+            }
+        } catch (DestinoError $error) {
+            $inquiry->errors['pairing'] = $error->getMessage();
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed> */
+    private function parts(Inquiry $inquiry, ?PairPage $page, User $keeper): array
+    {
+        return [
+            'inquiry' => $inquiry,
+            'page' => $page,
+            'animals' => $keeper->animals()->orderBy('name')->get()->groupBy(fn ($animal): string => $animal->sex->value),
+        ];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Pairing\GenotypeBeads;
+use Destino\Genome\Sex;
+use Destino\Notation\GenotypeReader;
+use Destino\Notation\NotationError;
+use Destino\Notation\Printer;
+use Destino\Notation\Reading;
+use Destino\Notation\TargetReader;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Tells a form what was understood of a text while it is typed. */
+class ReadingController extends Controller
+{
+    public function __invoke(Request $request, CatalogueShelf $shelf): JsonResponse
+    {
+        $this->authorize('use-stations');
+        $text = is_string($request->query('text')) ? (string) $request->query('text') : '';
+        $catalogue = $shelf->catalogue();
+        if ($request->query('as') === 'target') {
+            return response()->json($this->target($text, new TargetReader($catalogue, $shelf->names())));
+        }
+        $reading = (new GenotypeReader($catalogue, $shelf->names()))->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
+
+        return response()->json([
+            'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),
+            'html' => view('components.reading-lines', ['reading' => $reading, 'beads' => $reading->belief === null ? [] : GenotypeBeads::of($reading->belief, $catalogue)])->render(),
+            'errors' => array_map($this->error(...), $reading->errors),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function target(string $text, TargetReader $reader): array
+    {
+        $errors = [];
+        try {
+            $notes = trim($text) === '' ? [] : $reader->read($text)->notes;
+        } catch (NotationError $error) {
+            $notes = [];
+            $errors = [$error];
+        }
+
+        return [
+            'canonical' => null,
+            'html' => view('components.reading-lines', ['reading' => new Reading($text, null, [], $notes, $errors), 'beads' => []])->render(),
+            'errors' => array_map($this->error(...), $errors),
+        ];
+    }
+
+    /** @return array{message: string, piece: string, position: int, suggestions: list<string>} */
+    private function error(NotationError $error): array
+    {
+        return ['message' => $error->getMessage(), 'piece' => $error->piece, 'position' => $error->position, 'suggestions' => $error->suggestions];
+    }
+}

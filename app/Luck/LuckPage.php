@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Luck;
+
+use Destino\DestinoError;
+use Destino\Probability\InvalidNumber;
+use Destino\Probability\Luck;
+use Destino\Probability\Rational;
+
+/** The luck station: what was typed, what is wrong with it, and the answer. */
+class LuckPage
+{
+    /** Above this the page, unlike the command, would take too long. */
+    public const MOST_EGGS = 1000;
+
+    /**
+     * @param  array<string, string>  $typed
+     * @param  array<string, string>  $errors  message by field
+     */
+    private function __construct(public readonly array $typed, public readonly array $errors, public readonly ?Luck $luck) {}
+
+    /** @param  array<array-key, mixed>  $query */
+    public static function of(array $query): self
+    {
+        $typed = [];
+        foreach (['chance', 'eggs', 'hits'] as $field) {
+            $typed[$field] = is_string($query[$field] ?? null) ? $query[$field] : '';
+        }
+        if (trim(implode('', $typed)) === '') {
+            return new self($typed, [], null);
+        }
+        $errors = [];
+        $chance = null;
+        try {
+            $chance = Rational::parseChance($typed['chance']);
+        } catch (InvalidNumber $error) {
+            $errors['chance'] = trim($typed['chance']) === '' ? 'Give the chance per egg, for example 1/6.' : $error->getMessage();
+        }
+        foreach (['eggs' => 1, 'hits' => 0] as $field => $least) {
+            if (filter_var($typed[$field], FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]]) === false) {
+                $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
+            }
+        }
+        if ($errors !== [] || $chance === null) {
+            return new self($typed, $errors, null);
+        }
+        try {
+            return new self($typed, [], new Luck($chance, max(0, (int) $typed['eggs']), max(0, (int) $typed['hits'])));
+        } catch (DestinoError $error) {
+            return new self($typed, ['hits' => $error->getMessage()], null);
+        }
+    }
+
+    public function sentence(): string
+    {
+        if ($this->luck === null) {
+            return '';
+        }
+        $oneIn = $this->luck->oneIn();
+        if ($oneIn === null) {
+            return 'At this chance that cannot happen at all.';
+        }
+        if ($this->luck->isAsExpected()) {
+            return 'Exactly what was to be expected.';
+        }
+        $number = $oneIn->toFloat();
+        $shown = $number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number);
+        $side = $this->luck->isBelowExpected() ? 'as few hits or fewer' : 'as many hits or more';
+
+        return "About 1 in {$shown} such runs of eggs brings {$side}.";
+    }
+
+    /** How long bad luck stays plausible, in words. */
+    public function verdict(): string
+    {
+        if ($this->luck === null) {
+            return '';
+        }
+        $tail = $this->luck->tail()->toFloat();
+
+        return match (true) {
+            $this->luck->isAsExpected(), $tail > 0.2 => 'Nothing unusual: keep going.',
+            $tail > 0.05 => 'Unlucky or lucky, but seen every season by somebody. No reason to doubt the parents yet.',
+            $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
+            default => 'So rare that another explanation is likelier than luck: a parent may not carry it, the chance may be lower than thought, or hits may be overlooked.',
+        };
+    }
+
+    /**
+     * The law around what is likely: hits and their probability, in the window that holds nearly all of it.
+     *
+     * @return list<array{hits: int, chance: float, inTail: bool}>
+     */
+    public function bars(): array
+    {
+        $luck = $this->luck;
+        if ($luck === null) {
+            return [];
+        }
+        $mean = $luck->expected()->toFloat();
+        $spread = 4 * sqrt(max(0.25, $mean * (1 - $luck->chance->toFloat())));
+        $from = max(0, min($luck->hits, (int) floor($mean - $spread)));
+        $to = min($luck->eggs, max($luck->hits, (int) ceil($mean + $spread)));
+        $bars = [];
+        for ($hits = $from; $hits <= $to; $hits++) {
+            $inTail = $luck->isBelowExpected() ? $hits <= $luck->hits : $hits >= $luck->hits;
+            $bars[] = ['hits' => $hits, 'chance' => $luck->probabilityOf($hits)->toFloat(), 'inTail' => $inTail];
+        }
+
+        return $bars;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Models;
+
+use Destino\Genome\Sex;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property Sex $sex
+ * @property Carbon|null $hatched_on
+ * @property string $genotype in the notation, as typed
+ * @property string|null $notes
+ * @property int $version
+ * @property string|null $form_token
+ */
+class Animal extends Model
+{
+    use HasFactory;
+
+    protected $fillable = ['name', 'sex', 'hatched_on', 'genotype', 'notes', 'form_token'];
+
+    protected $casts = ['sex' => Sex::class, 'hatched_on' => 'date', 'version' => 'integer'];
+
+    /** @return BelongsTo<User, $this> */
+    public function keeper(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeOfSex(Builder $query, Sex $sex): void
+    {
+        $query->where('sex', $sex->value);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+namespace App\Pairing;
+
+use App\Drawing\Bead;
+use Destino\Genome\Effect;
+use Destino\Pairing\Outcome;
+use Destino\Probability\Rational;
+
+/** One outcome, ready to be drawn as a row or a tile. */
+class OutcomeRow
+{
+    /**
+     * @param  list<Bead>  $beads
+     * @param  Rational  $share  P(target | outcome)
+     */
+    public function __construct(
+        public readonly int $number,
+        public readonly Outcome $outcome,
+        public readonly array $beads,
+        public readonly ?Effect $tone,
+        public readonly Rational $share,
+    ) {}
+
+    public function isHit(): bool
+    {
+        return ! $this->share->isZero();
+    }
+
+    public function percent(): string
+    {
+        return OddsWords::percent($this->outcome->probability);
+    }
+
+    public function oneIn(): string
+    {
+        return OddsWords::oneIn($this->outcome->probability);
+    }
+
+    public function knownAs(): string
+    {
+        return implode(', ', $this->outcome->knownAs);
+    }
+}

@@ -1,0 +1,227 @@
+<?php
+
+namespace App\Pairing;
+
+use App\Documents\PredictionDocument;
+use App\Drawing\Bead;
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Claim;
+use Destino\Genome\Effect;
+use Destino\Genome\Form;
+use Destino\Genome\GenotypePattern;
+use Destino\Genome\SchoolChanges;
+use Destino\Genome\Sex;
+use Destino\Notation\Printer;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\By;
+use Destino\Pairing\Outcome;
+use Destino\Pairing\OutcomeSpace;
+use Destino\Pairing\Prediction;
+use Destino\Pairing\SpaceItem;
+use Destino\Pairing\Square;
+use Destino\Probability\ClutchChance;
+use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
+
+/** All that the page of a pairing shows, computed once. */
+class PairPage
+{
+    public const MOST_RUNGS = 20;
+
+    public readonly OutcomeSpace $space;
+
+    /** @var list<OutcomeRow> */
+    public readonly array $rows;
+
+    /** @var list<Advice> */
+    public readonly array $advice;
+
+    /** P(the rows listed). */
+    public readonly Rational $covered;
+
+    /** @var array<string, bool> */
+    private array $givers = [];
+
+    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most)
+    {
+        $this->space = $prediction->outcomes();
+        $this->rows = array_map($this->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
+        $this->covered = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
+        $this->advice = $prediction->advice();
+    }
+
+    public function headline(): string
+    {
+        $total = number_format((float) (string) $this->space->total());
+        $kind = $this->prediction->question->by === By::Look ? 'looks' : 'genotypes';
+        $most = $this->rows[0] ?? null;
+        if ($most === null) {
+            return 'Nothing hatches from this pairing.';
+        }
+        if ($total === '1') {
+            return $most->outcome->isLethal ? "Every egg is {$most->outcome->label} and does not live." : "Every egg is the same: {$most->outcome->label}.";
+        }
+        $ties = count(array_filter($this->rows, fn (OutcomeRow $row): bool => $row->outcome->probability->equals($most->outcome->probability)));
+        $likely = $ties > 1 ? "none more likely than {$most->oneIn()}" : "most likely {$most->outcome->label}, {$most->oneIn()}";
+
+        return "{$total} {$kind} can come of this: {$likely}.";
+    }
+
+    public function targetSentence(): string
+    {
+        $target = $this->prediction->target;
+        if ($target === null) {
+            return '';
+        }
+        $why = $target->whyImpossible();
+        $chance = $target->chance;
+        if ($why !== null) {
+            return "{$target->target->text} cannot come of this: {$why}";
+        }
+
+        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().', '.OddsWords::oneIn($chance->perEgg()).'; '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
+    }
+
+    public function unit(): string
+    {
+        return $this->prediction->question->hatched ? 'hatchling' : 'egg';
+    }
+
+    public function isImpossible(): bool
+    {
+        return $this->prediction->target?->whyImpossible() !== null;
+    }
+
+    /**
+     * The rungs of the ladder: the chance of at least one hit, by eggs.
+     *
+     * @return list<array{eggs: int, one: Rational, two: Rational, expected: float}>
+     */
+    public function rungs(ClutchChance $chance): array
+    {
+        $rungs = [];
+        for ($eggs = 1; $eggs <= max(self::MOST_RUNGS, min(60, $this->prediction->question->eggs)); $eggs++) {
+            $rungs[] = ['eggs' => $eggs, 'one' => $chance->atLeastOne($eggs), 'two' => $chance->atLeastTwo($eggs), 'expected' => $chance->expected($eggs)->toFloat()];
+        }
+
+        return $rungs;
+    }
+
+    /** @return array<int, int|null> eggs by level in percent */
+    public function eggsFor(ClutchChance $chance): array
+    {
+        $needed = [];
+        foreach (PredictionDocument::LEVELS as $level) {
+            $needed[$level] = $chance->eggsFor(Rational::of($level, 100));
+        }
+
+        return $needed;
+    }
+
+    /** @return list<Square> the squares of the groups at which something segregates or may be carried */
+    public function squares(): array
+    {
+        return Square::allOf($this->prediction->cross);
+    }
+
+    /** @return list<Claim> disputes that touch what these parents carry */
+    public function claims(): array
+    {
+        $claims = [];
+        foreach ($this->prediction->cross->loci() as $locus) {
+            foreach ($this->prediction->catalogue->locus($locus)->alleles as $key) {
+                $one = new GenotypePattern([$key => 1]);
+                if ($this->mayCarry($this->prediction->cross->sire, $one) || $this->mayCarry($this->prediction->cross->dam, $one)) {
+                    foreach ($this->prediction->catalogue->claimsAbout($key) as $claim) {
+                        $claims[$claim->key] = $claim;
+                    }
+                }
+            }
+        }
+
+        return array_values($claims);
+    }
+
+    /** @return list<Bead> one for each locus that is not plainly wild type */
+    public function parentBeads(Belief $belief): array
+    {
+        return GenotypeBeads::of($belief, $this->prediction->catalogue);
+    }
+
+    public function names(Form $form): string
+    {
+        return $form->text === '' ? 'wild type' : $form->text;
+    }
+
+    /** @return list<Advice> advice that concerns one of these loci */
+    public function adviceOn(string $locus): array
+    {
+        return array_values(array_filter($this->advice, fn (Advice $advice): bool => in_array($locus, $advice->loci, true)));
+    }
+
+    private function row(Outcome $outcome, int $i): OutcomeRow
+    {
+        $beads = [];
+        foreach ($outcome->items as $item) {
+            foreach (array_keys($item->members[0]->forms) as $locus) {
+                $bead = $this->bead($item, $locus);
+                if ($bead !== null) {
+                    $beads[] = $bead;
+                }
+            }
+        }
+
+        return new OutcomeRow($i + 1, $outcome, $beads, self::tone($outcome, $this->prediction), $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero());
+    }
+
+    /** The bead of a locus, its left half from the sire where that is plain; null for the wild type. */
+    private function bead(SpaceItem $item, string $locus): ?Bead
+    {
+        $weighted = [];
+        foreach ($item->members as $member) {
+            $form = $member->forms[$locus];
+            $weighted[] = [SchoolChanges::pairKey(...$form->pair), $form->pair, $member->probability->dividedBy($item->probability)];
+        }
+        $pairs = Distribution::ofWeighted($weighted);
+        $form = $item->members[0]->forms[$locus];
+        if ($pairs->isCertain()) {
+            return $form->isWild() ? null : Bead::ofForm($form, $this->prediction->catalogue, $this->isFromSire($form));
+        }
+        $label = Printer::text([(new Printer($this->prediction->catalogue))->locus($locus, $pairs)]);
+
+        return Bead::ofBelief($pairs, $this->prediction->catalogue, $label);
+    }
+
+    private function isFromSire(Form $form): bool
+    {
+        [$first, $second] = $form->pair;
+
+        return $this->gives('sire', $first) && ($second === Allele::WILD || $this->gives('dam', $second));
+    }
+
+    private function gives(string $parent, string $allele): bool
+    {
+        return $this->givers["{$parent}:{$allele}"] ??= $this->mayCarry($parent === 'sire' ? $this->prediction->cross->sire : $this->prediction->cross->dam, new GenotypePattern([$allele => 1]));
+    }
+
+    private function mayCarry(Belief $parent, GenotypePattern $pattern): bool
+    {
+        return ! $parent->chanceOf($pattern, $this->prediction->catalogue)->isZero();
+    }
+
+    /** What the genes that show mostly do to the look. */
+    private static function tone(Outcome $outcome, Prediction $prediction): ?Effect
+    {
+        $effects = [];
+        foreach ($outcome->forms as $form) {
+            foreach ($form->shows as $allele) {
+                $effect = $prediction->catalogue->allele($allele)->effect->value;
+                $effects[$effect] = ($effects[$effect] ?? 0) + ($form->isTwoCopies() || $form->isCompound() ? 3 : 2);
+            }
+        }
+        arsort($effects);
+
+        return $effects === [] ? null : Effect::from((string) array_key_first($effects));
+    }
+}

@@ -1,0 +1,8 @@
+<?php
+
+return [
+    'default' => 'local',
+    'disks' => [
+        'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'throw' => true],
+    ],
+];

@@ -1,0 +1,22 @@
+@props(['role', 'sex', 'inquiry', 'animals']) {{-- one parent: from the collection, or typed in the notation --}}
+@php($error = $inquiry->errors[$role] ?? null)
+<div class="parent" data-module="reading picker" data-address="{{ route('read') }}">
+    <h2><x-icon :name="'gender-'.$sex"/> {{ ucfirst($role) }}</h2>
+    <div class="stack" style="gap:.6rem">
+        <div class="field">
+            <label for="{{ $role }}_id">From the collection</label>
+            <select class="input" id="{{ $role }}_id" name="{{ $role }}_id">
+                <option value="">none, typed below</option>
+                @foreach ($animals->get($sex, collect()) as $animal)
+                    <option value="{{ $animal->id }}" data-genotype="{{ $animal->genotype }}" @selected(($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id === $animal->id)>{{ $animal->name }} · {{ Str::limit($animal->genotype, 60) }}</option>
+                @endforeach
+            </select>
+        </div>
+        <div class="field">
+            <label for="{{ $role }}">What {{ $sex === 'male' ? 'he' : 'she' }} carries</label>
+            <textarea class="input" style="min-height:3.4rem" rows="2" id="{{ $role }}" name="{{ $role }}" data-reads="{{ $sex }}" spellcheck="false" autocapitalize="off" placeholder="{{ $sex === 'male' ? 'Pastel het Clown' : 'Mojave/Mystic 66% het Clown' }}" aria-describedby="{{ $role }}-reading {{ $role }}-error" @if ($error) aria-invalid="true" @endif>{{ $inquiry->$role }}</textarea>
+            <x-field-error :id="$role.'-error'" :message="$error"/>
+            <div class="reading" id="{{ $role }}-reading" data-reading aria-live="polite"></div>
+        </div>
+    </div>
+</div>

@@ -1,0 +1,40 @@
+@props(['title', 'station' => '', 'crumb' => null, 'crumbLink' => null])
+<!doctype html>
+<html lang="en" data-bs-theme="light">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Destino</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="stylesheet" href="/vendor/bootstrap/bootstrap.min.css">
+    <link rel="stylesheet" href="/css/destino.css">
+    <script src="/js/theme.js"></script>
+    <script type="module" src="/js/destino.js"></script>
+</head>
+<body>
+<a class="skip" href="#main">Skip to the page</a>
+<div class="frame">
+    <nav class="rail" aria-label="Stations">
+        <a class="mark" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
+        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')]] as [$key, $name, $icon, $link])
+            <a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
+        @endforeach
+        <button type="button" class="station push" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button>
+    </nav>
+    <main class="page" id="main">
+        <header class="top">
+            <div>
+                @if ($crumb)<a class="crumb" href="{{ $crumbLink }}">{{ $crumb }}</a>@endif
+                <h1>{{ $title }}</h1>
+            </div>
+            <div class="row-flow">
+                {{ $actions ?? '' }}
+                @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@endif
+            </div>
+        </header>
+        @if (session('said'))<p class="said" role="status">{{ session('said') }}</p>@endif
+        {{ $slot }}
+    </main>
+</div>
+</body>
+</html>

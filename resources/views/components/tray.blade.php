@@ -1,0 +1,43 @@
+@props(['page', 'width', 'height', 'most' => 24]) {{-- the whole of a pairing as one area, cut by share; hits are outlined --}}
+@php
+    $rows = array_slice($page->rows, 0, $most);
+    $shares = array_map(fn ($row) => $row->outcome->probability->toFloat(), $rows);
+    $rest = max(0, 1 - array_sum($shares));
+    $hasRest = count($rows) < (float) (string) $page->space->total();
+    $tiles = App\Drawing\Treemap::cut($hasRest ? [...$shares, $rest] : $shares, $width, $height);
+@endphp
+<svg {{ $attributes->class('tray') }} viewBox="0 0 {{ $width }} {{ $height }}" role="group" aria-label="All outcomes as one area; each piece is as large as its chance">
+    <defs><pattern id="dead-{{ $width }}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V9" stroke="var(--danger)" stroke-width="3" opacity=".55"/></pattern></defs>
+    @foreach ($rows as $i => $row)
+        @php
+            $tile = $tiles[$i];
+            [$w, $h] = [max(0, $tile['width'] - 4), max(0, $tile['height'] - 4)];
+            $tone = $row->tone->value ?? 'none';
+            $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - 40) / 17));
+            $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;
+        @endphp
+        <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit()]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" aria-label="{{ $row->outcome->label }}{{ $sexMark }}, {{ $row->outcome->probability->toString() }}" data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
+            <rect class="fill-{{ $tone }}" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
+            @if ($row->outcome->isLethal)<rect width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" fill="url(#dead-{{ $width }})"/>@endif
+            <rect class="edge" x="1.5" y="1.5" width="{{ round(max(0, $w - 3), 2) }}" height="{{ round(max(0, $h - 3), 2) }}" rx="{{ min(11, $w / 3, $h / 3) }}"/>
+            @if ($w > 44 && $h > 28)
+                <text class="share ink-{{ $tone }}" x="11" y="24" font-size="{{ $w > 110 && $h > 60 ? 19 : 14 }}">{{ $row->isHit() ? '★ ' : '' }}{{ $row->outcome->probability->toString() }}</text>
+            @endif
+            @foreach ($lines as $k => $line)
+                <text class="ink-{{ $tone }}" x="11" y="{{ 45 + 17 * $k }}" font-size="14" font-weight="550">{{ $line }}</text>
+            @endforeach
+            @if ($sexMark !== '' && $lines !== [] && $h > 66 + 17 * count($lines) && $w > 80)
+                <text class="ink-{{ $tone }}" x="11" y="{{ 46 + 17 * count($lines) }}" font-size="12.5">{{ trim($sexMark) }}</text>
+            @endif
+        </a>
+    @endforeach
+    @if ($hasRest)
+        @php([$tile, $w, $h] = [end($tiles), max(0, end($tiles)['width'] - 4), max(0, end($tiles)['height'] - 4)])
+        <g class="scute" transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})">
+            <rect class="fill-none" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" opacity=".55"/>
+            @foreach (App\Drawing\TextFit::lines('all the rest', $w - 20, 13, (int) floor(($h - 12) / 17)) as $k => $line)
+                <text class="ink-none" x="11" y="{{ 24 + 17 * $k }}" font-size="13">{{ $line }}</text>
+            @endforeach
+        </g>
+    @endif
+</svg>

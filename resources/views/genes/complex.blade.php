@@ -1,0 +1,31 @@
+<x-station :title="$locus->name" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
+    <div class="stack">
+        <section class="sheet">
+            <p class="answer">An animal carries at most two of these {{ count($locus->alleles) }} alleles, one from each parent, and passes exactly one of the two to each egg.</p>
+            <p class="soft mb-0 mt-2">{{ $locus->note }}</p>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Every pair</h2></div>
+            <div class="scroll" tabindex="0" role="region" aria-label="Table of pairs">
+            <table class="list pairs">
+                <thead><tr><td></td>@foreach ($locus->alleles as $key)<th scope="col"><a href="{{ route('genes.show', $key) }}">{{ $catalogue->allele($key)->name }}</a></th>@endforeach</tr></thead>
+                <tbody>
+                @foreach ($locus->alleles as $i => $a)
+                    <tr><th scope="row"><a href="{{ route('genes.show', $a) }}">{{ $catalogue->allele($a)->name }}</a></th>
+                    @foreach ($locus->alleles as $k => $b)
+                        @if ($k < $i)<td style="background:none"></td>@else
+                        @php($form = $catalogue->form($locus->key, $a, $b))
+                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/> <strong>{{ $form->knownAs ?? $form->text }}</strong>
+                            @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->isExtrapolated)<span class="tag doubt">inferred</span>@endif
+                            <br>{{ $form->looks }}</td>
+                        @endif
+                    @endforeach
+                    </tr>
+                @endforeach
+                </tbody>
+            </table>
+            </div>
+            <p class="small soft mb-0 mt-2">“Inferred” pairs are extrapolated from their relatives; nobody is known to us to have described them.</p>
+        </section>
+    </div>
+</x-station>

@@ -1,0 +1,59 @@
+@php($question = $page->prediction->question)
+<section class="sheet" aria-label="The answer">
+    <p class="answer">@if ($page->targetSentence() !== '')<span @class(['hit' => ! $page->isImpossible()])>{{ $page->targetSentence() }}</span>@else{{ $page->headline() }}@endif</p>
+    @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
+    @if ($inquiry->nameOf('sire') !== '' || $inquiry->nameOf('dam') !== '')
+        <p class="soft small mb-0 mt-1">{{ $inquiry->nameOf('sire') ?: 'A male as typed' }} × {{ $inquiry->nameOf('dam') ?: 'a female as typed' }}</p>
+    @endif
+</section>
+
+<div @class(['result' => $page->prediction->target !== null && ! $page->isImpossible(), 'stack' => $page->prediction->target === null || $page->isImpossible()])>
+    <section class="sheet" data-module="tray" aria-labelledby="tray-title">
+        <div class="head">
+            <h2 id="tray-title">The tray</h2>
+            <form method="get" action="{{ route('pair') }}" class="row-flow no-print" data-module="autosend">
+                @foreach ($inquiry->query(['by' => null, 'sexed' => null, 'hatched' => null, 'alike' => null, 'school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
+                @foreach ($inquiry->schools as $claim => $choice) <input type="hidden" name="school[{{ $claim }}]" value="{{ $choice }}"> @endforeach
+                <label class="switch">Told apart by <select class="input" style="min-height:2.2rem;width:auto;padding:.15rem .5rem" name="by"><option value="look" @selected($question->by->value === 'look')>look</option><option value="genotype" @selected($question->by->value === 'genotype')>genotype</option></select></label>
+                @if ($question->by->value === 'look')<label class="switch"><input type="checkbox" name="alike" value="1" @checked($question->alike)> merge look-alikes</label>@endif
+                <label class="switch"><input type="checkbox" name="sexed" value="1" @checked($question->sexed)> by sex</label>
+                <label class="switch"><input type="checkbox" name="hatched" value="1" @checked($question->hatched)> per living hatchling</label>
+                <button class="button" data-without-script>Show</button>
+            </form>
+        </div>
+        <x-tray :page="$page" :width="860" :height="380" class="wide"/>
+        <x-tray :page="$page" :width="350" :height="430" :most="14" class="tall"/>
+        <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per {{ $page->unit() }}.{{ $page->prediction->target ? ' Pieces with a star and an outline meet the target or may meet it.' : '' }} Point at one to read it, choose it to find its line in the list.</p>
+        <x-bead-key/>
+    </section>
+    @if ($page->prediction->target !== null && ! $page->isImpossible())
+        <x-ladder :page="$page"/>
+    @endif
+</div>
+
+@if ($page->advice !== [])
+    <section class="sheet" aria-labelledby="advice-title">
+        <div class="head"><h2 id="advice-title">Before you pair them</h2><span class="soft small">What these genes are known for. Not veterinary advice.</span></div>
+        <x-advice-list :advice="$page->advice"/>
+    </section>
+@endif
+
+<section class="sheet" data-module="rows" aria-labelledby="list-title">
+    <div class="head">
+        <h2 id="list-title">All outcomes</h2>
+        <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ App\Pairing\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) <a href="{{ route('pair.export', $inquiry->query()) }}">The rest is in the CSV file.</a>@endif</span>
+    </div>
+    <div class="field mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="Mojave Clown"></div>
+    <p class="small soft mb-1" data-count aria-live="polite"></p>
+    @include('pair.rows')
+</section>
+
+<section class="sheet" aria-labelledby="squares-title">
+    <div class="head"><h2 id="squares-title">The square behind each locus</h2><span class="soft small">Multiply one cell of each square to get an outcome: loci are independent.</span></div>
+    <div class="squares">@foreach ($page->squares() as $square)<x-square :square="$square" :page="$page"/>@endforeach</div>
+</section>
+
+<section class="sheet" aria-labelledby="rests-title">
+    <div class="head"><h2 id="rests-title">What this rests on</h2></div>
+    @include('pair.assumptions')
+</section>

@@ -1,0 +1,25 @@
+@php($assumptions = $page->prediction->assumptions())
+@foreach ($assumptions->readings as $reading)<p class="mb-1">{{ $reading }}</p>@endforeach
+<ul class="mb-2">@foreach ($assumptions->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul>
+@php($survival = $page->prediction->cross->survival())
+@if (! $survival->isOne())<p>{{ $survival->toString() }} of the eggs do not die of their form ({{ App\Pairing\OddsWords::percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
+@php($claims = $page->claims())
+@if ($claims !== [])
+    <h3 class="mb-2">Keepers disagree about these; the choice changes the numbers above</h3>
+    <form method="get" action="{{ route('pair') }}" class="stack no-print" data-module="autosend">
+        @foreach ($inquiry->query(['school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
+        @foreach ($claims as $claim)
+            @php($chosen = $assumptions->schools[$claim->key])
+            <div class="field">
+                <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
+                <select class="input" id="school-{{ $claim->key }}" name="school[{{ $claim->key }}]">
+                    @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected($school->key === $chosen)>{{ $school->name }}: {{ $school->effect }}</option>@endforeach
+                    @if (! isset($claim->schools[$chosen]))<option value="{{ $chosen }}" selected>{{ $chosen }}</option>@endif
+                </select>
+                <span class="hint">{{ $claim->schools[$chosen]->argument ?? '' }} Shipped choice: {{ $claim->schools[$claim->default]->name }}. {{ $claim->whyDefault }}</span>
+            </div>
+        @endforeach
+        <div><button class="button" data-without-script>Work it out again</button></div>
+    </form>
+@endif
+<p class="soft small mb-0 mt-2">The address of this page opens exactly this pairing again: <a href="{{ route('pair', $inquiry->query()) }}">link to it</a>.</p>
