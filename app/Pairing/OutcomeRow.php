@@ -12,6 +12,7 @@ class OutcomeRow
 {
     /**
      * @param  list<Bead>  $beads
+     * @param  list<Effect>  $marks  what each gene that shows does, one for every copy
      * @param  Rational  $share  P(target | outcome)
      */
     public function __construct(
@@ -19,6 +20,7 @@ class OutcomeRow
         public readonly Outcome $outcome,
         public readonly array $beads,
         public readonly ?Effect $tone,
+        public readonly array $marks,
         public readonly Rational $share,
     ) {}
 

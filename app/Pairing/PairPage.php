@@ -7,11 +7,11 @@ use App\Drawing\Bead;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Claim;
+use Destino\Genome\Concealment;
 use Destino\Genome\Effect;
 use Destino\Genome\Form;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\SchoolChanges;
-use Destino\Genome\Sex;
 use Destino\Notation\Printer;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\By;
@@ -172,7 +172,7 @@ class PairPage
             }
         }
 
-        return new OutcomeRow($i + 1, $outcome, $beads, self::tone($outcome, $this->prediction), $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero());
+        return new OutcomeRow($i + 1, $outcome, $beads, $this->tone($outcome), $this->marks($outcome), $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero());
     }
 
     /** The bead of a locus, its left half from the sire where that is plain; null for the wild type. */
@@ -210,18 +210,36 @@ class PairPage
         return ! $parent->chanceOf($pattern, $this->prediction->catalogue)->isZero();
     }
 
-    /** What the genes that show mostly do to the look. */
-    private static function tone(Outcome $outcome, Prediction $prediction): ?Effect
+    /** What the genes that show mostly do to the look; an all-white form is white whatever it carries. */
+    private function tone(Outcome $outcome): ?Effect
     {
         $effects = [];
-        foreach ($outcome->forms as $form) {
-            foreach ($form->shows as $allele) {
-                $effect = $prediction->catalogue->allele($allele)->effect->value;
-                $effects[$effect] = ($effects[$effect] ?? 0) + ($form->isTwoCopies() || $form->isCompound() ? 3 : 2);
+        foreach ($outcome->forms as $locus => $form) {
+            foreach ($this->prediction->catalogue->masksAt($locus) as $mask) {
+                if ($mask->hides === Concealment::All && $mask->form->fits($form->copiesOf(...))) {
+                    return Effect::White;
+                }
             }
+        }
+        foreach ($this->marks($outcome) as $effect) {
+            $effects[$effect->value] = ($effects[$effect->value] ?? 0) + 1;
         }
         arsort($effects);
 
         return $effects === [] ? null : Effect::from((string) array_key_first($effects));
+    }
+
+    /** @return list<Effect> one for every copy of a gene that shows */
+    private function marks(Outcome $outcome): array
+    {
+        $marks = [];
+        foreach ($outcome->forms as $form) {
+            foreach ($form->shows as $key) {
+                $effect = $this->prediction->catalogue->allele($key)->effect;
+                array_push($marks, ...array_fill(0, max(1, $form->copiesOf($key)), $effect));
+            }
+        }
+
+        return $marks;
     }
 }

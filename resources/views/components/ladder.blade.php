@@ -28,9 +28,9 @@
             <input type="range" id="ladder-eggs" min="1" max="{{ $columns }}" value="{{ $eggs }}" aria-label="{{ ucfirst(Str::plural($unit)) }} in the clutch">
         </div>
         <svg class="curve" viewBox="0 0 300 96" role="img" aria-label="Chance of at least one, from 1 to {{ $columns }} {{ Str::plural($unit) }}">
-            <line x1="0" x2="300" y1="8" y2="8"/><text x="300" y="6" text-anchor="end" dy="-.5">100 %</text>
+            <line x1="0" x2="300" y1="12" y2="12"/><text x="300" y="9" text-anchor="end">100 %</text>
             @foreach ($rungs as $i => $rung)
-                @php([$w, $h] = [300 / $columns, 72 * $rung['one']->toFloat()])
+                @php([$w, $h] = [300 / $columns, 68 * $rung['one']->toFloat()])
                 <rect @class(['column', 'on' => $rung['eggs'] === $eggs]) data-column="{{ $rung['eggs'] }}" x="{{ round($i * $w + .8, 2) }}" y="{{ round(80 - $h, 2) }}" width="{{ round($w - 1.6, 2) }}" height="{{ round($h, 2) }}" rx="2"/>
                 @if ($rung['eggs'] === 1 || $rung['eggs'] % max(5, intdiv($columns, 4)) === 0)<text x="{{ round(($i + .5) * $w, 2) }}" y="93" text-anchor="middle">{{ $rung['eggs'] }}</text>@endif
             @endforeach

@@ -13,21 +13,29 @@
             $tile = $tiles[$i];
             [$w, $h] = [max(0, $tile['width'] - 4), max(0, $tile['height'] - 4)];
             $tone = $row->tone->value ?? 'none';
-            $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - 40) / 17));
+            $showsGenes = $row->marks !== [] && $w > 60 && $h > 84;
+            $fits = max(1, (int) floor(($w - 20) / 20));
+            $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - ($showsGenes ? 66 : 40)) / 17));
             $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;
         @endphp
         <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit()]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" aria-label="{{ $row->outcome->label }}{{ $sexMark }}, {{ $row->outcome->probability->toString() }}" data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
-            <rect class="fill-{{ $tone }}" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
+            <rect class="ground" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
+            <rect class="tint fill-{{ $tone }}" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
             @if ($row->outcome->isLethal)<rect width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" fill="url(#dead-{{ $width }})"/>@endif
             <rect class="edge" x="1.5" y="1.5" width="{{ round(max(0, $w - 3), 2) }}" height="{{ round(max(0, $h - 3), 2) }}" rx="{{ min(11, $w / 3, $h / 3) }}"/>
             @if ($w > 44 && $h > 28)
-                <text class="share ink-{{ $tone }}" x="11" y="24" font-size="{{ $w > 110 && $h > 60 ? 19 : 14 }}">{{ $row->isHit() ? '★ ' : '' }}{{ $row->outcome->probability->toString() }}</text>
+                <text class="share" x="11" y="24" font-size="{{ $w > 110 && $h > 60 ? 19 : 14 }}">{{ $row->isHit() ? '★ ' : '' }}{{ $row->outcome->probability->toString() }}</text>
             @endif
             @foreach ($lines as $k => $line)
-                <text class="ink-{{ $tone }}" x="11" y="{{ 45 + 17 * $k }}" font-size="14" font-weight="550">{{ $line }}</text>
+                <text x="11" y="{{ 45 + 17 * $k }}" font-size="14" font-weight="550">{{ $line }}</text>
             @endforeach
-            @if ($sexMark !== '' && $lines !== [] && $h > 66 + 17 * count($lines) && $w > 80)
-                <text class="ink-{{ $tone }}" x="11" y="{{ 46 + 17 * count($lines) }}" font-size="12.5">{{ trim($sexMark) }}</text>
+            @if ($showsGenes)
+                @foreach (array_slice($row->marks, 0, $fits) as $k => $mark)
+                    <g class="gene" transform="translate({{ 10 + 20 * $k }} {{ round($h - 26, 2) }})" aria-hidden="true"><rect class="fill-{{ $mark->value }}" width="16" height="16" rx="8"/><text class="ink-{{ $mark->value }}" x="8" y="11.6">{{ strtoupper($mark->value[0]) }}</text></g>
+                @endforeach
+            @endif
+            @if ($sexMark !== '' && $lines !== [] && $h > ($showsGenes ? 92 : 66) + 17 * count($lines) && $w > 80)
+                <text x="11" y="{{ 46 + 17 * count($lines) }}" font-size="12.5">{{ trim($sexMark) }}</text>
             @endif
         </a>
     @endforeach
