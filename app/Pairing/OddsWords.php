@@ -31,11 +31,13 @@ class OddsWords
         if ($chance->isZero() || $chance->isOne()) {
             return $chance->toPercent().' %';
         }
-        $places = $chance->toFloat() >= 0.1 && $chance->toFloat() <= 0.9 ? 0 : 1;
+        $value = $chance->toFloat();
+        // Two digits that say something, near 0 as near 1.
+        $places = min($value, 1 - $value) >= 0.1 ? 0 : max(1, 1 - (int) floor(log10(max(100 * min($value, 1 - $value), 1e-9))));
         $text = $chance->toPercent($places);
         $isFalse = in_array((float) $text, [0.0, 100.0], true);
 
-        return ($isFalse ? rtrim(Percentage::print($chance), '%') : ($places === 1 ? preg_replace('/\.0$/', '', $text) : $text)).' %';
+        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text)).' %';
     }
 
     /** How many clutches of this size it is likely to take. */

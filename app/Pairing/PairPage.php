@@ -80,7 +80,7 @@ class PairPage
             return "{$target->target->text} cannot come of this: {$why}";
         }
 
-        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().', '.OddsWords::oneIn($chance->perEgg()).'; '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
+        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().' ('.OddsWords::percent($chance->perEgg()).'), '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
     }
 
     public function unit(): string

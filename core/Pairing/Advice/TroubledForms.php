@@ -7,6 +7,7 @@ namespace Destino\Pairing\Advice;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
+use Destino\Notation\Printer;
 use Destino\Pairing\Cross;
 
 /** Conditions that offspring of certain genotypes are known for. */
@@ -39,12 +40,12 @@ final readonly class TroubledForms implements AdviceRule
             $locus = $catalogue->allele($key)->locus;
             $byLocus[$locus] = [...$byLocus[$locus] ?? [], ...array_fill(0, max(1, $copies), $key)];
         }
-        $names = [];
+        $forms = [];
         foreach ($byLocus as $locus => $alleles) {
-            $names[] = $catalogue->form($locus, $alleles[0], $alleles[1] ?? Allele::WILD)->text;
+            $forms[] = $catalogue->form($locus, $alleles[0], $alleles[1] ?? Allele::WILD);
         }
 
-        return implode(' ', $names);
+        return (new Printer($catalogue))->forms($forms);
     }
 
     /** @return list<string> */

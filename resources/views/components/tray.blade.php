@@ -13,7 +13,7 @@
             $tile = $tiles[$i];
             [$w, $h] = [max(0, $tile['width'] - 4), max(0, $tile['height'] - 4)];
             $tone = $row->tone->value ?? 'none';
-            $showsGenes = $row->marks !== [] && $w > 60 && $h > 84;
+            $showsGenes = $row->marks !== [] && $w > 60 && $h > 112;
             $fits = max(1, (int) floor(($w - 20) / 20));
             $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - ($showsGenes ? 66 : 40)) / 17));
             $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;

@@ -16,14 +16,14 @@
             <section class="sheet">
                 <p class="answer">{{ $page->sentence() }}</p>
                 <p class="mb-3 mt-1">{{ $page->verdict() }}</p>
-                <svg class="law" viewBox="0 0 900 300" role="img" aria-label="Chance of each number of hits; the coloured part is as far out as what happened">
+                <svg class="law" viewBox="0 0 900 240" role="img" aria-label="Chance of each number of hits; the coloured part is as far out as what happened">
                     @foreach ($bars as $i => $bar)
-                        @php([$w, $h] = [900 / count($bars), $peak > 0 ? 230 * $bar['chance'] / $peak : 0])
-                        <rect @class(['tail' => $bar['inTail']]) x="{{ round($i * $w + $w * .08, 2) }}" y="{{ round(262 - max($h, 1), 2) }}" width="{{ round($w * .84, 2) }}" height="{{ round(max($h, 1), 2) }}" rx="{{ min(4, $w * .2) }}"/>
-                        @if ($bar['hits'] === $page->luck->hits || $i % max(1, intdiv(count($bars), 12)) === 0)<text @class(['here' => $bar['hits'] === $page->luck->hits]) x="{{ round(($i + .5) * $w, 2) }}" y="280" text-anchor="middle">{{ $bar['hits'] }}</text>@endif
-                        @if ($bar['hits'] === $page->luck->hits)<text class="here" x="{{ round(min(860, max(40, ($i + .5) * $w)), 2) }}" y="{{ round(252 - max($h, 1), 2) }}" text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
+                        @php([$w, $h] = [900 / count($bars), $peak > 0 ? 172 * $bar['chance'] / $peak : 0])
+                        <rect @class(['tail' => $bar['inTail']]) x="{{ round($i * $w + $w * .08, 2) }}" y="{{ round(202 - max($h, 1), 2) }}" width="{{ round($w * .84, 2) }}" height="{{ round(max($h, 1), 2) }}" rx="{{ min(4, $w * .2) }}"/>
+                        @if ($bar['hits'] === $page->luck->hits || $i % max(1, intdiv(count($bars), 12)) === 0)<text @class(['here' => $bar['hits'] === $page->luck->hits]) x="{{ round(($i + .5) * $w, 2) }}" y="220" text-anchor="middle">{{ $bar['hits'] }}</text>@endif
+                        @if ($bar['hits'] === $page->luck->hits)<text class="here" x="{{ round(min(860, max(40, ($i + .5) * $w)), 2) }}" y="{{ round(192 - max($h, 1), 2) }}" text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
                     @endforeach
-                    <text x="450" y="297" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ $page->luck->chance->toString() }}</text>
+                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ $page->luck->chance->toString() }}</text>
                 </svg>
                 <dl class="facts mt-2">
                     <dt>Expected</dt><dd>{{ rtrim(rtrim(number_format($page->luck->expected()->toFloat(), 2), '0'), '.') }} hits</dd>
