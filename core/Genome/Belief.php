@@ -83,7 +83,7 @@ final readonly class Belief
         }
         foreach ($asked as $copies) {
             $part = new GenotypePattern($copies);
-            $factor = $this->factorOf($catalogue->groupOf($catalogue->allele((string) array_key_first($copies))->locus));
+            $factor = $this->factorOf($catalogue->groupOf($catalogue->allele(array_key_first($copies))->locus));
             $sum = Rational::zero();
             foreach ($factor->states->entries() as [$state, $weight]) {
                 if ($part->fits(self::counter($state, $catalogue))) {

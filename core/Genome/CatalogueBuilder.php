@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Genome;
 
-use Destino\Probability\Rational;
 use Destino\Probability\InvalidNumber;
 
 /**
@@ -99,7 +98,7 @@ final readonly class CatalogueBuilder
     {
         foreach (array_keys($choices) as $claim) {
             if (! isset($claims[$claim])) {
-                throw UnknownSchool::noSuchClaim((string) $claim, array_keys($claims));
+                throw UnknownSchool::noSuchClaim($claim, array_keys($claims));
             }
         }
         $schools = $inUse = [];

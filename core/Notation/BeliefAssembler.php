@@ -8,8 +8,6 @@ use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
-use Destino\Genome\Form;
-use Destino\Genome\Inheritance;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
@@ -51,7 +49,7 @@ final class BeliefAssembler
         $certain = $this->certain($statements);
         $mixtures = $this->mixtures($statements);
         $makers = $this->makers($statements);
-        if ($this->errors !== []) {
+        if ($this->errors() !== []) {
             return null;
         }
         $factors = [];
@@ -62,12 +60,13 @@ final class BeliefAssembler
             }
         }
 
-        return $this->errors === [] ? new Belief($this->sex, $factors) : null;
+        return $this->errors() === [] ? new Belief($this->sex, $factors) : null;
     }
 
     /**
      * @param list<Statement> $statements
      * @return array<string, list<string>> alleles by locus
+     * @phpstan-impure it collects errors
      */
     private function certain(array $statements): array
     {
@@ -121,6 +120,7 @@ final class BeliefAssembler
      *
      * @param list<Statement> $statements
      * @return list<Statement>
+     * @phpstan-impure it collects errors
      */
     private function mixtures(array $statements): array
     {
@@ -150,6 +150,7 @@ final class BeliefAssembler
     /**
      * @param list<Statement> $statements
      * @return array<string, Sex> by allele
+     * @phpstan-impure it collects errors
      */
     private function makers(array $statements): array
     {
@@ -207,6 +208,7 @@ final class BeliefAssembler
      * @param array<string, list<string>> $certain
      * @param list<Statement> $mixtures
      * @param array<string, Sex> $makers
+     * @phpstan-impure it collects errors
      */
     private function factor(array $groups, array $certain, array $mixtures, array $makers): ?JointBelief
     {

@@ -10,7 +10,7 @@ use Destino\Genome\Inheritance;
 /** All names of a catalogue, found by the longest match; parentheses inside a name may be left out. */
 final class NameIndex
 {
-    /** @var array<string, Name> by words joined with a space */
+    /** @var array<array-key, Name> by words joined with a space (a name of digits alone becomes an integer key) */
     private array $names = [];
 
     /** @var array<string, true> every beginning of a name, and every whole one */

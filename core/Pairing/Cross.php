@@ -169,7 +169,7 @@ final readonly class Cross
         }
         $ranks = [];
         foreach ($component as $key => $name) {
-            $ranks[$key] = min(array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
+            $ranks[$key] = min(PHP_INT_MAX, ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
         }
         asort($ranks);
         $components = [];

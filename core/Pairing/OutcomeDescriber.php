@@ -5,16 +5,24 @@ declare(strict_types=1);
 namespace Destino\Pairing;
 
 use Destino\Genome\Form;
+use Destino\Genome\FormKind;
 use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use WeakMap;
 
 /** Puts the parts of an outcome from all blocks together and gives it its label. */
 final readonly class OutcomeDescriber
 {
-    public function __construct(private Printer $printer, private ?AlikeForms $alike = null) {}
+    /** @var WeakMap<SpaceItem, list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>>> words of the items met so far */
+    private WeakMap $words;
+
+    public function __construct(private Printer $printer, private ?AlikeForms $alike = null)
+    {
+        $this->words = new WeakMap;
+    }
 
     /** @param list<SpaceItem> $items one per block */
     public function describe(array $items, Rational $probability): Outcome
@@ -47,16 +55,22 @@ final readonly class OutcomeDescriber
         if ($isLethal && ! $isOneGenotype) { // nothing else is ever seen of it
             return $this->printer->forms(array_merge(...array_map(static fn (SpaceItem $item): array => array_values(array_filter($item->members[0]->forms, static fn (Form $form): bool => $form->isLethal())), $items)));
         }
-        $words = [];
-        foreach ($items as $item) {
-            [$alikeWords, $covered] = $this->alike === null ? [[], []] : $this->alike->words($item);
-            array_push($words, ...$alikeWords);
+
+        return Printer::text(array_merge(...array_map($this->wordsOf(...), $items)));
+    }
+
+    /** @return list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>> by locus; an item stands in many outcomes and is put in words once */
+    private function wordsOf(SpaceItem $item): array
+    {
+        if (! isset($this->words[$item])) {
+            [$words, $covered] = $this->alike === null ? [[], []] : $this->alike->words($item);
             foreach (array_keys($item->members[0]->forms) as $locus) {
                 $words[] = $this->printer->locus($locus, self::marginal($item, $locus, $covered), self::sureMaker($item, $locus));
             }
+            $this->words[$item] = $words;
         }
 
-        return Printer::text($words);
+        return $this->words[$item];
     }
 
     /**

@@ -23,7 +23,11 @@ final readonly class OutcomeSpace
     public function __construct(array $regions, private OutcomeDescriber $describer)
     {
         $this->regions = array_map(static fn (array $region): array => array_map(static function (array $items): array {
-            usort($items, static fn (SpaceItem $a, SpaceItem $b): int => $b->probability->compareTo($a->probability) ?: $a->rank() <=> $b->rank());
+            usort($items, static function (SpaceItem $a, SpaceItem $b): int {
+                $byProbability = $b->probability->compareTo($a->probability);
+
+                return $byProbability !== 0 ? $byProbability : $a->rank() <=> $b->rank();
+            });
 
             return $items;
         }, $region), $regions);
@@ -58,17 +62,17 @@ final readonly class OutcomeSpace
             }
         }
         while (! $heap->isEmpty()) {
-            [$probability, , $indices, $moved, $r] = $heap->extract();
+            $node = $heap->extract();
             $items = [];
-            foreach ($this->regions[$r] as $block => $choices) {
-                $items[] = $choices[$indices[$block]];
+            foreach ($this->regions[$node->region] as $block => $choices) {
+                $items[] = $choices[$node->indices[$block]];
             }
-            yield $this->describer->describe($items, $probability);
-            for ($block = $moved; $block < count($indices); $block++) {
-                if (isset($this->regions[$r][$block][$indices[$block] + 1])) {
-                    $next = $indices;
+            yield $this->describer->describe($items, $node->probability);
+            for ($block = $node->moved; $block < count($node->indices); $block++) {
+                if (isset($this->regions[$node->region][$block][$node->indices[$block] + 1])) {
+                    $next = $node->indices;
                     $next[$block]++;
-                    $this->push($heap, $r, array_values($next), $block);
+                    $this->push($heap, $node->region, array_values($next), $block);
                 }
             }
         }
@@ -114,6 +118,6 @@ final readonly class OutcomeSpace
             $probability = $probability->times($item->probability);
             $ranks[] = $item->rank();
         }
-        $heap->insert([$probability, $ranks, $indices, $moved, $region]);
+        $heap->insert(new OutcomeNode($probability, $ranks, $indices, $moved, $region));
     }
 }

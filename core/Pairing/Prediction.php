@@ -10,7 +10,6 @@ use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Reading;
-use Destino\Notation\Target;
 use Destino\Notation\TargetReader;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Advisor;

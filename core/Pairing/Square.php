@@ -71,7 +71,11 @@ final readonly class Square
                 $gametes[$key] = [$haplotype, isset($gametes[$key]) ? $gametes[$key][1]->plus($weight->times($p)) : $weight->times($p)];
             }
         }
-        uasort($gametes, static fn (array $a, array $b): int => self::wildness($a[0]) <=> self::wildness($b[0]) ?: $b[1]->compareTo($a[1]));
+        uasort($gametes, static function (array $a, array $b): int {
+            $byWildness = self::wildness($a[0]) <=> self::wildness($b[0]);
+
+            return $byWildness !== 0 ? $byWildness : $b[1]->compareTo($a[1]);
+        });
 
         return array_values($gametes);
     }

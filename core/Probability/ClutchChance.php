@@ -53,13 +53,21 @@ final readonly class ClutchChance
         return $this->sum(static fn (Rational $chance): Rational => $chance);
     }
 
-    /** P(at least one hit in n eggs). @param int<0, max> $eggs */
+    /**
+     * P(at least one hit in n eggs).
+     *
+     * @param int<0, max> $eggs
+     */
     public function atLeastOne(int $eggs): Rational
     {
         return $this->sum(static fn (Rational $chance): Rational => $chance->complement()->power($eggs)->complement());
     }
 
-    /** P(at least two hits in n eggs). @param int<0, max> $eggs */
+    /**
+     * P(at least two hits in n eggs).
+     *
+     * @param int<0, max> $eggs
+     */
     public function atLeastTwo(int $eggs): Rational
     {
         return $this->sum(static fn (Rational $chance): Rational => (new Binomial($eggs, $chance))->atLeast(2));
@@ -102,7 +110,7 @@ final readonly class ClutchChance
         }
         $few = intdiv($enough, 2);
         while ($enough - $few > 1) {
-            $middle = intdiv($few + $enough, 2);
+            $middle = max(1, intdiv($few + $enough, 2));
             if ($this->reaches($level, $middle)) {
                 $enough = $middle;
             } else {
@@ -110,7 +118,7 @@ final readonly class ClutchChance
             }
         }
 
-        return max(1, $enough);
+        return $enough;
     }
 
     /** @param int<1, max> $eggs */

@@ -2,16 +2,16 @@
 
 namespace App\Http\Controllers;
 
-use App\Collection\AnimalCard;
 use App\Catalogue\CatalogueShelf;
+use App\Collection\AnimalCard;
 use App\Http\Requests\AnimalRequest;
 use App\Models\Animal;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
-use Illuminate\View\View;
 
 class AnimalController extends Controller
 {
@@ -45,7 +45,7 @@ class AnimalController extends Controller
 
     public function store(AnimalRequest $request, #[CurrentUser] User $keeper): RedirectResponse
     {
-        $animal = $request->create($keeper);
+        $animal = $request->addTo($keeper);
 
         return redirect()->route('animals.show', $animal)->with('said', "{$animal->name} is in the collection.");
     }

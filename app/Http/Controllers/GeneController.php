@@ -8,8 +8,8 @@ use App\Catalogue\GeneSearch;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Locus;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 class GeneController extends Controller
 {

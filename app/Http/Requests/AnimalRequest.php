@@ -8,19 +8,21 @@ use App\Models\User;
 use Closure;
 use Destino\Genome\Sex;
 use Destino\Notation\GenotypeReader;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /** The form of an animal's record, and what it does when it is right. */
 class AnimalRequest extends FormRequest
 {
-    public function authorize(): bool
+    public function authorize(): Response
     {
         $animal = $this->route('animal');
 
-        return $animal instanceof Animal ? $this->user()->can('update', $animal) : $this->user()->can('create', Animal::class);
+        return $animal instanceof Animal ? Gate::inspect('update', $animal) : Gate::inspect('create', Animal::class);
     }
 
     /** @return array<string, mixed> */
@@ -53,7 +55,7 @@ class AnimalRequest extends FormRequest
         ];
     }
 
-    public function create(User $keeper): Animal
+    public function addTo(User $keeper): Animal
     {
         return DB::transaction(fn (): Animal => $this->input('form_token') === null
             ? $keeper->animals()->create($this->safe()->except('version'))

@@ -26,7 +26,7 @@ final readonly class LethalForms implements AdviceRule
             }
         }
         foreach ($unknown as $text => [$locus, $chance]) {
-            $advice[] = new Advice('unrecorded-form', Severity::Info, "{$text}: ".Words::share($chance).". Too few are described to say how such animals fare; note what you see.", $chance, [$locus]);
+            $advice[] = new Advice('unrecorded-form', Severity::Info, "{$text}: ".Words::share($chance).'. Too few are described to say how such animals fare; note what you see.', $chance, [$locus]);
         }
 
         return $advice;

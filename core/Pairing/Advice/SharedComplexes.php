@@ -31,7 +31,7 @@ final readonly class SharedComplexes implements AdviceRule
             if (array_filter($forms, static fn (Form $form): bool => $form->pair === [Allele::WILD, Allele::WILD]) === []) {
                 $sentences[] = 'Every egg carries at least one of them.';
             }
-            $advice[] = new Advice('shared-complex', Severity::Info, implode(' ', array_filter($sentences)), null, [$key]);
+            $advice[] = new Advice('shared-complex', Severity::Info, implode(' ', array_filter($sentences, static fn (string $sentence): bool => $sentence !== '')), null, [$key]);
         }
 
         return $advice;

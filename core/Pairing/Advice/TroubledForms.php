@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Destino\Pairing\Advice;
 
-use Destino\Genome\GenotypePattern;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
+use Destino\Genome\GenotypePattern;
 use Destino\Notation\Printer;
 use Destino\Pairing\Cross;
 

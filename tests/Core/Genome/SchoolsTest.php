@@ -9,9 +9,9 @@ use Destino\Genome\CatalogueFault;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
+use Destino\Pairing\Advice\Advisor;
 use Destino\Pairing\Genotypes;
 use Destino\Pairing\Looks;
-use Destino\Pairing\Advice\Advisor;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -67,7 +67,7 @@ final class SchoolsTest extends TestCase
             ['candy-toffee-same-allele', 'distinct', 'Candy', 'Toffee', ['Candy/Toffee' => '1']],
             ['orange-belly-yellow-belly-same-allele', 'same', 'Orange Belly', 'Yellow Belly', ['Yellow Belly' => '1/2', 'Ivory' => '1/4', 'Normal' => '1/4']],
             ['orange-belly-yellow-belly-same-allele', 'distinct', 'Super Orange Belly', 'Normal', ['Orange Belly' => '1']],
-            ['banana-sex-fraction', 'low', 'Banana (female maker)', 'Normal', ['Banana, female' => '97/200', 'Normal, male' => '97/200', 'Banana (female maker), male' => '3/200', 'Normal, female' => '3/200']],
+            ['banana-sex-fraction', 'low', 'Banana (female maker)', 'Normal', ['Banana, female' => '97/200', 'Normal, male' => '97/200', 'Banana (male maker), male' => '3/200', 'Normal, female' => '3/200']],
             ['banana-sex-fraction', 'middle', 'Banana (male maker)', 'Normal', ['Banana (male maker), male' => '93/200', 'Normal, female' => '93/200', 'Banana, female' => '7/200', 'Normal, male' => '7/200']],
             ['banana-sex-fraction', 'high', 'Banana (male maker)', 'Normal', ['Banana (male maker), male' => '9/20', 'Normal, female' => '9/20', 'Banana, female' => '1/20', 'Normal, male' => '1/20']],
             ['banana-sex-fraction', '0.5', 'Banana (male maker)', 'Normal', ['Banana (male maker), male' => '1/4', 'Banana, female' => '1/4', 'Normal, male' => '1/4', 'Normal, female' => '1/4']],

@@ -1,0 +1,41 @@
+<?php
+
+// Takes the pictures of docs/screenshots from a fresh demo collection: one of each main view.
+
+use Tests\Browser\Support\Browser;
+use Tests\Browser\Support\Server;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$views = [
+    'pair' => ['/pair?'.http_build_query(['sire_id' => 12, 'dam_id' => 13, 'target' => 'Ultramel + Mojave/Mystic']), 1280, 1180, 'light'],
+    'pair-list-and-squares' => ['/pair?'.http_build_query(['sire_id' => 4, 'dam_id' => 8, 'target' => 'Piebald + Calico', 'by' => 'genotype']).'#list-title', 1280, 1500, 'light'],
+    'pair-advice-dark' => ['/pair?'.http_build_query(['sire' => 'Spider Lesser Pastel', 'dam' => 'Spider Mojave Piebald']).'#tray-title', 1280, 1100, 'dark'],
+    'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
+    'animals' => ['/animals', 1280, 800, 'light'],
+    'animal' => ['/animals/12', 1280, 800, 'light'],
+    'animal-form-phone' => ['/animals/create', 390, 844, 'light'],
+    'genes' => ['/genes', 1280, 800, 'light'],
+    'gene' => ['/genes/spider', 1280, 1100, 'light'],
+    'complex' => ['/complexes/bel', 1280, 900, 'light'],
+    'luck' => ['/luck?chance=1/6&eggs=40&hits=0', 1280, 800, 'light'],
+    'luck-phone-dark' => ['/luck?chance=1/8&eggs=20&hits=5', 390, 844, 'dark'],
+];
+$folder = dirname(__DIR__).'/docs/screenshots';
+is_dir($folder) || mkdir($folder, 0775, true);
+$server = Server::start(demo: true);
+$browser = Browser::start($server->address);
+foreach ($views as $name => [$path, $width, $height, $theme]) {
+    if (isset($argv[1]) && $argv[1] !== $name) {
+        continue;
+    }
+    // Phone widths come from the device emulation: a window cannot be made that narrow.
+    $browser->size($width, $height);
+    $browser->theme($theme);
+    $browser->visit($path);
+    usleep(700_000);
+    $browser->picture("{$folder}/{$name}.png");
+    echo "{$name}.png\n";
+}
+$browser->quit();
+$server->stop();

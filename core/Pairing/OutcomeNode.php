@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Pairing;
+
+use Destino\Probability\Rational;
+
+/** An outcome that may be listed next. */
+final readonly class OutcomeNode
+{
+    /**
+     * @param list<int> $ranks place in printer's order, by block
+     * @param list<int> $indices place among the items of the block, by block
+     * @param int $moved the last block whose index was raised
+     */
+    public function __construct(public Rational $probability, public array $ranks, public array $indices, public int $moved, public int $region) {}
+}

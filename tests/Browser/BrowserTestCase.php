@@ -1,0 +1,45 @@
+<?php
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\TestCase;
+use Tests\Browser\Support\Browser;
+use Tests\Browser\Support\Server;
+
+/** One server with the demo collection and one browser for all tests of a class. */
+abstract class BrowserTestCase extends TestCase
+{
+    private static ?Server $server = null;
+
+    private static ?Browser $browser = null;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$server = Server::start(demo: true);
+        self::$browser = Browser::start(self::$server->address);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$browser?->quit();
+        self::$server?->stop();
+        self::$browser = self::$server = null;
+    }
+
+    protected function setUp(): void
+    {
+        $this->browser()->withoutScripts(false)->size(1280, 800)->theme('light');
+    }
+
+    protected function browser(): Browser
+    {
+        self::assertNotNull(self::$browser);
+
+        return self::$browser;
+    }
+
+    protected function address(): string
+    {
+        return self::$server->address ?? '';
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Holds for every page, at the desk and on a phone, in both themes. */
+class EveryPageTest extends BrowserTestCase
+{
+    /** @return iterable<string, array{string}> */
+    public static function pages(): iterable
+    {
+        yield 'pair, empty' => ['/pair'];
+        yield 'pair, answered' => ['/pair?sire_id=7&dam_id=3&target=Genetic+Stripe'];
+        yield 'pair, linked to sex' => ['/pair?sire_id=16&dam_id=18&by=genotype&target=Banana,+female'];
+        yield 'pair, wrong' => ['/pair?sire=Pastle&dam=Axanthic&eggs=none'];
+        yield 'pair, to print' => ['/pair/sheet?sire_id=12&dam_id=13&target=Ultramel'];
+        yield 'animals' => ['/animals'];
+        yield 'animal' => ['/animals/3'];
+        yield 'animal form' => ['/animals/3/edit'];
+        yield 'genes' => ['/genes'];
+        yield 'gene' => ['/genes/spider'];
+        yield 'complex' => ['/complexes/bel'];
+        yield 'luck' => ['/luck?chance=1/6&eggs=40&hits=0'];
+        yield 'nothing there' => ['/animals/9999'];
+    }
+
+    #[DataProvider('pages')]
+    public function test_the_page_is_accessible_fits_and_asks_no_other_host(string $path): void
+    {
+        $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        foreach ([['light', 1280, 800], ['dark', 390, 844]] as [$theme, $width, $height]) {
+            $browser = $this->browser()->size($width, $height)->theme($theme)->visit($path);
+            $browser->script($axe);
+            $faults = $browser->driver->executeAsyncScript(
+                "const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+                    .then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', '))))",
+            );
+            self::assertSame([], $faults, "{$theme}, {$width} wide");
+            self::assertSame(0, $browser->script('return document.documentElement.scrollWidth - innerWidth'), "{$width} wide: no sideways scrolling");
+            $hosts = $browser->script('return [...new Set(performance.getEntriesByType("resource").map(e => new URL(e.name).origin))]');
+            self::assertSame([$this->address()], $hosts);
+            $failed = $browser->script('return performance.getEntriesByType("resource").filter(e => e.responseStatus >= 400).map(e => e.name)');
+            self::assertSame([], $failed);
+        }
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+class MainPathTest extends BrowserTestCase
+{
+    public function test_from_two_snakes_of_the_collection_to_true_odds(): void
+    {
+        $browser = $this->browser()->visit('/');
+        $browser->click('#sire_id option[data-genotype="Mojave/Mystic het Ultramel"]');
+        $browser->waitFor('#sire-reading', 'Mojave/Mystic');
+        $browser->click('#dam_id option[data-genotype="Mystic 66% het Ultramel"]');
+        $browser->type('#target', 'Ultramel + Mojave/Mystic')->click('.ask button');
+
+        // 1/4 compound · 2/3·1/4 Ultramel = 1/24; in six eggs 2/3·(1 − (15/16)⁶) = 0.2141.
+        $browser->waitFor('.answer', 'Ultramel + Mojave/Mystic: 1/24 per egg');
+        self::assertStringContainsString('Lantern × Mooring', $browser->text());
+        self::assertStringContainsString('21 %', $browser->text('[data-rung="6"]'));
+        self::assertCount(4, $browser->all('.rungs li'));
+        self::assertGreaterThan(0, count($browser->all('.tray.wide .scute.is-hit')));
+    }
+
+    public function test_the_ladder_moves_and_the_rows_sort_and_filter(): void
+    {
+        $browser = $this->browser()->visit('/pair?sire=Pastel+het+Clown&dam=Mojave+het+Clown&target=Clown&by=genotype');
+        $browser->waitFor('[data-slider]', 'Move for more');
+        $browser->script("const s = document.querySelector('#ladder-eggs'); s.value = 11; s.dispatchEvent(new Event('input'))");
+        self::assertTrue($browser->find('[data-rung="11"]')->isDisplayed());
+        self::assertFalse($browser->find('[data-rung="6"]')->isDisplayed());
+        self::assertSame('11', $browser->find('#eggs')->getAttribute('value'));
+
+        $browser->type('#filter', 'mojave het');
+        $browser->waitFor('[data-count]', '2 of the 12 rows');
+        $browser->find('#filter')->clear();
+        $browser->find('#filter')->sendKeys(' ');
+        $browser->click('table.list th[data-sort] button');
+        self::assertStringStartsWith('Clown', $browser->text('table.list tbody tr:first-child td'));
+        $browser->click('table.list th[data-sort] button');
+        self::assertStringStartsWith('Pastel Mojave het Clown', $browser->text('table.list tbody tr:first-child td'));
+        self::assertSame('descending', $browser->find('table.list th')->getAttribute('aria-sort'));
+    }
+
+    public function test_typing_is_read_live_and_a_suggestion_mends_it(): void
+    {
+        $browser = $this->browser()->visit('/pair')->type('#sire', 'Enchi Pastle');
+        $browser->waitFor('#sire-reading', 'is not a known name');
+        $browser->click('#sire-reading .offer');
+        self::assertSame('Enchi Pastel', $browser->find('#sire')->getAttribute('value'));
+        $browser->waitFor('#sire-reading', 'Pastel');
+        self::assertStringNotContainsString('not a known name', $browser->text('#sire-reading'));
+    }
+
+    public function test_an_animal_is_added_and_paired(): void
+    {
+        $browser = $this->browser()->visit('/animals/create');
+        $browser->type('#name', 'Zephyr <3')->click('input[value="male"]')->type('#genotype', 'Banana (male maker) Pastle');
+        $browser->click('form button[type="submit"]');
+        $browser->waitFor('.field-error', 'Pastle');
+        self::assertSame('Zephyr <3', $browser->find('#name')->getAttribute('value'));
+        $browser->type('#genotype', 'Banana (male maker) Pastel')->click('form button[type="submit"]');
+        $browser->waitFor('h1', 'Zephyr <3');
+        $browser->find('.top .button.main')->click();
+        $browser->waitFor('#sire-reading', 'Banana');
+        $browser->type('#dam', 'Normal')->click('.ask button');
+        $browser->waitFor('.answer', '8 looks can come of this');
+    }
+
+    public function test_it_works_without_scripts(): void
+    {
+        $browser = $this->browser()->withoutScripts()->visit('/pair?sire=Pastel&dam=het+Clown&target=Pastel');
+        self::assertStringContainsString('Pastel: 1/2 per egg', $browser->text());
+        self::assertStringContainsString('98.4 %', $browser->text('[data-rung="6"]'));
+        $browser->find('.ask button')->click();
+        self::assertStringContainsString('Pastel: 1/2 per egg', $browser->text());
+        self::assertTrue($browser->find('[data-without-script]')->isDisplayed());
+    }
+
+    public function test_the_keyboard_alone_is_enough(): void
+    {
+        $browser = $this->browser()->visit('/pair');
+        $browser->find('body')->sendKeys(WebDriverKeys::TAB);
+        self::assertSame('Skip to the page', $browser->driver->switchTo()->activeElement()->getText());
+        $browser->find('#sire')->sendKeys('Spider'.WebDriverKeys::TAB);
+        $browser->find('#dam')->sendKeys('Spider');
+        $browser->find('#eggs')->sendKeys(WebDriverKeys::ENTER);
+        $browser->waitFor('.advice', 'Super Spider: 1 in 4 eggs.');
+        $browser->waitFor('th[data-sort] button', 'Outcome'); // the modules are there
+        $browser->script("document.querySelector('.tray.wide .scute').focus()");
+        $browser->waitFor('[data-tray-reading]', '1/2 per egg');
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use RuntimeException;
+
+/** A headless Chromium behind ChromeDriver. */
+class Browser
+{
+    private readonly ChromeDevToolsDriver $tools;
+
+    /** @param  resource  $process */
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private $process, private readonly string $profile)
+    {
+        $this->tools = new ChromeDevToolsDriver($driver);
+    }
+
+    public static function start(string $address): self
+    {
+        $port = Server::freePort();
+        $process = proc_open(['chromedriver', "--port={$port}", '--silent'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        if ($process === false) {
+            throw new RuntimeException('ChromeDriver could not be started.');
+        }
+        $profile = sys_get_temp_dir().'/destino-browser-'.bin2hex(random_bytes(6));
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+            '--no-first-run', '--hide-scrollbars', '--window-size=1280,800', "--user-data-dir={$profile}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        for ($try = 0; $try < 50; $try++) {
+            $socket = @fsockopen('127.0.0.1', $port);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return new self(RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $address, $process, $profile);
+            }
+            usleep(100_000);
+        }
+        throw new RuntimeException('ChromeDriver did not answer in time.');
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this;
+    }
+
+    /** The size of the page, phones included: a window cannot be made that narrow. */
+    public function size(int $width, int $height): self
+    {
+        $this->tools->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+
+        return $this;
+    }
+
+    public function theme(string $theme): self
+    {
+        $this->tools->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $theme]]]);
+
+        return $this;
+    }
+
+    public function withoutScripts(bool $off = true): self
+    {
+        $this->tools->execute('Emulation.setScriptExecutionDisabled', ['value' => $off]);
+
+        return $this;
+    }
+
+    public function picture(string $file): void
+    {
+        $this->driver->takeScreenshot($file);
+    }
+
+    public function find(string $selector): RemoteWebElement
+    {
+        return $this->driver->findElement(WebDriverBy::cssSelector($selector));
+    }
+
+    /** @return list<RemoteWebElement> */
+    public function all(string $selector): array
+    {
+        return $this->driver->findElements(WebDriverBy::cssSelector($selector));
+    }
+
+    public function text(string $selector = 'main'): string
+    {
+        return $this->find($selector)->getText();
+    }
+
+    public function type(string $selector, string $text): self
+    {
+        $field = $this->find($selector);
+        $field->clear();
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function click(string $selector): self
+    {
+        $element = $this->find($selector);
+        $this->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $element);
+        $element->click();
+
+        return $this;
+    }
+
+    public function waitFor(string $selector, string $text): self
+    {
+        $this->driver->wait(10, 100)->until(function () use ($selector, $text): bool {
+            try {
+                return $this->all($selector) !== [] && str_contains($this->text($selector), $text);
+            } catch (StaleElementReferenceException) {
+                return false; // the page changed under the question
+            }
+        }, "“{$text}” did not appear in {$selector}");
+
+        return $this;
+    }
+
+    public function script(string $script, mixed ...$arguments): mixed
+    {
+        return $this->driver->executeScript($script, $arguments);
+    }
+
+    public function quit(): void
+    {
+        $this->driver->quit();
+        proc_terminate($this->process);
+        proc_close($this->process);
+        exec('rm -rf '.escapeshellarg($this->profile));
+    }
+}

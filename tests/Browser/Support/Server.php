@@ -1,0 +1,80 @@
+<?php
+
+namespace Tests\Browser\Support;
+
+use RuntimeException;
+
+/** The application on a free port of this machine, with a database of its own in a temporary file. */
+class Server
+{
+    /** @param  resource  $process */
+    private function __construct(public readonly string $address, private readonly string $database, private $process) {}
+
+    public static function start(bool $demo): self
+    {
+        $root = dirname(__DIR__, 3);
+        $database = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        $port = self::freePort();
+        $env = [
+            'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
+            'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
+            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
+            'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
+        ];
+        self::artisan($root, $env, 'migrate', '--force', '--quiet');
+        if ($demo) {
+            self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
+        }
+        $null = ['file', '/dev/null', 'r'];
+        // php -S itself rather than artisan serve, so that one signal ends it.
+        $process = proc_open(
+            [PHP_BINARY, '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"],
+            [$null, ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, "{$root}/public", $env,
+        );
+        if ($process === false) {
+            throw new RuntimeException('The application could not be started.');
+        }
+        for ($try = 0; $try < 100; $try++) {
+            $socket = @fsockopen('127.0.0.1', $port);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return new self("http://127.0.0.1:{$port}", $database, $process);
+            }
+            usleep(50_000);
+        }
+        throw new RuntimeException('The application did not answer in time.');
+    }
+
+    public function stop(): void
+    {
+        proc_terminate($this->process);
+        proc_close($this->process);
+        foreach (['', '-wal', '-shm'] as $suffix) {
+            if (is_file($this->database.$suffix)) {
+                unlink($this->database.$suffix);
+            }
+        }
+    }
+
+    public static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $name = $socket === false ? '' : (string) stream_socket_get_name($socket, false);
+        if ($socket !== false) {
+            fclose($socket);
+        }
+
+        return (int) substr((string) strrchr($name, ':'), 1);
+    }
+
+    /** @param  array<string, string>  $env */
+    private static function artisan(string $root, array $env, string ...$arguments): void
+    {
+        $process = proc_open([PHP_BINARY, "{$root}/artisan", ...$arguments], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $root, $env);
+        $said = $process === false ? '' : stream_get_contents($pipes[1]).stream_get_contents($pipes[2]);
+        if ($process === false || proc_close($process) !== 0) {
+            throw new RuntimeException("artisan {$arguments[0]} failed: {$said}");
+        }
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Animal;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+class AnimalsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private const RIGHT = ['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave 66% het Ultramel', 'hatched_on' => '2022-07-01', 'notes' => "Shy.\nEats at night."];
+
+    public function test_an_empty_collection_says_what_to_do_first(): void
+    {
+        $this->get('/animals')->assertOk()->assertSee('No animals yet.')->assertSee('Add an animal');
+    }
+
+    public function test_an_animal_is_added_shown_and_changed(): void
+    {
+        $this->post('/animals', self::RIGHT)->assertRedirect();
+        $animal = Animal::query()->sole();
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Skiff')->assertSee('Mojave 66% het Ultramel')->assertSee('1 July 2022');
+
+        $this->put("/animals/{$animal->id}", ['genotype' => 'Mojave het Ultramel', 'version' => 1] + self::RIGHT)->assertRedirect("/animals/{$animal->id}");
+        $this->assertSame(['Mojave het Ultramel', 2], [$animal->refresh()->genotype, $animal->version]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function wrongForms(): iterable
+    {
+        yield 'no name' => [['name' => ''], 'name', 'Give the animal a name or a number.'];
+        yield 'a very long name' => [['name' => str_repeat('Skiff ', 20)], 'name', 'The name has more than 80 characters.'];
+        yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male or female.'];
+        yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” at 1 is not a known name. Did you mean Mojave?'];
+        yield 'three alleles' => [['genotype' => 'Mojave Mystic Lesser'], 'genotype', 'all stand at one locus'];
+        yield 'a female maker of males' => [['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker'];
+        yield 'an empty genotype' => [['genotype' => ' '], 'genotype', 'Type what it carries'];
+        yield 'a date that is none' => [['hatched_on' => '2022-13-45'], 'hatched_on', 'Write the hatch date as year-month-day'];
+        yield 'hatched tomorrow' => [['hatched_on' => '2999-01-01'], 'hatched_on', 'The hatch date lies in the future.'];
+        yield 'endless notes' => [['notes' => str_repeat('x', 10001)], 'notes', 'The notes have more than 10,000 characters.'];
+    }
+
+    /** @param  array<string, mixed>  $wrong */
+    #[DataProvider('wrongForms')]
+    public function test_a_wrong_form_says_where_and_keeps_what_was_typed(array $wrong, string $field, string $message): void
+    {
+        $form = $wrong + self::RIGHT;
+        $this->from('/animals/create')->followingRedirects()->post('/animals', $form)->assertSee($message)->assertSee($form['name'] === '' ? 'Shy.' : trim($form['name']));
+        $this->postJson('/animals', $form)->assertStatus(422)->assertJsonValidationErrorFor($field);
+        $this->assertSame(0, Animal::query()->count());
+    }
+
+    public function test_a_double_click_makes_one_animal(): void
+    {
+        $form = ['form_token' => (string) Str::uuid()] + self::RIGHT;
+        $this->post('/animals', $form)->assertRedirect();
+        $this->post('/animals', $form)->assertRedirect('/animals/'.Animal::query()->sole()->id);
+    }
+
+    public function test_two_windows_do_not_overwrite_each_other(): void
+    {
+        $animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave']);
+        $this->put("/animals/{$animal->id}", ['genotype' => 'Mystic', 'version' => 1] + self::RIGHT)->assertSessionHasNoErrors();
+        $this->from("/animals/{$animal->id}/edit")->followingRedirects()->put("/animals/{$animal->id}", ['genotype' => 'Lesser', 'version' => 1] + self::RIGHT)
+            ->assertSee('changed in another window')->assertSee('“Mystic”')->assertSee('Lesser');
+        $this->assertSame('Mystic', $animal->refresh()->genotype);
+    }
+
+    public function test_markup_in_a_name_is_text(): void
+    {
+        $this->post('/animals', ['name' => '<b onmouseover=alert(1)>Skiff</b>'] + self::RIGHT);
+        $this->get('/animals')->assertSee('<b onmouseover=alert(1)>Skiff</b>')->assertDontSee('<b onmouseover', false);
+    }
+
+    public function test_the_list_finds_by_name_gene_and_sex(): void
+    {
+        foreach ([['Skiff', 'male', 'Pastel'], ['Tender', 'female', 'het Piebald'], ['Wherry', 'female', 'Clown']] as [$name, $sex, $genotype]) {
+            Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'sex' => $sex, 'genotype' => $genotype]);
+        }
+        $this->get('/animals?find=pied')->assertSee('0 of 3');
+        $this->get('/animals?find=piebald')->assertSee('Tender')->assertDontSee('Wherry');
+        $this->get('/animals?sex=female')->assertSee('Wherry')->assertDontSee('Skiff');
+    }
+
+    public function test_strangers_animals_do_not_exist(): void
+    {
+        $this->keeper();
+        $stranger = Animal::factory()->for(User::factory(), 'keeper')->create(['name' => 'Hidden one']);
+
+        $this->get('/animals')->assertDontSee('Hidden one');
+        $this->get("/animals/{$stranger->id}")->assertNotFound();
+        $this->get("/animals/{$stranger->id}/edit")->assertNotFound();
+        $this->put("/animals/{$stranger->id}", self::RIGHT)->assertNotFound();
+        $this->assertSame('Hidden one', $stranger->refresh()->name);
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Animal;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+class PairTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_the_answer_comes_first_and_everything_behind_it_follows(): void
+    {
+        $this->get('/pair?'.http_build_query(['sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic 66% het Clown', 'target' => 'Clown', 'eggs' => 5, 'by' => 'genotype']))
+            ->assertOk()
+            ->assertSeeInOrder(['Clown: 1/6 per egg (17 %), likely in one clutch.', 'genotypes can come of this', 'In one clutch', 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on'])
+            // 2/3·(1 − (3/4)⁵) = 0.5085
+            ->assertSee('51 %')->assertSee('never')->assertSee('no number of eggs passes 67 %')
+            ->assertHeader('Content-Security-Policy');
+    }
+
+    public function test_animals_of_the_collection_are_paired_by_number(): void
+    {
+        $sire = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave het Ultramel']);
+        $dam = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female', 'genotype' => 'Mystic het Ultramel']);
+
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}&target=Ultramel+%2B+Mojave/Mystic")->assertOk()->assertSee('Skiff × Tender')->assertSee('1/16 per egg');
+        $this->get("/pair?sire_id={$sire->id}&sire=Mojave&dam_id={$dam->id}")->assertOk()->assertSee('Skiff, changed × Tender');
+    }
+
+    public function test_the_link_opens_exactly_this_pairing_again(): void
+    {
+        $query = ['sire' => 'Spider', 'dam' => 'Spider Enchi Cinnamon', 'target' => 'not Spider', 'eggs' => '9', 'by' => 'look', 'sexed' => '1', 'hatched' => '1', 'school' => ['enchi-cinnamon-allelism' => 'allelic']];
+        $page = $this->get('/pair?'.http_build_query($query))->assertOk();
+        preg_match('/<a href="([^"]+)">link to it/', (string) $page->getContent(), $link);
+        parse_str((string) parse_url(html_entity_decode($link[1]), PHP_URL_QUERY), $again);
+
+        $this->assertEquals($query, $again);
+        $this->assertSame($page->getContent(), $this->get(html_entity_decode($link[1]))->getContent());
+    }
+
+    public function test_a_school_changes_the_numbers_and_says_so(): void
+    {
+        $query = ['sire' => 'Enchi Cinnamon', 'dam' => 'Normal', 'target' => 'Enchi + Cinnamon'];
+        $this->get('/pair?'.http_build_query($query))->assertSee('1/4 per egg')->assertSee('Is enchi an allele at the cinnamon locus?');
+        $this->get('/pair?'.http_build_query($query + ['school' => ['enchi-cinnamon-allelism' => 'allelic']]))->assertSee('cannot come of this: Each part of the target can happen, but not together');
+    }
+
+    public function test_the_full_list_as_csv(): void
+    {
+        $response = $this->get('/pair/outcomes.csv?'.http_build_query(['sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic het Clown', 'by' => 'genotype', 'target' => 'Clown']));
+        $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim($response->assertOk()->streamedContent())));
+
+        $this->assertCount(13, $rows);
+        $this->assertSame(['1', 'Pastel Mojave het Clown', '', '1/8', '0.125', '', '', '1', '0'], $rows[1]);
+        $this->assertEqualsWithDelta(1.0, array_sum(array_column(array_slice($rows, 1), 4)), 1e-12);
+    }
+
+    public function test_a_long_export_says_where_it_stops(): void
+    {
+        config(['destino.export_rows' => 5]);
+        $text = $this->get('/pair/outcomes.csv?'.http_build_query(['sire' => 'Pastel Enchi Mojave', 'dam' => 'Pastel Fire', 'by' => 'genotype']))->streamedContent();
+
+        $this->assertStringContainsString('Only the 5 most likely of 24 outcomes are in this file.', $text);
+    }
+
+    public function test_the_sheet_to_print(): void
+    {
+        $this->get('/pair/sheet?sire=Banana+(male+maker)&dam=Pinstripe&target=Banana,+female&eggs=7')->assertOk()->assertSee('7/200 per egg')->assertSee('In 7 eggs');
+        $this->get('/pair/sheet?sire=Pastle&dam=Normal')->assertStatus(422);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function badInput(): iterable
+    {
+        $pair = ['sire' => 'Pastel', 'dam' => 'Mojave'];
+        yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” at 1 is not a known name. Did you mean Pastel or Pastave?'];
+        yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” at 1 is not a known name.'];
+        yield 'three alleles' => [['dam' => 'Mojave Mystic Lesser'] + $pair, 'Mojave, Mystic and Lesser all stand at one locus'];
+        yield 'a shared word' => [['sire' => 'Axanthic'] + $pair, 'can mean several things: Axanthic (line 1), Axanthic (line 2) or Axanthic (line 3)?'];
+        yield 'an impossible percentage' => [['sire' => '150% het Clown'] + $pair, 'it must be more than 0% and at most 100%'];
+        yield 'an empty dam' => [['dam' => ' '] + $pair, 'Type what the female carries'];
+        yield 'a target that cannot be read' => [['target' => '66% het Clown'] + $pair, 'a target has no percentages'];
+        yield 'eggs in words' => [['eggs' => 'six'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
+        yield 'a million eggs' => [['eggs' => '1000000'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
+        yield 'markup' => [['sire' => '<script>alert(1)</script>'] + $pair, 'has no meaning here'];
+        yield 'ten thousand characters' => [['dam' => str_repeat('Pastel Æ<', 1112)] + $pair, 'The text has 10,008 characters; at most 2000 can be read.'];
+        yield 'an animal that is not there' => [['sire_id' => '999'] + $pair, 'That animal is not in your collection.'];
+        yield 'an unknown school' => [['school' => ['spider-two-copies' => 'perhaps']] + $pair, '“perhaps” is not a school of spider-two-copies.'];
+        yield 'a list where a text belongs' => [['sire' => ['Pastel'], 'dam' => 'Mojave'], 'Type what the male carries'];
+        yield 'nothing hatches' => [['sire' => 'Super Champagne', 'dam' => 'Super Champagne', 'hatched' => 1], 'Every egg of this pairing dies of its form'];
+    }
+
+    /** @param  array<string, mixed>  $query */
+    #[DataProvider('badInput')]
+    public function test_bad_input_gets_a_message_at_its_place_and_loses_nothing(array $query, string $message): void
+    {
+        $response = $this->get('/pair?'.http_build_query($query))->assertStatus(422)->assertSee(str_replace('10,008', '10008', $message));
+
+        foreach (['sire', 'dam', 'target', 'eggs'] as $field) {
+            if (is_string($query[$field] ?? null)) {
+                $response->assertSee($query[$field]); // escaped, as typed
+            }
+        }
+        $response->assertDontSee('<script>alert', false)->assertDontSee('Stack trace');
+    }
+
+    public function test_the_same_animal_twice_and_two_females(): void
+    {
+        $dam = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female']);
+        $other = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Wherry', 'sex' => 'female']);
+
+        $this->get("/pair?sire_id={$dam->id}&dam_id={$dam->id}")->assertStatus(422)->assertSee('This is the same animal twice.');
+        $this->get("/pair?sire_id={$other->id}&dam_id={$dam->id}")->assertStatus(422)->assertSee('Wherry is female, and the sire must be male.');
+    }
+
+    public function test_a_strangers_animal_cannot_be_paired(): void
+    {
+        $this->keeper();
+        $stranger = Animal::factory()->for(User::factory(), 'keeper')->create(['sex' => 'male', 'genotype' => 'Super Fire']);
+
+        $this->get("/pair?sire_id={$stranger->id}&dam=Normal")->assertStatus(422)->assertDontSee('Super Fire');
+    }
+
+    public function test_thirty_genes_on_each_side(): void
+    {
+        $genes = 'Pastel Orange Dream Enchi Mojave Fire Gravel Cinnamon Banana Mahogany Chocolate GHI Gorilla Spotnose Leopard Champagne HGW Woma Spider Confusion Acid Bongo Cypress Blade Trick Red Stripe Microscale Calico Pinstripe het Albino het Clown';
+        $this->get('/pair?'.http_build_query(['sire' => $genes, 'dam' => $genes, 'target' => 'Pastel + Clown', 'by' => 'genotype']))
+            ->assertOk()->assertSee('81/1024 per egg') // 3/4 · 1/4, and three loci at which a quarter of the eggs dies
+            ->assertSee('The rest is in the CSV file.');
+    }
+
+    public function test_the_live_reading(): void
+    {
+        $this->getJson('/read?as=male&text=Pastle+het+Clown')->assertOk()->assertJsonPath('errors.0.suggestions', ['Pastel', 'Pastave'])->assertJsonPath('canonical', null);
+        $this->getJson('/read?as=male&text=clown,+pastel')->assertOk()->assertJsonPath('canonical', 'Pastel Clown')->assertJsonPath('errors', []);
+        $this->getJson('/read?as=target&text=Clwn')->assertOk()->assertJsonPath('errors.0.position', 1);
+        $this->assertStringNotContainsString('<img', $this->getJson('/read?as=male&text='.urlencode('<img src=x onerror=alert(1)>'))->json('html'));
+    }
+}
