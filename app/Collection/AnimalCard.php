@@ -5,11 +5,14 @@ namespace App\Collection;
 use App\Drawing\Bead;
 use App\Models\Animal;
 use App\Pairing\GenotypeBeads;
+use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\Printer;
 use Destino\Notation\Reading;
+use Destino\Pairing\Transmission;
+use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
 
 /** An animal as a list or a record shows it. */
@@ -32,6 +35,12 @@ class AnimalCard
     public function beads(): array
     {
         return $this->reading->belief === null ? [] : GenotypeBeads::of($this->reading->belief, $this->catalogue);
+    }
+
+    /** @return list<array{Allele, Rational}> what it passes on, with the chance per egg */
+    public function passesOn(): array
+    {
+        return $this->reading->belief === null ? [] : Transmission::of($this->reading->belief, $this->catalogue);
     }
 
     /** "4 years 3 months", empty where the hatch date is not known. */

@@ -2,6 +2,7 @@
 
 namespace App\Documents;
 
+use Brick\Math\BigInteger;
 use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
@@ -25,15 +26,13 @@ class PredictionDocument
         $space = $prediction->outcomes();
         $outcomes = $space->top($most);
         $shown = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
-        $total = (string) $space->total();
-
         return array_filter([
             'format' => 'destino-prediction/1',
             'sire' => ['text' => $question->sire],
             'dam' => ['text' => $question->dam],
             'by' => $question->by->value,
             'per_hatchling' => $question->hatched,
-            'outcomes_total' => strlen($total) < 18 ? (int) $total : $total,
+            'outcomes_total' => self::count($space->total()),
             'outcomes_shown' => count($outcomes),
             'probability_shown' => $shown->toString(),
             'outcomes' => array_map(fn (Outcome $outcome): array => self::outcome($outcome, $question->by, $question->phased), $outcomes),
@@ -42,6 +41,12 @@ class PredictionDocument
             'advice' => array_map(self::advice(...), $prediction->advice()),
             'assumptions' => self::assumptions($prediction->assumptions()),
         ], fn (mixed $value): bool => $value !== null);
+    }
+
+    /** A whole number, or its digits where a reader of JSON could lose some. */
+    private static function count(BigInteger $count): int|string
+    {
+        return $count->getBitLength() <= 53 ? $count->toInt() : (string) $count;
     }
 
     /** @return array{probability: string, decimal: float} */
@@ -62,7 +67,7 @@ class PredictionDocument
             $document['known_as'] = $outcome->knownAs;
         }
         if ($by === By::Look) {
-            $document['genotypes'] = $outcome->genotypes;
+            $document['genotypes'] = self::count($outcome->genotypes);
         }
         if ($phased) {
             $document['phase'] = (object) $outcome->phase;

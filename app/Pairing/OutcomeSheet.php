@@ -26,7 +26,7 @@ class OutcomeSheet
                 }
                 self::write($file, [
                     $i + 1, $outcome->label, implode(', ', $outcome->knownAs), $outcome->probability->toString(), $outcome->probability->toFloat(),
-                    $outcome->sex->value ?? '', $outcome->isLethal ? 'yes' : '', $outcome->genotypes,
+                    $outcome->sex->value ?? '', $outcome->isLethal ? 'yes' : '', (string) $outcome->genotypes,
                     $prediction->target === null ? '' : $prediction->target->shareOfHits($outcome)->toString(),
                 ]);
             }

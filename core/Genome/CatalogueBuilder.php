@@ -226,12 +226,30 @@ final readonly class CatalogueBuilder
             $own = array_filter($alleles, static fn (Allele $allele): bool => $allele->locus === $key);
             uasort($own, static fn (Allele $a, Allele $b): int => [! $a->inheritance->showsInOneCopy(), $a->rank] <=> [! $b->inheritance->showsInOneCopy(), $b->rank]);
             if ($own !== []) {
-                $loci[$key] = new Locus($key, $locus->string('name'), $rank, array_keys($own), $groupOf[$key] ?? $key, $locus->string('evidence'), $locus->textOr('note', ''));
+                $loci[$key] = new Locus($key, $this->locusName($key, array_keys($own)), $rank, array_keys($own), $groupOf[$key] ?? $key, $locus->string('evidence'), $locus->textOr('note', ''));
             }
         }
         $loci[Sex::LOCUS] = new Locus(Sex::LOCUS, 'Sex', count($loci) + 1000, [], $groupOf[Sex::LOCUS] ?? Sex::LOCUS, 'established', 'Females are XX, males XY.');
 
         return $loci;
+    }
+
+    /**
+     * The names of the loci that a school has joined, or the one name.
+     *
+     * @param list<string> $alleles
+     */
+    private function locusName(string $key, array $alleles): string
+    {
+        $recorded = array_unique(array_map(fn (string $allele): string => $this->genes[$allele]->string('locus'), $alleles));
+        $names = [];
+        foreach ($this->facts->children('loci') as $locus) {
+            if ($locus->string('key') === $key || in_array($locus->string('key'), $recorded, true)) {
+                $names[] = $locus->string('name');
+            }
+        }
+
+        return implode(' with ', $names);
     }
 
     /**

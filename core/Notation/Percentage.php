@@ -24,11 +24,16 @@ final readonly class Percentage
         return $chance->isZero() ? throw InvalidNumber::unreadable($digits.'%') : $chance;
     }
 
-    /** "66%" for 2/3; never 0 % or 100 % for what is neither. */
+    /** "66%" for 2/3, "12.5%" for 1/8, else rounded: "6%" for 1/17; never 0 % or 100 % for what is neither. */
     public static function print(Rational $chance): string
     {
         if ($chance->equals(Rational::of(2, 3))) {
             return '66%';
+        }
+        for ($places = 0; $places <= 2; $places++) {
+            if (Rational::parse($chance->toPercent($places).'%')->equals($chance)) { // short enough to be told whole
+                return $chance->toPercent($places).'%';
+            }
         }
         for ($places = 0; $places < 12; $places++) {
             $text = $chance->toPercent($places);

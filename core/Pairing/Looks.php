@@ -20,8 +20,6 @@ use Destino\Probability\Rational;
  */
 final readonly class Looks
 {
-    private const DEAD = 'dead';
-
     /**
      * @param bool $sexed keep sons and daughters apart even where no gene depends on sex
      * @param bool $alike merge look-alike sets of the catalogue, as at hatching
@@ -52,11 +50,22 @@ final readonly class Looks
      */
     private function regions(array $blocks): array
     {
-        /** @var list<array{list<list<BlockOutcome>>, array<string, Mask|null>}> $regions outcomes by block, and what hides */
+        return [...$this->living($blocks), ...$this->dead($blocks)];
+    }
+
+    /**
+     * Eggs that live: one region for each way in which masking forms come together.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @return list<list<list<SpaceItem>>>
+     */
+    private function living(array $blocks): array
+    {
+        /** @var list<array{list<list<BlockOutcome>>, array<string, Mask>}> $regions outcomes by block, and what hides */
         $regions = [[[], []]];
         foreach ($blocks as $outcomes) {
             $longer = [];
-            foreach ($this->byConcealment($outcomes) as [$masks, $members]) {
+            foreach ($this->byConcealment(self::alive($outcomes)) as [$masks, $members]) {
                 foreach ($regions as [$before, $hiding]) {
                     $longer[] = [[...$before, $members], $hiding + $masks];
                 }
@@ -64,18 +73,70 @@ final readonly class Looks
             $regions = $longer;
         }
 
-        return array_map(fn (array $region): array => array_map(fn (array $members): array => $this->items($members, $region[1]), $region[0]), $regions);
+        return array_map(fn (array $region): array => array_map(fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->look($member, $region[1])), $region[0]), $regions);
+    }
+
+    /**
+     * Eggs that die of their form: told apart by the lethal forms alone, since nothing else is ever seen of them. One
+     * region for each set of blocks that hold a lethal form at once.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @return list<list<list<SpaceItem>>>
+     */
+    private function dead(array $blocks): array
+    {
+        /** @var list<array{bool, list<list<SpaceItem>>}> $regions whether a block holds a lethal form; items by block */
+        $regions = [[false, []]];
+        foreach ($blocks as $outcomes) {
+            $alive = self::items(self::alive($outcomes), static fn (): string => '');
+            $dead = self::items(self::dying($outcomes), self::lethalForms(...));
+            $longer = [];
+            foreach ($regions as [$isDead, $before]) {
+                if ($alive !== []) {
+                    $longer[] = [$isDead, [...$before, $alive]];
+                }
+                if ($dead !== []) {
+                    $longer[] = [true, [...$before, $dead]];
+                }
+            }
+            $regions = $longer;
+        }
+
+        return array_column(array_filter($regions, static fn (array $region): bool => $region[0]), 1);
     }
 
     /**
      * @param list<BlockOutcome> $outcomes
-     * @return list<array{array<string, Mask|null>, list<BlockOutcome>}>
+     * @return list<BlockOutcome>
+     */
+    private static function alive(array $outcomes): array
+    {
+        return array_values(array_filter($outcomes, static fn (BlockOutcome $outcome): bool => ! $outcome->isLethal));
+    }
+
+    /**
+     * @param list<BlockOutcome> $outcomes
+     * @return list<BlockOutcome>
+     */
+    private static function dying(array $outcomes): array
+    {
+        return array_values(array_filter($outcomes, static fn (BlockOutcome $outcome): bool => $outcome->isLethal));
+    }
+
+    private static function lethalForms(BlockOutcome $outcome): string
+    {
+        return implode('|', array_map(AlikeForms::key(...), array_filter($outcome->forms, static fn (Form $form): bool => $form->isLethal())));
+    }
+
+    /**
+     * @param list<BlockOutcome> $outcomes
+     * @return list<array{array<string, Mask>, list<BlockOutcome>}>
      */
     private function byConcealment(array $outcomes): array
     {
         $parts = [];
         foreach ($outcomes as $outcome) {
-            $masks = $outcome->isLethal ? [self::DEAD => null] : [];
+            $masks = [];
             foreach ($outcome->forms as $locus => $form) {
                 foreach ($this->catalogue->masksAt($locus) as $mask) {
                     if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
@@ -92,49 +153,47 @@ final readonly class Looks
 
     /**
      * @param list<BlockOutcome> $members
-     * @param array<string, Mask|null> $hiding
+     * @param callable(BlockOutcome): string $look equal for outcomes that belong together
      * @return list<SpaceItem>
      */
-    private function items(array $members, array $hiding): array
+    private static function items(array $members, callable $look): array
     {
         $looks = [];
         foreach ($members as $member) {
-            $looks[$this->look($member, $hiding)][] = $member;
+            $looks[$look($member)][] = $member;
         }
 
         return array_values(array_map(static fn (array $alike): SpaceItem => new SpaceItem($alike, array_reduce(
-            $alike, static fn (Rational $sum, BlockOutcome $member): Rational => $sum->plus($member->probability), Rational::zero(),
+            $alike,
+            static fn (Rational $sum, BlockOutcome $member): Rational => $sum->plus($member->probability),
+            Rational::zero(),
         )), $looks));
     }
 
     /**
      * What the eye gets of an outcome at one block; equal for those that it cannot tell apart.
      *
-     * @param array<string, Mask|null> $hiding
+     * @param array<string, Mask> $hiding
      */
     private function look(BlockOutcome $outcome, array $hiding): string
     {
-        $isDead = array_key_exists(self::DEAD, $hiding);
         $tokens = [];
         foreach ($outcome->forms as $locus => $form) {
-            if ($form->shows !== [] && ($isDead ? $form->isLethal() : ! $this->isConcealed($form, $hiding))) {
+            if ($form->shows !== [] && ! $this->isConcealed($form, $hiding)) {
                 $tokens[] = $this->alike?->classOf($form) ?? $locus.':'.$form->look;
             }
         }
         sort($tokens);
 
-        return implode('|', array_unique($tokens)).'@'.($isDead ? '' : $outcome->sex?->value);
+        return implode('|', array_unique($tokens)).'@'.$outcome->sex?->value;
     }
 
-    /** @param array<string, Mask|null> $hiding */
+    /** @param array<string, Mask> $hiding */
     private function isConcealed(Form $form, array $hiding): bool
     {
         foreach ($hiding as $mask) {
-            if ($mask === null || $mask->locus === $form->locus) {
-                continue;
-            }
             $visible = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele)));
-            if ($visible === []) {
+            if ($visible === [] && $mask->locus !== $form->locus) {
                 return true;
             }
         }

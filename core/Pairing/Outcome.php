@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Pairing;
 
+use Brick\Math\BigInteger;
 use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
@@ -16,7 +17,7 @@ final readonly class Outcome
      * @param list<string> $knownAs names that keepers use for compounds in it
      * @param array<string, Form> $forms by locus, where all genotypes of the outcome agree; wild type included
      * @param array<string, string> $phase the chromosomes that carry a gene, by locus, or the coupling, by group
-     * @param int $genotypes how many genotypes look like this; 1 by genotype
+     * @param BigInteger $genotypes how many genotypes look like this; 1 by genotype
      * @param list<SpaceItem> $items by block, for drawing
      */
     public function __construct(
@@ -27,7 +28,7 @@ final readonly class Outcome
         public array $forms,
         public bool $isLethal,
         public array $phase,
-        public int $genotypes,
+        public BigInteger $genotypes,
         public array $items,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Pairing;
 
+use Brick\Math\BigInteger;
 use Destino\Genome\Form;
 use Destino\Genome\FormKind;
 use Destino\Genome\SchoolChanges;
@@ -29,14 +30,15 @@ final readonly class OutcomeDescriber
     {
         $sex = null;
         $forms = $phase = $known = [];
-        $genotypes = 1;
+        $genotypes = BigInteger::one();
         $isLethal = false;
         foreach ($items as $item) {
             $first = $item->members[0];
-            $sex ??= $first->sex;
+            $sexes = array_unique(array_map(static fn (BlockOutcome $member): ?Sex => $member->sex, $item->members), SORT_REGULAR);
+            $sex ??= count($sexes) === 1 ? $first->sex : null;
             $isLethal = $isLethal || $first->isLethal;
             $phase += $first->phase;
-            $genotypes *= count($item->members);
+            $genotypes = $genotypes->multipliedBy(count($item->members));
             foreach ($first->forms as $locus => $form) {
                 if (self::agree($item, $locus, $form)) {
                     $forms[$locus] = $form;

@@ -54,7 +54,10 @@ class AnimalController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return view('animals.show', ['card' => new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names())]);
+        $card = fn (Animal $one): AnimalCard => new AnimalCard($one, $this->shelf->catalogue(), $this->shelf->names());
+        $mates = $animal->keeper()->sole()->animals()->where('sex', '!=', $animal->sex->value)->orderBy('name')->get();
+
+        return view('animals.show', ['card' => $card($animal), 'mates' => $mates->map($card)]);
     }
 
     public function edit(Animal $animal): View

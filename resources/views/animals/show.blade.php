@@ -22,5 +22,23 @@
                 <dt>Notes</dt><dd style="white-space:pre-line">{{ $animal->notes ?: 'none' }}</dd>
             </dl>
         </section>
+        <section class="sheet">
+            <div class="head"><h2>What {{ $animal->sex->value === 'male' ? 'he' : 'she' }} passes on</h2><span class="soft small">chance per egg</span></div>
+            @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->sex->value === 'male' ? 'him' : 'her' }}.</p>@endif
+            <table class="list"><caption class="visually-hidden">Genes passed on, with the chance per egg</caption><tbody>
+                @foreach ($card->passesOn() as [$allele, $chance])
+                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{{ $chance->toString() }}</strong></td><td class="num soft">{{ App\Pairing\OddsWords::oneIn($chance) }}</td></tr>
+                @endforeach
+            </tbody></table>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }} with</h2><span class="soft small">{{ $mates->count() }} {{ $animal->sex->value === 'male' ? 'females' : 'males' }}</span></div>
+            @if ($mates->isEmpty())<p class="soft mb-0">No {{ $animal->sex->value === 'male' ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
+            <ul class="plain">
+                @foreach ($mates as $mate)
+                    <li><a href="{{ route('pair', $animal->sex->value === 'male' ? ['sire_id' => $animal->id, 'dam_id' => $mate->animal->id] : ['sire_id' => $mate->animal->id, 'dam_id' => $animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
+                @endforeach
+            </ul>
+        </section>
     </div>
 </x-station>

@@ -18,7 +18,7 @@
                 @foreach ($square->maternal as $k => $maternal)
                     @php($forms = $square->forms($i, $k))
                     <td @class(['dead' => collect($forms)->contains(fn ($form) => $form->isLethal())])>
-                        @foreach ($forms as $form)<x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/> @endforeach
+                        @foreach ($forms as $form)<x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue, in_array($form->pair[0], $haplotype, true))" aria-hidden="true"/> @endforeach
                         <br>{{ $square->sex($i, $k)?->value }} {{ implode(' ', array_map($page->names(...), $forms)) }}
                         <span class="odds">{{ $square->probability($i, $k)->toString() }}</span>
                     </td>

@@ -7,7 +7,7 @@
     $tiles = App\Drawing\Treemap::cut($hasRest ? [...$shares, $rest] : $shares, $width, $height);
 @endphp
 <svg {{ $attributes->class('tray') }} viewBox="0 0 {{ $width }} {{ $height }}" role="group" aria-label="All outcomes as one area; each piece is as large as its chance">
-    <defs><pattern id="dead-{{ $width }}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V9" stroke="var(--danger)" stroke-width="3" opacity=".55"/></pattern></defs>
+    <defs><pattern id="dead-{{ $width }}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V9" stroke="var(--danger)" stroke-width="3" opacity=".4"/></pattern></defs>
     @foreach ($rows as $i => $row)
         @php
             $tile = $tiles[$i];
@@ -18,7 +18,7 @@
             $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - ($showsGenes ? 66 : 40)) / 17));
             $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;
         @endphp
-        <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit()]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" @if ($lines === []) aria-label="{{ $row->outcome->probability->toString() }} {{ $row->outcome->label }}{{ $sexMark }}" @endif data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
+        <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit(), 'is-dead' => $row->outcome->isLethal]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" @if ($lines === []) aria-label="{{ $row->outcome->probability->toString() }} {{ $row->outcome->label }}{{ $sexMark }}" @endif data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
             <rect class="ground" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
             <rect class="tint fill-{{ $tone }}" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
             @if ($row->outcome->isLethal)<rect width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" fill="url(#dead-{{ $width }})"/>@endif

@@ -8,14 +8,14 @@
             <div class="head"><h2>Every pair</h2></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Table of pairs">
             <table class="list pairs">
-                <thead><tr><td></td>@foreach ($locus->alleles as $key)<th scope="col"><a href="{{ route('genes.show', $key) }}">{{ $catalogue->allele($key)->name }}</a></th>@endforeach</tr></thead>
+                <thead><tr><td class="blank"></td>@foreach ($locus->alleles as $key)<th scope="col"><a href="{{ route('genes.show', $key) }}">{{ $catalogue->allele($key)->name }}</a></th>@endforeach</tr></thead>
                 <tbody>
                 @foreach ($locus->alleles as $i => $a)
                     <tr><th scope="row"><a href="{{ route('genes.show', $a) }}">{{ $catalogue->allele($a)->name }}</a></th>
                     @foreach ($locus->alleles as $k => $b)
-                        @if ($k < $i)<td style="background:none"></td>@else
+                        @if ($k < $i)<td class="blank"></td>@else
                         @php($form = $catalogue->form($locus->key, $a, $b))
-                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/> <strong>{{ $form->knownAs ?? $form->text }}</strong>
+                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/><br><strong>{{ $form->knownAs ?? $form->text }}</strong>
                             @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->isExtrapolated)<span class="tag doubt">inferred</span>@endif
                             <br>{{ $form->looks }}</td>
                         @endif

@@ -15,7 +15,7 @@
             @php([$locus, $two] = [$catalogue->locus($allele->locus), $catalogue->twoCopies($allele)])
             <li><a class="card-link" href="{{ route('genes.show', $allele->key) }}">
                 <span class="title">{{ $allele->name }} <x-bead :bead="App\Drawing\Bead::ofForm($catalogue->oneCopy($allele), $catalogue)" aria-hidden="true"/></span>
-                <span class="soft small">{{ $allele->inheritance->words() }} · changes {{ $allele->effect->value }}{{ $locus->isComplex() ? ' · '.$locus->name : '' }}</span>
+                <span class="soft small">{{ $allele->inheritance->words() }} · {{ $allele->effect->value }}{{ $locus->isComplex() ? ' · '.$locus->name : '' }}</span>
                 <span class="small">{{ $allele->summary }}</span>
                 @if ($two->isLethal())<span><span class="tag dead">two copies do not live</span></span>@endif
             </a></li>

@@ -9,7 +9,7 @@
                 <dl class="facts mt-3">
                     <dt>Also called</dt><dd>{{ $allele->aliases === [] ? 'no other name here' : implode(', ', $allele->aliases) }}</dd>
                     <dt>Inheritance</dt><dd>{{ $allele->inheritance->words() }}{{ $catalogue->groupOf($allele->locus)->holdsSex() ? ', linked to sex' : '' }}</dd>
-                    <dt>Locus</dt><dd>@if ($page->locus->isComplex())<a href="{{ route('complexes.show', $page->locus->key) }}">{{ $page->locus->name }}</a>@else{{ $page->locus->name }}@endif {{ $page->locus->note }}</dd>
+                    <dt>Locus</dt><dd>@if ($page->locus->isComplex())<a href="{{ route('complexes.show', $page->locus->key) }}">{{ $page->locus->name }}</a>@else{{ $page->locus->name }}@endif<br><span class="small soft">{{ $page->locus->note }}</span></dd>
                     <dt>Changes</dt><dd>{{ $allele->effect->value }}</dd>
                     <dt>Evidence</dt><dd>{{ $allele->evidence }} <span class="soft">({{ $allele->source }})</span></dd>
                 </dl>

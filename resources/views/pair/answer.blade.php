@@ -1,5 +1,5 @@
 @php($question = $page->prediction->question)
-<section class="sheet" aria-label="The answer">
+<section class="sheet" id="answer" aria-label="The answer">
     <p class="answer">@if ($page->targetSentence() !== '')<span @class(['hit' => ! $page->isImpossible()])>{{ $page->targetSentence() }}</span>@else{{ $page->headline() }}@endif</p>
     @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
     @if ($inquiry->nameOf('sire') !== '' || $inquiry->nameOf('dam') !== '')
@@ -21,7 +21,7 @@
                 <button class="button" data-without-script>Show</button>
             </form>
         </div>
-        <x-tray :page="$page" :width="860" :height="380" class="wide"/>
+        <x-tray :page="$page" :width="$page->prediction->target !== null && ! $page->isImpossible() ? 860 : 1180" :height="380" class="wide"/>
         <x-tray :page="$page" :width="350" :height="430" :most="14" class="tall"/>
         <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per {{ $page->unit() }}.{{ $page->prediction->target ? ' Pieces with a star and an outline meet the target or may meet it.' : '' }} Point at one to read it, choose it to find its line in the list.</p>
         <x-bead-key/>
@@ -43,7 +43,7 @@
         <h2 id="list-title">All outcomes</h2>
         <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ App\Pairing\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) <a href="{{ route('pair.export', $inquiry->query()) }}">The rest is in the CSV file.</a>@endif</span>
     </div>
-    <div class="field mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="Mojave Clown"></div>
+    <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>
     @include('pair.rows')
 </section>

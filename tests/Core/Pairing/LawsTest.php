@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pairing;
 
+use Brick\Math\BigInteger;
 use Destino\Genome\Allele;
 use Destino\Genome\Diplotype;
 use Destino\Genome\Form;
@@ -72,9 +73,9 @@ final class LawsTest extends TestCase
     {
         $this->forAllPairs(function (Cross $cross): void {
             foreach ([false, true] as $alike) {
-                $genotypes = 0;
+                $genotypes = BigInteger::zero();
                 foreach (Looks::of($cross, sexed: true, alike: $alike)->walk() as $outcome) {
-                    $genotypes += $outcome->genotypes;
+                    $genotypes = $genotypes->plus($outcome->genotypes);
                 }
                 self::assertSame((string) Genotypes::of($cross, sexed: true)->total(), (string) $genotypes);
             }

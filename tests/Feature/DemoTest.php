@@ -1,0 +1,75 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Catalogue\CatalogueShelf;
+use App\Models\Animal;
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Destino\Notation\GenotypeReader;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+class DemoTest extends TestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->seed(DemoSeeder::class);
+    }
+
+    public function test_the_demo_collection_can_be_read_whole(): void
+    {
+        $shelf = app(CatalogueShelf::class);
+        $reader = new GenotypeReader($shelf->catalogue(), $shelf->names());
+        $animals = Animal::query()->get();
+
+        $this->assertCount(24, $animals);
+        foreach ($animals as $animal) {
+            $this->assertSame([], $reader->read($animal->genotype, $animal->sex)->errors, $animal->name);
+            $this->get("/animals/{$animal->id}")->assertOk()->assertSee($animal->name);
+        }
+    }
+
+    public function test_the_two_axanthics_bought_by_mistake_are_told(): void
+    {
+        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('North Pier'), 'dam_id' => $this->id('Oarlock'), 'target' => 'Axanthic (line 1)']))
+            ->assertOk()
+            ->assertSee('Axanthic (line 1) and Axanthic (line 2) look alike and are not the same gene')
+            ->assertSee('only the sire carries Axanthic (line 1)');
+    }
+
+    public function test_the_banana_of_unknown_phase_is_told(): void
+    {
+        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Pontoon'), 'dam' => 'Normal']))->assertOk()
+            ->assertSee('It is not known whether this male is a male maker or a female maker');
+    }
+
+    public function test_the_female_bought_as_66_het(): void
+    {
+        // 2/3 · 1/2 with a visual male: and no number of eggs is enough.
+        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $this->id('Calico Jenny'), 'target' => 'Genetic Stripe']))->assertOk()
+            ->assertSee('Genetic Stripe: 1/3 per egg')->assertSee('no number of eggs passes 67 %');
+    }
+
+    public function test_the_first_project_in_one_pairing(): void
+    {
+        // Calico 1/2 · Piebald 1/4 · Genetic Stripe 1/4.
+        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Gunwale'), 'dam_id' => $this->id('Halyard'), 'target' => 'Genetic Stripe Piebald Calico']))->assertOk()
+            ->assertSee('1/32 per egg');
+    }
+
+    public function test_the_demo_keeper_is_signed_in_and_nobody_else_is_made(): void
+    {
+        $this->get('/animals')->assertOk()->assertSee('24 of 24 animals.');
+        $this->assertSame(1, User::query()->count());
+        $this->assertAuthenticatedAs(User::query()->sole());
+    }
+
+    private function id(string $name): int
+    {
+        return Animal::query()->where('name', $name)->sole()->id;
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Collection\AnimalCard;
+use App\Drawing\Bead;
+use App\Drawing\TextFit;
+use App\Drawing\Treemap;
+use App\Models\Animal;
+use App\Pairing\OddsWords;
+use Destino\Genome\Sex;
+use Destino\Probability\ClutchChance;
+use Destino\Probability\Rational;
+use Illuminate\Support\Carbon;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\Shelf;
+use Tests\TestCase;
+
+class DrawingTest extends TestCase
+{
+    public function test_tiles_have_their_share_of_the_area_and_do_not_overlap(): void
+    {
+        foreach ([[1], [0.5, 0.5], [0.4, 0.3, 0.2, 0.1], array_fill(0, 23, 1 / 23), [0.9, 0.05, 0.03, 0.01, 0.005, 0.005]] as $shares) {
+            $tiles = Treemap::cut($shares, 860, 380);
+            $this->assertCount(count($shares), $tiles);
+            foreach ($tiles as $i => $tile) {
+                $this->assertEqualsWithDelta($shares[$i] * 860 * 380, $tile['width'] * $tile['height'], 1e-6);
+                $this->assertGreaterThanOrEqual(-1e-6, min($tile['x'], $tile['y']));
+                $this->assertLessThanOrEqual(860 + 1e-6, $tile['x'] + $tile['width']);
+                $this->assertLessThanOrEqual(380 + 1e-6, $tile['y'] + $tile['height']);
+                foreach (array_slice($tiles, $i + 1) as $other) {
+                    $across = min($tile['x'] + $tile['width'], $other['x'] + $other['width']) - max($tile['x'], $other['x']);
+                    $down = min($tile['y'] + $tile['height'], $other['y'] + $other['height']) - max($tile['y'], $other['y']);
+                    $this->assertLessThan(1e-6, min($across, $down), 'two tiles overlap');
+                }
+            }
+        }
+    }
+
+    public function test_a_label_is_broken_between_words_and_shortened_openly(): void
+    {
+        $this->assertSame(['Mojave/Mystic', '66% het Clown'], TextFit::lines('Mojave/Mystic 66% het Clown', 120, 14, 3));
+        $this->assertSame(['Pastel Enchi', 'het Clown…'], TextFit::lines('Pastel Enchi het Clown het Piebald', 100, 14, 2));
+        $this->assertStringEndsWith('…', TextFit::lines('Pastel Enchi Mojave Spotnose Leopard', 100, 14, 1)[0]);
+        $this->assertSame([], TextFit::lines('Pastel', 20, 14, 3), 'no room, no crumbs');
+    }
+
+    /** @return iterable<string, array{string, array{float, string}, array{float, string}}> */
+    public static function beads(): iterable
+    {
+        yield 'one copy' => ['Pastel', [1.0, 'L'], [0.0, '']];
+        yield 'two copies' => ['Clown', [1.0, 'P'], [1.0, 'P']];
+        yield 'a compound in two colours' => ['Mojave/Mystic', [1.0, 'L'], [1.0, 'D']];
+        yield 'a 66 % het, filled by height' => ['66% het Clown', [2 / 3, 'P'], [0.0, '']];
+        yield 'surely one copy, perhaps two' => ['Pinstripe (33% two copies)', [1.0, 'P'], [1 / 3, 'P']];
+        yield 'one of two alleles' => ['Mojave or Mystic', [1.0, 'L'], [0.0, '']];
+    }
+
+    /**
+     * @param  array{float, string}  $left
+     * @param  array{float, string}  $right
+     */
+    #[DataProvider('beads')]
+    public function test_a_bead_shows_what_is_sure_and_what_is_not(string $text, array $left, array $right): void
+    {
+        $belief = Shelf::belief($text, Sex::Female);
+        $group = Shelf::catalogue()->groups[$belief->groups()[0]];
+        $bead = Bead::ofBelief($belief->marginalAt($group->loci[0], $group), Shelf::catalogue(), $text);
+
+        $this->assertEqualsWithDelta($left[0], $bead->left['fill'], 1e-12);
+        $this->assertEqualsWithDelta($right[0], $bead->right['fill'], 1e-12);
+        $this->assertSame([$left[1], $right[1]], [$bead->left['letter'], $bead->right['letter']]);
+    }
+
+    public function test_the_left_half_is_the_sires(): void
+    {
+        $form = Shelf::catalogue()->form('pastel', 'pastel', '+');
+        $this->assertSame(['L', ''], self::letters(Bead::ofForm($form, Shelf::catalogue(), true)));
+        $this->assertSame(['', 'L'], self::letters(Bead::ofForm($form, Shelf::catalogue(), false)));
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function odds(): iterable
+    {
+        yield 'a unit fraction' => ['1/8', '13 %', '1 in 8'];
+        yield 'two thirds' => ['2/3', '67 %', 'about 1 in 1.5'];
+        yield 'small' => ['7/200', '3.5 %', 'about 1 in 29'];
+        yield 'very small' => ['1/1470', '0.068 %', '1 in 1,470'];
+        yield 'nearly sure' => ['9999/10000', '99.99 %', 'about 1 in 1'];
+        yield 'sure' => ['1', '100 %', 'always'];
+        yield 'never' => ['0', '0 %', 'never'];
+        yield 'one in a million' => ['1/1048576', '0.000095 %', '1 in 1,048,576'];
+    }
+
+    #[DataProvider('odds')]
+    public function test_odds_in_words_claim_nothing_false(string $chance, string $percent, string $oneIn): void
+    {
+        $this->assertSame([$percent, $oneIn], [OddsWords::percent(Rational::parse($chance)), OddsWords::oneIn(Rational::parse($chance))]);
+    }
+
+    public function test_how_many_clutches(): void
+    {
+        $chance = fn (string $text): ClutchChance => ClutchChance::certain(Rational::parse($text));
+        $this->assertSame('likely in one clutch', OddsWords::clutches($chance('1/8'), 6));
+        $this->assertSame('likely to take 2 clutches', OddsWords::clutches($chance('1/16'), 6));
+        $this->assertSame('likely to take more than twelve clutches', OddsWords::clutches($chance('1/256'), 6));
+        $this->assertSame('may never come from these parents', OddsWords::clutches($chance('0'), 6));
+    }
+
+    public function test_age_in_years_and_months(): void
+    {
+        $today = Carbon::parse('2026-11-23');
+        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel', 'hatched_on' => $hatched]), Shelf::catalogue(), Shelf::shelf()->names()))->age($today);
+
+        $this->assertSame(['4 years 3 months', '1 year', '1 month', '0 months', ''], array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]));
+    }
+
+    /** @return array{string, string} */
+    private static function letters(Bead $bead): array
+    {
+        return [$bead->left['letter'], $bead->right['letter']];
+    }
+}
