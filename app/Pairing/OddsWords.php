@@ -9,6 +9,9 @@ use Destino\Probability\Rational;
 /** Exact odds with a plain sentence beside them. */
 class OddsWords
 {
+    /** The sign stays with its number at the end of a line. */
+    private const PERCENT = "\u{a0}%";
+
     /** "1 in 8", "about 1 in 5.3", "every", "never". */
     public static function oneIn(Rational $chance): string
     {
@@ -29,7 +32,7 @@ class OddsWords
     public static function percent(Rational $chance): string
     {
         if ($chance->isZero() || $chance->isOne()) {
-            return $chance->toPercent().' %';
+            return $chance->toPercent().self::PERCENT;
         }
         $value = $chance->toFloat();
         // Two digits that say something, near 0 as near 1.
@@ -37,7 +40,7 @@ class OddsWords
         $text = $chance->toPercent($places);
         $isFalse = in_array((float) $text, [0.0, 100.0], true);
 
-        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text)).' %';
+        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text)).self::PERCENT;
     }
 
     /** How many clutches of this size it is likely to take. */

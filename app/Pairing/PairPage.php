@@ -55,17 +55,21 @@ class PairPage
     {
         $total = number_format((float) (string) $this->space->total());
         $kind = $this->prediction->question->by === By::Look ? 'looks' : 'genotypes';
-        $most = $this->rows[0] ?? null;
+        $living = array_values(array_filter($this->rows, fn (OutcomeRow $row): bool => ! $row->outcome->isLethal));
+        $most = $living[0] ?? null;
         if ($most === null) {
-            return 'Nothing hatches from this pairing.';
+            return 'Every egg of this pairing dies of its form.';
         }
         if ($total === '1') {
-            return $most->outcome->isLethal ? "Every egg is {$most->outcome->label} and does not live." : "Every egg is the same: {$most->outcome->label}.";
+            return "Every egg is the same: {$most->outcome->label}.";
         }
-        $ties = count(array_filter($this->rows, fn (OutcomeRow $row): bool => $row->outcome->probability->equals($most->outcome->probability)));
+        $ties = count(array_filter($living, fn (OutcomeRow $row): bool => $row->outcome->probability->equals($most->outcome->probability)));
         $likely = $ties > 1 ? "none more likely than {$most->oneIn()}" : "most likely {$most->outcome->label}, {$most->oneIn()}";
 
-        return "{$total} {$kind} can come of this: {$likely}.";
+        $lost = $this->prediction->question->hatched ? Rational::zero() : $this->prediction->cross->survival()->complement();
+        $deaths = $lost->isZero() ? '' : " {$lost->toString()} of the eggs (".OddsWords::percent($lost).') do not live.';
+
+        return "{$total} {$kind} can come of this: {$likely}.{$deaths}";
     }
 
     public function targetSentence(): string

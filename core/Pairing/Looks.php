@@ -136,16 +136,17 @@ final readonly class Looks
     {
         $parts = [];
         foreach ($outcomes as $outcome) {
-            $masks = [];
+            $masks = $looks = [];
             foreach ($outcome->forms as $locus => $form) {
                 foreach ($this->catalogue->masksAt($locus) as $mask) {
                     if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
                         $masks[AlikeForms::key($form)] = $mask;
+                        $looks[] = $this->alike?->classOf($form) ?? AlikeForms::key($form);
                     }
                 }
             }
-            $key = implode('|', array_keys($masks));
-            $parts[$key] = [$masks, [...$parts[$key][1] ?? [], $outcome]];
+            $key = implode('|', $looks); // masking forms that look alike hide together what any of them hides
+            $parts[$key] = [($parts[$key][0] ?? []) + $masks, [...$parts[$key][1] ?? [], $outcome]];
         }
 
         return array_values($parts);

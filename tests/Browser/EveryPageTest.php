@@ -4,7 +4,7 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** Holds for every page, at the desk and on a phone, in both themes. */
+/** Holds for every page, at the desk, at 200 % zoom and on a phone, in both themes. */
 class EveryPageTest extends BrowserTestCase
 {
     /** @return iterable<string, array{string}> */
@@ -29,7 +29,7 @@ class EveryPageTest extends BrowserTestCase
     public function test_the_page_is_accessible_fits_and_asks_no_other_host(string $path): void
     {
         $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
-        foreach ([['light', 1280, 800], ['dark', 390, 844]] as [$theme, $width, $height]) {
+        foreach ([['light', 1280, 800], ['dark', 390, 844], ['light', 640, 400]] as [$theme, $width, $height]) {
             $browser = $this->browser()->size($width, $height)->theme($theme)->visit($path);
             $browser->script($axe);
             $faults = $browser->driver->executeAsyncScript(

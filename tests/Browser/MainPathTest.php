@@ -67,13 +67,64 @@ class MainPathTest extends BrowserTestCase
         $browser->waitFor('.answer', '8 looks can come of this');
     }
 
+    public function test_the_tray_is_cut_anew_when_a_choice_changes(): void
+    {
+        $browser = $this->browser()->visit('/pair?sire=Mojave+Pastel&dam=Mystic');
+        $browser->waitFor('#tray-title', 'The tray');
+        self::assertCount(8, $browser->all('.tray.wide .scute'));
+        $browser->waitFor('th[data-sort] button', 'Outcome'); // the modules are there
+        $browser->click('input[name="alike"]');
+        $browser->waitFor('table.list', 'Mojave or Mystic');
+        self::assertCount(6, $browser->all('.tray.wide .scute'));
+        $browser->click('select[name="by"] option[value="genotype"]');
+        $browser->driver->wait(10, 100)->until(fn (): bool => str_contains($browser->driver->getCurrentURL(), 'by=genotype'));
+        self::assertCount(8, $browser->all('.tray.wide .scute'));
+    }
+
+    public function test_a_school_is_chosen_beside_the_numbers_it_changes(): void
+    {
+        $browser = $this->browser()->visit('/pair?sire=Spider+Blackhead&dam=Normal&by=genotype');
+        $browser->waitFor('.answer', '2 genotypes can come of this');
+        $browser->waitFor('th[data-sort] button', 'Outcome');
+        $browser->click('#school-spider-blackhead-allelism option[value="separate"]');
+        $browser->waitFor('.answer', '4 genotypes can come of this');
+    }
+
+    public function test_the_theme_is_chosen_and_remembered(): void
+    {
+        $browser = $this->browser()->visit('/luck');
+        $theme = fn (): string => (string) $browser->script('return document.documentElement.dataset.bsTheme');
+        $browser->waitFor('.station.push', 'Dark');
+        self::assertSame('light', $theme());
+        $browser->click('.station.push');
+        self::assertSame('dark', $theme());
+        $browser->visit('/genes');
+        self::assertSame('dark', $theme());
+        $browser->script("localStorage.removeItem('destino-theme')");
+    }
+
+    public function test_a_long_name_and_a_large_collection_keep_their_shape(): void
+    {
+        $browser = $this->browser()->visit('/animals/create');
+        $browser->type('#name', str_repeat('Longestnamewithoutanyspace', 3))->click('input[value="female"]');
+        $browser->type('#genotype', 'Pastel Enchi Mojave Fire Yellow Belly Spotnose Leopard Pinstripe het Clown het Piebald het Ultramel het Albino');
+        $browser->click('form button[type="submit"]');
+        $browser->waitFor('h1', 'Longestname');
+        foreach ([$browser->driver->getCurrentURL(), '/animals', '/pair'] as $page) {
+            foreach ([1280, 390] as $width) {
+                $browser->size($width, 844)->visit(str_replace($this->address(), '', $page));
+                self::assertSame(0, $browser->script('return document.documentElement.scrollWidth - innerWidth'), "{$page} at {$width}");
+            }
+        }
+    }
+
     public function test_it_works_without_scripts(): void
     {
         $browser = $this->browser()->withoutScripts()->visit('/pair?sire=Pastel&dam=het+Clown&target=Pastel');
         self::assertStringContainsString('Pastel: 1/2 per egg', $browser->text());
         self::assertStringContainsString('98.4 %', $browser->text('[data-rung="6"]'));
         $browser->find('.ask button')->click();
-        self::assertStringContainsString('Pastel: 1/2 per egg', $browser->text());
+        $browser->waitFor('.answer', 'Pastel: 1/2 per egg');
         self::assertTrue($browser->find('[data-without-script]')->isDisplayed());
     }
 

@@ -87,6 +87,34 @@ class AnimalsTest extends TestCase
         $this->get('/animals?sex=female')->assertSee('Wherry')->assertDontSee('Skiff');
     }
 
+    public function test_three_hundred_animals_are_listed_in_pages(): void
+    {
+        Animal::factory()->count(300)->for($this->keeper(), 'keeper')->sequence(fn ($sequence): array => ['name' => sprintf('Snake %03d', $sequence->index)])->create();
+
+        $this->get('/animals')->assertSee('300 of 300 animals.')->assertSee('Snake 059')->assertDontSee('Snake 060');
+        $this->get('/animals?page=5')->assertSee('Snake 299');
+        $this->get('/animals?find=Snake+2&page=1')->assertSee('100 of 300 animals fit.');
+        $this->get('/pair')->assertOk()->assertSee('Snake 299');
+    }
+
+    public function test_a_record_that_can_no_longer_be_read_is_shown_as_typed(): void
+    {
+        $animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['genotype' => 'Pastel Oldname']);
+
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Pastel Oldname')->assertSee('is not a known name');
+        $this->get('/animals')->assertOk()->assertSee('cannot be read any more');
+    }
+
+    public function test_the_record_tells_what_is_passed_on_and_whom_to_pair(): void
+    {
+        $male = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Super Pastel 66% het Clown']);
+        $female = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female']);
+
+        $this->get("/animals/{$male->id}")->assertSeeInOrder(['What he passes on', 'Pastel', 'always', 'Clown', '1/3', '1 in 3', 'Pair him with', 'Tender'])
+            ->assertSee("sire_id={$male->id}&dam_id={$female->id}");
+        $this->get("/animals/{$female->id}")->assertSeeInOrder(['What she passes on', 'Pair her with', '1 males', 'Skiff']);
+    }
+
     public function test_strangers_animals_do_not_exist(): void
     {
         $this->keeper();

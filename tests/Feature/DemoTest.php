@@ -51,7 +51,7 @@ class DemoTest extends TestCase
     {
         // 2/3 · 1/2 with a visual male: and no number of eggs is enough.
         $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $this->id('Calico Jenny'), 'target' => 'Genetic Stripe']))->assertOk()
-            ->assertSee('Genetic Stripe: 1/3 per egg')->assertSee('no number of eggs passes 67 %');
+            ->assertSee('Genetic Stripe: 1/3 per egg')->assertSee("no number of eggs passes 67\u{a0}%");
     }
 
     public function test_the_first_project_in_one_pairing(): void

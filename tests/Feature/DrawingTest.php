@@ -82,14 +82,14 @@ class DrawingTest extends TestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function odds(): iterable
     {
-        yield 'a unit fraction' => ['1/8', '13 %', '1 in 8'];
-        yield 'two thirds' => ['2/3', '67 %', 'about 1 in 1.5'];
-        yield 'small' => ['7/200', '3.5 %', 'about 1 in 29'];
-        yield 'very small' => ['1/1470', '0.068 %', '1 in 1,470'];
-        yield 'nearly sure' => ['9999/10000', '99.99 %', 'about 1 in 1'];
-        yield 'sure' => ['1', '100 %', 'always'];
-        yield 'never' => ['0', '0 %', 'never'];
-        yield 'one in a million' => ['1/1048576', '0.000095 %', '1 in 1,048,576'];
+        yield 'a unit fraction' => ['1/8', "13\u{a0}%", '1 in 8'];
+        yield 'two thirds' => ['2/3', "67\u{a0}%", 'about 1 in 1.5'];
+        yield 'small' => ['7/200', "3.5\u{a0}%", 'about 1 in 29'];
+        yield 'very small' => ['1/1470', "0.068\u{a0}%", '1 in 1,470'];
+        yield 'nearly sure' => ['9999/10000', "99.99\u{a0}%", 'about 1 in 1'];
+        yield 'sure' => ['1', "100\u{a0}%", 'always'];
+        yield 'never' => ['0', "0\u{a0}%", 'never'];
+        yield 'one in a million' => ['1/1048576', "0.000095\u{a0}%", '1 in 1,048,576'];
     }
 
     #[DataProvider('odds')]

@@ -16,9 +16,9 @@ class PairTest extends TestCase
     {
         $this->get('/pair?'.http_build_query(['sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic 66% het Clown', 'target' => 'Clown', 'eggs' => 5, 'by' => 'genotype']))
             ->assertOk()
-            ->assertSeeInOrder(['Clown: 1/6 per egg (17 %), likely in one clutch.', 'genotypes can come of this', 'In one clutch', 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on'])
+            ->assertSeeInOrder(["Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes can come of this', 'In one clutch', 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on'])
             // 2/3·(1 − (3/4)⁵) = 0.5085
-            ->assertSee('51 %')->assertSee('never')->assertSee('no number of eggs passes 67 %')
+            ->assertSee("51\u{a0}%")->assertSee('never')->assertSee("no number of eggs passes 67\u{a0}%")
             ->assertHeader('Content-Security-Policy');
     }
 

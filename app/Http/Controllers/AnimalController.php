@@ -50,14 +50,15 @@ class AnimalController extends Controller
         return redirect()->route('animals.show', $animal)->with('said', "{$animal->name} is in the collection.");
     }
 
-    public function show(Animal $animal): View
+    public function show(Animal $animal, #[CurrentUser] User $keeper): View
     {
         $this->authorize('view', $animal);
 
         $card = fn (Animal $one): AnimalCard => new AnimalCard($one, $this->shelf->catalogue(), $this->shelf->names());
-        $mates = $animal->keeper()->sole()->animals()->where('sex', '!=', $animal->sex->value)->orderBy('name')->get();
+        /** @var list<Animal> $mates */
+        $mates = $keeper->animals()->where('sex', '!=', $animal->sex->value)->orderBy('name')->get()->all();
 
-        return view('animals.show', ['card' => $card($animal), 'mates' => $mates->map($card)]);
+        return view('animals.show', ['card' => $card($animal), 'mates' => array_map($card, $mates)]);
     }
 
     public function edit(Animal $animal): View

@@ -19,7 +19,10 @@ class SignInKeeper
     {
         if (! Auth::check()) {
             // The peer's address as the socket tells it, never a header that a stranger can write.
-            abort_unless(IpUtils::checkIp((string) $request->server('REMOTE_ADDR'), ['127.0.0.0/8', '::1']), 403, 'Destino answers only at the machine it runs on.');
+            $isHere = IpUtils::checkIp((string) $request->server('REMOTE_ADDR'), ['127.0.0.0/8', '::1']);
+            // A page of another site may point its own name at this machine: only the machine's own names are answered.
+            $isOurName = in_array($request->getHost(), ['127.0.0.1', 'localhost', '[::1]'], true);
+            abort_unless($isHere && $isOurName, 403, 'Destino answers only at the machine it runs on.');
             Auth::login(User::keeper());
         }
 

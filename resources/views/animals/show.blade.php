@@ -5,6 +5,7 @@
         <a class="button main" href="{{ route('pair', [($animal->sex->value === 'male' ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }}</a>
     </x-slot:actions>
     <div class="two">
+        <div class="stack">
         <section class="sheet">
             <div class="head"><h2>What {{ $animal->sex->value === 'male' ? 'he' : 'she' }} carries</h2></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
@@ -12,15 +13,6 @@
             <x-beads :beads="$card->beads()" named/>
             @foreach ($card->reading->notes as $note)<p class="soft small mb-0 mt-2">{{ $note }}</p>@endforeach
             <div class="mt-3"><x-bead-key :sides="false"/></div>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>Record</h2></div>
-            <dl class="facts">
-                <dt>Sex</dt><dd>{{ $animal->sex->value }}</dd>
-                <dt>Hatched</dt><dd>{{ $animal->hatched_on?->format('j F Y') ?? 'not known' }}{{ $card->age() === '' ? '' : ', '.$card->age().' old' }}</dd>
-                @if (trim($animal->genotype) !== $card->genotype())<dt>As typed</dt><dd>{{ $animal->genotype }}</dd>@endif
-                <dt>Notes</dt><dd style="white-space:pre-line">{{ $animal->notes ?: 'none' }}</dd>
-            </dl>
         </section>
         <section class="sheet">
             <div class="head"><h2>What {{ $animal->sex->value === 'male' ? 'he' : 'she' }} passes on</h2><span class="soft small">chance per egg</span></div>
@@ -31,14 +23,26 @@
                 @endforeach
             </tbody></table>
         </section>
+        </div>
+        <div class="stack">
         <section class="sheet">
-            <div class="head"><h2>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }} with</h2><span class="soft small">{{ $mates->count() }} {{ $animal->sex->value === 'male' ? 'females' : 'males' }}</span></div>
-            @if ($mates->isEmpty())<p class="soft mb-0">No {{ $animal->sex->value === 'male' ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
+            <div class="head"><h2>Record</h2></div>
+            <dl class="facts">
+                <dt>Sex</dt><dd>{{ $animal->sex->value }}</dd>
+                <dt>Hatched</dt><dd>{{ $animal->hatched_on?->format('j F Y') ?? 'not known' }}{{ $card->age() === '' ? '' : ', '.$card->age().' old' }}</dd>
+                @if (trim($animal->genotype) !== $card->genotype())<dt>As typed</dt><dd>{{ $animal->genotype }}</dd>@endif
+                <dt>Notes</dt><dd style="white-space:pre-line">{{ $animal->notes ?: 'none' }}</dd>
+            </dl>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->sex->value === 'male' ? 'females' : 'males' }}</span></div>
+            @if ($mates === [])<p class="soft mb-0">No {{ $animal->sex->value === 'male' ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
             <ul class="plain">
                 @foreach ($mates as $mate)
                     <li><a href="{{ route('pair', $animal->sex->value === 'male' ? ['sire_id' => $animal->id, 'dam_id' => $mate->animal->id] : ['sire_id' => $mate->animal->id, 'dam_id' => $animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
                 @endforeach
             </ul>
         </section>
+        </div>
     </div>
 </x-station>

@@ -39,7 +39,7 @@ final class LawsTest extends TestCase
     public function testProbabilitiesSumToOneAndLazyOrderIsTheSortedOrder(): void
     {
         $this->forAllPairs(function (Cross $cross): void {
-            foreach ([Genotypes::of($cross, sexed: true), Looks::of($cross), Looks::of($cross, alike: true)] as $space) {
+            foreach ([Genotypes::of($cross, sexed: true), Looks::of($cross), Looks::of($cross, sexed: true, alike: true), Looks::of($cross, hatched: true)] as $space) {
                 $sum = Rational::zero();
                 $last = Rational::one();
                 $seen = [];
