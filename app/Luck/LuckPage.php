@@ -82,7 +82,7 @@ class LuckPage
             $this->luck->isAsExpected(), $tail > 0.2 => 'Nothing unusual: keep going.',
             $tail > 0.05 => 'Unlucky or lucky, but seen every season by somebody. No reason to doubt the parents yet.',
             $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
-            default => 'So rare that another explanation is likelier than luck: a parent may not carry it, the chance may be lower than thought, or hits may be overlooked.',
+            default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be lower than thought, or hits may be overlooked.',
         };
     }
 
