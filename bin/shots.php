@@ -13,7 +13,7 @@ $views = [
     'pair-advice-dark' => ['/pair?'.http_build_query(['sire' => 'Spider Lesser Pastel', 'dam' => 'Spider Mojave Piebald']).'#tray-title', 1280, 1100, 'dark'],
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
-    'animal' => ['/animals/12', 1280, 800, 'light'],
+    'animal' => ['/animals/8', 1280, 1080, 'light'],
     'animal-form-phone' => ['/animals/create', 390, 844, 'light'],
     'genes' => ['/genes', 1280, 800, 'light'],
     'gene' => ['/genes/spider', 1280, 1100, 'light'],

@@ -19,14 +19,18 @@ use Illuminate\Support\Carbon;
  * @property string|null $notes
  * @property int $version
  * @property string|null $form_token
+ * @property int|null $sire_id a male of the same collection
+ * @property string|null $sire_name a sire outside the collection
+ * @property int|null $dam_id a female of the same collection
+ * @property string|null $dam_name a dam outside the collection
  */
 class Animal extends Model
 {
     use HasFactory;
 
-    protected $fillable = ['name', 'sex', 'hatched_on', 'genotype', 'notes', 'form_token'];
+    protected $fillable = ['name', 'sex', 'hatched_on', 'genotype', 'notes', 'form_token', 'sire_id', 'sire_name', 'dam_id', 'dam_name'];
 
-    protected $casts = ['sex' => Sex::class, 'hatched_on' => 'date', 'version' => 'integer'];
+    protected $casts = ['sex' => Sex::class, 'hatched_on' => 'date', 'version' => 'integer', 'sire_id' => 'integer', 'dam_id' => 'integer'];
 
     /** @return BelongsTo<User, $this> */
     public function keeper(): BelongsTo

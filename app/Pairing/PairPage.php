@@ -4,6 +4,7 @@ namespace App\Pairing;
 
 use App\Documents\PredictionDocument;
 use App\Drawing\Bead;
+use App\Family\Relatedness;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Claim;
@@ -43,7 +44,7 @@ class PairPage
     /** @var array<string, bool> */
     private array $givers = [];
 
-    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most)
+    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most, public readonly ?Relatedness $relatedness = null)
     {
         $this->space = $prediction->outcomes();
         $this->rows = array_map($this->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));

@@ -41,6 +41,18 @@ class DemoSeeder extends Seeder
         ['Yawl', 'male', '2024-06-30', 'Pinstripe 50% het Piebald', 'Hold-back from Tidemark.'],
     ];
 
+    /** Sire and dam by name; a parent that is not in the collection is an outside animal. */
+    private const PARENTS = [
+        'Calico Jenny' => ['Old Painter', 'Striped Sally'],
+        'Estuary' => ['Anchor', 'Brightwater'],
+        'Fathom' => ['Anchor', 'Brightwater'],
+        'Gunwale' => ['Anchor', 'Brightwater'],
+        'Halyard' => ['Anchor', 'Calico Jenny'],
+        'Lantern' => ['Inlet', 'Jetty'],
+        'Mooring' => ['Inlet', 'Jetty'],
+        'Yawl' => ['Driftwood', 'Tidemark'],
+    ];
+
     public function run(): void
     {
         DB::transaction(function (): void {
@@ -51,6 +63,17 @@ class DemoSeeder extends Seeder
             foreach (self::ANIMALS as [$name, $sex, $hatched, $genotype, $notes]) {
                 $keeper->animals()->create(['name' => $name, 'sex' => $sex, 'hatched_on' => $hatched, 'genotype' => $genotype, 'notes' => $notes === '' ? null : $notes]);
             }
+            foreach (self::PARENTS as $name => [$sire, $dam]) {
+                $keeper->animals()->where('name', $name)->sole()->update(self::parent($keeper, 'sire', $sire) + self::parent($keeper, 'dam', $dam));
+            }
         });
+    }
+
+    /** @return array<string, int|string> */
+    private static function parent(User $keeper, string $role, string $name): array
+    {
+        $animal = $keeper->animals()->where('name', $name)->first();
+
+        return $animal === null ? ["{$role}_name" => $name] : ["{$role}_id" => $animal->id];
     }
 }

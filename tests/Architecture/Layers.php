@@ -34,6 +34,11 @@ final class Layers
         return $this->below('Destino\Probability', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing');
     }
 
+    public function testRelatednessNeedsNumbersOnly(): Rule
+    {
+        return $this->below('Destino\Husbandry', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing');
+    }
+
     public function testGenomeStandsOnProbability(): Rule
     {
         return $this->below('Destino\Genome', 'Destino\Notation', 'Destino\Pairing');

@@ -4,6 +4,8 @@ namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
+use App\Family\Family;
+use App\Family\PedigreeTree;
 use App\Http\Requests\AnimalRequest;
 use App\Models\Animal;
 use App\Models\User;
@@ -36,11 +38,11 @@ class AnimalController extends Controller
         ]);
     }
 
-    public function create(): View
+    public function create(#[CurrentUser] User $keeper): View
     {
         $this->authorize('create', Animal::class);
 
-        return view('animals.form', ['animal' => new Animal(['name' => '', 'genotype' => '', 'notes' => '']), 'token' => (string) Str::uuid()]);
+        return view('animals.form', ['animal' => new Animal(['name' => '', 'genotype' => '', 'notes' => '', 'sire_id' => null, 'sire_name' => null, 'dam_id' => null, 'dam_name' => null]), 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper)]);
     }
 
     public function store(AnimalRequest $request, #[CurrentUser] User $keeper): RedirectResponse
@@ -58,14 +60,22 @@ class AnimalController extends Controller
         /** @var list<Animal> $mates */
         $mates = $keeper->animals()->where('sex', '!=', $animal->sex->value)->orderBy('name')->get()->all();
 
-        return view('animals.show', ['card' => $card($animal), 'mates' => array_map($card, $mates)]);
+        $family = Family::of($keeper);
+
+        return view('animals.show', [
+            'card' => $card($animal),
+            'mates' => array_map($card, $mates),
+            'family' => $family,
+            'tree' => new PedigreeTree($animal, $family, $this->shelf),
+            'offspring' => array_map($card, $family->offspringOf($animal)),
+        ]);
     }
 
-    public function edit(Animal $animal): View
+    public function edit(Animal $animal, #[CurrentUser] User $keeper): View
     {
         $this->authorize('update', $animal);
 
-        return view('animals.form', ['animal' => $animal, 'token' => null]);
+        return view('animals.form', ['animal' => $animal, 'token' => null, 'candidates' => $this->candidates($keeper, $animal)]);
     }
 
     public function update(AnimalRequest $request, Animal $animal): RedirectResponse
@@ -73,5 +83,19 @@ class AnimalController extends Controller
         $request->change($animal);
 
         return redirect()->route('animals.show', $animal)->with('said', 'Saved.');
+    }
+
+    /** @return array<string, list<Animal>> possible parents by sex */
+    private function candidates(User $keeper, ?Animal $animal = null): array
+    {
+        $candidates = ['male' => [], 'female' => []];
+        /** @var Animal $other */
+        foreach ($keeper->animals()->orderBy('name')->get() as $other) {
+            if ($animal === null || $other->id !== $animal->id) {
+                $candidates[$other->sex->value][] = $other;
+            }
+        }
+
+        return $candidates;
     }
 }

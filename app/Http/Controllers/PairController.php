@@ -3,6 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Family\Family;
+use App\Family\Relatedness;
 use App\Models\User;
 use App\Pairing\Inquiry;
 use App\Pairing\OutcomeSheet;
@@ -23,7 +25,7 @@ class PairController extends Controller
     {
         $this->authorize('use-stations');
         $inquiry = new Inquiry($request, $keeper);
-        $page = $this->answer($inquiry, (int) config('destino.rows'));
+        $page = $this->answer($inquiry, (int) config('destino.rows'), $keeper);
 
         return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
     }
@@ -32,7 +34,7 @@ class PairController extends Controller
     {
         $this->authorize('use-stations');
         $inquiry = new Inquiry($request, $keeper);
-        $page = $this->answer($inquiry, 200);
+        $page = $this->answer($inquiry, 200, $keeper);
 
         return $page === null
             ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
@@ -43,7 +45,7 @@ class PairController extends Controller
     {
         $this->authorize('use-stations');
         $inquiry = new Inquiry($request, $keeper);
-        $page = $this->answer($inquiry, 1);
+        $page = $this->answer($inquiry, 1, $keeper);
 
         return $page === null
             ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
@@ -51,7 +53,7 @@ class PairController extends Controller
     }
 
     /** The answer, or null with the reasons in the inquiry. */
-    private function answer(Inquiry $inquiry, int $rows): ?PairPage
+    private function answer(Inquiry $inquiry, int $rows, User $keeper): ?PairPage
     {
         if (! $inquiry->isAsked()) {
             return null;
@@ -59,7 +61,7 @@ class PairController extends Controller
         try {
             $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools));
 
-            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows) : null;
+            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper)) : null;
         } catch (UnreadableQuestion $error) {
             foreach ($error->errors as $field => $errors) {
                 $inquiry->errors[$field] ??= implode(' ', array_map(fn (DestinoError $each): string => $each->getMessage(), $errors));
@@ -69,6 +71,11 @@ class PairController extends Controller
         }
 
         return null;
+    }
+
+    private function relatedness(Inquiry $inquiry, User $keeper): ?Relatedness
+    {
+        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of(Family::of($keeper), $inquiry->sireAnimal, $inquiry->damAnimal);
     }
 
     /** @return array<string, mixed> */

@@ -3,6 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
+use App\Family\Family;
 use App\Models\Animal;
 use App\Models\User;
 use Closure;
@@ -34,6 +35,10 @@ class AnimalRequest extends FormRequest
             'hatched_on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'],
             'genotype' => ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, $this->readable($shelf)],
             'notes' => ['nullable', 'string', 'max:10000'],
+            'sire_id' => ['nullable', 'integer', $this->possibleParent(Sex::Male)],
+            'dam_id' => ['nullable', 'integer', $this->possibleParent(Sex::Female)],
+            'sire_name' => ['nullable', 'string', 'max:80'],
+            'dam_name' => ['nullable', 'string', 'max:80'],
             'version' => ['nullable', 'integer'],
             'form_token' => ['nullable', 'uuid'],
         ];
@@ -51,6 +56,8 @@ class AnimalRequest extends FormRequest
             'hatched_on.after' => 'The hatch date lies too far back.',
             'genotype.required' => 'Type what it carries, or “Normal” for an animal without any gene.',
             'genotype.max' => 'The text has more than :max characters.',
+            'sire_name.max' => 'The name of the sire has more than 80 characters.',
+            'dam_name.max' => 'The name of the dam has more than 80 characters.',
             'notes.max' => 'The notes have more than 10,000 characters.',
         ];
     }
@@ -76,6 +83,27 @@ class AnimalRequest extends FormRequest
             $current->version++;
             $current->save();
         });
+    }
+
+    /** A parent is of the right sex, of the same collection, older, and no descendant. */
+    private function possibleParent(Sex $sex): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($sex): void {
+            $role = $sex === Sex::Male ? 'sire' : 'dam';
+            $family = Family::of($this->user());
+            $parent = $family->animal((int) $value);
+            $animal = $this->route('animal');
+            $hatched = strtotime((string) $this->input('hatched_on'));
+            if ($parent === null) {
+                $fail("The {$role} is not in your collection. Choose another, or write its name.");
+            } elseif ($parent->sex !== $sex) {
+                $fail("{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.");
+            } elseif ($animal instanceof Animal && $family->descends($parent, $animal)) {
+                $fail($parent->id === $animal->id ? 'An animal is not its own parent.' : "{$parent->name} descends from {$animal->name} and cannot be a parent of it.");
+            } elseif ($hatched !== false && $parent->hatched_on !== null && $parent->hatched_on->getTimestamp() >= $hatched) {
+                $fail("{$parent->name} hatched on {$parent->hatched_on->format('j F Y')}, which is not before this animal.");
+            }
+        };
     }
 
     private function readable(CatalogueShelf $shelf): Closure

@@ -31,6 +31,22 @@
             <input class="input" type="date" id="hatched_on" name="hatched_on" value="{{ old('hatched_on', $animal->hatched_on?->format('Y-m-d')) }}" aria-describedby="hatched-error" @error('hatched_on') aria-invalid="true" @enderror>
             <x-field-error id="hatched-error" :message="$errors->first('hatched_on')"/>
         </div>
+        <div class="two">
+            @foreach (['sire' => 'male', 'dam' => 'female'] as $parent => $sex)
+                <fieldset class="field">
+                    <legend class="legend mb-1">{{ ucfirst($parent) }} <span class="soft">(leave empty if not known)</span></legend>
+                    <label class="small" for="{{ $parent }}_id">in the collection</label>
+                    <select class="input" id="{{ $parent }}_id" name="{{ $parent }}_id" aria-describedby="{{ $parent }}-error" @error("{$parent}_id") aria-invalid="true" @enderror>
+                        <option value="">none</option>
+                        @foreach ($candidates[$sex] as $candidate)<option value="{{ $candidate->id }}" @selected((string) old("{$parent}_id", $animal->{"{$parent}_id"}) === (string) $candidate->id)>{{ $candidate->name }}</option>@endforeach
+                    </select>
+                    <x-field-error :id="$parent.'-error'" :message="$errors->first($parent.'_id')"/>
+                    <label class="small" for="{{ $parent }}_name">or outside it, by name</label>
+                    <input class="input" id="{{ $parent }}_name" name="{{ $parent }}_name" maxlength="80" autocomplete="off" value="{{ old("{$parent}_name", $animal->{"{$parent}_name"}) }}">
+                    <x-field-error :id="$parent.'-name-error'" :message="$errors->first($parent.'_name')"/>
+                </fieldset>
+            @endforeach
+        </div>
         <div class="field">
             <label for="notes">Notes</label>
             <textarea class="input" id="notes" name="notes" rows="4" aria-describedby="notes-error">{{ old('notes', $animal->notes) }}</textarea>

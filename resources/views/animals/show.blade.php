@@ -45,4 +45,24 @@
         </section>
         </div>
     </div>
+    <section class="sheet mt-3">
+        <div class="head"><h2>Family</h2>
+            @php($f = $family->inbreeding($animal))
+            <span class="soft small">{{ $tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Pairing\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
+        </div>
+        @if ($tree->isKnown())
+            <div class="scroll" tabindex="0" role="region" aria-label="Pedigree"><x-pedigree :tree="$tree"/></div>
+        @else
+            <p class="soft mb-0"><a href="{{ route('animals.edit', $animal) }}">Record the parents</a> to see the pedigree, and to be told when a pair is closely related.</p>
+        @endif
+        @if ($offspring !== [])
+            <h3 class="mt-3 mb-2">Young in the collection</h3>
+            <ul class="plain">
+                @foreach ($offspring as $young)
+                    @php($other = $family->animal($animal->sex->value === 'male' ? $young->animal->dam_id : $young->animal->sire_id)->name ?? ($animal->sex->value === 'male' ? $young->animal->dam_name : $young->animal->sire_name))
+                    <li><a href="{{ route('animals.show', $young->animal) }}">{{ $young->animal->name }}</a> <x-beads :beads="$young->beads()" aria-hidden="true"/> <span class="small">{{ $young->genotype() }}</span> <span class="soft small">{{ $young->animal->sex->value }}{{ $young->animal->hatched_on ? ', '.$young->animal->hatched_on->format('Y') : '' }}{{ $other ? ', with '.$other : '' }}</span></li>
+                @endforeach
+            </ul>
+        @endif
+    </section>
 </x-station>

@@ -5,6 +5,9 @@
     @if ($inquiry->nameOf('sire') !== '' || $inquiry->nameOf('dam') !== '')
         <p class="soft small mb-0 mt-1">{{ $inquiry->nameOf('sire') ?: 'A male as typed' }} × {{ $inquiry->nameOf('dam') ?: 'a female as typed' }}</p>
     @endif
+    @if ($page->relatedness)
+        <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>
+    @endif
 </section>
 
 <div @class(['result' => $page->prediction->target !== null && ! $page->isImpossible(), 'stack' => $page->prediction->target === null || $page->isImpossible()])>

@@ -10,6 +10,7 @@
             </dl>
             @if ($page->targetSentence() !== '')<p class="answer mt-3">{{ $page->targetSentence() }}</p>@endif
             <p class="answer second mt-2">{{ $page->headline() }}</p>
+            @if ($page->relatedness)<p>{{ $page->relatedness->sentence() }}</p>@endif
             @if ($page->prediction->target && ! $page->isImpossible())
                 @php($chance = $page->prediction->target->chance)
                 <p class="mb-0">In {{ $inquiry->eggs }} eggs: at least one {{ App\Pairing\OddsWords::percent($chance->atLeastOne((int) $inquiry->eggs)) }}, at least two {{ App\Pairing\OddsWords::percent($chance->atLeastTwo((int) $inquiry->eggs)) }}.
