@@ -1,10 +1,12 @@
 <?php
 
 use App\Http\Controllers\AnimalController;
+use App\Http\Controllers\CareController;
 use App\Http\Controllers\GeneController;
 use App\Http\Controllers\LuckController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RoundController;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/pair');
@@ -15,6 +17,13 @@ Route::get('/pair/outcomes.csv', [PairController::class, 'export'])->name('pair.
 Route::get('/read', ReadingController::class)->name('read');
 
 Route::resource('animals', AnimalController::class)->except('destroy');
+
+Route::post('/animals/{animal}/care', [CareController::class, 'store'])->name('care.store');
+Route::delete('/care/{entry}', [CareController::class, 'destroy'])->name('care.destroy');
+Route::post('/care/{entry}/restore', [CareController::class, 'restore'])->withTrashed()->name('care.restore');
+
+Route::get('/round/{kind}', [RoundController::class, 'create'])->whereIn('kind', ['weight', 'feed'])->name('round.create');
+Route::post('/round/{kind}', [RoundController::class, 'store'])->whereIn('kind', ['weight', 'feed'])->name('round.store');
 
 Route::get('/genes', [GeneController::class, 'index'])->name('genes.index');
 Route::get('/genes/{gene}', [GeneController::class, 'show'])->name('genes.show');

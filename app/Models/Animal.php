@@ -2,11 +2,14 @@
 
 namespace App\Models;
 
+use App\Care\CareKind;
 use Destino\Genome\Sex;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /**
@@ -23,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $sire_name a sire outside the collection
  * @property int|null $dam_id a female of the same collection
  * @property string|null $dam_name a dam outside the collection
+ * @property CareEntry|null $latestWeight
  */
 class Animal extends Model
 {
@@ -36,6 +40,18 @@ class Animal extends Model
     public function keeper(): BelongsTo
     {
         return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @return HasMany<CareEntry, $this> */
+    public function care(): HasMany
+    {
+        return $this->hasMany(CareEntry::class);
+    }
+
+    /** @return HasOne<CareEntry, $this> */
+    public function latestWeight(): HasOne
+    {
+        return $this->hasOne(CareEntry::class)->ofMany(['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Weight->value));
     }
 
     /** @param Builder<self> $query */

@@ -53,6 +53,17 @@ class DemoSeeder extends Seeder
         'Yawl' => ['Driftwood', 'Tidemark'],
     ];
 
+    /** Weights by name: months before today, grams. */
+    private const WEIGHTS = [
+        'Calico Jenny' => [[9, 1380], [6, 1455], [3, 1520], [0, 1590]],
+        'Estuary' => [[8, 1240], [5, 1330], [2, 1410]],
+        'Fathom' => [[8, 1390], [5, 1490], [2, 1565]],
+        'Halyard' => [[10, 870], [7, 1010], [4, 1150], [1, 1270]],
+        'Gunwale' => [[6, 720], [1, 790]],
+        'Lantern' => [[7, 640], [2, 705]],
+        'Yawl' => [[9, 310], [5, 420], [1, 540]],
+    ];
+
     public function run(): void
     {
         DB::transaction(function (): void {
@@ -63,6 +74,16 @@ class DemoSeeder extends Seeder
             foreach (self::ANIMALS as [$name, $sex, $hatched, $genotype, $notes]) {
                 $keeper->animals()->create(['name' => $name, 'sex' => $sex, 'hatched_on' => $hatched, 'genotype' => $genotype, 'notes' => $notes === '' ? null : $notes]);
             }
+            foreach (self::WEIGHTS as $name => $weights) {
+                foreach ($weights as [$months, $grams]) {
+                    $keeper->animals()->where('name', $name)->sole()->care()->create(['kind' => 'weight', 'on' => now()->subMonths($months)->format('Y-m-d'), 'grams' => $grams]);
+                }
+            }
+            $keeper->animals()->where('name', 'Halyard')->sole()->care()->createMany([
+                ['kind' => 'feed', 'on' => now()->subDays(9)->format('Y-m-d'), 'outcome' => 'taken', 'prey' => 'medium rat'],
+                ['kind' => 'shed', 'on' => now()->subDays(20)->format('Y-m-d'), 'words' => 'in one piece'],
+                ['kind' => 'feed', 'on' => now()->subDays(23)->format('Y-m-d'), 'outcome' => 'refused', 'prey' => 'medium rat', 'words' => 'blue'],
+            ]);
             foreach (self::PARENTS as $name => [$sire, $dam]) {
                 $keeper->animals()->where('name', $name)->sole()->update(self::parent($keeper, 'sire', $sire) + self::parent($keeper, 'dam', $dam));
             }

@@ -18,6 +18,8 @@ class EveryPageTest extends BrowserTestCase
         yield 'animals' => ['/animals'];
         yield 'animal' => ['/animals/3'];
         yield 'animal form' => ['/animals/3/edit'];
+        yield 'weighing round' => ['/round/weight'];
+        yield 'feeding round' => ['/round/feed'];
         yield 'genes' => ['/genes'];
         yield 'gene' => ['/genes/spider'];
         yield 'complex' => ['/complexes/bel'];

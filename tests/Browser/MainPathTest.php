@@ -118,6 +118,22 @@ class MainPathTest extends BrowserTestCase
         }
     }
 
+    public function test_three_taps_log_a_meal_on_a_phone(): void
+    {
+        $browser = $this->browser()->size(390, 844)->visit('/animals/21');
+        $browser->waitFor('#care', 'Nothing logged yet.');
+        $browser->driver->wait(10, 100)->until(fn (): bool => ! $browser->find('[data-for="feed"]')->isDisplayed());
+        $browser->click('input[value="feed"] + span');
+        $browser->driver->wait(10, 100)->until(fn (): bool => $browser->find('[data-for="feed"]')->isDisplayed());
+        $browser->click('input[value="taken"] + span');
+        $browser->click('.log-form button[type="submit"]');
+        $browser->waitFor('.said', 'fed, taken');
+        $browser->click('.quiet');
+        $browser->waitFor('.said', 'Taken out: fed, taken');
+        $browser->click('.said button');
+        $browser->waitFor('.said', 'Back again: fed, taken');
+    }
+
     public function test_it_works_without_scripts(): void
     {
         $browser = $this->browser()->withoutScripts()->visit('/pair?sire=Pastel&dam=het+Clown&target=Pastel');

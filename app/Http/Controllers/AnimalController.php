@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Care\CareLog;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Family\Family;
@@ -67,6 +68,8 @@ class AnimalController extends Controller
             'mates' => array_map($card, $mates),
             'family' => $family,
             'tree' => new PedigreeTree($animal, $family, $this->shelf),
+            'log' => new CareLog($animal),
+            'token' => (string) Str::uuid(),
             'offspring' => array_map($card, $family->offspringOf($animal)),
         ]);
     }

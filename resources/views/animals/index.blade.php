@@ -1,5 +1,5 @@
 <x-station title="Animals" station="animals">
-    <x-slot:actions><a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a></x-slot:actions>
+    <x-slot:actions>@if ($all > 0)<a class="button" href="{{ route('round.create', 'weight') }}">Weighing round</a><a class="button" href="{{ route('round.create', 'feed') }}">Feeding round</a>@endif<a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a></x-slot:actions>
     @if ($all === 0)
         <section class="sheet empty">
             <p class="answer">No animals yet.</p>

@@ -45,6 +45,7 @@
         </section>
         </div>
     </div>
+    @include('animals.care')
     <section class="sheet mt-3">
         <div class="head"><h2>Family</h2>
             @php($f = $family->inbreeding($animal))

@@ -33,7 +33,7 @@
                 @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@endif
             </div>
         </header>
-        @if (session('said'))<p class="said" role="status">{{ session('said') }}</p>@endif
+        @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf<button class="button" type="submit">Undo</button></form>@endif</div>@endif
         {{ $slot }}
     </main>
 </div>

@@ -1,0 +1,74 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Care\CareKind;
+use App\Care\FeedOutcome;
+use App\Models\Animal;
+use App\Models\CareEntry;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** One entry in the care log of one animal. */
+class CareRequest extends FormRequest
+{
+    /** A ball python beyond this is a slip of the finger. */
+    public const MOST_GRAMS = 8000;
+
+    protected $errorBag = 'care';
+
+    public function authorize(): Response
+    {
+        return Gate::inspect('update', $this->route('animal'));
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', Rule::enum(CareKind::class)],
+            'on' => ['required', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'],
+            'grams' => ['nullable', 'required_if:kind,weight', 'integer', 'between:1,'.self::MOST_GRAMS],
+            'outcome' => ['nullable', 'required_if:kind,feed', Rule::enum(FeedOutcome::class)],
+            'prey' => ['nullable', 'string', 'max:60'],
+            'words' => ['nullable', 'required_if:kind,note', 'string', 'max:2000'],
+            'form_token' => ['nullable', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'kind' => 'Choose what to log.',
+            'on.before_or_equal' => 'The day lies in the future.',
+            'on' => 'Give the day as year-month-day.',
+            'grams.required_if' => 'Give the weight in grams.',
+            'grams' => 'The weight must be a whole number of grams from 1 to '.number_format(self::MOST_GRAMS).'.',
+            'outcome' => 'Say whether the food was taken, refused or brought up again.',
+            'prey.max' => 'The prey has more than 60 characters.',
+            'words.required_if' => 'Write the note.',
+            'words.max' => 'The text has more than 2,000 characters.',
+        ];
+    }
+
+    public function log(Animal $animal): CareEntry
+    {
+        $kind = CareKind::from($this->validated('kind'));
+        $entry = [
+            'kind' => $kind,
+            'on' => $this->validated('on'),
+            'grams' => $kind === CareKind::Weight ? $this->validated('grams') : null,
+            'outcome' => $kind === CareKind::Feed ? $this->validated('outcome') : null,
+            'prey' => $kind === CareKind::Feed ? $this->validated('prey') : null,
+            'words' => $this->validated('words'),
+        ];
+
+        return DB::transaction(fn (): CareEntry => $this->validated('form_token') === null
+            ? $animal->care()->create($entry)
+            : $animal->care()->createOrFirst(['form_token' => $this->validated('form_token')], $entry));
+    }
+}

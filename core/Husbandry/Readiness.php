@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Husbandry;
+
+use DateInterval;
+use DateTimeImmutable;
+
+/** Whether an animal is ready to breed by age and weight, why not, and when it is likely to be. */
+final readonly class Readiness
+{
+    /** A weight older than this says little about today. */
+    private const STALE_DAYS = 120;
+
+    /** Further ahead than this nobody should guess. */
+    private const MOST_DAYS = 1500;
+
+    /**
+     * @param bool|null $isReady null where age and weight are both unknown
+     * @param list<string> $reasons why not, or what the answer does not know
+     * @param DateTimeImmutable|null $likely when it is likely to be ready, where that can be guessed
+     */
+    private function __construct(public ?bool $isReady, public array $reasons, public ?DateTimeImmutable $likely) {}
+
+    /** @param list<Weighing> $weighings in any order */
+    public static function assess(bool $isMale, ?DateTimeImmutable $hatched, array $weighings, BreedingRules $rules, DateTimeImmutable $today): self
+    {
+        usort($weighings, static fn (Weighing $a, Weighing $b): int => $a->on <=> $b->on);
+        $last = $weighings === [] ? null : $weighings[count($weighings) - 1];
+        $who = $isMale ? 'a male' : 'a female';
+        $reasons = [];
+        $dates = [];
+        $isOpen = false;
+        $ofAge = $hatched?->add(new DateInterval("P{$rules->months($isMale)}M"));
+        if ($ofAge === null) {
+            $reasons[] = 'The hatch date is not known, so the age cannot be judged.';
+        } elseif ($ofAge > $today) {
+            $reasons[] = "Too young: {$rules->months($isMale)} months are asked of {$who}.";
+            $dates[] = $ofAge;
+        }
+        if ($last === null) {
+            $reasons[] = 'No weight is recorded.';
+        } else {
+            if ($last->on < $today->sub(new DateInterval('P'.self::STALE_DAYS.'D'))) {
+                $reasons[] = "The last weight is of {$last->on->format('j F Y')}; weigh again.";
+            }
+            if ($last->grams < $rules->grams($isMale)) {
+                $reasons[] = "Too light: {$last->grams} g of the {$rules->grams($isMale)} g asked of {$who}.";
+                $days = WeightTrend::of($weighings, $today)?->daysUntil($rules->grams($isMale));
+                $isOpen = $days === null || $days > self::MOST_DAYS;
+                $dates[] = $isOpen ? $today : $today->add(new DateInterval("P{$days}D"));
+            }
+        }
+        $isReady = $ofAge === null && $last === null ? null : $dates === [];
+
+        return new self($isReady, $reasons, $dates === [] || $isOpen ? null : max($dates));
+    }
+}

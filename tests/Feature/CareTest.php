@@ -1,0 +1,177 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Care\CareLog;
+use App\Care\WeightChart;
+use App\Models\Animal;
+use App\Models\CareEntry;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+class CareTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private Animal $animal;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Carbon::setTestNow('2026-11-23 20:00');
+        $this->animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female', 'hatched_on' => '2022-07-01']);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function entries(): iterable
+    {
+        yield 'a weight' => [['kind' => 'weight', 'grams' => '1420'], '1,420 g'];
+        yield 'a meal' => [['kind' => 'feed', 'outcome' => 'taken', 'prey' => 'small rat'], 'small rat, taken'];
+        yield 'a refusal with words' => [['kind' => 'feed', 'outcome' => 'refused', 'words' => 'blue'], 'fed, refused: blue'];
+        yield 'a shed' => [['kind' => 'shed'], 'shed'];
+        yield 'a note' => [['kind' => 'note', 'words' => '<b>calm</b>'], '<b>calm</b>'];
+    }
+
+    /** @param  array<string, mixed>  $form */
+    #[DataProvider('entries')]
+    public function test_an_entry_is_logged_and_shown(array $form, string $sentence): void
+    {
+        $this->log($form)->assertSessionHasNoErrors();
+        $this->assertSame($sentence, CareEntry::query()->sole()->sentence());
+        $this->get("/animals/{$this->animal->id}")->assertSee($sentence)->assertSee('20 Nov 2026')->assertDontSee('<b>calm', false);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function wrongEntries(): iterable
+    {
+        yield 'no weight' => [['kind' => 'weight'], 'grams', 'Give the weight in grams.'];
+        yield 'a weight in words' => [['kind' => 'weight', 'grams' => 'heavy'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.'];
+        yield 'a slip of the finger' => [['kind' => 'weight', 'grams' => '14200'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.'];
+        yield 'no outcome' => [['kind' => 'feed', 'prey' => 'rat'], 'outcome', 'Say whether the food was taken, refused or brought up again.'];
+        yield 'an empty note' => [['kind' => 'note'], 'words', 'Write the note.'];
+        yield 'tomorrow' => [['kind' => 'shed', 'on' => '2026-11-24'], 'on', 'The day lies in the future.'];
+        yield 'no kind' => [['kind' => 'bath'], 'kind', 'Choose what to log.'];
+    }
+
+    /** @param  array<string, mixed>  $form */
+    #[DataProvider('wrongEntries')]
+    public function test_a_wrong_entry_says_where_and_keeps_what_was_typed(array $form, string $field, string $message): void
+    {
+        $this->log($form + ['words' => $field === 'words' ? '' : 'typed words'])->assertSessionHasErrorsIn('care', [$field => $message]);
+        $this->assertSame(0, CareEntry::query()->count());
+        $this->from("/animals/{$this->animal->id}")->followingRedirects()->post("/animals/{$this->animal->id}/care", $form + ['on' => '2026-11-20', 'words' => $field === 'words' ? '' : 'typed words'])
+            ->assertSee($message)->assertSee($field === 'words' ? 'Log it' : 'typed words');
+    }
+
+    public function test_what_does_not_belong_to_the_kind_is_left_out(): void
+    {
+        $this->log(['kind' => 'shed', 'grams' => '900', 'outcome' => 'taken', 'prey' => 'rat']);
+        $entry = CareEntry::query()->sole();
+        $this->assertSame([null, null, null], [$entry->grams, $entry->outcome, $entry->prey]);
+    }
+
+    public function test_a_double_click_makes_one_entry(): void
+    {
+        $form = ['kind' => 'weight', 'grams' => '1420', 'form_token' => (string) Str::uuid()];
+        $this->log($form);
+        $this->log($form);
+        $this->assertSame(1, CareEntry::query()->count());
+    }
+
+    public function test_taking_out_can_be_undone(): void
+    {
+        $this->log(['kind' => 'weight', 'grams' => '1420']);
+        $entry = CareEntry::query()->sole();
+        $this->followingRedirects()->delete("/care/{$entry->id}")->assertSee('Taken out: 1,420 g')->assertSee('Undo')->assertSee('Nothing logged yet.');
+        $this->followingRedirects()->post("/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');
+        $this->assertSame(1, CareEntry::query()->count());
+    }
+
+    public function test_a_round_logs_many_animals_at_once(): void
+    {
+        $other = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Wherry']);
+        $third = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff']);
+        $this->get('/round/weight')->assertOk()->assertSeeInOrder(['Skiff', 'not weighed yet', 'Tender', 'Wherry']);
+
+        $round = ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$this->animal->id => '1420', $other->id => '', $third->id => '610']];
+        $this->followingRedirects()->post('/round/weight', $round)->assertSee('2 weights logged.');
+        $this->post('/round/weight', $round);
+        $this->assertSame(2, CareEntry::query()->count(), 'sent twice, logged once');
+        $this->log(['kind' => 'shed', 'on' => '2026-11-23']);
+        $this->get('/round/weight')->assertSee('last 1,420 g, 22 Nov 2026') // a later entry of another kind does not hide it
+            ->assertSee('Skiff');
+
+        $this->followingRedirects()->post('/round/feed', ['on' => '2026-11-22', 'prey' => 'small rat', 'form_token' => (string) Str::uuid(), 'rows' => [$other->id => 'refused']])->assertSee('1 meal logged.');
+        $this->assertSame('small rat, refused', $other->care()->sole()->sentence());
+    }
+
+    public function test_a_slip_in_a_round_stops_it_and_loses_nothing(): void
+    {
+        $other = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Wherry']);
+        $this->from('/round/weight')->followingRedirects()->post('/round/weight', ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$this->animal->id => '1420', $other->id => '61O']])
+            ->assertSee('The weight must be a whole number of grams from 1 to 8,000.')->assertSee('value="1420"', false)->assertSee('value="61O"', false);
+        $this->assertSame(0, CareEntry::query()->count());
+    }
+
+    public function test_a_round_leaves_strangers_animals_alone(): void
+    {
+        $stranger = Animal::factory()->for(User::factory(), 'keeper')->create(['name' => 'Elsewhere']);
+        $this->get('/round/feed')->assertDontSee('Elsewhere');
+        $this->followingRedirects()->post('/round/feed', ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$stranger->id => 'taken']])->assertSee('nothing was logged');
+        $this->assertSame(0, CareEntry::query()->count());
+    }
+
+    public function test_strangers_logs_do_not_exist(): void
+    {
+        $stranger = Animal::factory()->for(User::factory(), 'keeper')->create();
+        $entry = $stranger->care()->create(['kind' => 'weight', 'on' => '2026-11-01', 'grams' => 900]);
+
+        $this->post("/animals/{$stranger->id}/care", ['kind' => 'shed', 'on' => '2026-11-20'])->assertNotFound();
+        $this->delete("/care/{$entry->id}")->assertNotFound();
+        $this->post("/care/{$entry->id}/restore")->assertNotFound();
+        $this->assertSame(1, CareEntry::query()->count());
+    }
+
+    public function test_readiness_is_told_with_its_reason_and_a_likely_date(): void
+    {
+        $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age.')->assertSee('No weight is recorded.');
+        // 100 g in 40 days: 2.5 g a day, 40 days to 1,500 g.
+        $this->log(['kind' => 'weight', 'grams' => '1300', 'on' => '2026-10-14']);
+        $this->log(['kind' => 'weight', 'grams' => '1400', 'on' => '2026-11-23']);
+        $this->get("/animals/{$this->animal->id}")->assertSee('Not ready to breed. Likely from January 2027.')->assertSee('Too light: 1400 g of the 1500 g asked of a female.');
+        $this->log(['kind' => 'weight', 'grams' => '1510', 'on' => '2026-11-23']);
+        $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age and weight.');
+    }
+
+    public function test_the_curve_keeps_inside_its_frame_and_rises_with_the_weight(): void
+    {
+        foreach ([[870, 1010, 1150], [1500, 1500], [40, 2300, 60]] as $weights) {
+            $this->animal->care()->forceDelete();
+            foreach ($weights as $i => $grams) {
+                $this->animal->care()->create(['kind' => 'weight', 'on' => Carbon::parse('2026-01-01')->addMonths($i), 'grams' => $grams]);
+            }
+            $chart = (new CareLog($this->animal))->chart();
+            $this->assertNotNull($chart);
+            $points = $chart->points();
+            foreach ($points as $i => $point) {
+                $this->assertTrue($point['x'] >= 0 && $point['x'] <= WeightChart::WIDTH && $point['y'] >= 0 && $point['y'] <= WeightChart::HEIGHT);
+                if ($i > 0) {
+                    $this->assertGreaterThan($points[$i - 1]['x'], $point['x']);
+                    $this->assertSame($weights[$i] <=> $weights[$i - 1], $points[$i - 1]['y'] <=> $point['y']);
+                }
+            }
+        }
+        $this->animal->care()->forceDelete();
+        $this->assertNull((new CareLog($this->animal))->chart());
+    }
+
+    /** @param  array<string, mixed>  $form */
+    private function log(array $form): \Illuminate\Testing\TestResponse
+    {
+        return $this->post("/animals/{$this->animal->id}/care", $form + ['on' => '2026-11-20']);
+    }
+}
