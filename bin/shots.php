@@ -14,6 +14,8 @@ $views = [
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
     'animal' => ['/animals/8', 1280, 1080, 'light'],
+    'care' => ['/animals/8#care', 1280, 900, 'light'],
+    'round-phone' => ['/round/feed', 390, 844, 'light'],
     'animal-form-phone' => ['/animals/create', 390, 844, 'light'],
     'genes' => ['/genes', 1280, 800, 'light'],
     'gene' => ['/genes/spider', 1280, 1100, 'light'],

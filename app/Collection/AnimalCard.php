@@ -11,6 +11,7 @@ use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\Printer;
 use Destino\Notation\Reading;
+use Destino\Notation\Target;
 use Destino\Pairing\Transmission;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
@@ -20,9 +21,13 @@ class AnimalCard
 {
     public readonly Reading $reading;
 
-    public function __construct(public readonly Animal $animal, private readonly Catalogue $catalogue, NameIndex $names)
+    /** P(the animal meets what was looked for); null where nothing was, or its genotype cannot be read. */
+    public readonly ?Rational $chance;
+
+    public function __construct(public readonly Animal $animal, private readonly Catalogue $catalogue, NameIndex $names, ?Target $wanted = null)
     {
         $this->reading = (new GenotypeReader($catalogue, $names))->read($animal->genotype, $animal->sex);
+        $this->chance = $wanted === null || $this->reading->belief === null ? null : $wanted->chanceFor($this->reading->belief, $catalogue);
     }
 
     /** The genotype in the printer's words, or as typed where it can no longer be read. */

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Diplotype;
 use Destino\Genome\Form;
 use Destino\Genome\Sex;
+use Destino\Probability\Rational;
 
 /** What a keeper wants of an offspring: conditions that must all hold. */
 final readonly class Target
@@ -57,6 +62,47 @@ final readonly class Target
     public function acceptsSex(?Sex $sex): bool
     {
         return $this->sex === null || $sex === null || $this->sex === $sex;
+    }
+
+    /**
+     * P(an animal of which this is believed meets the target): the same conditions asked of a parent.
+     *
+     * A sex that differs is 0; groups that are believed independently multiply.
+     */
+    public function chanceFor(Belief $belief, Catalogue $catalogue): Rational
+    {
+        if (! $this->acceptsSex($belief->sex)) {
+            return Rational::zero();
+        }
+        $chance = Rational::one();
+        foreach (array_diff($this->loci(), array_merge([], ...array_map(static fn (string $key): array => $catalogue->groups[$key]->loci, $belief->groups()))) as $locus) {
+            if (! $this->accepts($catalogue->form($locus, Allele::WILD, Allele::WILD))) {
+                return Rational::zero();
+            }
+        }
+        foreach ($belief->factors as $factor) {
+            $sum = Rational::zero();
+            foreach ($factor->states->entries() as [$state, $weight]) {
+                $sum = $this->acceptsAll($state, $catalogue) ? $sum->plus($weight) : $sum;
+            }
+            $chance = $chance->times($sum);
+        }
+
+        return $chance;
+    }
+
+    /** @param array<string, Diplotype> $state diplotype by group */
+    private function acceptsAll(array $state, Catalogue $catalogue): bool
+    {
+        foreach ($state as $key => $diplotype) {
+            foreach ($catalogue->groups[$key]->loci as $i => $locus) {
+                if ($locus !== Sex::LOCUS && ! $this->accepts($catalogue->form($locus, ...$diplotype->pairAt($i)))) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** @return list<string> the loci that conditions name */

@@ -82,9 +82,22 @@ class AnimalsTest extends TestCase
         foreach ([['Skiff', 'male', 'Pastel'], ['Tender', 'female', 'het Piebald'], ['Wherry', 'female', 'Clown']] as [$name, $sex, $genotype]) {
             Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'sex' => $sex, 'genotype' => $genotype]);
         }
-        $this->get('/animals?find=pied')->assertSee('0 of 3');
         $this->get('/animals?find=piebald')->assertSee('Tender')->assertDontSee('Wherry');
-        $this->get('/animals?sex=female')->assertSee('Wherry')->assertDontSee('Skiff');
+        $this->get('/animals?find=%25')->assertSee('0 of 3 animals fit.');
+        $this->get('/animals?genes=female')->assertSee('Wherry')->assertDontSee('Skiff');
+        $this->get('/animals?genes=carries+pied')->assertSee('1 of 3 animals fit.')->assertSee('Tender')->assertDontSee('Wherry');
+        $this->get('/animals?genes=not+Clown,+female')->assertSee('Tender')->assertDontSee('Wherry')->assertDontSee('Skiff');
+        $this->get('/animals?genes=Normal')->assertSee('Tender')->assertDontSee('Skiff');
+    }
+
+    public function test_animals_that_may_fit_come_last_with_their_chance(): void
+    {
+        foreach ([['Able', '66% het Clown'], ['Baker', 'Clown'], ['Charlie', '50% het Clown'], ['Delta', 'Yellow Belly or Gravel']] as [$name, $genotype]) {
+            Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'genotype' => $genotype]);
+        }
+        $this->get('/animals?genes=carries+Clown')->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "fits with 67\u{a0}%", 'Charlie', "fits with 50\u{a0}%"])->assertDontSee('Delta');
+        $this->get('/animals?genes=Gravel')->assertSeeInOrder(['1 of 4', 'Delta', "fits with 50\u{a0}%"]);
+        $this->get('/animals?genes=Gravvel')->assertStatus(422)->assertSee('Did you mean Gravel?')->assertSee('value="Gravvel"', false);
     }
 
     public function test_three_hundred_animals_are_listed_in_pages(): void

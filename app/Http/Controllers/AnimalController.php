@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Care\CareLog;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
+use App\Collection\AnimalSearch;
 use App\Family\Family;
 use App\Family\PedigreeTree;
 use App\Http\Requests\AnimalRequest;
@@ -14,29 +15,30 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Str;
 
 class AnimalController extends Controller
 {
+    private const PER_PAGE = 60;
+
     public function __construct(private readonly CatalogueShelf $shelf) {}
 
-    public function index(Request $request, #[CurrentUser] User $keeper): View
+    public function index(Request $request, #[CurrentUser] User $keeper): Response
     {
         $this->authorize('viewAny', Animal::class);
-        $words = is_string($request->query('find')) ? trim((string) $request->query('find')) : '';
-        $sex = in_array($request->query('sex'), ['male', 'female'], true) ? (string) $request->query('sex') : '';
-        $animals = $keeper->animals()
-            ->when($sex !== '', fn ($query) => $query->where('sex', $sex))
-            ->when($words !== '', fn ($query) => $query->where(fn ($any) => $any->whereLike('name', "%{$words}%")->orWhereLike('genotype', "%{$words}%")->orWhereLike('notes', "%{$words}%")))
-            ->orderBy('name')->paginate(60)->withQueryString();
+        $search = new AnimalSearch($request, $this->shelf);
+        $found = $search->in($keeper);
+        $page = max(1, (int) $request->integer('page', 1));
+        $shown = array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
 
-        return view('animals.index', [
-            'animals' => $animals,
-            'cards' => array_map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names()), $animals->items()),
-            'words' => $words,
-            'sex' => $sex,
+        return response()->view('animals.index', [
+            'search' => $search,
+            'cards' => $shown,
+            'pages' => (new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')]))->withQueryString(),
             'all' => $keeper->animals()->count(),
-        ]);
+        ], $search->error === null ? 200 : 422);
     }
 
     public function create(#[CurrentUser] User $keeper): View

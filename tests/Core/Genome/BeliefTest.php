@@ -7,6 +7,7 @@ namespace Tests\Core\Genome;
 use Destino\Genome\Allele;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\Sex;
+use Destino\Notation\TargetReader;
 use Destino\Pairing\Transmission;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -61,6 +62,30 @@ final class BeliefTest extends TestCase
             $found[$allele->key] = $chance->toString();
         }
         self::assertSame($passed, $found);
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function targets(): iterable
+    {
+        yield 'sure' => ['Pastel het Clown', 'carries Clown', '1'];
+        yield 'not there' => ['Pastel', 'carries Clown', '0'];
+        yield 'free of it' => ['Pastel', 'no Clown', '1'];
+        yield 'a 66 % het' => ['66% het Clown', 'het Clown', '2/3'];
+        yield 'one of two alleles' => ['Yellow Belly or Gravel', 'Gravel', '1/2'];
+        yield 'one of two loci, the other excluded with it' => ['Pastel or Enchi', 'Pastel, not Enchi', '1/2'];
+        yield 'independent doubts' => ['66% het Clown 50% het Piebald', 'carries Clown, carries Piebald', '1/3'];
+        yield 'only what is named' => ['Pastel Mojave', 'only Pastel', '0'];
+        yield 'only, hidden hets allowed' => ['Pastel het Clown', 'only Pastel', '1'];
+        yield 'the wrong sex' => ['Clown', 'Clown, male', '0'];
+        yield 'the right sex' => ['Clown', 'Clown, female', '1'];
+        yield 'linked to sex' => ['Banana', 'Banana', '1'];
+    }
+
+    #[DataProvider('targets')]
+    public function testATargetAskedOfAnAnimal(string $text, string $target, string $chance): void
+    {
+        $wanted = (new TargetReader(Shelf::catalogue(), Shelf::shelf()->names()))->read($target);
+        self::assertSame($chance, $wanted->chanceFor(Shelf::belief($text, Sex::Female), Shelf::catalogue())->toString());
     }
 
     public function testCertaintyLooksThroughThePhase(): void
