@@ -58,7 +58,7 @@ class Browser
     /** The size of the page, phones included: a window cannot be made that narrow. */
     public function size(int $width, int $height): self
     {
-        $this->tools->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+        $this->tools->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
 
         return $this;
     }
