@@ -4,6 +4,8 @@ namespace Tests\Browser\Support;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -109,9 +111,18 @@ class Browser
 
     public function click(string $selector): self
     {
-        $element = $this->find($selector);
-        $this->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $element);
-        $element->click();
+        // A page that is still taking shape may move the element between the look and the click.
+        $this->driver->wait(10, 200)->until(function () use ($selector): bool {
+            try {
+                $element = $this->find($selector);
+                $this->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $element);
+                $element->click();
+
+                return true;
+            } catch (ElementClickInterceptedException|StaleElementReferenceException) {
+                return false;
+            }
+        }, "{$selector} could not be clicked");
 
         return $this;
     }
@@ -121,7 +132,7 @@ class Browser
         $this->driver->wait(10, 100)->until(function () use ($selector, $text): bool {
             try {
                 return $this->all($selector) !== [] && str_contains($this->text($selector), $text);
-            } catch (StaleElementReferenceException) {
+            } catch (StaleElementReferenceException|NoSuchElementException) {
                 return false; // the page changed under the question
             }
         }, "“{$text}” did not appear in {$selector}");
