@@ -2,9 +2,10 @@
 
 namespace Bench;
 
-/** Measures a piece of work: the best of several runs, after a warm one. */
+/** Measures a piece of work. */
 class Stopwatch
 {
+    /** The best of several runs, after a warm one. */
     public static function milliseconds(callable $work, int $runs = 15): float
     {
         $work();
@@ -18,8 +19,24 @@ class Stopwatch
         return $best;
     }
 
-    public static function command(string $command, int $runs = 9): float
+    /**
+     * Two commands in turn, so that a slow moment of the machine meets both.
+     *
+     * @return array{float, float} the median of each, in milliseconds
+     */
+    public static function alternately(string $one, string $other, int $runs = 15): array
     {
-        return self::milliseconds(fn () => exec($command.' > /dev/null 2>&1'), $runs);
+        $times = [[], []];
+        for ($i = 0; $i < $runs; $i++) {
+            foreach ([$one, $other] as $k => $command) {
+                $start = hrtime(true);
+                exec($command.' > /dev/null 2>&1');
+                $times[$k][] = (hrtime(true) - $start) / 1e6;
+            }
+        }
+        sort($times[0]);
+        sort($times[1]);
+
+        return [$times[0][intdiv($runs, 2)], $times[1][intdiv($runs, 2)]];
     }
 }
