@@ -10,6 +10,9 @@ return [
     // Rows of the list of outcomes that a page draws; the rest is a click or an export away.
     'rows' => 60,
 
+    // Rows that it draws when the whole list is asked for.
+    'all_rows' => 2000,
+
     // Rows that an export writes before it stops and says so.
     'export_rows' => 50_000,
 ];

@@ -43,8 +43,8 @@ class Inquiry
         $text = fn (string $field): string => is_string($request->query($field)) ? (string) $request->query($field) : '';
         $this->sireAnimal = $this->animal($text('sire_id'), Sex::Male, 'sire');
         $this->damAnimal = $this->animal($text('dam_id'), Sex::Female, 'dam');
-        $this->sire = trim($text('sire')) !== '' ? $text('sire') : ($this->sireAnimal->genotype ?? '');
-        $this->dam = trim($text('dam')) !== '' ? $text('dam') : ($this->damAnimal->genotype ?? '');
+        $this->sire = $this->carried($text('sire'), $text('sire_was'), $this->sireAnimal);
+        $this->dam = $this->carried($text('dam'), $text('dam_was'), $this->damAnimal);
         $this->target = $text('target');
         $this->by = By::tryFrom($text('by')) ?? By::Look;
         $this->eggs = $text('eggs') === '' ? '6' : $text('eggs');
@@ -104,6 +104,20 @@ class Inquiry
         $animal = $parent === 'sire' ? $this->sireAnimal : $this->damAnimal;
 
         return $animal !== null && trim($animal->genotype) === trim($parent === 'sire' ? $this->sire : $this->dam) ? $animal->name : ($animal === null ? '' : "{$animal->name}, changed");
+    }
+
+    /**
+     * What a parent carries: as typed, or as its record says where nothing was typed, or where the text is still that
+     * of the animal that was chosen before (a page without its script cannot change it).
+     */
+    private function carried(string $typed, string $was, ?Animal $chosen): string
+    {
+        if ($chosen === null || (trim($typed) !== '' && $was === (string) $chosen->id)) {
+            return $typed;
+        }
+        $before = ctype_digit($was) ? $this->keeper->animals()->find((int) $was) : null;
+
+        return trim($typed) === '' || ($before !== null && trim($before->genotype) === trim($typed)) ? $chosen->genotype : $typed;
     }
 
     private function animal(string $id, Sex $sex, string $field): ?Animal

@@ -67,6 +67,26 @@ class PairTest extends TestCase
         $this->assertStringContainsString('Only the 5 most likely of 24 outcomes are in this file.', $text);
     }
 
+    public function test_the_whole_list_is_a_click_away(): void
+    {
+        $query = ['sire' => 'Pastel Mojave Spotnose Leopard', 'dam' => 'Enchi Yellow Belly Fire Mahogany', 'by' => 'genotype'];
+        $first = $this->get('/pair?'.http_build_query($query))->assertSee('60 of 256 listed')->assertSee('List all');
+        $this->assertSame(60, substr_count((string) $first->getContent(), '<tr id="outcome-'));
+        $whole = $this->get('/pair?'.http_build_query($query + ['rows' => 'all']))->assertSee('256 of 256 listed')->assertDontSee('List all');
+        $this->assertSame(256, substr_count((string) $whole->getContent(), '<tr id="outcome-'));
+    }
+
+    public function test_another_animal_chosen_takes_the_place_of_the_text_of_the_one_before(): void
+    {
+        $make = fn (string $name, string $genotype): Animal => Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'sex' => 'male', 'genotype' => $genotype]);
+        [$skiff, $punt] = [$make('Skiff', 'Mojave'), $make('Punt', 'Clown')];
+        $ask = fn (array $query) => $this->get('/pair?'.http_build_query($query + ['dam' => 'Clown', 'target' => 'Clown']))->assertOk();
+
+        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'Mojave'])->assertSee('Clown: 1 per egg')->assertSee('Punt × a female as typed');
+        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'het Clown'])->assertSee('Clown: 1/2 per egg')->assertSee('Punt, changed');
+        $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('cannot come of this')->assertSee('Punt, changed');
+    }
+
     public function test_the_sheet_to_print(): void
     {
         $this->get('/pair/sheet?sire=Banana+(male+maker)&dam=Pinstripe&target=Banana,+female&eggs=7')->assertOk()->assertSee('7/200 per egg')->assertSee('In 7 eggs');
@@ -130,13 +150,16 @@ class PairTest extends TestCase
         $genes = 'Pastel Orange Dream Enchi Mojave Fire Gravel Cinnamon Banana Mahogany Chocolate GHI Gorilla Spotnose Leopard Champagne HGW Woma Spider Confusion Acid Bongo Cypress Blade Trick Red Stripe Microscale Calico Pinstripe het Albino het Clown';
         $this->get('/pair?'.http_build_query(['sire' => $genes, 'dam' => $genes, 'target' => 'Pastel + Clown', 'by' => 'genotype']))
             ->assertOk()->assertSee('81/1024 per egg') // 3/4 · 1/4, and three loci at which a quarter of the eggs dies
-            ->assertSee('The rest is in the CSV file.');
+            ->assertSee('List the 2,000 most likely')->assertSee('The whole list is in the CSV file.');
     }
 
     public function test_the_live_reading(): void
     {
         $this->getJson('/read?as=male&text=Pastle+het+Clown')->assertOk()->assertJsonPath('errors.0.suggestions', ['Pastel', 'Pastave'])->assertJsonPath('canonical', null);
         $this->getJson('/read?as=male&text=clown,+pastel')->assertOk()->assertJsonPath('canonical', 'Pastel Clown')->assertJsonPath('errors', []);
+        $this->getJson('/read?as=male&text=Spider+Blackhead')->assertJsonPath('canonical', 'Spider/Blackhead');
+        $this->getJson('/read?as=male&text=Spider+Blackhead&school[spider-blackhead-allelism]=separate')->assertJsonPath('canonical', 'Spider Blackhead');
+        $this->getJson('/read?as=male&text=Pastel&school[nonesuch]=x')->assertOk()->assertJsonPath('canonical', 'Pastel');
         $this->getJson('/read?as=target&text=Clwn')->assertOk()->assertJsonPath('errors.0.position', 1);
         $this->assertStringNotContainsString('<img', $this->getJson('/read?as=male&text='.urlencode('<img src=x onerror=alert(1)>'))->json('html'));
     }

@@ -25,7 +25,7 @@ class PairController extends Controller
     {
         $this->authorize('use-stations');
         $inquiry = new Inquiry($request, $keeper);
-        $page = $this->answer($inquiry, (int) config('destino.rows'), $keeper);
+        $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
 
         return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
     }

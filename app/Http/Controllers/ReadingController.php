@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Catalogue\CatalogueShelf;
 use App\Pairing\GenotypeBeads;
 use Destino\Genome\Sex;
+use Destino\Genome\UnknownSchool;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
@@ -20,11 +21,17 @@ class ReadingController extends Controller
     {
         $this->authorize('use-stations');
         $text = is_string($request->query('text')) ? (string) $request->query('text') : '';
-        $catalogue = $shelf->catalogue();
-        if ($request->query('as') === 'target') {
-            return response()->json($this->target($text, new TargetReader($catalogue, $shelf->names())));
+        // The page that asks may have chosen its schools; what is read must be what is then computed.
+        $schools = array_filter((array) $request->query('school', []), is_string(...));
+        try {
+            $catalogue = $shelf->catalogue($schools);
+        } catch (UnknownSchool) {
+            [$schools, $catalogue] = [[], $shelf->catalogue()]; // the page itself tells of the wrong choice
         }
-        $reading = (new GenotypeReader($catalogue, $shelf->names()))->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
+        if ($request->query('as') === 'target') {
+            return response()->json($this->target($text, new TargetReader($catalogue, $shelf->names($schools))));
+        }
+        $reading = (new GenotypeReader($catalogue, $shelf->names($schools)))->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
 
         return response()->json([
             'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),

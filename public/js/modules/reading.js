@@ -17,9 +17,11 @@ export function enhance(root) {
   const read = async () => {
     const turn = ++asked
     if (input.value.trim() === '') { place.replaceChildren(); input.removeAttribute('aria-invalid'); return }
-    const query = new URLSearchParams({ text: input.value, as: kind() })
+    const address = new URL(root.dataset.address, location.href)
+    address.searchParams.set('text', input.value)
+    address.searchParams.set('as', kind())
     try {
-      const response = await fetch(`${root.dataset.address}?${query}`, { headers: { Accept: 'application/json' } })
+      const response = await fetch(address, { headers: { Accept: 'application/json' } })
       if (!response.ok || turn !== asked) return
       const answer = await response.json()
       place.innerHTML = answer.html // drawn and escaped by the server

@@ -1,6 +1,7 @@
 @props(['role', 'sex', 'inquiry', 'animals']) {{-- one parent: from the collection, or typed in the notation --}}
 @php($error = $inquiry->errors[$role] ?? null)
-<div class="parent" data-module="reading picker" data-address="{{ route('read') }}">
+<div class="parent" data-module="reading picker" data-address="{{ route('read', ['school' => $inquiry->schools]) }}">
+    <input type="hidden" name="{{ $role }}_was" value="{{ ($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id }}">
     <h2><x-icon :name="'gender-'.$sex"/> {{ ucfirst($role) }}</h2>
     <div class="stack" style="gap:.6rem">
         <div class="field">
