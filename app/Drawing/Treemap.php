@@ -42,6 +42,26 @@ class Treemap
         return $tiles;
     }
 
+    /**
+     * Like cut, with one more tile for all the rest, last in the answer. However large the rest is, it lies to the
+     * right or below, so that the likeliest outcome keeps its place at the left.
+     *
+     * @param  list<float>  $shares  largest first
+     * @return list<array{x: float, y: float, width: float, height: float}>
+     */
+    public static function cutWithRest(array $shares, float $rest, float $width, float $height): array
+    {
+        $place = count(array_filter($shares, fn (float $share): bool => $share >= $rest));
+        $tiles = self::cut([...array_slice($shares, 0, $place), $rest, ...array_slice($shares, $place)], $width, $height);
+        if ($place === 0) {
+            // Mirrored along the first cut: a larger rest would otherwise come first.
+            $tiles = array_map(fn (array $tile): array => ($width >= $height ? ['x' => $width - $tile['x'] - $tile['width']] : ['y' => $height - $tile['y'] - $tile['height']]) + $tile, $tiles);
+        }
+        [$own] = array_splice($tiles, $place, 1);
+
+        return [...$tiles, $own];
+    }
+
     /** The worst aspect ratio in a row. @param  list<float>  $row */
     private static function worst(array $row, float $side): float
     {

@@ -37,6 +37,20 @@ class DrawingTest extends TestCase
         }
     }
 
+    public function test_the_rest_never_squeezes_the_others_into_slivers(): void
+    {
+        foreach ([[[0.25, ...array_fill(0, 23, 1 / 128)], 0.57], [[0.3, 0.2, 0.1], 0.4], [[0.5, 0.3], 0.2], [[0.4, 0.1, 0.1], 0.2]] as [$shares, $rest]) {
+            $total = array_sum($shares) + $rest;
+            $tiles = Treemap::cutWithRest($shares, $rest, 860, 380);
+            foreach ([...$shares, $rest] as $i => $share) {
+                $this->assertEqualsWithDelta($share / $total * 860 * 380, $tiles[$i]['width'] * $tiles[$i]['height'], 1e-6);
+                $this->assertLessThan(8, max($tiles[$i]['width'] / $tiles[$i]['height'], $tiles[$i]['height'] / $tiles[$i]['width']));
+                $this->assertTrue($tiles[$i]['x'] > -1e-6 && $tiles[$i]['y'] > -1e-6 && $tiles[$i]['x'] + $tiles[$i]['width'] < 860 + 1e-6 && $tiles[$i]['y'] + $tiles[$i]['height'] < 380 + 1e-6);
+            }
+            $this->assertLessThanOrEqual($tiles[count($shares)]['x'] + 1e-6, $tiles[0]['x'], 'the likeliest lies left of the rest');
+        }
+    }
+
     public function test_a_label_is_broken_between_words_and_shortened_openly(): void
     {
         $this->assertSame(['Mojave/Mystic', '66% het Clown'], TextFit::lines('Mojave/Mystic 66% het Clown', 120, 14, 3));

@@ -4,7 +4,8 @@
     $shares = array_map(fn ($row) => $row->outcome->probability->toFloat(), $rows);
     $rest = max(0, 1 - array_sum($shares));
     $hasRest = count($rows) < (float) (string) $page->space->total();
-    $tiles = App\Drawing\Treemap::cut($hasRest ? [...$shares, $rest] : $shares, $width, $height);
+    $tiles = $hasRest ? App\Drawing\Treemap::cutWithRest($shares, $rest, $width, $height) : App\Drawing\Treemap::cut($shares, $width, $height);
+    $more = $page->space->total()->minus(count($rows));
 @endphp
 <svg {{ $attributes->class('tray') }} viewBox="0 0 {{ $width }} {{ $height }}" role="group" aria-label="All outcomes as one area; each piece is as large as its chance">
     <defs><pattern id="dead-{{ $width }}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V9" stroke="var(--danger)" stroke-width="3" opacity=".4"/></pattern></defs>
@@ -43,7 +44,7 @@
         @php([$tile, $w, $h] = [end($tiles), max(0, end($tiles)['width'] - 4), max(0, end($tiles)['height'] - 4)])
         <g class="scute" transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})">
             <rect class="fill-none" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" opacity=".55"/>
-            @foreach (App\Drawing\TextFit::lines('all the rest', $w - 20, 13, (int) floor(($h - 12) / 17)) as $k => $line)
+            @foreach (App\Drawing\TextFit::lines('all the rest: '.number_format((float) (string) $more).' more, '.round(100 * $rest).' %', $w - 20, 13, (int) floor(($h - 12) / 17)) as $k => $line)
                 <text class="ink-none" x="11" y="{{ 24 + 17 * $k }}" font-size="13">{{ $line }}</text>
             @endforeach
         </g>
