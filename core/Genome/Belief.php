@@ -56,6 +56,34 @@ final readonly class Belief
         return Distribution::ofWeighted($weighted);
     }
 
+    /**
+     * P(state) over some groups, those that share a factor taken together.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return list<array{array<string, Diplotype>, Rational}> diplotype by group
+     */
+    public function statesOver(array $groups): array
+    {
+        /** @var array<string, JointBelief> $factors */
+        $factors = [];
+        foreach ($groups as $group) {
+            $factor = $this->factorOf($group);
+            $factors[implode('|', $factor->groups)] = $factor;
+        }
+        $states = [[[], Rational::one()]];
+        foreach ($factors as $factor) {
+            $longer = [];
+            foreach ($states as [$state, $p]) {
+                foreach ($factor->states->entries() as [$more, $q]) {
+                    $longer[] = [$state + $more, $p->times($q)];
+                }
+            }
+            $states = $longer;
+        }
+
+        return $states;
+    }
+
     /** Whether every group is known for certain, but for phase. */
     public function isCertain(): bool
     {

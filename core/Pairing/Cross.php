@@ -6,9 +6,7 @@ namespace Destino\Pairing;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
 use Destino\Genome\GenotypePattern;
-use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Probability\ClutchChance;
@@ -187,8 +185,8 @@ final readonly class Cross
     private static function cases(array $groups, Belief $sire, Belief $dam, Segregation $segregation): array
     {
         $cases = [];
-        foreach (self::parentStates($groups, $sire) as [$paternal, $p]) {
-            foreach (self::parentStates($groups, $dam) as [$maternal, $q]) {
+        foreach ($sire->statesOver($groups) as [$paternal, $p]) {
+            foreach ($dam->statesOver($groups) as [$maternal, $q]) {
                 $byGroup = [];
                 foreach ($groups as $group) {
                     $byGroup[$group->key] = $segregation->offspring($group, $paternal[$group->key], $maternal[$group->key]);
@@ -198,31 +196,5 @@ final readonly class Cross
         }
 
         return $cases;
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return list<array{array<string, Diplotype>, Rational}>
-     */
-    private static function parentStates(array $groups, Belief $parent): array
-    {
-        /** @var array<string, JointBelief> $factors */
-        $factors = [];
-        foreach ($groups as $group) {
-            $factor = $parent->factorOf($group);
-            $factors[implode('|', $factor->groups)] = $factor;
-        }
-        $states = [[[], Rational::one()]];
-        foreach ($factors as $factor) {
-            $longer = [];
-            foreach ($states as [$state, $p]) {
-                foreach ($factor->states->entries() as [$more, $q]) {
-                    $longer[] = [$state + $more, $p->times($q)];
-                }
-            }
-            $states = $longer;
-        }
-
-        return $states;
     }
 }

@@ -1,0 +1,573 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference;
+
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Diplotype;
+use Destino\Genome\JointBelief;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\SchoolChanges;
+use Destino\Genome\Sex;
+use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
+
+/**
+ * What is believed of each animal of a pedigree from what was stated of it and from its parents, in exact rationals.
+ *
+ * With both parents recorded, P(genotype) ∝ P(genotype | parents' beliefs) · Π L(statement | genotype): a statement that
+ * is c sure leaves 1 to the genotypes that it allows and 1 − c to the others, so that percentages that already follow
+ * from the parents are not counted twice. An animal without recorded parents starts from the statement that weighs most
+ * (Source::rank, then the last made); the others narrow it. With one recorded parent the other is taken as wild type at
+ * loci that no statement names. Statements that exclude each other are reported as a conflict, and then each counts with
+ * the trust of its source instead of its own certainty.
+ *
+ * The parents' beliefs are taken as independent; what offspring say about their parents is not used here.
+ *
+ * @phpstan-type State array<string, Diplotype>
+ * @phpstan-type Weighted array<string, array{State, Rational}>
+ */
+final class Descent
+{
+    /** @var array<string, Derived> */
+    private array $known = [];
+
+    /** @var array<string, true> animals whose ancestors are being worked out */
+    private array $open = [];
+
+    /** @param array<string, Individual> $animals by id */
+    public function __construct(private readonly Catalogue $catalogue, private readonly array $animals) {}
+
+    /** @throws InferenceError when the animal is unknown, a parent is of the wrong sex, or it is its own ancestor */
+    public function of(string $id): Derived
+    {
+        if (isset($this->known[$id])) {
+            return $this->known[$id];
+        }
+        $animal = $this->animals[$id] ?? throw InferenceError::unknownAnimal($id);
+        if (isset($this->open[$id])) {
+            throw InferenceError::ownAncestor($id);
+        }
+        $this->open[$id] = true;
+        $sire = $this->parent($animal->sire, Sex::Male, $id);
+        $dam = $this->parent($animal->dam, Sex::Female, $id);
+        unset($this->open[$id]);
+
+        return $this->known[$id] = $this->derive($animal, $sire, $dam);
+    }
+
+    /** @throws InferenceError */
+    private function parent(?string $id, Sex $sex, string $young): ?Belief
+    {
+        if ($id === null) {
+            return null;
+        }
+        $belief = $this->of($id)->belief;
+
+        return $this->animals[$id]->sex === null || $this->animals[$id]->sex === $sex ? $belief : throw InferenceError::parentOfWrongSex($id, $sex, $young);
+    }
+
+    private function derive(Individual $animal, ?Belief $sire, ?Belief $dam): Derived
+    {
+        $factors = $reasons = $conflicts = [];
+        foreach ($this->components($animal, $sire, $dam) as $groups) {
+            $steps = new Steps($this->prior($groups, $animal, $sire, $dam));
+            [$states, $clash] = $this->weigh($groups, $animal, $steps, $sire !== null || $dam !== null);
+            array_push($conflicts, ...$clash);
+            $factors[] = $this->factor($groups, $states);
+            foreach ($groups as $group) {
+                foreach ($group->loci as $i => $locus) {
+                    if ($locus !== Sex::LOCUS) {
+                        $reasons[$locus] = $this->reasons($steps, $group, $i, $locus, $animal);
+                    }
+                }
+            }
+        }
+
+        return new Derived(new Belief($animal->sex ?? Sex::Female, $factors), $reasons, $conflicts);
+    }
+
+    /**
+     * Linkage groups that a statement or a parent's belief ties together.
+     *
+     * @return list<list<LinkageGroup>>
+     */
+    private function components(Individual $animal, ?Belief $sire, ?Belief $dam): array
+    {
+        $beliefs = array_values(array_filter([$sire, $dam, ...array_map(static fn (Testimony $one): Belief => $one->says, $animal->testimonies)]));
+        $component = [];
+        foreach ($beliefs as $belief) {
+            foreach ($belief->factors as $factor) {
+                $names = [];
+                foreach ($factor->groups as $group) {
+                    $component[$group] ??= $group;
+                    $names[] = $component[$group];
+                }
+                foreach ($component as $group => $name) {
+                    if (in_array($name, $names, true)) {
+                        $component[$group] = $names[0];
+                    }
+                }
+            }
+        }
+        $components = [];
+        foreach ($component as $group => $name) {
+            $components[$name][] = $this->catalogue->groups[$group];
+        }
+
+        return array_values($components);
+    }
+
+    /**
+     * P(genotype | parents), or null where no parent is recorded.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return Weighted|null
+     */
+    private function prior(array $groups, Individual $animal, ?Belief $sire, ?Belief $dam): ?array
+    {
+        if ($sire === null && $dam === null) {
+            return null;
+        }
+        $states = [];
+        foreach ($sire === null ? [[[], Rational::one()]] : $sire->statesOver($groups) as [$paternal, $p]) {
+            foreach ($dam === null ? [[[], Rational::one()]] : $dam->statesOver($groups) as [$maternal, $q]) {
+                $young = [[[], $p->times($q)]];
+                foreach ($groups as $group) {
+                    $longer = [];
+                    foreach ($this->offspring($group, $paternal[$group->key] ?? null, $maternal[$group->key] ?? null, $animal) as [$diplotype, $chance]) {
+                        foreach ($young as [$state, $weight]) {
+                            $longer[] = [$state + [$group->key => $diplotype], $weight->times($chance)];
+                        }
+                    }
+                    $young = $longer;
+                }
+                foreach ($young as [$state, $weight]) {
+                    $key = self::key($state);
+                    $states[$key] = [$state, isset($states[$key]) ? $states[$key][1]->plus($weight) : $weight];
+                }
+            }
+        }
+
+        return $states;
+    }
+
+    /**
+     * What a pair gives at one group; an unrecorded parent gives the wild type, or any allele that a statement names.
+     *
+     * @return list<array{Diplotype, Rational}>
+     */
+    private function offspring(LinkageGroup $group, ?Diplotype $sire, ?Diplotype $dam, Individual $animal): array
+    {
+        $paternal = $sire === null ? $this->fromOutside($group, $animal, Sex::Male) : $group->gametes($sire)->entries();
+        $maternal = $dam === null ? $this->fromOutside($group, $animal, Sex::Female) : $group->gametes($dam)->entries();
+        $young = [];
+        foreach ($paternal as [$left, $p]) {
+            foreach ($maternal as [$right, $q]) {
+                $diplotype = new Diplotype($left, $right);
+                if ($animal->sex === null || ! $group->holdsSex() || self::sexOf($group, $diplotype) === $animal->sex) {
+                    $young[] = [$diplotype, $p->times($q)];
+                }
+            }
+        }
+
+        return $young;
+    }
+
+    /**
+     * @return list<array{list<string>, Rational}> haplotypes of equal weight: weights, not chances
+     */
+    private function fromOutside(LinkageGroup $group, Individual $animal, Sex $parent): array
+    {
+        $haplotypes = [[]];
+        foreach ($group->loci as $locus) {
+            $alleles = $locus === Sex::LOCUS ? ($parent === Sex::Male ? [Sex::X, Sex::Y] : [Sex::X]) : [Allele::WILD, ...$this->namedAt($animal, $group, $locus)];
+            $haplotypes = array_merge(...array_map(static fn (array $haplotype): array => array_map(static fn (string $allele): array => [...$haplotype, $allele], $alleles), $haplotypes));
+        }
+
+        return array_map(static fn (array $haplotype): array => [$haplotype, Rational::one()], $haplotypes);
+    }
+
+    /** @return list<string> alleles that a statement allows here */
+    private function namedAt(Individual $animal, LinkageGroup $group, string $locus): array
+    {
+        $alleles = [];
+        foreach ($animal->testimonies as $testimony) {
+            foreach ($testimony->says->marginalAt($locus, $group)->entries() as [$pair]) {
+                $alleles += array_flip($pair);
+            }
+        }
+        unset($alleles[Allele::WILD]);
+
+        return array_map(strval(...), array_keys($alleles));
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return array{Weighted, list<Conflict>} weights that need not sum to 1
+     */
+    private function weigh(array $groups, Individual $animal, Steps $steps, bool $hasParent): array
+    {
+        $relevant = $this->relevant($groups, $animal, $steps->prior !== null);
+        $conflicts = $this->conflicts($groups, $relevant, $steps->prior);
+        $trusted = $conflicts !== [];
+        $states = $steps->prior ?? $this->founder($groups, $animal, $relevant, $trusted);
+        if ($steps->prior === null) {
+            $first = array_shift($relevant);
+            if ($first !== null) {
+                $steps->take($first->id, $states);
+            }
+        } elseif ($trusted) {
+            $states = $this->softened($groups, $states, $animal, $relevant);
+        }
+        $percentages = $hasParent && ($animal->sire === null || $animal->dam === null);
+        foreach ($relevant as $testimony) {
+            $weighed = $this->after($states, $groups, $testimony, $trusted, $percentages && $testimony === $relevant[0]);
+            if ($weighed !== []) {
+                $states = $weighed;
+                $steps->take($testimony->id, $states);
+            } elseif ($conflicts === []) {
+                $conflicts[] = new Conflict(self::lociOf($groups), array_map(static fn (Testimony $one): string => $one->id, $relevant));
+            }
+        }
+
+        return [$states, $conflicts];
+    }
+
+    /**
+     * Statements that say something here, the weightiest first.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return list<Testimony>
+     */
+    private function relevant(array $groups, Individual $animal, bool $hasPrior): array
+    {
+        $relevant = array_filter($animal->testimonies, fn (Testimony $one): bool => ($hasPrior && $one->namesAllThatShows) || $this->namedLoci($groups, $one) !== []);
+        $order = array_flip(array_map(static fn (Testimony $one): string => $one->id, $animal->testimonies));
+        usort($relevant, static fn (Testimony $a, Testimony $b): int => [$b->source->rank(), $order[$b->id]] <=> [$a->source->rank(), $order[$a->id]]);
+
+        return $relevant;
+    }
+
+    /**
+     * The states that the weightiest statement of a founder means; what is not sure of it goes to the wild type, and
+     * where statements exclude each other, to what the others mean.
+     *
+     * @param list<LinkageGroup> $groups
+     * @param list<Testimony> $relevant
+     * @return Weighted
+     */
+    private function founder(array $groups, Individual $animal, array $relevant, bool $trusted): array
+    {
+        $sex = $animal->sex ?? Sex::Female;
+        $wild = [];
+        foreach ($groups as $group) {
+            $wild[$group->key] = $group->wildType($sex);
+        }
+        if ($relevant === []) {
+            return [self::key($wild) => [$wild, Rational::one()]];
+        }
+        $certainty = $trusted ? self::lesser($relevant[0]->certainty, $relevant[0]->source->trust()) : $relevant[0]->certainty;
+        $weighted = [];
+        foreach ($relevant[0]->says->statesOver($groups) as [$state, $p]) {
+            $weighted[] = [$state, $p->times($certainty)];
+        }
+        $others = $trusted ? array_slice($relevant, 1) : [];
+        foreach ($others as $other) {
+            foreach ($other->says->statesOver($groups) as [$state, $p]) {
+                $weighted[] = [$state, $p->times($certainty->complement())->dividedBy(Rational::of(count($others)))];
+            }
+        }
+        if ($others === []) {
+            $weighted[] = [$wild, $certainty->complement()];
+        }
+
+        return self::merged($weighted);
+    }
+
+    /**
+     * The parents' states and, since something is wrong, a little of what each statement means beside them.
+     *
+     * @param list<LinkageGroup> $groups
+     * @param Weighted $prior
+     * @param list<Testimony> $relevant
+     * @return Weighted
+     */
+    private function softened(array $groups, array $prior, Individual $animal, array $relevant): array
+    {
+        $trust = Source::Parents->trust();
+        $sum = array_reduce($prior, static fn (Rational $total, array $entry): Rational => $total->plus($entry[1]), Rational::zero());
+        $weighted = [];
+        foreach ($prior as [$state, $weight]) {
+            $weighted[] = [$state, $weight->dividedBy($sum)->times($trust)];
+        }
+        foreach ($relevant as $testimony) {
+            foreach ($testimony->says->statesOver($groups) as [$state, $p]) {
+                $weighted[] = [$state, $p->times($trust->complement())->dividedBy(Rational::of(count($relevant)))];
+            }
+        }
+
+        return self::merged($weighted);
+    }
+
+    /**
+     * @param Weighted $states
+     * @param list<LinkageGroup> $groups
+     * @return Weighted without the states that a certain statement excludes
+     */
+    private function after(array $states, array $groups, Testimony $testimony, bool $trusted, bool $percentages): array
+    {
+        $certainty = $trusted ? self::lesser($testimony->certainty, $testimony->source->trust()) : $testimony->certainty;
+        $says = $this->chances($groups, $testimony);
+        $named = $this->namedLoci($groups, $testimony);
+        $allowed = $totals = [];
+        foreach ($states as $key => [$state, $weight]) {
+            $allowed[$key] = $this->allows($state, $groups, $testimony, $says);
+            if ($allowed[$key] !== null) {
+                $part = $this->namedPart($state, $groups, $named);
+                $totals[$part] = isset($totals[$part]) ? $totals[$part]->plus($weight) : $weight;
+            }
+        }
+        $after = [];
+        foreach ($states as $key => [$state, $weight]) {
+            $right = match (true) {
+                $allowed[$key] === null => Rational::zero(),
+                // With one parent unrecorded the percentages are the statement's: P(state) = P(part | statement)·P(state | part).
+                $percentages => $weight->times($allowed[$key])->dividedBy($totals[$this->namedPart($state, $groups, $named)] ?? Rational::one()),
+                default => $weight,
+            };
+            $left = $right->times($certainty)->plus($weight->times($certainty->complement()));
+            if (! $left->isZero()) {
+                $after[$key] = [$state, $left];
+            }
+        }
+
+        return $after;
+    }
+
+    /**
+     * P(named part of a state | the statement), by the key of that part.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return array<string, Rational>
+     */
+    private function chances(array $groups, Testimony $testimony): array
+    {
+        $named = $this->namedLoci($groups, $testimony);
+        $chances = [];
+        foreach ($testimony->says->statesOver($groups) as [$state, $p]) {
+            $key = $this->namedPart($state, $groups, $named);
+            $chances[$key] = isset($chances[$key]) ? $chances[$key]->plus($p) : $p;
+        }
+
+        return $chances;
+    }
+
+    /**
+     * @param State $state
+     * @param list<LinkageGroup> $groups
+     * @param array<string, Rational> $says
+     * @return Rational|null P(the named part | the statement); null where the statement excludes the state
+     */
+    private function allows(array $state, array $groups, Testimony $testimony, array $says): ?Rational
+    {
+        $named = $this->namedLoci($groups, $testimony);
+        $chance = $says[$this->namedPart($state, $groups, $named)] ?? null;
+        if ($chance === null || ! $testimony->namesAllThatShows) {
+            return $chance;
+        }
+        foreach ($groups as $group) {
+            foreach ($group->loci as $i => $locus) {
+                if ($locus !== Sex::LOCUS && ! isset($named[$locus]) && $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i))->shows !== []) {
+                    return null;
+                }
+            }
+        }
+
+        return $chance;
+    }
+
+    /**
+     * Loci at which the statement says something else than wild type.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return array<string, true>
+     */
+    private function namedLoci(array $groups, Testimony $testimony): array
+    {
+        $named = [];
+        $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
+        foreach ($groups as $group) {
+            if (! in_array($group->key, $testimony->says->groups(), true)) {
+                continue;
+            }
+            foreach ($group->loci as $locus) {
+                if ($locus !== Sex::LOCUS && ! $testimony->says->marginalAt($locus, $group)->probabilityOf($wild)->isOne()) {
+                    $named[$locus] = true;
+                }
+            }
+        }
+
+        return $named;
+    }
+
+    /**
+     * The part of a state that a statement speaks about; with its phase where it names a whole group.
+     *
+     * @param State $state
+     * @param list<LinkageGroup> $groups
+     * @param array<string, true> $named
+     */
+    private function namedPart(array $state, array $groups, array $named): string
+    {
+        $parts = [];
+        foreach ($groups as $group) {
+            $own = array_filter($group->loci, static fn (string $locus): bool => isset($named[$locus]));
+            $others = array_filter($group->loci, static fn (string $locus): bool => ! isset($named[$locus]) && $locus !== Sex::LOCUS);
+            if ($own !== [] && $others === [] && count($group->loci) > 1) {
+                $parts[] = $state[$group->key]->key;
+
+                continue;
+            }
+            foreach ($own as $i => $locus) {
+                $parts[] = SchoolChanges::pairKey(...$state[$group->key]->pairAt($i));
+            }
+        }
+
+        return implode('|', $parts);
+    }
+
+    /**
+     * Sides that allow no genotype in common.
+     *
+     * @param list<LinkageGroup> $groups
+     * @param list<Testimony> $relevant
+     * @param Weighted|null $prior
+     * @return list<Conflict>
+     */
+    private function conflicts(array $groups, array $relevant, ?array $prior): array
+    {
+        $conflicts = [];
+        foreach ($relevant as $i => $one) {
+            $says = $this->chances($groups, $one);
+            $agrees = $prior === null || array_filter($prior, fn (array $entry): bool => $this->allows($entry[0], $groups, $one, $says) !== null) !== [];
+            if (! $agrees) {
+                $conflicts[] = new Conflict($this->lociAtOdds($groups, $one), [Reason::PARENTS, $one->id]);
+            }
+            foreach (array_slice($relevant, $i + 1) as $other) {
+                $named = $this->namedLoci($groups, $one) + $this->namedLoci($groups, $other);
+                $others = $this->chances($groups, $other);
+                $both = false;
+                foreach ([...$one->says->statesOver($groups), ...$other->says->statesOver($groups)] as [$state]) {
+                    $both = $both || ($this->allows($state, $groups, $one, $says) !== null && $this->allows($state, $groups, $other, $others) !== null);
+                }
+                if (! $both && array_intersect_key($this->namedLoci($groups, $one), $this->namedLoci($groups, $other)) !== []) {
+                    $conflicts[] = new Conflict(array_keys($named), [$one->id, $other->id]);
+                }
+            }
+        }
+
+        return $conflicts;
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<string>
+     */
+    private function lociAtOdds(array $groups, Testimony $testimony): array
+    {
+        $named = array_keys($this->namedLoci($groups, $testimony));
+
+        return $named !== [] ? $named : self::lociOf($groups);
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @param Weighted $states
+     */
+    private function factor(array $groups, array $states): JointBelief
+    {
+        return new JointBelief(array_map(static fn (LinkageGroup $group): string => $group->key, $groups), self::normalised($states));
+    }
+
+    /** @return list<Reason> */
+    private function reasons(Steps $steps, LinkageGroup $group, int $i, string $locus, Individual $animal): array
+    {
+        $reasons = [];
+        $named = array_fill_keys([Reason::PARENTS], true);
+        foreach ($animal->testimonies as $testimony) {
+            $named[$testimony->id] = $testimony->namesAllThatShows || isset($this->namedLoci([$group], $testimony)[$locus]);
+        }
+        foreach ($steps->taken as [$by, $states]) {
+            if (! $named[$by]) {
+                continue;
+            }
+            $weighted = [];
+            foreach (self::normalised($states)->entries() as [$state, $weight]) {
+                $pair = $state[$group->key]->pairAt($i);
+                $weighted[] = [SchoolChanges::pairKey(...$pair), $pair, $weight];
+            }
+            $reasons[] = new Reason($by, Distribution::ofWeighted($weighted));
+        }
+
+        return $reasons;
+    }
+
+    /**
+     * @param Weighted $states
+     * @return Distribution<State>
+     */
+    private static function normalised(array $states): Distribution
+    {
+        $sum = array_reduce($states, static fn (Rational $total, array $entry): Rational => $total->plus($entry[1]), Rational::zero());
+
+        return Distribution::ofWeighted(array_map(static fn (string $key, array $entry): array => [$key, $entry[0], $entry[1]->dividedBy($sum)], array_map(strval(...), array_keys($states)), array_values($states)));
+    }
+
+    /**
+     * @param list<array{State, Rational}> $weighted
+     * @return Weighted
+     */
+    private static function merged(array $weighted): array
+    {
+        $states = [];
+        foreach ($weighted as [$state, $weight]) {
+            if (! $weight->isZero()) {
+                $key = self::key($state);
+                $states[$key] = [$state, isset($states[$key]) ? $states[$key][1]->plus($weight) : $weight];
+            }
+        }
+
+        return $states;
+    }
+
+    /** @param State $state */
+    private static function key(array $state): string
+    {
+        ksort($state);
+
+        return implode('|', array_map(static fn (Diplotype $diplotype): string => $diplotype->key, $state));
+    }
+
+    private static function sexOf(LinkageGroup $group, Diplotype $diplotype): Sex
+    {
+        return Sex::ofAlleles($diplotype->pairAt($group->indexOf(Sex::LOCUS)));
+    }
+
+    private static function lesser(Rational $a, Rational $b): Rational
+    {
+        return $a->compareTo($b) <= 0 ? $a : $b;
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<string>
+     */
+    private static function lociOf(array $groups): array
+    {
+        return array_values(array_diff(array_merge(...array_map(static fn (LinkageGroup $group): array => $group->loci, $groups)), [Sex::LOCUS]));
+    }
+}

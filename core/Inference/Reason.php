@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference;
+
+use Destino\Probability\Distribution;
+
+/** One step toward what is believed at a locus: who spoke, and P(pair of alleles) after it. */
+final readonly class Reason
+{
+    public const PARENTS = 'parents';
+
+    /**
+     * @param string $by id of the statement, or Reason::PARENTS
+     * @param Distribution<array{string, string}> $after
+     */
+    public function __construct(public string $by, public Distribution $after) {}
+}
