@@ -1,22 +1,31 @@
 <?php
 
 use App\Http\Middleware\AnswerWithPolicy;
-use App\Http\Middleware\SignInKeeper;
+use App\Http\Middleware\EnterCollection;
+use App\Http\Middleware\LayOutCollection;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\AuthenticateSession;
+use Laravel\Sanctum\Http\Middleware\CheckAbilities;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
-        $middleware->web(append: [SignInKeeper::class, AnswerWithPolicy::class]);
+        $middleware->web(append: [AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class]);
+        $middleware->api(append: [LayOutCollection::class]);
+        $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.
-        $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: SignInKeeper::class);
+        $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: EnterCollection::class);
+        $middleware->appendToPriorityList(after: Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, append: LayOutCollection::class);
+        $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : route('login'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontFlash([]);
+        $exceptions->dontFlash(['password', 'current_password', 'password_confirmation']);
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create();

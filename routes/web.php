@@ -1,13 +1,33 @@
 <?php
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnimalController;
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\CareController;
+use App\Http\Controllers\ClutchController;
+use App\Http\Controllers\DoorController;
+use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
+use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LuckController;
 use App\Http\Controllers\PairController;
+use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\RackController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RemovalController;
 use App\Http\Controllers\RoundController;
+use App\Http\Controllers\SavedSearchController;
+use App\Http\Controllers\StatementController;
+use App\Http\Controllers\StatusController;
 use Illuminate\Support\Facades\Route;
+
+Route::get('/begin', [DoorController::class, 'begin'])->name('begin');
+Route::post('/begin', [DoorController::class, 'start'])->name('begin.store');
+Route::get('/sign-in', [DoorController::class, 'show'])->name('login');
+Route::post('/sign-in', [DoorController::class, 'enter'])->middleware('throttle:sign-in')->name('login.attempt');
+Route::post('/sign-out', [DoorController::class, 'leave'])->name('logout');
 
 Route::redirect('/', '/pair');
 
@@ -17,16 +37,58 @@ Route::get('/pair/outcomes.csv', [PairController::class, 'export'])->name('pair.
 Route::get('/read', ReadingController::class)->name('read');
 
 Route::resource('animals', AnimalController::class)->except('destroy');
-
+Route::get('/animals/{animal}/history', [AnimalController::class, 'history'])->name('animals.history');
+Route::post('/animals/{animal}/statements', [StatementController::class, 'store'])->name('statements.store');
+Route::get('/statements/{statement}/edit', [StatementController::class, 'edit'])->name('statements.edit');
+Route::put('/statements/{statement}', [StatementController::class, 'update'])->name('statements.update');
+Route::post('/animals/{animal}/status', [StatusController::class, 'store'])->name('status.store');
+Route::post('/animals/{animal}/observations', [StatusController::class, 'observe'])->name('observations.store');
+Route::post('/animals/{animal}/photos', [PhotoController::class, 'store'])->name('photos.store');
+Route::get('/photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
 Route::post('/animals/{animal}/care', [CareController::class, 'store'])->name('care.store');
-Route::delete('/care/{entry}', [CareController::class, 'destroy'])->name('care.destroy');
-Route::post('/care/{entry}/restore', [CareController::class, 'restore'])->withTrashed()->name('care.restore');
+Route::put('/animals/{animal}/place', [RackController::class, 'place'])->name('animals.place');
+
+Route::delete('/records/{kind}/{id}', [RemovalController::class, 'destroy'])->whereNumber('id')->name('records.destroy');
+Route::post('/records/{kind}/{id}/restore', [RemovalController::class, 'restore'])->whereNumber('id')->name('records.restore');
 
 Route::get('/round/{kind}', [RoundController::class, 'create'])->whereIn('kind', ['weight', 'feed'])->name('round.create');
 Route::post('/round/{kind}', [RoundController::class, 'store'])->whereIn('kind', ['weight', 'feed'])->name('round.store');
 
+Route::post('/searches', [SavedSearchController::class, 'store'])->name('searches.store');
+Route::delete('/searches/{search}', [SavedSearchController::class, 'destroy'])->name('searches.destroy');
+
+Route::resource('racks', RackController::class)->only('index', 'store', 'update', 'destroy');
+
+Route::resource('clutches', ClutchController::class)->except('destroy');
+Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
+Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
 Route::get('/genes', [GeneController::class, 'index'])->name('genes.index');
+Route::get('/genes/own', [GeneChangeController::class, 'create'])->name('genes.own');
+Route::post('/genes/own', [GeneChangeController::class, 'store'])->name('genes.change');
 Route::get('/genes/{gene}', [GeneController::class, 'show'])->name('genes.show');
 Route::get('/complexes/{locus}', [GeneController::class, 'complex'])->name('complexes.show');
 
 Route::get('/luck', LuckController::class)->name('luck');
+
+Route::get('/house', [HouseController::class, 'show'])->name('house');
+Route::put('/house', [HouseController::class, 'update'])->name('house.update');
+
+Route::get('/exchange', [ExchangeController::class, 'index'])->name('exchange');
+Route::get('/exchange/download/{format}', [ExchangeController::class, 'download'])->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
+Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
+Route::get('/exchange/{upload}', [ExchangeController::class, 'preview'])->whereUuid('upload')->name('exchange.preview');
+Route::post('/exchange/{upload}', [ExchangeController::class, 'store'])->whereUuid('upload')->name('exchange.store');
+Route::get('/backups', [BackupController::class, 'index'])->name('backups');
+Route::post('/backups', [BackupController::class, 'store'])->name('backups.store');
+Route::get('/backups/{file}', [BackupController::class, 'download'])->name('backups.download');
+
+Route::get('/people', [PeopleController::class, 'index'])->name('people.index');
+Route::post('/people', [PeopleController::class, 'store'])->name('people.store');
+Route::put('/people/{person}', [PeopleController::class, 'update'])->name('people.update');
+Route::delete('/people/{person}', [PeopleController::class, 'destroy'])->name('people.destroy');
+
+Route::get('/account', [AccountController::class, 'show'])->name('account');
+Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
+Route::post('/account/tokens', [AccountController::class, 'token'])->name('tokens.store');
+Route::delete('/account/tokens/{token}', [AccountController::class, 'revoke'])->whereNumber('token')->name('tokens.destroy');

@@ -5,10 +5,7 @@ namespace App\Care;
 use App\Models\Animal;
 use App\Models\CareEntry;
 use DateTimeImmutable;
-use Destino\Husbandry\BreedingRules;
 use Destino\Husbandry\Readiness;
-use Destino\Husbandry\Weighing;
-use Illuminate\Support\Carbon;
 
 /** What the care log of an animal says. */
 class CareLog
@@ -20,9 +17,7 @@ class CareLog
 
     public function __construct(private readonly Animal $animal)
     {
-        /** @var list<CareEntry> $entries */
-        $entries = $animal->care()->orderByDesc('on')->orderByDesc('id')->get()->all();
-        $this->entries = $entries;
+        $this->entries = array_values($animal->care->sortBy([['on', 'desc'], ['id', 'desc']])->all());
     }
 
     /** @return list<CareEntry> newest first */
@@ -47,20 +42,8 @@ class CareLog
         return count($this->weights()) < 2 ? null : new WeightChart($this->weights());
     }
 
-    public function readiness(?Carbon $today = null): Readiness
+    public function readinessSentence(Readiness $readiness): string
     {
-        return Readiness::assess(
-            $this->animal->sex->value === 'male',
-            $this->animal->hatched_on?->toDateTimeImmutable(),
-            array_map(fn (CareEntry $entry): Weighing => new Weighing($entry->on->toDateTimeImmutable(), (int) $entry->grams), $this->weights()),
-            new BreedingRules,
-            ($today ?? Carbon::today())->toDateTimeImmutable(),
-        );
-    }
-
-    public function readinessSentence(): string
-    {
-        $readiness = $this->readiness();
         $likely = $readiness->likely instanceof DateTimeImmutable ? ' Likely from '.$readiness->likely->format('F Y').'.' : '';
 
         return match ($readiness->isReady) {

@@ -5,6 +5,7 @@ namespace App\Care;
 enum FeedOutcome: string
 {
     case Taken = 'taken';
+    case Offered = 'offered';
     case Refused = 'refused';
     case Regurgitated = 'regurgitated';
 }

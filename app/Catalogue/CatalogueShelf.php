@@ -2,12 +2,20 @@
 
 namespace App\Catalogue;
 
+use App\House\House;
+use App\Models\GeneChange;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
+use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
+use Destino\Notation\TargetReader;
 use RuntimeException;
 
-/** Reads the gene facts from their files and keeps the catalogues built from them, one per choice of schools. */
+/**
+ * Reads the gene facts from their files and keeps the catalogues built from them, one per choice of schools. A keeper's
+ * shelf adds the keeper's own genes and names, and takes the schools and lines of the house rules where nothing else is
+ * chosen.
+ */
 class CatalogueShelf
 {
     public const PARTS = ['loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'names', 'claims'];
@@ -15,13 +23,30 @@ class CatalogueShelf
     /** @var array<string, mixed>|null */
     private ?array $document = null;
 
+    /** @var array<string, mixed>|null */
+    private ?array $shipped = null;
+
     /** @var array<string, Catalogue> */
     private array $catalogues = [];
 
     /** @var array<string, NameIndex> */
     private array $names = [];
 
-    public function __construct(private readonly string $folder) {}
+    /**
+     * @param array<string, string> $schools of the house rules
+     * @param array<string, string> $lines the line that a shared word means, of the house rules
+     * @param list<GeneChange> $changes
+     */
+    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = []) {}
+
+    /** @param list<GeneChange> $changes */
+    public function forHouse(House $house, array $changes): self
+    {
+        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes);
+        $shelf->shipped = $this->shipped();
+
+        return $shelf;
+    }
 
     /**
      * The whole catalogue as one document, as catalogue/schema.json describes it.
@@ -30,7 +55,13 @@ class CatalogueShelf
      */
     public function document(): array
     {
-        if ($this->document === null) {
+        return $this->document ??= Extension::of($this->changes)->extend($this->shipped());
+    }
+
+    /** @return array<string, mixed> the gene facts without what a keeper added */
+    public function shipped(): array
+    {
+        if ($this->shipped === null) {
             $document = ['format' => 'destino-catalogue/1', 'genes' => []];
             foreach (glob($this->folder.'/genes/*.json') ?: [] as $file) {
                 $document['genes'][] = $this->decode($file);
@@ -38,22 +69,56 @@ class CatalogueShelf
             foreach (self::PARTS as $part) {
                 $document[$part] = $this->decode("{$this->folder}/{$part}.json");
             }
-            $this->document = $document;
+            $this->shipped = $document;
         }
 
-        return $this->document;
+        return $this->shipped;
     }
 
     /** @param array<string, string> $schools choice by claim; the rest as the catalogue's default */
     public function catalogue(array $schools = []): Catalogue
     {
+        $schools += $this->schools;
+
         return $this->catalogues[self::key($schools)] ??= CatalogueBuilder::build($this->document(), $schools);
     }
 
     /** @param array<string, string> $schools */
     public function names(array $schools = []): NameIndex
     {
+        $schools += $this->schools;
+
         return $this->names[self::key($schools)] ??= new NameIndex($this->catalogue($schools));
+    }
+
+    /** @return array<string, string> the line that a shared word means */
+    public function lines(): array
+    {
+        return $this->lines;
+    }
+
+    /** @return array<string, string> the schools of the house rules */
+    public function schools(): array
+    {
+        return $this->schools;
+    }
+
+    /** @param array<string, string> $schools */
+    public function reader(array $schools = []): GenotypeReader
+    {
+        return new GenotypeReader($this->catalogue($schools), $this->names($schools), $this->lines);
+    }
+
+    /** @param array<string, string> $schools */
+    public function targets(array $schools = []): TargetReader
+    {
+        return new TargetReader($this->catalogue($schools), $this->names($schools), $this->lines);
+    }
+
+    /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */
+    public function fingerprint(): string
+    {
+        return hash('xxh128', serialize([$this->schools, $this->lines, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
     }
 
     /** @param array<string, string> $schools */

@@ -2,15 +2,17 @@
 
 namespace App\Collection;
 
+use App\Care\CareKind;
 use App\Drawing\Bead;
+use App\House\House;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Pairing\GenotypeBeads;
 use Destino\Genome\Allele;
+use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Notation\GenotypeReader;
-use Destino\Notation\NameIndex;
-use Destino\Notation\Printer;
-use Destino\Notation\Reading;
+use Destino\Husbandry\Readiness;
+use Destino\Husbandry\Weighing;
 use Destino\Notation\Target;
 use Destino\Pairing\Transmission;
 use Destino\Probability\Rational;
@@ -19,33 +21,68 @@ use Illuminate\Support\Carbon;
 /** An animal as a list or a record shows it. */
 class AnimalCard
 {
-    public readonly Reading $reading;
+    private ?Readiness $readiness = null;
 
-    /** P(the animal meets what was looked for); null where nothing was, or its genotype cannot be read. */
-    public readonly ?Rational $chance;
+    public function __construct(public readonly Animal $animal, private readonly Beliefs $beliefs, private readonly Catalogue $catalogue, private readonly ?Target $wanted = null) {}
 
-    public function __construct(public readonly Animal $animal, private readonly Catalogue $catalogue, NameIndex $names, ?Target $wanted = null)
+    public function belief(): Belief
     {
-        $this->reading = (new GenotypeReader($catalogue, $names))->read($animal->genotype, $animal->sex);
-        $this->chance = $wanted === null || $this->reading->belief === null ? null : $wanted->chanceFor($this->reading->belief, $catalogue);
+        return $this->beliefs->belief($this->animal->id);
     }
 
-    /** The genotype in the printer's words, or as typed where it can no longer be read. */
+    /** What is believed, in the printer's words. */
     public function genotype(): string
     {
-        return $this->reading->belief === null ? $this->animal->genotype : (new Printer($this->catalogue))->belief($this->reading->belief);
+        return $this->beliefs->text($this->animal->id);
+    }
+
+    public function hasConflict(): bool
+    {
+        return $this->beliefs->derived($this->animal->id)->conflicts !== [];
+    }
+
+    public function isUnreadable(): bool
+    {
+        return $this->beliefs->unreadable($this->animal->id) !== [];
+    }
+
+    /** P(the animal meets what was looked for); null where nothing was. An animal of unknown sex is either with 1/2. */
+    public function chance(): ?Rational
+    {
+        if ($this->wanted === null) {
+            return null;
+        }
+        $belief = $this->belief();
+        if ($this->animal->sex === null && $this->wanted->sex !== null) {
+            return $this->wanted->withSex($belief->sex)->chanceFor($belief, $this->catalogue)->times(Rational::of(1, 2));
+        }
+
+        return $this->wanted->chanceFor($belief, $this->catalogue);
     }
 
     /** @return list<Bead> */
     public function beads(): array
     {
-        return $this->reading->belief === null ? [] : GenotypeBeads::of($this->reading->belief, $this->catalogue);
+        return GenotypeBeads::of($this->belief(), $this->catalogue);
     }
 
     /** @return list<array{Allele, Rational}> what it passes on, with the chance per egg */
     public function passesOn(): array
     {
-        return $this->reading->belief === null ? [] : Transmission::of($this->reading->belief, $this->catalogue);
+        return Transmission::of($this->belief(), $this->catalogue);
+    }
+
+    /** Ready to breed or not, by the rules of the house; needs the weights of the care log. */
+    public function readiness(House $house, ?Carbon $today = null): Readiness
+    {
+        return $this->readiness ??= Readiness::assess(
+            $this->animal->sex === null ? null : $this->animal->isMale(),
+            $this->animal->hatched_on?->toDateTimeImmutable(),
+            array_values($this->animal->care->filter(fn (CareEntry $entry): bool => $entry->kind === CareKind::Weight)->map(fn (CareEntry $entry): Weighing => new Weighing($entry->on->toDateTimeImmutable(), (int) $entry->grams))->all()),
+            $house->breeding(),
+            ($today ?? Carbon::today())->toDateTimeImmutable(),
+            array_values(array_filter([$this->animal->status()->whyNotPaired()])),
+        );
     }
 
     /** "4 years 3 months", empty where the hatch date is not known. */
@@ -57,6 +94,9 @@ class AnimalCard
         $months = (int) $this->animal->hatched_on->diffInMonths($today ?? Carbon::today());
         $years = intdiv($months, 12);
         $count = fn (int $number, string $word): string => "{$number} {$word}".($number === 1 ? '' : 's');
+        if ($this->animal->hatched_precision === Precision::Year) {
+            return 'about '.$count($years, 'year');
+        }
 
         return trim(($years > 0 ? $count($years, 'year') : '').' '.($months % 12 > 0 || $years === 0 ? $count($months % 12, 'month') : ''));
     }

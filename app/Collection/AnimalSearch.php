@@ -2,34 +2,62 @@
 
 namespace App\Collection;
 
+use App\Care\CareKind;
 use App\Catalogue\CatalogueShelf;
+use App\House\House;
 use App\Models\Animal;
 use App\Models\User;
+use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Target;
-use Destino\Notation\TargetReader;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 
-/** What a keeper looks for in the collection: words in the record, and genes in the notation of targets. */
+/**
+ * What a keeper looks for in the collection: words in the record, and genes in the notation of targets, to which the
+ * words "ready" and the names of a status may be added: "carries Clown, female, ready".
+ */
 class AnimalSearch
 {
+    public const VIEWS = ['cards' => 'Cards', 'list' => 'List', 'rack' => 'Racks'];
+
     public readonly string $words;
 
     public readonly string $genes;
+
+    public readonly string $view;
+
+    public readonly string $rack;
+
+    /** Sold and dead animals too. */
+    public readonly bool $gone;
 
     /** What is wrong with the genes as typed. */
     public readonly ?string $error;
 
     private readonly ?Target $target;
 
-    public function __construct(Request $request, private readonly CatalogueShelf $shelf)
+    public readonly bool $ready;
+
+    public readonly ?Status $status;
+
+    public readonly ?Sex $sex;
+
+    public function __construct(Request $request, private readonly CatalogueShelf $shelf, private readonly House $house)
     {
         $text = fn (string $field): string => is_string($request->query($field)) ? trim((string) $request->query($field)) : '';
-        $this->words = $text('find');
+        $this->words = mb_substr($text('find'), 0, 200);
         $this->genes = $text('genes');
+        $this->view = isset(self::VIEWS[$text('view')]) ? $text('view') : 'cards';
+        $this->rack = ctype_digit($text('rack')) ? $text('rack') : '';
+        [$genes, $ready, $status] = self::asideFromGenes($this->genes);
+        $this->ready = $ready || $request->boolean('ready');
+        $this->status = $status ?? Status::tryFrom($text('status'));
+        $this->sex = Sex::tryFrom($text('sex'));
+        $this->gone = $request->boolean('gone') || ($this->status !== null && ! $this->status->isHere());
         $target = $error = null;
         try {
-            $target = $this->genes === '' ? null : (new TargetReader($shelf->catalogue(), $shelf->names()))->read($this->genes);
+            $target = trim($genes, " ,\t") === '' ? null : $shelf->targets()->read($genes);
         } catch (NotationError $fault) {
             $error = $fault->getMessage();
         }
@@ -39,11 +67,20 @@ class AnimalSearch
 
     public function isNarrowed(): bool
     {
-        return $this->words !== '' || $this->genes !== '';
+        return $this->words.$this->genes.$this->rack !== '' || $this->ready || $this->status !== null || $this->sex !== null;
+    }
+
+    /** @return array<string, string> the query that opens this search again */
+    public function query(): array
+    {
+        return array_filter([
+            'genes' => $this->genes, 'find' => $this->words, 'view' => $this->view === 'cards' ? '' : $this->view, 'rack' => $this->rack, 'status' => $this->status->value ?? '', 'sex' => $this->sex->value ?? '',
+            'ready' => $this->ready ? '1' : '', 'gone' => $this->gone ? '1' : '',
+        ]);
     }
 
     /** @return list<AnimalCard> by name; with genes asked for, the surest first */
-    public function in(User $keeper): array
+    public function in(User $keeper, Beliefs $beliefs): array
     {
         if ($this->error !== null) {
             return [];
@@ -51,15 +88,63 @@ class AnimalSearch
         $like = '%'.addcslashes($this->words, '\\%_').'%';
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()
-            ->when($this->words !== '', fn ($query) => $query->where(fn ($any) => $any->whereLike('name', $like)->orWhereLike('genotype', $like)->orWhereLike('notes', $like)))
-            ->orderBy('name')->get()->all();
-        $cards = array_map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names(), $this->target), $animals);
-        if ($this->target === null) {
-            return $cards;
+            ->with('latestStatus')
+            ->when($this->ready, fn (Builder $query) => $query->with(['care' => fn ($care) => $care->where('kind', CareKind::Weight->value)]))
+            ->when($this->rack !== '', fn (Builder $query) => $query->where('rack_id', (int) $this->rack))
+            ->when($this->sex !== null, fn (Builder $query) => $query->where('sex', $this->sex->value ?? ''))
+            ->when($this->words !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any->whereLike('name', $like)->orWhereLike('number', $like)->orWhereLike('notes', $like)->orWhereLike('source', $like)->orWhereHas('statements', fn (Builder $statement) => $statement->whereLike('text', $like))))
+            ->orderBy('name')->orderBy('id')->get()->all();
+        $cards = [];
+        foreach ($animals as $animal) {
+            $status = $animal->status();
+            if ($this->status !== null ? $status === $this->status : ($this->gone || $status->isHere())) {
+                $cards[] = new AnimalCard($animal, $beliefs, $this->shelf->catalogue(), $this->target);
+            }
         }
-        $cards = array_values(array_filter($cards, fn (AnimalCard $card): bool => $card->chance !== null && ! $card->chance->isZero()));
-        usort($cards, fn (AnimalCard $a, AnimalCard $b): int => $a->chance !== null && $b->chance !== null ? $b->chance->compareTo($a->chance) : 0);
+        if ($this->ready) {
+            $cards = array_values(array_filter($cards, fn (AnimalCard $card): bool => $card->readiness($this->house)->isReady === true));
+        }
 
-        return $cards;
+        return $this->target === null ? $cards : self::surestFirst($cards, $beliefs);
+    }
+
+    /**
+     * @param  list<AnimalCard>  $cards
+     * @return list<AnimalCard> those that may fit
+     */
+    private static function surestFirst(array $cards, Beliefs $beliefs): array
+    {
+        $beliefs->work();
+        $fitting = [];
+        foreach ($cards as $i => $card) {
+            $chance = $card->chance();
+            if ($chance !== null && ! $chance->isZero()) {
+                $fitting[] = [$chance, $i, $card];
+            }
+        }
+        usort($fitting, fn (array $a, array $b): int => $b[0]->compareTo($a[0]) ?: $a[1] <=> $b[1]);
+
+        return array_column($fitting, 2);
+    }
+
+    /**
+     * Takes "ready" and the names of a status out of the text; blanks stand in their place, so that positions stay true.
+     *
+     * @return array{string, bool, Status|null}
+     */
+    public static function asideFromGenes(string $text): array
+    {
+        $ready = false;
+        $status = null;
+        $words = implode('|', array_map(fn (Status $one): string => str_replace([' ', '-'], '[ -]', preg_quote($one->value)), Status::cases()));
+        $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu", function (array $match) use (&$ready, &$status): string {
+            $word = mb_strtolower(trim($match[1]));
+            $status = Status::tryFrom(str_replace('holdback', 'hold-back', $word)) ?? Status::tryFrom(str_replace(' ', '-', $word)) ?? Status::tryFrom(str_replace('-', ' ', $word)) ?? $status;
+            $ready = $ready || $word === 'ready';
+
+            return str_repeat(' ', mb_strlen($match[0]));
+        }, $text);
+
+        return [$genes, $ready, $status];
     }
 }

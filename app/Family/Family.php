@@ -18,7 +18,7 @@ class Family
 
     public static function of(User $keeper): self
     {
-        return new self($keeper->animals()->get()->keyBy('id')->all());
+        return new self($keeper->animals()->get(['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'deleted_at'])->keyBy('id')->all());
     }
 
     public function animal(?int $id): ?Animal
@@ -29,8 +29,7 @@ class Family
     /** @return list<Animal> oldest first */
     public function offspringOf(Animal $parent): array
     {
-        $column = $parent->sex->value === 'male' ? 'sire_id' : 'dam_id';
-        $young = array_values(array_filter($this->animals, fn (Animal $animal): bool => $animal->{$column} === $parent->id));
+        $young = array_values(array_filter($this->animals, fn (Animal $animal): bool => $animal->sire_id === $parent->id || $animal->dam_id === $parent->id));
         usort($young, fn (Animal $a, Animal $b): int => [$a->hatched_on, $a->name] <=> [$b->hatched_on, $b->name]);
 
         return $young;
@@ -67,14 +66,14 @@ class Family
     {
         return $this->pedigree ??= new Pedigree(array_combine(
             array_map(fn (Animal $animal): string => self::key($animal->id), array_values($this->animals)),
-            array_map(fn (Animal $animal): array => [self::parent($animal->sire_id, $animal->sire_name), self::parent($animal->dam_id, $animal->dam_name)], array_values($this->animals)),
+            array_map(fn (Animal $animal): array => [$this->parent($animal->sire_id, $animal->sire_name), $this->parent($animal->dam_id, $animal->dam_name)], array_values($this->animals)),
         ));
     }
 
     /** Outside animals of one name are one animal: the keeper gave them that name. */
-    private static function parent(?int $id, ?string $name): ?string
+    private function parent(?int $id, ?string $name): ?string
     {
-        return $id !== null ? self::key($id) : (($name ?? '') === '' ? null : 'outside '.$name);
+        return $id !== null && isset($this->animals[$id]) ? self::key($id) : (($name ?? '') === '' ? null : 'outside '.$name);
     }
 
     private static function key(int $id): string

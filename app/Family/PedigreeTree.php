@@ -4,6 +4,7 @@ namespace App\Family;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
+use App\Collection\Beliefs;
 use App\Models\Animal;
 
 /** The recorded ancestors of an animal, laid out for drawing: one column a generation, the sire above the dam. */
@@ -25,7 +26,7 @@ class PedigreeTree
     /** @var list<array{float, float, float, float}> lines from an animal to its parent: x, y, x, y */
     public readonly array $lines;
 
-    public function __construct(Animal $animal, private readonly Family $family, private readonly CatalogueShelf $shelf)
+    public function __construct(Animal $animal, private readonly Family $family, private readonly CatalogueShelf $shelf, private readonly Beliefs $beliefs)
     {
         [$this->nodes, $this->lines] = $this->place($animal, null, 'self', 0, 0);
     }
@@ -56,7 +57,7 @@ class PedigreeTree
     {
         $slots = 2 ** (self::GENERATIONS - 1 - $generation);
         [$x, $y] = [(float) ($generation * (self::WIDTH + 40)), ($slot + .5) * $slots * self::SLOT];
-        $card = $animal === null ? null : new AnimalCard($animal, $this->shelf->catalogue(), $this->shelf->names());
+        $card = $animal === null ? null : new AnimalCard($animal, $this->beliefs, $this->shelf->catalogue());
         $nodes = [['x' => $x, 'y' => $y - self::HEIGHT / 2, 'role' => $role, 'name' => $animal->name ?? $name ?? '', 'card' => $card]];
         $lines = [];
         if ($animal === null || $generation + 1 >= self::GENERATIONS) {

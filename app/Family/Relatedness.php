@@ -9,20 +9,18 @@ use Destino\Probability\Rational;
 /** How closely a pair is related, as the pairing page tells it. */
 class Relatedness
 {
-    /** F of the offspring from which on the page warns. */
-    public const LIMIT = '1/8';
-
     /** @param  list<string>  $common  names of common ancestors */
-    private function __construct(public readonly Rational $coefficient, private readonly array $common) {}
+    private function __construct(public readonly Rational $coefficient, private readonly array $common, private readonly ?Rational $limit) {}
 
-    public static function of(Family $family, Animal $sire, Animal $dam): self
+    /** @param Rational|null $limit F of the offspring above which the house warns; null for no limit */
+    public static function of(Family $family, Animal $sire, Animal $dam, ?Rational $limit): self
     {
-        return new self($family->kinship($sire, $dam), $family->commonAncestors($sire, $dam));
+        return new self($family->kinship($sire, $dam), $family->commonAncestors($sire, $dam), $limit);
     }
 
     public function isAboveLimit(): bool
     {
-        return $this->coefficient->compareTo(Rational::parse(self::LIMIT)) > 0;
+        return $this->limit !== null && $this->coefficient->compareTo($this->limit) > 0;
     }
 
     public function sentence(): string
@@ -33,7 +31,7 @@ class Relatedness
         $share = "{$this->coefficient->toString()} (".OddsWords::percent($this->coefficient).')';
 
         return "Their young would have the inbreeding coefficient F = {$share}".$this->likeness().', through '.implode(', ', $this->common).'.'
-            .($this->isAboveLimit() ? ' That is above '.self::LIMIT.': hatch rates and vigour are said to suffer; an unrelated mate avoids it.' : '');
+            .($this->isAboveLimit() ? ' That is above '.($this->limit?->toString() ?? '').', the limit of the house: hatch rates and vigour are said to suffer; an unrelated mate avoids it.' : '');
     }
 
     private function likeness(): string

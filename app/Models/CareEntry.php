@@ -5,7 +5,6 @@ namespace App\Models;
 use App\Care\CareKind;
 use App\Care\FeedOutcome;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
@@ -22,19 +21,15 @@ use Illuminate\Support\Carbon;
  * @property string|null $words
  * @property Animal $animal
  */
-class CareEntry extends Model
+class CareEntry extends Model implements Removable
 {
-    use SoftDeletes;
+    use KeepsHistory, OfAnimal, SoftDeletes;
 
     protected $fillable = ['kind', 'on', 'grams', 'outcome', 'prey', 'words', 'form_token'];
 
-    protected $casts = ['kind' => CareKind::class, 'on' => 'date:Y-m-d', 'grams' => 'integer', 'outcome' => FeedOutcome::class];
+    protected $attributes = ['grams' => null, 'outcome' => null, 'prey' => null, 'words' => null, 'deleted_at' => null];
 
-    /** @return BelongsTo<Animal, $this> */
-    public function animal(): BelongsTo
-    {
-        return $this->belongsTo(Animal::class);
-    }
+    protected $casts = ['kind' => CareKind::class, 'on' => 'date:Y-m-d', 'grams' => 'integer', 'outcome' => FeedOutcome::class];
 
     /** "1,420 g", "rat pup refused", "shed", with the words behind it. */
     public function sentence(): string
@@ -47,5 +42,15 @@ class CareEntry extends Model
         };
 
         return trim($what.($this->words === null ? '' : ($what === '' ? '' : ': ').$this->words));
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'log';
+    }
+
+    public function home(): string
+    {
+        return route('animals.show', $this->animal_id).'#care';
     }
 }

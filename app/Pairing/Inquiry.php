@@ -2,8 +2,10 @@
 
 namespace App\Pairing;
 
+use App\Collection\Beliefs;
 use App\Models\Animal;
 use App\Models\User;
+use Destino\Genome\Belief;
 use Destino\Genome\Sex;
 use Destino\Pairing\By;
 use Destino\Pairing\Question;
@@ -38,7 +40,7 @@ class Inquiry
     /** @var array<string, string> choice by claim */
     public array $schools = [];
 
-    public function __construct(Request $request, private readonly User $keeper)
+    public function __construct(Request $request, private readonly User $keeper, private readonly Beliefs $beliefs)
     {
         $text = fn (string $field): string => is_string($request->query($field)) ? (string) $request->query($field) : '';
         $this->sireAnimal = $this->animal($text('sire_id'), Sex::Male, 'sire');
@@ -103,7 +105,22 @@ class Inquiry
     {
         $animal = $parent === 'sire' ? $this->sireAnimal : $this->damAnimal;
 
-        return $animal !== null && trim($animal->genotype) === trim($parent === 'sire' ? $this->sire : $this->dam) ? $animal->name : ($animal === null ? '' : "{$animal->name}, changed");
+        return $this->asRecorded($parent) !== null && $animal !== null ? $animal->name : ($animal === null ? '' : "{$animal->name}, changed");
+    }
+
+    /** What is believed of a parent of the collection, unless its text was changed here. */
+    public function asRecorded(string $parent): ?Belief
+    {
+        $animal = $parent === 'sire' ? $this->sireAnimal : $this->damAnimal;
+
+        return $animal !== null && $this->beliefs->text($animal->id) === trim($parent === 'sire' ? $this->sire : $this->dam) ? $this->beliefs->belief($animal->id) : null;
+    }
+
+    /** @return array{sire?: Belief, dam?: Belief} parents whose belief need not be read from a text */
+    public function known(): array
+    {
+        // A school chosen on the page changes the facts that the beliefs were derived with: then the text is read anew.
+        return $this->schools !== [] ? [] : array_filter(['sire' => $this->asRecorded('sire'), 'dam' => $this->asRecorded('dam')]);
     }
 
     /**
@@ -117,7 +134,7 @@ class Inquiry
         }
         $before = ctype_digit($was) ? $this->keeper->animals()->find((int) $was) : null;
 
-        return trim($typed) === '' || ($before !== null && trim($before->genotype) === trim($typed)) ? $chosen->genotype : $typed;
+        return trim($typed) === '' || ($before !== null && $this->beliefs->text($before->id) === trim($typed)) ? $this->beliefs->text($chosen->id) : $typed;
     }
 
     private function animal(string $id, Sex $sex, string $field): ?Animal
@@ -129,7 +146,7 @@ class Inquiry
         if ($animal === null) {
             $this->errors[$field] = 'That animal is not in your collection. Choose another, or type what it carries.';
         } elseif ($animal->sex !== $sex) {
-            $this->errors[$field] = "{$animal->name} is {$animal->sex->value}, and the {$field} must be {$sex->value}.";
+            $this->errors[$field] = $animal->sex === null ? "The sex of {$animal->name} is not known, and the {$field} must be {$sex->value}." : "{$animal->name} is {$animal->sex->value}, and the {$field} must be {$sex->value}.";
         }
 
         return $animal;

@@ -2,9 +2,12 @@
 
 namespace App\Pairing;
 
+use App\Catalogue\CatalogueShelf;
 use App\Documents\PredictionDocument;
 use App\Drawing\Bead;
 use App\Family\Relatedness;
+use App\House\House;
+use App\House\PairingCheck;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Claim;
@@ -15,6 +18,7 @@ use Destino\Genome\GenotypePattern;
 use Destino\Genome\SchoolChanges;
 use Destino\Notation\Printer;
 use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\By;
 use Destino\Pairing\Outcome;
 use Destino\Pairing\OutcomeSpace;
@@ -38,18 +42,22 @@ class PairPage
     /** @var list<Advice> */
     public readonly array $advice;
 
+    /** What the house rules say of it. */
+    public readonly Verdict $verdict;
+
     /** P(the rows listed). */
     public readonly Rational $covered;
 
     /** @var array<string, bool> */
     private array $givers = [];
 
-    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most, public readonly ?Relatedness $relatedness = null)
+    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most, public readonly ?Relatedness $relatedness, House $house, CatalogueShelf $shelf)
     {
         $this->space = $prediction->outcomes();
         $this->rows = array_map($this->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
         $this->covered = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
         $this->advice = $prediction->advice();
+        $this->verdict = PairingCheck::verdict($this->advice, $relatedness, $house, $shelf);
     }
 
     public function headline(): string

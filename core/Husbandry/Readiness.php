@@ -23,15 +23,22 @@ final readonly class Readiness
      */
     private function __construct(public ?bool $isReady, public array $reasons, public ?DateTimeImmutable $likely) {}
 
-    /** @param list<Weighing> $weighings in any order */
-    public static function assess(bool $isMale, ?DateTimeImmutable $hatched, array $weighings, BreedingRules $rules, DateTimeImmutable $today): self
+    /**
+     * @param bool|null $isMale null where the sex is not known
+     * @param list<Weighing> $weighings in any order
+     * @param list<string> $standing what else stands in the way, whatever age and weight say
+     */
+    public static function assess(?bool $isMale, ?DateTimeImmutable $hatched, array $weighings, BreedingRules $rules, DateTimeImmutable $today, array $standing = []): self
     {
+        if ($isMale === null) {
+            return new self($standing === [] ? null : false, [...$standing, 'The sex is not known.'], null);
+        }
         usort($weighings, static fn (Weighing $a, Weighing $b): int => $a->on <=> $b->on);
         $last = $weighings === [] ? null : $weighings[count($weighings) - 1];
         $who = $isMale ? 'a male' : 'a female';
-        $reasons = [];
+        $reasons = $standing;
         $dates = [];
-        $isOpen = false;
+        $isOpen = $standing !== [];
         $ofAge = $hatched?->add(new DateInterval("P{$rules->months($isMale)}M"));
         if ($ofAge === null) {
             $reasons[] = 'The hatch date is not known, so the age cannot be judged.';
@@ -48,11 +55,11 @@ final readonly class Readiness
             if ($last->grams < $rules->grams($isMale)) {
                 $reasons[] = "Too light: {$last->grams} g of the {$rules->grams($isMale)} g asked of {$who}.";
                 $days = WeightTrend::of($weighings, $today)?->daysUntil($rules->grams($isMale));
-                $isOpen = $days === null || $days > self::MOST_DAYS;
-                $dates[] = $isOpen ? $today : $today->add(new DateInterval("P{$days}D"));
+                $isOpen = $isOpen || $days === null || $days > self::MOST_DAYS;
+                $dates[] = $days === null || $days > self::MOST_DAYS ? $today : $today->add(new DateInterval("P{$days}D"));
             }
         }
-        $isReady = $ofAge === null && $last === null ? null : $dates === [];
+        $isReady = $standing !== [] ? false : ($ofAge === null && $last === null ? null : $dates === []);
 
         return new self($isReady, $reasons, $dates === [] || $isOpen ? null : max($dates));
     }

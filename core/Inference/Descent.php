@@ -245,9 +245,14 @@ final class Descent
      */
     private function relevant(array $groups, Individual $animal, bool $hasPrior): array
     {
-        $relevant = array_filter($animal->testimonies, fn (Testimony $one): bool => ($hasPrior && $one->namesAllThatShows) || $this->namedLoci($groups, $one) !== []);
-        $order = array_flip(array_map(static fn (Testimony $one): string => $one->id, $animal->testimonies));
-        usort($relevant, static fn (Testimony $a, Testimony $b): int => [$b->source->rank(), $order[$b->id]] <=> [$a->source->rank(), $order[$a->id]]);
+        $names = $order = [];
+        foreach ($animal->testimonies as $i => $one) {
+            $names[$one->id] = $this->namedLoci($groups, $one) !== [];
+            $order[$one->id] = $i;
+        }
+        $relevant = array_filter($animal->testimonies, static fn (Testimony $one): bool => $one->namesAllThatShows || $names[$one->id]);
+        // A founder starts from a statement that names something here; one that only says what is not seen narrows it.
+        usort($relevant, static fn (Testimony $a, Testimony $b): int => [! $hasPrior && $names[$b->id], $b->source->rank(), $order[$b->id]] <=> [! $hasPrior && $names[$a->id], $a->source->rank(), $order[$a->id]]);
 
         return $relevant;
     }
@@ -464,7 +469,7 @@ final class Descent
                 foreach ([...$one->says->statesOver($groups), ...$other->says->statesOver($groups)] as [$state]) {
                     $both = $both || ($this->allows($state, $groups, $one, $says) !== null && $this->allows($state, $groups, $other, $others) !== null);
                 }
-                if (! $both && array_intersect_key($this->namedLoci($groups, $one), $this->namedLoci($groups, $other)) !== []) {
+                if (! $both) {
                     $conflicts[] = new Conflict(array_keys($named), [$one->id, $other->id]);
                 }
             }

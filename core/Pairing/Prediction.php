@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Pairing;
 
+use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 use Destino\Notation\GenotypeReader;
@@ -30,16 +31,17 @@ final readonly class Prediction
      * Reads all typed parts first, so that every error can be told at once.
      *
      * @param array<string, string> $lines the line that house rules name for a shared word
+     * @param array{sire?: Belief, dam?: Belief} $known what is believed of a parent already, in place of reading its text
      *
      * @throws UnreadableQuestion when a part cannot be read
      * @throws PairingError when per hatchling is asked and nothing hatches
      */
-    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = []): self
+    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = [], array $known = []): self
     {
         $names ??= new NameIndex($catalogue);
         $reader = new GenotypeReader($catalogue, $names, $lines);
-        $sire = $reader->read($question->sire, Sex::Male);
-        $dam = $reader->read($question->dam, Sex::Female);
+        $sire = isset($known['sire']) ? new Reading($question->sire, $known['sire'], [], [], []) : $reader->read($question->sire, Sex::Male);
+        $dam = isset($known['dam']) ? new Reading($question->dam, $known['dam'], [], [], []) : $reader->read($question->dam, Sex::Female);
         $errors = ['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => []];
         $target = null;
         try {

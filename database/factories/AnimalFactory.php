@@ -13,4 +13,19 @@ class AnimalFactory extends Factory
     {
         return ['user_id' => User::factory(), 'name' => fake()->unique()->firstName(), 'sex' => 'female', 'genotype' => 'Pastel het Clown'];
     }
+
+    /** The genotype of a made animal becomes its first statement. */
+    public function configure(): static
+    {
+        $genotypes = new \WeakMap;
+
+        return $this->afterMaking(function (Animal $animal) use ($genotypes): void {
+            $genotypes[$animal] = $animal->getAttributes()['genotype'] ?? null;
+            $animal->offsetUnset('genotype');
+        })->afterCreating(function (Animal $animal) use ($genotypes): void {
+            if (isset($genotypes[$animal])) {
+                $animal->statements()->create(['text' => $genotypes[$animal], 'source' => 'own']);
+            }
+        });
+    }
 }

@@ -2,6 +2,7 @@
 
 namespace Database\Seeders;
 
+use App\Models\Animal;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -39,6 +40,11 @@ class DemoSeeder extends Seeder
         ['Vellum', 'female', '2019-08-08', 'Fire het Clown', 'Oldest girl, two clutches so far.'],
         ['Weir', 'female', '2023-07-19', 'Super Pastel', 'Fades a little every shed.'],
         ['Yawl', 'male', '2024-06-30', 'Pinstripe 50% het Piebald', 'Hold-back from Tidemark.'],
+        ['Zephyr', 'female', '2024-06-30', 'Pinstripe Piebald', 'Came out of Driftwood × Tidemark with a white belly and half a white back. Nobody expected that.'],
+        ['Buoy', 'male', '2026-08-03', 'Piebald', 'From the first clutch of the stripe project with a chance of the whole thing.'],
+        ['Cleat', null, '2026-08-03', 'Calico', 'Too lively to be sexed yet.'],
+        ['Dinghy', 'male', '2026-07-21', 'Mojave Ultramel', ''],
+        ['Ebb', 'female', '2026-07-21', 'Mystic Ultramel', ''],
     ];
 
     /** Sire and dam by name; a parent that is not in the collection is an outside animal. */
@@ -51,6 +57,57 @@ class DemoSeeder extends Seeder
         'Lantern' => ['Inlet', 'Jetty'],
         'Mooring' => ['Inlet', 'Jetty'],
         'Yawl' => ['Driftwood', 'Tidemark'],
+        'Zephyr' => ['Driftwood', 'Tidemark'],
+        'Buoy' => ['Gunwale', 'Halyard'],
+        'Cleat' => ['Gunwale', 'Halyard'],
+        'Dinghy' => ['Lantern', 'Keel'],
+        'Ebb' => ['Lantern', 'Keel'],
+    ];
+
+    /** Who stated the genotype, where it was not the keeper: source, name, day. */
+    private const STATED = [
+        'Anchor' => ['seller', 'Old Painter', '2022-09-03'],
+        'Calico Jenny' => ['seller', 'Old Painter', '2022-09-03'],
+        'Inlet' => ['seller', null, '2021-03-20'],
+        'Jetty' => ['seller', null, '2021-03-20'],
+        'Sandbar' => ['seller', 'a fair table', '2023-10-14'],
+        'Quayside' => ['seller', null, '2021-11-06'],
+        'Undertow' => ['seller', 'a friend', '2024-05-18'],
+    ];
+
+    /** Further statements: animal, text, source, who, day, certainty in percent, note. */
+    private const FURTHER = [
+        ['Quayside', 'Pastel', 'own', null, '2026-02-15', 70, 'Beside her last young I see no Enchi in her.'],
+        ['Inlet', 'Mojave het Ultramel', 'laboratory', 'shed sample', '2025-04-02', 100, null],
+    ];
+
+    /** Dam, sires, paired, laid, good, infertile, hatched on, hatched, kept, counts by look, notes. */
+    private const CLUTCHES = [
+        ['Brightwater', ['Anchor'], '2022-01-20', '2022-06-12', 6, 1, '2022-08-11', 6, ['Estuary', 'Fathom', 'Gunwale'], [['not Genetic Stripe, not Piebald', 3]], 'Sold the other three as double hets.'],
+        ['Jetty', ['Inlet'], '2021-12-28', '2022-05-14', 5, 0, '2022-07-12', 5, ['Lantern', 'Mooring'], [['Mojave, not Ultramel', 2], ['not Ultramel', 1]], null],
+        ['Calico Jenny', ['Anchor'], '2023-01-08', '2023-05-08', 4, 2, '2023-07-05', 3, ['Halyard'], [['not Genetic Stripe', 2]], 'First clutch of hers, small.'],
+        ['Tidemark', ['Driftwood'], '2024-01-11', '2024-05-03', 6, 0, '2024-06-30', 6, ['Yawl', 'Zephyr'], [['Pinstripe, not Piebald', 3], ['not Pinstripe, not Piebald', 1]], 'One of them should not exist.'],
+        ['Calico Jenny', ['Anchor'], '2025-01-03', '2025-05-20', 3, 3, '2025-07-17', 1, [], [['not Genetic Stripe', 1]], 'Two went bad in June.'],
+        ['Mooring', ['Lantern'], '2025-01-19', '2025-06-02', 5, 1, '2025-07-30', 4, [], [['not Ultramel', 4]], 'To see whether Mooring got Ultramel.'],
+        ['Halyard', ['Gunwale'], '2026-01-10', '2026-06-07', 6, 0, '2026-08-03', 5, ['Buoy', 'Cleat'], [['not Piebald, not Genetic Stripe', 3]], null],
+        ['Keel', ['Lantern'], '2025-12-29', '2026-05-24', 7, 0, '2026-07-21', 6, ['Dinghy', 'Ebb'], [['Mojave, not Ultramel', 2], ['Mystic, not Ultramel', 2]], null],
+    ];
+
+    /** Status by name: status, day, reason, days from today to the review. */
+    private const STATUSES = [
+        'Anchor' => ['breeder', '2022-11-01', null, null], 'Brightwater' => ['breeder', '2021-12-01', null, null], 'Calico Jenny' => ['breeder', '2022-12-01', null, null],
+        'Driftwood' => ['breeder', '2023-11-20', null, null], 'Gunwale' => ['breeder', '2025-11-15', null, null], 'Halyard' => ['breeder', '2025-12-01', null, null],
+        'Inlet' => ['breeder', '2021-11-01', null, null], 'Jetty' => ['breeder', '2021-11-01', null, null], 'Keel' => ['breeder', '2025-11-01', null, null], 'Lantern' => ['breeder', '2024-11-01', null, null],
+        'Vellum' => ['breeder', '2022-11-01', null, null], 'Yawl' => ['hold-back', '2024-09-01', 'Until it is clear what Zephyr means: he may carry more than half a chance.', 40],
+        'Zephyr' => ['hold-back', '2024-09-01', 'To find out where her white comes from.', 90], 'Sandbar' => ['for sale', '2026-09-12', null, null], 'Weir' => ['reserved', '2026-11-02', 'For the friend of the Undertow swap.', 30],
+        'Undertow' => ['quarantine', '2026-10-18', 'Back from a visit.', null], 'Oarlock' => ['sold', '2026-04-11', 'To somebody with a line 2 project.', null],
+    ];
+
+    /** Racks: name, rows, columns, animals from the top left. */
+    private const RACKS = [
+        ['Harbour', 4, 3, ['Brightwater', 'Calico Jenny', 'Jetty', 'Keel', 'Vellum', 'Quayside', 'Estuary', 'Fathom', 'Halyard', 'Ripple', 'Tidemark', 'Mooring']],
+        ['Slipway', 3, 4, ['Anchor', 'Driftwood', 'Inlet', 'Lantern', 'Gunwale', 'North Pier', 'Pontoon', 'Sandbar', 'Yawl', 'Zephyr', 'Weir']],
+        ['Nursery', 2, 5, ['Buoy', 'Cleat', 'Dinghy', 'Ebb']],
     ];
 
     /** Weights by name: months before today, grams. */
@@ -71,30 +128,83 @@ class DemoSeeder extends Seeder
                 ['email' => 'boathouse@destino.localhost'],
                 ['name' => 'The boathouse', 'password' => Str::random(40)],
             );
-            foreach (self::ANIMALS as [$name, $sex, $hatched, $genotype, $notes]) {
-                $keeper->animals()->create(['name' => $name, 'sex' => $sex, 'hatched_on' => $hatched, 'genotype' => $genotype, 'notes' => $notes === '' ? null : $notes]);
+            $made = [];
+            foreach (self::ANIMALS as $i => [$name, $sex, $hatched, $genotype, $notes]) {
+                [$source, $who, $on] = self::STATED[$name] ?? ['own', null, null];
+                $made[$name] = $keeper->animals()->create(['name' => $name, 'number' => sprintf('%03d', $i + 1), 'sex' => $sex, 'sex_found' => $source === 'seller' ? 'told' : ($sex === null ? null : 'popped'), 'hatched_on' => $hatched, 'notes' => $notes === '' ? null : $notes, 'source' => $who, 'acquired_on' => $on]);
+                $made[$name]->statements()->create(['text' => $genotype, 'source' => $source, 'who' => $who, 'on' => $on ?? $hatched]);
             }
-            foreach (self::WEIGHTS as $name => $weights) {
-                foreach ($weights as [$months, $grams]) {
-                    $keeper->animals()->where('name', $name)->sole()->care()->create(['kind' => 'weight', 'on' => now()->subMonths($months)->format('Y-m-d'), 'grams' => $grams]);
-                }
+            foreach (self::FURTHER as [$name, $text, $source, $who, $on, $certainty, $note]) {
+                $made[$name]->statements()->create(['text' => $text, 'source' => $source, 'who' => $who, 'on' => $on, 'certainty' => $certainty, 'note' => $note]);
             }
-            $keeper->animals()->where('name', 'Halyard')->sole()->care()->createMany([
-                ['kind' => 'feed', 'on' => now()->subDays(9)->format('Y-m-d'), 'outcome' => 'taken', 'prey' => 'medium rat'],
-                ['kind' => 'shed', 'on' => now()->subDays(20)->format('Y-m-d'), 'words' => 'in one piece'],
-                ['kind' => 'feed', 'on' => now()->subDays(23)->format('Y-m-d'), 'outcome' => 'refused', 'prey' => 'medium rat', 'words' => 'blue'],
-            ]);
             foreach (self::PARENTS as $name => [$sire, $dam]) {
-                $keeper->animals()->where('name', $name)->sole()->update(self::parent($keeper, 'sire', $sire) + self::parent($keeper, 'dam', $dam));
+                $made[$name]->update(self::parent($made, 'sire', $sire) + self::parent($made, 'dam', $dam));
             }
+            $this->care($made);
+            $this->clutches($keeper, $made);
+            $this->standing($keeper, $made);
         });
     }
 
-    /** @return array<string, int|string> */
-    private static function parent(User $keeper, string $role, string $name): array
+    /** @param array<string, Animal> $made */
+    private function care(array $made): void
     {
-        $animal = $keeper->animals()->where('name', $name)->first();
+        foreach (self::WEIGHTS as $name => $weights) {
+            foreach ($weights as [$months, $grams]) {
+                $made[$name]->care()->create(['kind' => 'weight', 'on' => now()->subMonths($months)->format('Y-m-d'), 'grams' => $grams]);
+            }
+        }
+        $made['Halyard']->care()->createMany([
+            ['kind' => 'feed', 'on' => now()->subDays(9)->format('Y-m-d'), 'outcome' => 'taken', 'prey' => 'medium rat'],
+            ['kind' => 'shed', 'on' => now()->subDays(20)->format('Y-m-d'), 'words' => 'in one piece'],
+            ['kind' => 'feed', 'on' => now()->subDays(23)->format('Y-m-d'), 'outcome' => 'refused', 'prey' => 'medium rat', 'words' => 'blue'],
+        ]);
+        $made['Ripple']->observations()->createMany([
+            ['condition' => 'Wobble', 'grade' => 'moderate', 'on' => '2023-02-11', 'note' => 'when she strikes'],
+            ['condition' => 'Wobble', 'grade' => 'slight', 'on' => '2026-03-08'],
+        ]);
+    }
 
-        return $animal === null ? ["{$role}_name" => $name] : ["{$role}_id" => $animal->id];
+    /** @param array<string, Animal> $made */
+    private function clutches(User $keeper, array $made): void
+    {
+        foreach (self::CLUTCHES as [$dam, $sires, $paired, $laid, $good, $infertile, $hatchedOn, $hatched, $kept, $counts, $notes]) {
+            $clutch = $keeper->clutches()->create([
+                'dam_id' => $made[$dam]->id, 'paired_on' => $paired, 'laid_on' => $laid, 'eggs_good' => $good, 'eggs_infertile' => $infertile, 'hatched_on' => $hatchedOn, 'hatched' => $hatched, 'notes' => $notes,
+            ]);
+            foreach ($sires as $sire) {
+                $clutch->sires()->create(['animal_id' => $made[$sire]->id]);
+            }
+            foreach ($kept as $name) {
+                $made[$name]->update(['clutch_id' => $clutch->id]);
+            }
+            foreach ($counts as [$saw, $count]) {
+                $clutch->counts()->create(['saw' => $saw, 'count' => $count]);
+            }
+        }
+    }
+
+    /** @param array<string, Animal> $made */
+    private function standing(User $keeper, array $made): void
+    {
+        foreach (self::STATUSES as $name => [$status, $on, $reason, $review]) {
+            $made[$name]->statusEvents()->create(['status' => $status, 'on' => $on, 'reason' => $reason, 'review_on' => $review === null ? null : now()->addDays($review)->format('Y-m-d')]);
+        }
+        foreach (self::RACKS as $i => [$name, $rows, $columns, $animals]) {
+            $rack = $keeper->racks()->create(['name' => $name, 'rows' => $rows, 'columns' => $columns, 'position' => $i]);
+            foreach ($animals as $at => $animal) {
+                $made[$animal]->update(['rack_id' => $rack->id, 'rack_row' => intdiv($at, $columns) + 1, 'rack_column' => $at % $columns + 1]);
+            }
+        }
+        $keeper->savedSearches()->create(['name' => 'Stripe carriers', 'query' => 'genes=carries+Genetic+Stripe']);
+    }
+
+    /**
+     * @param array<string, Animal> $made
+     * @return array<string, int|string>
+     */
+    private static function parent(array $made, string $role, string $name): array
+    {
+        return isset($made[$name]) ? ["{$role}_id" => $made[$name]->id] : ["{$role}_name" => $name];
     }
 }

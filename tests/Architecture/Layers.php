@@ -31,22 +31,22 @@ final class Layers
 
     public function testProbabilityStandsAlone(): Rule
     {
-        return $this->below('Destino\Probability', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing');
+        return $this->below('Destino\Probability', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing', 'Destino\Inference');
     }
 
     public function testRelatednessNeedsNumbersOnly(): Rule
     {
-        return $this->below('Destino\Husbandry', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing');
+        return $this->below('Destino\Husbandry', 'Destino\Genome', 'Destino\Notation', 'Destino\Pairing', 'Destino\Inference');
     }
 
     public function testGenomeStandsOnProbability(): Rule
     {
-        return $this->below('Destino\Genome', 'Destino\Notation', 'Destino\Pairing');
+        return $this->below('Destino\Genome', 'Destino\Notation', 'Destino\Pairing', 'Destino\Inference');
     }
 
     public function testNotationStandsOnGenome(): Rule
     {
-        return $this->below('Destino\Notation', 'Destino\Pairing');
+        return $this->below('Destino\Notation', 'Destino\Pairing', 'Destino\Inference');
     }
 
     /**

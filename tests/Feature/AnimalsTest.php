@@ -26,16 +26,18 @@ class AnimalsTest extends TestCase
         $animal = Animal::query()->sole();
         $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Skiff')->assertSee('Mojave 66% het Ultramel')->assertSee('1 July 2022');
 
-        $this->put("/animals/{$animal->id}", ['genotype' => 'Mojave het Ultramel', 'version' => 1] + self::RIGHT)->assertRedirect("/animals/{$animal->id}");
-        $this->assertSame(['Mojave het Ultramel', 2], [$animal->refresh()->genotype, $animal->version]);
+        $this->assertSame(['001', 'Mojave 66% het Ultramel'], [$animal->number, $animal->statements()->sole()->text]);
+        $this->put("/animals/{$animal->id}", ['name' => 'Skiff the second', 'hatched_on' => '2022-07', 'sex' => 'unknown', 'version' => 1] + self::RIGHT)->assertRedirect("/animals/{$animal->id}");
+        $animal->refresh();
+        $this->assertSame(['Skiff the second', null, 'July 2022', 2], [$animal->name, $animal->sex, $animal->hatchedWords(), $animal->version]);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function wrongForms(): iterable
     {
-        yield 'no name' => [['name' => ''], 'name', 'Give the animal a name or a number.'];
+        yield 'no name' => [['name' => ''], 'name', 'Give the animal a name.'];
         yield 'a very long name' => [['name' => str_repeat('Skiff ', 20)], 'name', 'The name has more than 80 characters.'];
-        yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male or female.'];
+        yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male, female or not known.'];
         yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” at 1 is not a known name. Did you mean Mojave?'];
         yield 'three alleles' => [['genotype' => 'Mojave Mystic Lesser'], 'genotype', 'all stand at one locus'];
         yield 'a female maker of males' => [['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker'];
@@ -65,10 +67,10 @@ class AnimalsTest extends TestCase
     public function test_two_windows_do_not_overwrite_each_other(): void
     {
         $animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave']);
-        $this->put("/animals/{$animal->id}", ['genotype' => 'Mystic', 'version' => 1] + self::RIGHT)->assertSessionHasNoErrors();
-        $this->from("/animals/{$animal->id}/edit")->followingRedirects()->put("/animals/{$animal->id}", ['genotype' => 'Lesser', 'version' => 1] + self::RIGHT)
-            ->assertSee('changed in another window')->assertSee('“Mystic”')->assertSee('Lesser');
-        $this->assertSame('Mystic', $animal->refresh()->genotype);
+        $this->put("/animals/{$animal->id}", ['notes' => 'Mystic light', 'version' => 1] + self::RIGHT)->assertSessionHasNoErrors();
+        $this->from("/animals/{$animal->id}/edit")->followingRedirects()->put("/animals/{$animal->id}", ['notes' => 'Lesser light', 'version' => 1] + self::RIGHT)
+            ->assertSee('changed in another window')->assertSee('“Mystic light”')->assertSee('Lesser light');
+        $this->assertSame('Mystic light', $animal->refresh()->notes);
     }
 
     public function test_markup_in_a_name_is_text(): void

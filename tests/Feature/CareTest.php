@@ -86,8 +86,8 @@ class CareTest extends TestCase
     {
         $this->log(['kind' => 'weight', 'grams' => '1420']);
         $entry = CareEntry::query()->sole();
-        $this->followingRedirects()->delete("/care/{$entry->id}")->assertSee('Taken out: 1,420 g')->assertSee('Undo')->assertSee('Nothing logged yet.');
-        $this->followingRedirects()->post("/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');
+        $this->followingRedirects()->delete("/records/care/{$entry->id}")->assertSee('Taken out: 1,420 g')->assertSee('Undo')->assertSee('Nothing logged yet.');
+        $this->followingRedirects()->post("/records/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');
         $this->assertSame(1, CareEntry::query()->count());
     }
 
@@ -131,8 +131,8 @@ class CareTest extends TestCase
         $entry = $stranger->care()->create(['kind' => 'weight', 'on' => '2026-11-01', 'grams' => 900]);
 
         $this->post("/animals/{$stranger->id}/care", ['kind' => 'shed', 'on' => '2026-11-20'])->assertNotFound();
-        $this->delete("/care/{$entry->id}")->assertNotFound();
-        $this->post("/care/{$entry->id}/restore")->assertNotFound();
+        $this->delete("/records/care/{$entry->id}")->assertNotFound();
+        $this->post("/records/care/{$entry->id}/restore")->assertNotFound();
         $this->assertSame(1, CareEntry::query()->count());
     }
 
@@ -154,7 +154,7 @@ class CareTest extends TestCase
             foreach ($weights as $i => $grams) {
                 $this->animal->care()->create(['kind' => 'weight', 'on' => Carbon::parse('2026-01-01')->addMonths($i), 'grams' => $grams]);
             }
-            $chart = (new CareLog($this->animal))->chart();
+            $chart = (new CareLog($this->animal->refresh()))->chart();
             $this->assertNotNull($chart);
             $points = $chart->points();
             foreach ($points as $i => $point) {
@@ -166,7 +166,7 @@ class CareTest extends TestCase
             }
         }
         $this->animal->care()->forceDelete();
-        $this->assertNull((new CareLog($this->animal))->chart());
+        $this->assertNull((new CareLog($this->animal->refresh()))->chart());
     }
 
     /** @param  array<string, mixed>  $form */

@@ -6,7 +6,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Models\Animal;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
-use Destino\Notation\GenotypeReader;
+use Destino\Genome\Sex;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -14,21 +14,28 @@ class DemoTest extends TestCase
 {
     use RefreshDatabase;
 
+    protected function startsSignedIn(): bool
+    {
+        return false;
+    }
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->seed(DemoSeeder::class);
+        $this->actingAs($this->owner = User::query()->where('email', 'boathouse@destino.localhost')->sole());
     }
 
     public function test_the_demo_collection_can_be_read_whole(): void
     {
-        $shelf = app(CatalogueShelf::class);
-        $reader = new GenotypeReader($shelf->catalogue(), $shelf->names());
-        $animals = Animal::query()->get();
+        $reader = app(CatalogueShelf::class)->reader();
+        $animals = Animal::query()->with('statements')->get();
 
-        $this->assertCount(24, $animals);
+        $this->assertCount(29, $animals);
         foreach ($animals as $animal) {
-            $this->assertSame([], $reader->read($animal->genotype, $animal->sex)->errors, $animal->name);
+            foreach ($animal->statements as $statement) {
+                $this->assertSame([], $reader->read($statement->text, $animal->sex ?? Sex::Female)->errors, $animal->name);
+            }
             $this->get("/animals/{$animal->id}")->assertOk()->assertSee($animal->name);
         }
     }
@@ -63,7 +70,7 @@ class DemoTest extends TestCase
 
     public function test_the_demo_keeper_is_signed_in_and_nobody_else_is_made(): void
     {
-        $this->get('/animals')->assertOk()->assertSee('24 of 24 animals.');
+        $this->get('/animals')->assertOk()->assertSee('28 of 29 animals.');
         $this->assertSame(1, User::query()->count());
         $this->assertAuthenticatedAs(User::query()->sole());
     }

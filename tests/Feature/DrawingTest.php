@@ -6,6 +6,7 @@ use App\Collection\AnimalCard;
 use App\Drawing\Bead;
 use App\Drawing\TextFit;
 use App\Drawing\Treemap;
+use App\Collection\Beliefs;
 use App\Models\Animal;
 use App\Pairing\OddsWords;
 use Destino\Genome\Sex;
@@ -124,7 +125,7 @@ class DrawingTest extends TestCase
     public function test_age_in_years_and_months(): void
     {
         $today = Carbon::parse('2026-11-23');
-        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel', 'hatched_on' => $hatched]), Shelf::catalogue(), Shelf::shelf()->names()))->age($today);
+        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]), new Beliefs([], [], Shelf::shelf()), Shelf::catalogue()))->age($today);
 
         $this->assertSame(['4 years 3 months', '1 year', '1 month', '0 months', ''], array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]));
     }

@@ -20,7 +20,7 @@ class FamilyTest extends TestCase
         $young = Animal::query()->where('name', 'Wherry')->sole();
 
         $this->get("/animals/{$young->id}")->assertSeeInOrder(['Family', 'F = 0', 'Skiff', 'sire not known', 'Tender']);
-        $this->get("/animals/{$sire->id}")->assertSeeInOrder(['Young in the collection', 'Wherry', 'with Tender']);
+        $this->get("/animals/{$sire->id}")->assertSeeInOrder(['Young and their young', 'Wherry', 'with Tender']);
         $this->get("/animals/{$dam->id}")->assertSee('No parents recorded');
     }
 
@@ -46,6 +46,7 @@ class FamilyTest extends TestCase
     public function test_the_pairing_page_tells_how_closely_two_are_related(string $sire, string $dam, string $words): void
     {
         $this->seed(DemoSeeder::class);
+        $this->actingAs(User::query()->where('email', 'boathouse@destino.localhost')->sole());
         $id = fn (string $name): int => Animal::query()->where('name', $name)->sole()->id;
 
         $this->get("/pair?sire_id={$id($sire)}&dam_id={$id($dam)}")->assertOk()->assertSee($words);

@@ -2,17 +2,23 @@
 
 namespace App\Http\Controllers;
 
-use App\Care\CareLog;
+use App\Care\CareKind;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
+use App\Collection\AnimalPage;
 use App\Collection\AnimalSearch;
-use App\Family\Family;
-use App\Family\PedigreeTree;
+use App\Collection\Beliefs;
+use App\Collection\History;
+use App\Collection\Numbering;
+use App\Collection\RackView;
+use App\House\House;
 use App\Http\Requests\AnimalRequest;
 use App\Models\Animal;
 use App\Models\User;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\People\CurrentKeeper;
+use Destino\Genome\Sex;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -23,64 +29,64 @@ class AnimalController extends Controller
 {
     private const PER_PAGE = 60;
 
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
-    public function index(Request $request, #[CurrentUser] User $keeper): Response
+    public function index(Request $request, #[CurrentKeeper] User $keeper): Response
     {
-        $this->authorize('viewAny', Animal::class);
-        $search = new AnimalSearch($request, $this->shelf);
-        $found = $search->in($keeper);
+        $this->authorize('read');
+        $search = new AnimalSearch($request, $this->shelf, $this->house);
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $found = $search->in($keeper, $beliefs);
         $page = max(1, (int) $request->integer('page', 1));
-        $shown = array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
+        $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
+        $this->load($shown, $search->view);
 
         return response()->view('animals.index', [
             'search' => $search,
             'cards' => $shown,
+            'house' => $this->house,
+            'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, (string) $request->query('colour', 'status')) : null,
             'pages' => (new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')]))->withQueryString(),
             'all' => $keeper->animals()->count(),
+            'racks' => $keeper->racks()->get(),
+            'saved' => $keeper->savedSearches()->get(),
         ], $search->error === null ? 200 : 422);
     }
 
-    public function create(#[CurrentUser] User $keeper): View
+    public function create(#[CurrentKeeper] User $keeper): View
     {
-        $this->authorize('create', Animal::class);
+        $this->authorize('manage');
+        $blank = new Animal(['name' => '', 'number' => null, 'sex' => null, 'sex_found' => null, 'notes' => '', 'hatched_on' => null, 'source' => null, 'acquired_on' => null, 'price_cents' => null, 'sire_id' => null, 'sire_name' => null, 'dam_id' => null, 'dam_name' => null]);
 
-        return view('animals.form', ['animal' => new Animal(['name' => '', 'genotype' => '', 'notes' => '', 'sire_id' => null, 'sire_name' => null, 'dam_id' => null, 'dam_name' => null]), 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper)]);
+        return view('animals.form', ['animal' => $blank, 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper), 'next' => Numbering::next($keeper, $this->house, (int) now()->format('Y')), 'house' => $this->house]);
     }
 
-    public function store(AnimalRequest $request, #[CurrentUser] User $keeper): RedirectResponse
+    public function store(AnimalRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
     {
-        $animal = $request->addTo($keeper);
+        $animal = $request->addTo($keeper, $this->house);
 
         return redirect()->route('animals.show', $animal)->with('said', "{$animal->name} is in the collection.");
     }
 
-    public function show(Animal $animal, #[CurrentUser] User $keeper): View
+    public function show(Animal $animal, #[CurrentKeeper] User $keeper): View
     {
         $this->authorize('view', $animal);
 
-        $card = fn (Animal $one): AnimalCard => new AnimalCard($one, $this->shelf->catalogue(), $this->shelf->names());
-        /** @var list<Animal> $mates */
-        $mates = $keeper->animals()->where('sex', '!=', $animal->sex->value)->orderBy('name')->get()->all();
-
-        $family = Family::of($keeper);
-
-        return view('animals.show', [
-            'card' => $card($animal),
-            'mates' => array_map($card, $mates),
-            'family' => $family,
-            'tree' => new PedigreeTree($animal, $family, $this->shelf),
-            'log' => new CareLog($animal),
-            'token' => (string) Str::uuid(),
-            'offspring' => array_map($card, $family->offspringOf($animal)),
-        ]);
+        return view('animals.show', ['page' => new AnimalPage($animal, $keeper, $this->shelf, $this->house), 'animal' => $animal, 'house' => $this->house, 'token' => (string) Str::uuid()]);
     }
 
-    public function edit(Animal $animal, #[CurrentUser] User $keeper): View
+    public function history(Animal $animal): View
     {
-        $this->authorize('update', $animal);
+        $this->authorize('view', $animal);
 
-        return view('animals.form', ['animal' => $animal, 'token' => null, 'candidates' => $this->candidates($keeper, $animal)]);
+        return view('animals.history', ['animal' => $animal, 'history' => History::of($animal)]);
+    }
+
+    public function edit(Animal $animal, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('manage', $animal);
+
+        return view('animals.form', ['animal' => $animal, 'token' => null, 'candidates' => $this->candidates($keeper, $animal), 'next' => null, 'house' => $this->house]);
     }
 
     public function update(AnimalRequest $request, Animal $animal): RedirectResponse
@@ -90,14 +96,29 @@ class AnimalController extends Controller
         return redirect()->route('animals.show', $animal)->with('said', 'Saved.');
     }
 
+    /**
+     * Loads what the view of the shown cards needs, and no more.
+     *
+     * @param  list<AnimalCard>  $cards
+     */
+    private function load(array $cards, string $view): void
+    {
+        $animals = new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards));
+        $animals->loadMissing('rack');
+        $animals->loadMissing(['care' => fn ($care) => $care->where('kind', CareKind::Weight->value)]);
+        if ($view === 'list') {
+            $animals->loadMissing('latestWeight', 'latestFeed');
+        }
+    }
+
     /** @return array<string, list<Animal>> possible parents by sex */
     private function candidates(User $keeper, ?Animal $animal = null): array
     {
-        $candidates = ['male' => [], 'female' => []];
+        $candidates = [Sex::Male->value => [], Sex::Female->value => []];
         /** @var Animal $other */
-        foreach ($keeper->animals()->orderBy('name')->get() as $other) {
+        foreach ($keeper->animals()->whereNotNull('sex')->orderBy('name')->get(['id', 'name', 'sex']) as $other) {
             if ($animal === null || $other->id !== $animal->id) {
-                $candidates[$other->sex->value][] = $other;
+                $candidates[$other->sex->value ?? ''][] = $other;
             }
         }
 

@@ -5,6 +5,9 @@ namespace App\Http\Controllers;
 use App\Catalogue\CatalogueShelf;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSearch;
+use App\House\House;
+use App\Models\User;
+use App\People\CurrentKeeper;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Locus;
@@ -13,11 +16,11 @@ use Illuminate\Http\Request;
 
 class GeneController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
     public function index(Request $request): View
     {
-        $this->authorize('use-stations');
+        $this->authorize('read');
         $catalogue = $this->shelf->catalogue();
         $text = fn (string $field): string => is_string($request->query($field)) ? (string) $request->query($field) : '';
         $search = new GeneSearch(
@@ -28,6 +31,7 @@ class GeneController extends Controller
         );
 
         return view('genes.index', [
+            'house' => $this->house,
             'catalogue' => $catalogue,
             'search' => $search,
             'genes' => $search->in($catalogue),
@@ -35,18 +39,23 @@ class GeneController extends Controller
         ]);
     }
 
-    public function show(string $gene): View
+    public function show(string $gene, #[CurrentKeeper] User $keeper): View
     {
-        $this->authorize('use-stations');
+        $this->authorize('read');
         $catalogue = $this->shelf->catalogue();
         abort_unless(isset($catalogue->alleles[$gene]), 404);
 
-        return view('genes.show', ['page' => new GenePage($catalogue, $catalogue->allele($gene))]);
+        $shipped = array_column($this->shelf->shipped()['genes'], 'cues', 'key')[$gene] ?? [];
+
+        return view('genes.show', [
+            'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'house' => $this->house,
+            'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(), 'shipped' => array_column($shipped, 'likelihood'),
+        ]);
     }
 
     public function complex(string $locus): View
     {
-        $this->authorize('use-stations');
+        $this->authorize('read');
         $catalogue = $this->shelf->catalogue();
         abort_unless(isset($catalogue->loci[$locus]) && $catalogue->locus($locus)->isComplex(), 404);
 

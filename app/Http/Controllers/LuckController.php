@@ -10,7 +10,7 @@ class LuckController extends Controller
 {
     public function __invoke(Request $request): Response
     {
-        $this->authorize('use-stations');
+        $this->authorize('read');
         $page = LuckPage::of($request->query());
 
         return response()->view('luck.show', ['page' => $page], $page->errors === [] ? 200 : 422);

@@ -3,37 +3,44 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\AnimalCard;
+use App\Collection\Beliefs;
 use App\Family\Family;
 use App\Family\Relatedness;
+use App\House\House;
+use App\Models\Animal;
 use App\Models\User;
+use App\People\CurrentKeeper;
 use App\Pairing\Inquiry;
 use App\Pairing\OutcomeSheet;
 use App\Pairing\PairPage;
 use Destino\DestinoError;
 use Destino\Pairing\Prediction;
 use Destino\Pairing\UnreadableQuestion;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 class PairController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    private ?Beliefs $beliefs = null;
 
-    public function show(Request $request, #[CurrentUser] User $keeper): Response
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function show(Request $request, #[CurrentKeeper] User $keeper): Response
     {
-        $this->authorize('use-stations');
-        $inquiry = new Inquiry($request, $keeper);
+        $this->authorize('read');
+        $inquiry = new Inquiry($request, $keeper, $this->beliefs($keeper));
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
 
         return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
     }
 
-    public function sheet(Request $request, #[CurrentUser] User $keeper): Response
+    public function sheet(Request $request, #[CurrentKeeper] User $keeper): Response
     {
-        $this->authorize('use-stations');
-        $inquiry = new Inquiry($request, $keeper);
+        $this->authorize('read');
+        $inquiry = new Inquiry($request, $keeper, $this->beliefs($keeper));
         $page = $this->answer($inquiry, 200, $keeper);
 
         return $page === null
@@ -41,10 +48,10 @@ class PairController extends Controller
             : response()->view('pair.sheet', ['page' => $page, 'inquiry' => $inquiry]);
     }
 
-    public function export(Request $request, #[CurrentUser] User $keeper): Response|StreamedResponse
+    public function export(Request $request, #[CurrentKeeper] User $keeper): Response|StreamedResponse
     {
-        $this->authorize('use-stations');
-        $inquiry = new Inquiry($request, $keeper);
+        $this->authorize('read');
+        $inquiry = new Inquiry($request, $keeper, $this->beliefs($keeper));
         $page = $this->answer($inquiry, 1, $keeper);
 
         return $page === null
@@ -59,9 +66,9 @@ class PairController extends Controller
             return null;
         }
         try {
-            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools));
+            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools), $this->shelf->lines(), $inquiry->known());
 
-            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper)) : null;
+            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper), $this->house, $this->shelf) : null;
         } catch (UnreadableQuestion $error) {
             foreach ($error->errors as $field => $errors) {
                 $inquiry->errors[$field] ??= implode(' ', array_map(fn (DestinoError $each): string => $each->getMessage(), $errors));
@@ -75,7 +82,7 @@ class PairController extends Controller
 
     private function relatedness(Inquiry $inquiry, User $keeper): ?Relatedness
     {
-        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of(Family::of($keeper), $inquiry->sireAnimal, $inquiry->damAnimal);
+        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of(Family::of($keeper), $inquiry->sireAnimal, $inquiry->damAnimal, $this->house->relatednessLimit());
     }
 
     /** @return array<string, mixed> */
@@ -84,7 +91,37 @@ class PairController extends Controller
         return [
             'inquiry' => $inquiry,
             'page' => $page,
-            'animals' => $keeper->animals()->orderBy('name')->get()->groupBy(fn ($animal): string => $animal->sex->value),
+            'animals' => $this->candidates($keeper),
+            'beliefs' => $this->beliefs($keeper),
+            'house' => $this->house,
+            'parents' => array_filter([$inquiry->sireAnimal, $inquiry->damAnimal]) === [] ? [] : $this->parents($inquiry, $keeper),
         ];
+    }
+
+    private function beliefs(User $keeper): Beliefs
+    {
+        return $this->beliefs ??= Beliefs::of($keeper, $this->shelf);
+    }
+
+    /** @return Collection<string, Collection<int, Animal>> animals that are here, by sex */
+    private function candidates(User $keeper): Collection
+    {
+        $this->beliefs($keeper)->work();
+
+        return $keeper->animals()->with('latestStatus')->whereNotNull('sex')->orderBy('name')->get()->toBase()
+            ->filter(fn (Animal $animal): bool => $animal->status()->isHere())
+            ->groupBy(fn (Animal $animal): string => $animal->sex->value ?? '');
+    }
+
+    /** @return list<AnimalCard> the chosen parents, for their readiness */
+    private function parents(Inquiry $inquiry, User $keeper): array
+    {
+        $cards = [];
+        foreach (array_filter([$inquiry->sireAnimal, $inquiry->damAnimal]) as $animal) {
+            $animal->loadMissing('latestStatus', 'care');
+            $cards[] = new AnimalCard($animal, $this->beliefs($keeper), $this->shelf->catalogue());
+        }
+
+        return $cards;
     }
 }

@@ -3,10 +3,10 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\AnimalSearch;
 use App\Pairing\GenotypeBeads;
 use Destino\Genome\Sex;
 use Destino\Genome\UnknownSchool;
-use Destino\Notation\GenotypeReader;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Notation\Reading;
@@ -19,7 +19,7 @@ class ReadingController extends Controller
 {
     public function __invoke(Request $request, CatalogueShelf $shelf): JsonResponse
     {
-        $this->authorize('use-stations');
+        $this->authorize('read');
         $text = is_string($request->query('text')) ? (string) $request->query('text') : '';
         // The page that asks may have chosen its schools; what is read must be what is then computed.
         $schools = array_filter((array) $request->query('school', []), is_string(...));
@@ -28,10 +28,13 @@ class ReadingController extends Controller
         } catch (UnknownSchool) {
             [$schools, $catalogue] = [[], $shelf->catalogue()]; // the page itself tells of the wrong choice
         }
-        if ($request->query('as') === 'target') {
-            return response()->json($this->target($text, new TargetReader($catalogue, $shelf->names($schools))));
+        if ($request->query('as') === 'search') {
+            $text = AnimalSearch::asideFromGenes($text)[0];
         }
-        $reading = (new GenotypeReader($catalogue, $shelf->names($schools)))->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
+        if (in_array($request->query('as'), ['target', 'search'], true)) {
+            return response()->json($this->target($text, $shelf->targets($schools)));
+        }
+        $reading = $shelf->reader($schools)->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
 
         return response()->json([
             'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),

@@ -3,11 +3,17 @@
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\Numbering;
+use App\Collection\Precision;
+use App\Collection\SexFound;
 use App\Family\Family;
+use App\House\House;
 use App\Models\Animal;
+use App\Models\Statement;
 use App\Models\User;
 use Closure;
 use Destino\Genome\Sex;
+use Destino\Inference\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -16,25 +22,39 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
-/** The form of an animal's record, and what it does when it is right. */
+/** The form of an animal's record, and what it does when it is right. A new animal comes with its first statement. */
 class AnimalRequest extends FormRequest
 {
     public function authorize(): Response
     {
         $animal = $this->route('animal');
 
-        return $animal instanceof Animal ? Gate::inspect('update', $animal) : Gate::inspect('create', Animal::class);
+        return $animal instanceof Animal ? Gate::inspect('manage', $animal) : Gate::inspect('manage');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]);
     }
 
     /** @return array<string, mixed> */
     public function rules(CatalogueShelf $shelf): array
     {
+        $isNew = ! $this->route('animal') instanceof Animal;
+
         return [
             'name' => ['required', 'string', 'max:80'],
-            'sex' => ['required', Rule::enum(Sex::class)],
-            'hatched_on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'],
-            'genotype' => ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, $this->readable($shelf)],
+            'number' => ['nullable', 'string', 'max:40', Rule::unique('animals')->where('user_id', $this->keeper()->id)->ignore($this->route('animal'))],
+            'sex' => [Rule::requiredIf(fn (): bool => ! $this->has('sex')), 'nullable', Rule::enum(Sex::class)],
+            'sex_found' => ['nullable', Rule::enum(SexFound::class)],
+            'sex_certainty' => ['nullable', 'integer', 'between:50,100'],
+            'hatched_on' => ['nullable', 'string', $this->someDay()],
+            'genotype' => $isNew ? ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, self::readable($shelf, Sex::tryFrom((string) $this->input('sex')))] : ['exclude'],
+            'said_by' => $isNew ? ['nullable', Rule::enum(Source::class)] : ['exclude'],
             'notes' => ['nullable', 'string', 'max:10000'],
+            'source' => ['nullable', 'string', 'max:120'],
+            'acquired_on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'],
+            'price' => ['nullable', 'numeric', 'between:0,1000000', 'decimal:0,2'],
             'sire_id' => ['nullable', 'integer', $this->possibleParent(Sex::Male)],
             'dam_id' => ['nullable', 'integer', $this->possibleParent(Sex::Female)],
             'sire_name' => ['nullable', 'string', 'max:80'],
@@ -48,26 +68,39 @@ class AnimalRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give the animal a name or a number.',
+            'name.required' => 'Give the animal a name.',
             'name.max' => 'The name has more than 80 characters.',
-            'sex' => 'Choose male or female.',
-            'hatched_on.date_format' => 'Write the hatch date as year-month-day, for example 2022-08-11.',
-            'hatched_on.before_or_equal' => 'The hatch date lies in the future.',
-            'hatched_on.after' => 'The hatch date lies too far back.',
+            'number.unique' => 'Another animal has this number already.',
+            'number.max' => 'The number has more than 40 characters.',
+            'sex' => 'Choose male, female or not known.',
+            'sex_certainty' => 'Give how sure the sex is as a whole number from 50 to 100 %.',
             'genotype.required' => 'Type what it carries, or “Normal” for an animal without any gene.',
             'genotype.max' => 'The text has more than :max characters.',
+            'acquired_on.before_or_equal' => 'The day lies in the future.',
+            'acquired_on' => 'Give the day as year-month-day.',
+            'price' => 'Give the price as a number, for example 350 or 349.50.',
+            'source.max' => 'The source has more than 120 characters.',
             'sire_name.max' => 'The name of the sire has more than 80 characters.',
             'dam_name.max' => 'The name of the dam has more than 80 characters.',
             'notes.max' => 'The notes have more than 10,000 characters.',
         ];
     }
 
-    public function addTo(User $keeper): Animal
+    public function addTo(User $keeper, House $house): Animal
     {
-        return DB::transaction(fn (): Animal => $this->input('form_token') === null
-            ? $keeper->animals()->create($this->safe()->except('version'))
+        return DB::transaction(function () use ($keeper, $house): Animal {
+            $values = $this->values();
+            $year = isset($values['hatched_on']) ? (int) substr($values['hatched_on'], 0, 4) : (int) now()->format('Y');
+            $values['number'] ??= Numbering::next($keeper, $house, $year);
+            $token = $this->validated('form_token');
             // A double click sends the same form twice: the second one finds what the first one made.
-            : $keeper->animals()->createOrFirst(['form_token' => $this->validated('form_token')], $this->safe()->except(['version', 'form_token'])));
+            $animal = $token === null ? $keeper->animals()->create($values) : $keeper->animals()->createOrFirst(['form_token' => $token], $values);
+            if ($animal->wasRecentlyCreated) {
+                $animal->statements()->create(['text' => $this->validated('genotype'), 'source' => $this->validated('said_by') ?? Source::Own->value, 'on' => $values['acquired_on'] ?? null]);
+            }
+
+            return $animal;
+        });
     }
 
     /** @throws ValidationException when the record was changed in another window since this form was opened */
@@ -76,13 +109,55 @@ class AnimalRequest extends FormRequest
         DB::transaction(function () use ($animal): void {
             $current = Animal::query()->lockForUpdate()->findOrFail($animal->id);
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
+                $notes = (string) $current->notes === '' ? 'no notes' : "“{$current->notes}”";
                 throw ValidationException::withMessages(['version' => 'This record was changed in another window since you opened it. It now says: '
-                    ."{$current->name}, {$current->sex->value}, “{$current->genotype}”. What you typed is still below: save again to put it in place of that."]);
+                    ."{$current->name}, {$current->sexWords()}, {$notes}. What you typed is still below: save again to put it in place of that."]);
             }
-            $current->fill($this->safe()->except(['version', 'form_token']));
+            $current->fill($this->values());
             $current->version++;
             $current->save();
         });
+    }
+
+    /** @return Closure says what cannot be read of a genotype */
+    public static function readable(CatalogueShelf $shelf, ?Sex $sex): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($shelf, $sex): void {
+            foreach ($shelf->reader()->read((string) $value, $sex ?? Sex::Female)->errors as $error) {
+                $fail($error->getMessage());
+            }
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private function values(): array
+    {
+        $values = $this->safe()->except(['version', 'form_token', 'genotype', 'said_by', 'price', 'hatched_on', 'sex_certainty']);
+        if ($this->has('sex_certainty')) {
+            $values['sex_certainty'] = (int) ($this->validated('sex_certainty') ?? 100);
+        }
+        if ($this->has('price')) {
+            $values['price_cents'] = $this->validated('price') === null ? null : (int) round(100 * (float) $this->validated('price'));
+        }
+        $hatched = Precision::read((string) $this->validated('hatched_on'));
+        $values['hatched_on'] = $hatched[0] ?? null;
+        $values['hatched_precision'] = ($hatched[1] ?? Precision::Day)->value;
+
+        return $values;
+    }
+
+    private function someDay(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            $day = Precision::read((string) $value);
+            if ($day === null) {
+                $fail('Write the hatch date as year-month-day, for example 2022-08-11, or as well as it is known: 2022-08, or 2022.');
+            } elseif ($day[0] > now()->format('Y-m-d')) {
+                $fail('The hatch date lies in the future.');
+            } elseif ($day[0] < '1980') {
+                $fail('The hatch date lies too far back.');
+            }
+        };
     }
 
     /** A parent is of the right sex, of the same collection, older, and no descendant. */
@@ -90,29 +165,24 @@ class AnimalRequest extends FormRequest
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($sex): void {
             $role = $sex === Sex::Male ? 'sire' : 'dam';
-            $family = Family::of($this->user());
+            $family = Family::of($this->keeper());
             $parent = $family->animal((int) $value);
             $animal = $this->route('animal');
-            $hatched = strtotime((string) $this->input('hatched_on'));
+            $hatched = Precision::read((string) $this->input('hatched_on'));
             if ($parent === null) {
                 $fail("The {$role} is not in your collection. Choose another, or write its name.");
             } elseif ($parent->sex !== $sex) {
-                $fail("{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.");
+                $fail($parent->sex === null ? "The sex of {$parent->name} is not known, and the {$role} must be {$sex->value}." : "{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.");
             } elseif ($animal instanceof Animal && $family->descends($parent, $animal)) {
                 $fail($parent->id === $animal->id ? 'An animal is not its own parent.' : "{$parent->name} descends from {$animal->name} and cannot be a parent of it.");
-            } elseif ($hatched !== false && $parent->hatched_on !== null && $parent->hatched_on->getTimestamp() >= $hatched) {
+            } elseif ($hatched !== null && $parent->hatched_on !== null && $hatched[1] === Precision::Day && $parent->hatched_on->format('Y-m-d') >= $hatched[0]) {
                 $fail("{$parent->name} hatched on {$parent->hatched_on->format('j F Y')}, which is not before this animal.");
             }
         };
     }
 
-    private function readable(CatalogueShelf $shelf): Closure
+    private function keeper(): User
     {
-        return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
-            $sex = Sex::tryFrom((string) $this->input('sex')) ?? Sex::Female;
-            foreach ((new GenotypeReader($shelf->catalogue(), $shelf->names()))->read((string) $value, $sex)->errors as $error) {
-                $fail($error->getMessage());
-            }
-        };
+        return $this->user()->keeper();
     }
 }

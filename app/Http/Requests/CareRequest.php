@@ -4,25 +4,33 @@ namespace App\Http\Requests;
 
 use App\Care\CareKind;
 use App\Care\FeedOutcome;
+use App\House\House;
 use App\Models\Animal;
 use App\Models\CareEntry;
-use Illuminate\Auth\Access\Response;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Gate;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\Rule;
 
 /** One entry in the care log of one animal. */
-class CareRequest extends FormRequest
+class CareRequest extends RecordRequest
 {
     /** A ball python beyond this is a slip of the finger. */
     public const MOST_GRAMS = 8000;
 
     protected $errorBag = 'care';
 
-    public function authorize(): Response
+    protected function ability(): string
     {
-        return Gate::inspect('update', $this->route('animal'));
+        return 'log';
+    }
+
+    protected function subject(): Model
+    {
+        return $this->route('animal');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['grams' => app(House::class)->grams($this->input('grams'))]);
     }
 
     /** @return array<string, mixed> */
@@ -30,7 +38,7 @@ class CareRequest extends FormRequest
     {
         return [
             'kind' => ['required', Rule::enum(CareKind::class)],
-            'on' => ['required', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'],
+            'on' => ['required', ...self::DAY],
             'grams' => ['nullable', 'required_if:kind,weight', 'integer', 'between:1,'.self::MOST_GRAMS],
             'outcome' => ['nullable', 'required_if:kind,feed', Rule::enum(FeedOutcome::class)],
             'prey' => ['nullable', 'string', 'max:60'],
@@ -44,15 +52,13 @@ class CareRequest extends FormRequest
     {
         return [
             'kind' => 'Choose what to log.',
-            'on.before_or_equal' => 'The day lies in the future.',
-            'on' => 'Give the day as year-month-day.',
             'grams.required_if' => 'Give the weight in grams.',
             'grams' => 'The weight must be a whole number of grams from 1 to '.number_format(self::MOST_GRAMS).'.',
             'outcome' => 'Say whether the food was taken, refused or brought up again.',
             'prey.max' => 'The prey has more than 60 characters.',
             'words.required_if' => 'Write the note.',
             'words.max' => 'The text has more than 2,000 characters.',
-        ];
+        ] + self::DAY_MESSAGES;
     }
 
     public function log(Animal $animal): CareEntry
@@ -67,8 +73,7 @@ class CareRequest extends FormRequest
             'words' => $this->validated('words'),
         ];
 
-        return DB::transaction(fn (): CareEntry => $this->validated('form_token') === null
-            ? $animal->care()->create($entry)
-            : $animal->care()->createOrFirst(['form_token' => $this->validated('form_token')], $entry));
+        /** @var CareEntry */
+        return $this->once($animal->care(), $entry);
     }
 }

@@ -4,6 +4,7 @@ namespace App\Http\Requests;
 
 use App\Care\CareKind;
 use App\Care\FeedOutcome;
+use App\House\House;
 use App\Models\Animal;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
@@ -17,7 +18,14 @@ class RoundRequest extends FormRequest
 {
     public function authorize(): Response
     {
-        return Gate::inspect('viewAny', Animal::class);
+        return Gate::inspect('log');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        if ($this->kind() === CareKind::Weight && is_array($this->input('rows'))) {
+            $this->merge(['rows' => array_map(app(House::class)->grams(...), $this->input('rows'))]);
+        }
     }
 
     public function kind(): CareKind

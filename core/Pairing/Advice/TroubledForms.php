@@ -26,7 +26,7 @@ final readonly class TroubledForms implements AdviceRule
                     continue;
                 }
                 $who = self::name($pattern, $cross->catalogue).($pattern->sex === null ? '' : " ({$pattern->sex->value})");
-                $advice[] = new Advice('condition', $condition->severity, "{$condition->name} in {$who}, ".Words::share($chance).". {$condition->text} Evidence: {$evidence}. For an affected animal ask a reptile veterinarian.", $chance, self::loci($pattern, $cross->catalogue));
+                $advice[] = new Advice('condition', $condition->severity, "{$condition->name} in {$who}, ".Words::share($chance).". {$condition->text} Evidence: {$evidence}. For an affected animal ask a reptile veterinarian.", $chance, self::loci($pattern, $cross->catalogue), $pattern->sex === null ? $condition->key : null);
             }
         }
 

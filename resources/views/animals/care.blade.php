@@ -1,8 +1,9 @@
-@php($readiness = $log->readiness())
+@php($readiness = $page->readiness)
 <section class="sheet mt-3" id="care">
     <div class="head"><h2>Care</h2><span class="soft small">{{ count($log->entries) }} {{ Str::plural('entry', count($log->entries)) }}</span></div>
-    <p class="mb-1"><strong>{{ $log->readinessSentence() }}</strong> @foreach ($readiness->reasons as $reason)<span class="soft">{{ $reason }}</span> @endforeach</p>
+    <p class="mb-1"><strong>{{ $log->readinessSentence($readiness) }}</strong> @foreach ($readiness->reasons as $reason)<span class="soft">{{ $reason }}</span> @endforeach</p>
     <div class="two mt-2">
+        @if ($mayLog)
         <form class="stack log-form" method="post" action="{{ route('care.store', $animal) }}" data-module="once care-kind" aria-label="Log care">
             @csrf
             <input type="hidden" name="form_token" value="{{ $token }}">
@@ -15,7 +16,7 @@
                 </div>
                 <x-field-error id="kind-error" :message="$errors->care->first('kind')"/>
             </fieldset>
-            <div class="field" data-for="weight"><label for="grams">Weight in grams</label><input class="input" id="grams" name="grams" inputmode="numeric" value="{{ old('grams') }}" aria-describedby="grams-error"><x-field-error id="grams-error" :message="$errors->care->first('grams')"/></div>
+            <div class="field" data-for="weight"><label for="grams">Weight in {{ $house->weightUnit() === 'g' ? 'grams' : 'ounces' }}</label><input class="input" id="grams" name="grams" inputmode="numeric" value="{{ old('grams') }}" autocomplete="off" aria-describedby="grams-error"><x-field-error id="grams-error" :message="$errors->care->first('grams')"/></div>
             <fieldset class="field" data-for="feed">
                 <legend class="legend mb-1">Food</legend>
                 <div class="row-flow taps">
@@ -31,6 +32,7 @@
             <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on" value="{{ old('on', now()->format('Y-m-d')) }}" aria-describedby="on-error"><x-field-error id="on-error" :message="$errors->care->first('on')"/></div>
             <div><button class="button main" type="submit">Log it</button></div>
         </form>
+        @else<p class="soft mb-0">You read here; helpers and the owner log.</p>@endif
         <div class="stack">
             @if ($log->chart())
                 @php([$chart, $points] = [$log->chart(), $log->chart()->points()])
@@ -41,11 +43,11 @@
                     <text x="84" y="196">{{ $chart->days()[0] }}</text><text x="628" y="196" text-anchor="end">{{ $chart->days()[1] }}</text>
                 </svg>
             @endif
-            @if ($log->entries === [])<p class="soft mb-0">Nothing logged yet. Start with a weight: two of them make a curve, and tell when {{ $animal->sex->value === 'male' ? 'he' : 'she' }} is likely to be ready.</p>@endif
+            @if ($log->entries === [])<p class="soft mb-0">Nothing logged yet. Start with a weight: two of them make a curve, and tell when {{ $animal->pronoun() }} is likely to be ready.</p>@endif
             <ul class="plain">
                 @foreach ($log->latest() as $entry)
                     <li class="row-flow"><span class="soft small">{{ $entry->on->format('j M Y') }}</span> <span class="tag">{{ $entry->kind->value }}</span> <span style="overflow-wrap:anywhere">{{ $entry->sentence() }}</span>
-                        <form method="post" action="{{ route('care.destroy', $entry) }}" class="ms-auto">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Take out: {{ $entry->on->format('j F Y') }}, {{ $entry->sentence() }}">take out</button></form></li>
+                        @if ($mayLog)<x-take-out kind="care" :record="$entry" :label="$entry->on->format('j F Y').', '.$entry->sentence()"/>@endif</li>
                 @endforeach
             </ul>
             @if ($log->more() > 0)<p class="soft small mb-0">{{ $log->more() }} older {{ Str::plural('entry', $log->more()) }} not shown here.</p>@endif

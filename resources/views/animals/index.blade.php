@@ -1,34 +1,69 @@
+@php($may = Gate::allows('log'))
 <x-station title="Animals" station="animals">
-    <x-slot:actions>@if ($all > 0)<a class="button" href="{{ route('round.create', 'weight') }}">Weighing round</a><a class="button" href="{{ route('round.create', 'feed') }}">Feeding round</a>@endif<a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a></x-slot:actions>
+    <x-slot:actions>@if ($all > 0 && $may)<a class="button" href="{{ route('round.create', ['weight'] + array_filter(['rack' => $search->rack])) }}">Weighing round</a><a class="button" href="{{ route('round.create', ['feed'] + array_filter(['rack' => $search->rack])) }}">Feeding round</a>@endif @can('manage')<a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a>@endcan</x-slot:actions>
     @if ($all === 0)
         <section class="sheet empty">
             <p class="answer">No animals yet.</p>
-            <p class="soft">Add the first one: a name, its sex and what it carries are enough. Then pair it.</p>
-            <p><a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a></p>
+            <p class="soft">Add the first one: a name, its sex and what it carries are enough. Then pair it. Or bring in a whole list from a spreadsheet.</p>
+            @can('manage')<p class="row-flow" style="justify-content:center"><a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a><a class="button" href="{{ route('exchange') }}"><x-icon name="upload"/>Bring in a list</a></p>@endcan
         </section>
     @else
-        <form class="find mb-3" method="get" role="search">
-            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="genes">Find by genes</label>
-                <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="carries Clown, female" aria-describedby="genes-error genes-reading" @if ($search->error) aria-invalid="true" @endif>
+        <form class="find mb-2" method="get" role="search">
+            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="genes">Find by genes <span class="soft">(“ready” and a status may be added)</span></label>
+                <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false" autocapitalize="off" placeholder="carries Clown, female, ready" aria-describedby="genes-error genes-reading" @if ($search->error) aria-invalid="true" @endif>
                 <x-field-error id="genes-error" :message="$search->error"/>
                 <div class="reading" style="min-height:0" id="genes-reading" data-reading aria-live="polite"></div></div>
             <div class="field"><label for="find">by name or note</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}"></div>
+            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="array_combine(array_column(App\Collection\Status::cases(), 'value'), array_column(App\Collection\Status::cases(), 'value'))"/>
+            @if ($racks->isNotEmpty())<x-choice name="rack" label="rack" blank="any" :value="$search->rack" :options="$racks->pluck('name', 'id')->all()"/>@endif
+            <input type="hidden" name="view" value="{{ $search->view }}">
             <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
         </form>
-        <p class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if ($search->isNarrowed())<a href="{{ route('animals.index') }}">Show all</a>@endif</p>
-        <ul class="cards">
-            @foreach ($cards as $card)
-                <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
-                    <span class="title">{{ $card->animal->name }} <x-icon :name="'gender-'.$card->animal->sex->value" :label="$card->animal->sex->value" class="sex"/></span>
-                    <span>{{ $card->genotype() }}</span>
-                    @if ($card->chance && ! $card->chance->isOne())<span><span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance) }}</span></span>@endif
-                    @if ($card->reading->errors !== [])<span class="tag dead">cannot be read any more</span>@endif
-                    <x-beads :beads="$card->beads()" aria-hidden="true"/>
-                    @if ($card->age() !== '')<span class="soft small">{{ $card->age() }}</span>@endif
-                </a></li>
+        <div class="row-flow mb-3 under-find">
+            <nav class="choices" aria-label="View">@foreach (App\Collection\AnimalSearch::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
+            <span class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With sold and dead ones</a>@endif</span>
+            @foreach ($saved as $one)
+                <span class="saved"><a href="{{ route('animals.index') }}?{{ $one->query }}">{{ $one->name }}</a>@if ($may)<form method="post" action="{{ route('searches.destroy', $one) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Forget the search {{ $one->name }}">×</button></form>@endif</span>
             @endforeach
-        </ul>
-        <div class="mt-3">{{ $pages->links() }}</div>
-        <div class="mt-3"><x-bead-key :sides="false"/></div>
+            @if ($search->isNarrowed() && $may)
+                <details class="keep-search"><summary>Keep this search</summary><form method="post" action="{{ route('searches.store') }}" class="row-flow mt-2">@csrf<input type="hidden" name="query" value="{{ http_build_query($search->query()) }}"><label class="visually-hidden" for="search-name">Its name</label><input class="input slim" id="search-name" name="name" maxlength="60" placeholder="Clown females"><button class="button slim" type="submit">Keep</button></form></details>
+            @endif
+        </div>
+        @if ($cards === [] && ! $search->error)<section class="sheet empty"><p class="answer">No animal fits all of that.</p></section>@endif
+        @if ($rackView)
+            @include('animals.racks')
+        @elseif ($search->view === 'list')
+            <div class="sheet scroll" tabindex="0" role="region" aria-label="List of animals" data-module="rows"><table class="list stacked">
+                <thead><tr><th data-sort>Number</th><th data-sort>Name</th><th data-sort>Sex</th><th data-sort>Carries</th><th data-sort>Status</th><th data-sort>Hatched</th><th data-sort class="num">Weight</th><th data-sort>Last food</th><th data-sort>Place</th></tr></thead>
+                <tbody>
+                    @foreach ($cards as $card)
+                        @php($animal = $card->animal)
+                        <tr><td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
+                            <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span>@endif</td>
+                            <td data-label="Status">{{ $animal->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
+                            <td data-label="Last food" data-value="{{ $animal->latestFeed?->on->format('Y-m-d') }}">{{ $animal->latestFeed ? $animal->latestFeed->on->format('j M').', '.$animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $animal->placeWords() }}</td></tr>
+                    @endforeach
+                </tbody>
+            </table></div>
+        @else
+            <ul class="cards">
+                @foreach ($cards as $card)
+                    @php($readiness = $card->readiness($house))
+                    <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
+                        <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> <x-sex :animal="$card->animal"/></span>
+                        <span>{{ $card->genotype() }}</span>
+                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span></span>@endif
+                        @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
+                        @if ($card->hasConflict())<span><span class="tag dead">statements conflict</span></span>@endif
+                        <x-beads :beads="$card->beads()" aria-hidden="true"/>
+                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->animal->status() === App\Collection\Status::Growing ? null : $card->animal->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
+                    </a></li>
+                @endforeach
+            </ul>
+        @endif
+        @unless ($rackView)
+            <div class="mt-3">{{ $pages->links() }}</div>
+            @if ($search->view === 'cards')<div class="mt-3"><x-bead-key :sides="false"/></div>@endif
+        @endunless
     @endif
 </x-station>

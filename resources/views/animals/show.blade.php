@@ -1,22 +1,47 @@
-@php($animal = $card->animal)
+@php([$card, $log, $family, $may, $mayLog] = [$page->card, $page->log, $page->family, Gate::allows('manage', $animal), Gate::allows('log', $animal)])
 <x-station :title="$animal->name" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     <x-slot:actions>
-        <a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>
-        <a class="button main" href="{{ route('pair', [($animal->sex->value === 'male' ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }}</a>
+        <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
+        @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>@endif
+        @if ($animal->sex)<a class="button main" href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->objectPronoun() }}</a>@endif
     </x-slot:actions>
+    <p class="where row-flow">@if ($animal->number)<span class="tag">{{ $animal->number }}</span>@endif <span class="tag">{{ $animal->status()->value }}</span> @if ($animal->placeWords())<span class="tag">{{ $animal->placeWords() }}</span>@endif <x-sex :animal="$animal"/> <span>{{ $animal->sexWords() }}</span> @if ($card->age())<span class="soft">{{ $card->age() }} old</span>@endif</p>
     <div class="two">
         <div class="stack">
-        <section class="sheet">
-            <div class="head"><h2>What {{ $animal->sex->value === 'male' ? 'he' : 'she' }} carries</h2></div>
+        <section class="sheet" id="knowledge">
+            <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated and from the parents</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
-            @foreach ($card->reading->errors as $error)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $error->getMessage() }}</span></p>@endforeach
             <x-beads :beads="$card->beads()" named/>
-            @foreach ($card->reading->notes as $note)<p class="soft small mb-0 mt-2">{{ $note }}</p>@endforeach
+            @foreach ($page->conflicts() as $conflict)
+                <div class="clash mt-3" role="note"><p class="mb-1"><x-icon name="exclamation-triangle"/> <strong>These cannot both be right about {{ $conflict['about'] }}:</strong></p><ul class="mb-1">@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul><p class="small mb-0">Until it is settled, each counts with the trust of its source. Correct or take out the one that is wrong; nothing is overwritten.</p></div>
+            @endforeach
+            @php($reasons = $page->reasons())
+            @if ($reasons !== [])
+                <details class="mt-3"><summary>Why, locus by locus</summary>
+                    <div class="stack mt-2">@foreach ($reasons as $locus)<div><strong>{{ $locus['locus'] }}</strong><ol class="steps">@foreach ($locus['steps'] as $step)<li><span>{{ $step['text'] }}</span> <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
+                </details>
+            @endif
             <div class="mt-3"><x-bead-key :sides="false"/></div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>What {{ $animal->sex->value === 'male' ? 'he' : 'she' }} passes on</h2><span class="soft small">chance per egg</span></div>
-            @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->sex->value === 'male' ? 'him' : 'her' }}.</p>@endif
+            <div class="head"><h2>What was stated</h2></div>
+            <ul class="plain">
+                @forelse ($page->statements as $statement)
+                    <li><div class="row-flow"><span style="overflow-wrap:anywhere"><strong>{{ $statement->text }}</strong> <span class="soft small">{{ $statement->byWhom() }}{{ $statement->names_all ? '' : '; may leave out what shows' }}</span></span>
+                        @if ($may)<span class="ms-auto row-flow"><a class="small" href="{{ route('statements.edit', $statement) }}">correct</a><x-take-out kind="statement" :record="$statement" :label="$statement->text"/></span>@endif</div>
+                        @if ($statement->note)<p class="soft small mb-0">{{ $statement->note }}</p>@endif
+                        @foreach ($page->faultsOf($statement) as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault }} This statement does not count until it is corrected.</span></p>@endforeach</li>
+                @empty
+                    <li class="soft">Nothing stated: {{ $animal->pronoun() }} follows the parents.</li>
+                @endforelse
+            </ul>
+            @if ($may)
+                <details class="mt-3" @if ($errors->statement->any()) open @endif><summary>Add a statement</summary>@include('animals.statement-form', ['statement' => null])</details>
+            @endif
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>What {{ $animal->pronoun() }} passes on</h2><span class="soft small">chance per egg</span></div>
+            @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->objectPronoun() }}.</p>@endif
             <table class="list"><caption class="visually-hidden">Genes passed on, with the chance per egg</caption><tbody>
                 @foreach ($card->passesOn() as [$allele, $chance])
                     <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{{ $chance->toString() }}</strong></td><td class="num soft">{{ App\Pairing\OddsWords::oneIn($chance) }}</td></tr>
@@ -28,42 +53,106 @@
         <section class="sheet">
             <div class="head"><h2>Record</h2></div>
             <dl class="facts">
-                <dt>Sex</dt><dd>{{ $animal->sex->value }}</dd>
-                <dt>Hatched</dt><dd>{{ $animal->hatched_on?->format('j F Y') ?? 'not known' }}{{ $card->age() === '' ? '' : ', '.$card->age().' old' }}</dd>
-                @if (trim($animal->genotype) !== $card->genotype())<dt>As typed</dt><dd>{{ $animal->genotype }}</dd>@endif
+                <dt>Sex</dt><dd>{{ $animal->sexWords() }}</dd>
+                <dt>Hatched</dt><dd>{{ $animal->hatchedWords() ?? 'not known' }}{{ $card->age() === '' ? '' : ', '.$card->age().' old' }}</dd>
+                @if ($animal->clutch)<dt>Clutch</dt><dd><a href="{{ route('clutches.show', $animal->clutch) }}">{{ $animal->clutch->load('dam', 'sires.animal')->title() }}</a></dd>@endif
+                @if ($animal->source || $animal->acquired_on)<dt>Came from</dt><dd>{{ implode(', ', array_filter([$animal->source, $animal->acquired_on?->format('j F Y')])) }}</dd>@endif
+                @if ($animal->price_cents !== null)<dt>Price paid</dt><dd>{{ $house->money($animal->price_cents) }}</dd>@endif
                 <dt>Notes</dt><dd style="white-space:pre-line">{{ $animal->notes ?: 'none' }}</dd>
             </dl>
+            @if ($mayLog && $page->racks !== [])
+                <form method="post" action="{{ route('animals.place', $animal) }}" class="row-flow mt-3">@csrf @method('put')
+                    <label for="to" class="small">Tub</label><select class="input slim" id="to" name="to" style="max-width:14rem"><option value="">none</option>@foreach ($page->racks as $rack)<optgroup label="{{ $rack->name }}">@for ($row = 1; $row <= $rack->rows; $row++) @for ($column = 1; $column <= $rack->columns; $column++)<option value="{{ $rack->id }}:{{ $row }}:{{ $column }}" @selected($animal->rack_id === $rack->id && $animal->rack_row === $row && $animal->rack_column === $column)>{{ $rack->name }}, {{ $row }}·{{ $column }}</option>@endfor @endfor</optgroup>@endforeach</select>
+                    <button class="button slim" type="submit">Move</button><x-field-error id="to-error" :message="$errors->first('to')"/></form>
+            @endif
         </section>
-        <section class="sheet">
-            <div class="head"><h2>Pair {{ $animal->sex->value === 'male' ? 'him' : 'her' }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->sex->value === 'male' ? 'females' : 'males' }}</span></div>
-            @if ($mates === [])<p class="soft mb-0">No {{ $animal->sex->value === 'male' ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
+        <section class="sheet" id="status">
+            <div class="head"><h2>Status</h2></div>
             <ul class="plain">
+                @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
+            </ul>
+            @if ($may)
+                <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
+                    <form method="post" action="{{ route('status.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                        <div class="two"><x-choice name="status" bag="status" label="Status" :value="old('status', $animal->status()->value)" :options="array_combine(array_column(App\Collection\Status::cases(), 'value'), array_column(App\Collection\Status::cases(), 'value'))"/>
+                        <x-field name="on" bag="status" id="status-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
+                        <x-field name="reason" bag="status" label="Reason" :value="old('reason')" maxlength="400" hint="A hold-back needs one."/>
+                        <x-field name="review_on" bag="status" label="Look again on" type="date" :value="old('review_on')"/>
+                        <div><button class="button" type="submit">Set it</button></div>
+                    </form></details>
+            @endif
+        </section>
+        <section class="sheet" id="conditions">
+            <div class="head"><h2>Conditions looked for</h2></div>
+            <ul class="plain">
+                @forelse ($page->observations() as $seen)<li class="row-flow"><span class="soft small">{{ $seen->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $seen->sentence() }}</span>@if ($mayLog)<x-take-out kind="observation" :record="$seen" :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">Nothing noted. “Wobble: none”, with a date, is worth noting too.</li>@endforelse
+            </ul>
+            @if ($mayLog)
+                <details class="mt-3" @if ($errors->observation->any()) open @endif><summary>Note a condition</summary>
+                    <form method="post" action="{{ route('observations.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                        <div class="two"><x-field name="condition" bag="observation" label="Condition" :value="old('condition')" maxlength="60" list="conditions-known" autocomplete="off"/>
+                        <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="array_combine(array_column(App\Collection\Grade::cases(), 'value'), array_column(App\Collection\Grade::cases(), 'value'))"/></div>
+                        <datalist id="conditions-known">@foreach ($page->knownConditions() as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
+                        <x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/>
+                        <x-field name="note" bag="observation" label="In words" :value="old('note')" maxlength="400"/>
+                        <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal ask a reptile veterinarian.</span></div>
+                    </form></details>
+            @endif
+        </section>
+        @if ($animal->sex)
+        <section class="sheet">
+            @php($mates = $page->mates())
+            <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->isMale() ? 'females' : 'males' }}</span></div>
+            @if ($mates === [])<p class="soft mb-0">No {{ $animal->isMale() ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
+            <ul class="plain mates">
                 @foreach ($mates as $mate)
-                    <li><a href="{{ route('pair', $animal->sex->value === 'male' ? ['sire_id' => $animal->id, 'dam_id' => $mate->animal->id] : ['sire_id' => $mate->animal->id, 'dam_id' => $animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
+                    <li><a href="{{ route('pair', $animal->isMale() ? ['sire_id' => $animal->id, 'dam_id' => $mate->animal->id] : ['sire_id' => $mate->animal->id, 'dam_id' => $animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
                 @endforeach
             </ul>
         </section>
+        @endif
         </div>
     </div>
     @include('animals.care')
-    <section class="sheet mt-3">
+    <section class="sheet mt-3" id="photos">
+        @php($photos = $page->photos())
+        <div class="head"><h2>Photographs</h2><span class="soft small">{{ count($photos) }}</span></div>
+        @if ($photos !== [])
+            <ul class="photos">@foreach ($photos as $photo)<li><figure><a href="{{ route('photos.show', $photo) }}"><img src="{{ route('photos.show', $photo) }}" width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy" alt="{{ $photo->caption ?? $animal->name.' on '.$photo->on->format('j F Y') }}"></a><figcaption class="row-flow"><span>{{ $photo->on->format('j M Y') }}{{ $photo->caption ? ': '.$photo->caption : '' }}</span>@if ($mayLog)<x-take-out kind="photo" :record="$photo" :label="$photo->sentence()"/>@endif</figcaption></figure></li>@endforeach</ul>
+        @endif
+        @if ($mayLog)
+            <details @if ($errors->photo->any() || $photos === []) open @endif><summary>Add a photograph</summary>
+                <form method="post" action="{{ route('photos.store', $animal) }}" enctype="multipart/form-data" class="four mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                    <x-field name="photo" bag="photo" label="JPEG, PNG or WebP" type="file" accept="image/jpeg,image/png,image/webp"/>
+                    <x-field name="on" bag="photo" id="photo-on" label="Taken on" type="date" :value="old('on', now()->format('Y-m-d'))"/>
+                    <x-field name="caption" bag="photo" label="Caption" :value="old('caption')" maxlength="200"/>
+                    <div class="align-button"><button class="button" type="submit">Keep it</button></div>
+                </form>
+                <p class="soft small mb-0 mt-2">Made no larger than needed, and written anew: position and camera data of the file are not kept.</p></details>
+        @endif
+    </section>
+    @php($clutches = $page->clutches())
+    @if ($clutches !== [])
+        <section class="sheet mt-3">
+            <div class="head"><h2>Clutches</h2></div>
+            <ul class="plain">@foreach ($clutches as $clutch)<li><a href="{{ route('clutches.show', $clutch) }}">{{ $clutch->title() }}</a> <span class="soft small">{{ $clutch->stage() }}{{ $clutch->eggs_good === null ? '' : ', '.$clutch->eggs_good.' good eggs' }}{{ $clutch->hatched === null ? '' : ', '.$clutch->hatched.' hatched' }}</span></li>@endforeach</ul>
+        </section>
+    @endif
+    <section class="sheet mt-3" id="family">
         <div class="head"><h2>Family</h2>
             @php($f = $family->inbreeding($animal))
-            <span class="soft small">{{ $tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Pairing\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
+            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Pairing\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
         </div>
-        @if ($tree->isKnown())
-            <div class="scroll" tabindex="0" role="region" aria-label="Pedigree"><x-pedigree :tree="$tree"/></div>
+        @if ($page->tree->isKnown())
+            <h3 class="mb-2">Ancestors</h3>
+            <div class="scroll" tabindex="0" role="region" aria-label="Ancestors"><x-pedigree :tree="$page->tree"/></div>
         @else
-            <p class="soft mb-0"><a href="{{ route('animals.edit', $animal) }}">Record the parents</a> to see the pedigree, and to be told when a pair is closely related.</p>
+            <p class="soft mb-0">@if ($may)<a href="{{ route('animals.edit', $animal) }}">Record the parents</a> to see the pedigree, and to be told when a pair is closely related.@else No parents are recorded. @endif</p>
         @endif
-        @if ($offspring !== [])
-            <h3 class="mt-3 mb-2">Young in the collection</h3>
-            <ul class="plain">
-                @foreach ($offspring as $young)
-                    @php($other = $family->animal($animal->sex->value === 'male' ? $young->animal->dam_id : $young->animal->sire_id)->name ?? ($animal->sex->value === 'male' ? $young->animal->dam_name : $young->animal->sire_name))
-                    <li><a href="{{ route('animals.show', $young->animal) }}">{{ $young->animal->name }}</a> <x-beads :beads="$young->beads()" aria-hidden="true"/> <span class="small">{{ $young->genotype() }}</span> <span class="soft small">{{ $young->animal->sex->value }}{{ $young->animal->hatched_on ? ', '.$young->animal->hatched_on->format('Y') : '' }}{{ $other ? ', with '.$other : '' }}</span></li>
-                @endforeach
-            </ul>
-        @endif
+        @unless ($page->descendants->isEmpty())
+            <h3 class="mt-3 mb-2">Young and their young</h3>
+            <div class="scroll" tabindex="0" role="region" aria-label="Descendants"><x-descendants :tree="$page->descendants" :name="$animal->name"/></div>
+            @if ($page->descendants->more > 0)<p class="soft small mb-0">{{ $page->descendants->more }} more are not drawn; they stand on the pages of their parents.</p>@endif
+        @endunless
     </section>
 </x-station>

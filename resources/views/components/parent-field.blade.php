@@ -1,4 +1,4 @@
-@props(['role', 'sex', 'inquiry', 'animals']) {{-- one parent: from the collection, or typed in the notation --}}
+@props(['role', 'sex', 'inquiry', 'animals', 'beliefs']) {{-- one parent: from the collection, or typed in the notation --}}
 @php($error = $inquiry->errors[$role] ?? null)
 <div class="parent" data-module="reading picker" data-address="{{ route('read', ['school' => $inquiry->schools]) }}">
     <input type="hidden" name="{{ $role }}_was" value="{{ ($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id }}">
@@ -9,7 +9,7 @@
             <select class="input" id="{{ $role }}_id" name="{{ $role }}_id">
                 <option value="">none, typed below</option>
                 @foreach ($animals->get($sex, collect()) as $animal)
-                    <option value="{{ $animal->id }}" data-genotype="{{ $animal->genotype }}" @selected(($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id === $animal->id)>{{ $animal->name }} · {{ Str::limit($animal->genotype, 60) }}</option>
+                    <option value="{{ $animal->id }}" data-genotype="{{ $beliefs->text($animal->id) }}" @selected(($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id === $animal->id)>{{ $animal->name }} · {{ Str::limit($beliefs->text($animal->id), 60) }}</option>
                 @endforeach
             </select>
         </div>

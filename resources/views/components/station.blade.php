@@ -17,10 +17,10 @@
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
-        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')]] as [$key, $name, $icon, $link])
+        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')], ['house', 'House', 'house', route('house')]] as [$key, $name, $icon, $link])
             <a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
         @endforeach
-        <button type="button" class="station push" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button>
+        <button type="button" class="station push theme" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button>
     </nav>
     <main class="page" id="main">
         <header class="top">
@@ -30,7 +30,7 @@
             </div>
             <div class="row-flow">
                 {{ $actions ?? '' }}
-                @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@endif
+                @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@elseif (auth()->user()?->owner_id)<span class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>@endif
             </div>
         </header>
         @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf<button class="button" type="submit">Undo</button></form>@endif</div>@endif

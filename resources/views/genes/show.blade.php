@@ -8,11 +8,18 @@
                 @if ($allele->note !== '')<p class="soft mb-0 mt-2">{{ $allele->note }}</p>@endif
                 <dl class="facts mt-3">
                     <dt>Also called</dt><dd>{{ $allele->aliases === [] ? 'no other name here' : implode(', ', $allele->aliases) }}</dd>
-                    <dt>Inheritance</dt><dd>{{ $allele->inheritance->words() }}{{ $catalogue->groupOf($allele->locus)->holdsSex() ? ', linked to sex' : '' }}</dd>
+                    @if ($changes->where('kind', 'alias')->isNotEmpty())<dt>Your names</dt><dd>@foreach ($changes->where('kind', 'alias') as $change)<span class="row-flow">{{ $change->data['name'] }} @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()" class=""/>@endcan</span>@endforeach</dd>@endif
+                    <dt>Inheritance</dt><dd>{{ $allele->inheritance->words($house->saysCoDominant()) }}{{ $catalogue->groupOf($allele->locus)->holdsSex() ? ', linked to sex' : '' }}</dd>
                     <dt>Locus</dt><dd>@if ($page->locus->isComplex())<a href="{{ route('complexes.show', $page->locus->key) }}">{{ $page->locus->name }}</a>@else{{ $page->locus->name }}@endif<br><span class="small soft">{{ $page->locus->note }}</span></dd>
                     <dt>Changes</dt><dd>{{ $allele->effect->value }}</dd>
                     <dt>Evidence</dt><dd>{{ $allele->evidence }} <span class="soft">({{ $allele->source }})</span></dd>
                 </dl>
+                @foreach ($changes->where('kind', 'gene') as $change)<div class="row-flow mt-3"><span class="soft small">Added by you.</span> @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()" class=""/>@endcan</div>@endforeach
+                @can('manage')
+                    <details class="mt-3" @if ($errors->has('name')) open @endif><summary>Add a name or a line name</summary>
+                        <form method="post" action="{{ route('genes.change') }}" class="row-flow mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="alias"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><label class="visually-hidden" for="alias">Name</label><input class="input slim" style="max-width:16rem" id="alias" name="name" value="{{ old('name') }}" maxlength="60"><button class="button slim" type="submit">Add</button></form>
+                        <x-field-error id="alias-error" :message="$errors->first('name')"/></details>
+                @endcan
             </section>
             <section class="sheet">
                 <div class="head"><h2>One copy and two</h2></div>
@@ -52,10 +59,19 @@
             <section class="sheet">
                 <div class="head"><h2>How to recognise it</h2></div>
                 <div class="scroll"><table class="list"><thead><tr><th scope="col">Where</th><th scope="col">Cue</th><th scope="col" class="num">with it</th><th scope="col" class="num">without</th></tr></thead><tbody>
-                    @foreach ($allele->cues as $cue)
+                    @foreach ($allele->cues as $i => $cue)
+                        @php($own = $changes->where('kind', 'cue')->last(fn ($change) => $change->data['cue'] === $i))
                         <tr><td>{{ $cue->where }}</td><td>{{ $cue->text }}{{ $cue->fromDays > 0 ? ", from {$cue->fromDays} days of age" : '' }}</td><td class="num">{{ round(100 * $cue->seenWithGene) }} %</td><td class="num">{{ round(100 * $cue->seenWithoutGene) }} %</td></tr>
+                        @if ($own && isset($shipped[$i]))<tr><td></td><td class="small soft" colspan="3"><span class="row-flow">Your weights; shipped: {{ round(100 * $shipped[$i][0]) }} % and {{ round(100 * $shipped[$i][1]) }} %. @can('manage')<x-take-out kind="gene" :record="$own" label="your weights of this cue" class=""/>@endcan</span></td></tr>@endif
                     @endforeach
                 </tbody></table></div>
+                @if (Gate::allows('manage') && $allele->cues !== [])
+                    <details class="mt-2" @if ($errors->hasAny('with', 'without')) open @endif><summary>Other weights, from what you have seen</summary>
+                        <form method="post" action="{{ route('genes.change') }}" class="three mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                            <x-choice name="cue" label="Cue" :value="old('cue')" :options="array_map(fn ($cue) => $cue->where.': '.$cue->text, $allele->cues)"/>
+                            <x-field name="with" label="Seen with the gene" unit="0.01 to 0.99" :value="old('with')" inputmode="decimal"/><x-field name="without" label="Seen without" unit="0.01 to 0.99" :value="old('without')" inputmode="decimal"/>
+                            <div><button class="button" type="submit">Use these</button></div></form></details>
+                @endif
                 <p class="small soft mb-0 mt-2">How often the cue is seen in animals with and without the gene: keepers' estimates, no counts.</p>
             </section>
             @if ($page->lookAlikes() !== [])

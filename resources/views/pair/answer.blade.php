@@ -5,6 +5,10 @@
     @if ($inquiry->nameOf('sire') !== '' || $inquiry->nameOf('dam') !== '')
         <p class="soft small mb-0 mt-1">{{ $inquiry->nameOf('sire') ?: 'A male as typed' }} × {{ $inquiry->nameOf('dam') ?: 'a female as typed' }}</p>
     @endif
+    @foreach ($parents as $parent)
+        @php($readiness = $parent->readiness($house))
+        @if ($readiness->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $readiness->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $readiness->reasons) }}{{ $readiness->likely ? ' Likely from '.$readiness->likely->format('F Y').'.' : '' }}</span></p>@endif
+    @endforeach
     @if ($page->relatedness)
         <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>
     @endif
@@ -33,6 +37,8 @@
         <x-ladder :page="$page"/>
     @endif
 </div>
+
+@include('pair.verdict')
 
 @if ($page->advice !== [])
     <section class="sheet" aria-labelledby="advice-title">

@@ -77,6 +77,14 @@ final class DescentTest extends TestCase
         self::assertSame('possible Clown (9%) 91% het Clown', self::text($derived));
     }
 
+    public function testASeenAbsenceSpeaksAgainstAStatement(): void
+    {
+        $derived = self::founder([['Pastel Enchi', Source::Seller, '1'], ['Pastel', Source::Own, '7/10']]);
+        self::assertSame([['enchi'], ['0', '1']], [$derived->conflicts[0]->loci, $derived->conflicts[0]->sides]);
+        // 0.9·0.3 for Enchi against 0.1 for none.
+        self::assertSame('Pastel possible Enchi (73%)', self::text($derived));
+    }
+
     public function testAStatementThatTheParentsExclude(): void
     {
         $derived = self::derive('Normal', 'Pastel', ['Clown']);

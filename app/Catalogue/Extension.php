@@ -1,0 +1,75 @@
+<?php
+
+namespace App\Catalogue;
+
+use App\Models\GeneChange;
+
+/** What a keeper adds to the gene facts: other names, own genes, other weights of cues. */
+class Extension
+{
+    /** How a gene of unknown inheritance is computed until it is known. */
+    public const UNKNOWN = 'unknown';
+
+    /** @param list<GeneChange> $changes in the order in which they were made */
+    private function __construct(private readonly array $changes) {}
+
+    /** @param list<GeneChange> $changes */
+    public static function of(array $changes): self
+    {
+        return new self($changes);
+    }
+
+    /**
+     * @param array<string, mixed> $document as catalogue/schema.json describes it
+     * @return array<string, mixed>
+     */
+    public function extend(array $document): array
+    {
+        foreach ($this->changes as $change) {
+            if ($change->kind === 'gene') {
+                $document = self::withGene($document, $change);
+            }
+        }
+        $places = array_flip(array_column($document['genes'], 'key'));
+        foreach ($this->changes as $change) {
+            $at = $places[$change->gene] ?? null;
+            if ($at === null) {
+                continue;
+            }
+            if ($change->kind === 'alias') {
+                $document['genes'][$at]['aliases'][] = $change->data['name'];
+            } elseif ($change->kind === 'cue' && isset($document['genes'][$at]['cues'][$change->data['cue']])) {
+                $document['genes'][$at]['cues'][$change->data['cue']]['likelihood'] = $change->data['likelihood'];
+            }
+        }
+
+        return $document;
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     */
+    private static function withGene(array $document, GeneChange $change): array
+    {
+        $data = $change->data;
+        $locus = $data['locus'] ?? '';
+        if ($locus === '') {
+            $locus = $change->gene;
+            $document['loci'][] = ['key' => $locus, 'name' => $data['name'], 'kind' => 'autosomal', 'recombination_with_sex' => null, 'evidence' => 'reported', 'note' => 'Added by the keeper.'];
+        }
+        $isUnknown = $data['inheritance'] === self::UNKNOWN;
+        $document['genes'][] = [
+            'key' => $change->gene, 'name' => $data['name'], 'aliases' => [], 'locus' => $locus, 'position' => 1000 + (int) $change->id,
+            'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
+            'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
+            'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
+            'effects' => [],
+            'two_copies' => ['name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'], 'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported', 'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes'],
+            'cues' => [],
+            'note' => $isUnknown ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.' : 'Added by the keeper.',
+        ];
+
+        return $document;
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+namespace App\Clutch;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\AnimalCard;
+use App\Collection\Beliefs;
+use App\Family\Family;
+use App\House\House;
+use App\House\PairingCheck;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\ClutchCount;
+use App\Models\ClutchSire;
+use App\Models\User;
+use Destino\DestinoError;
+use Destino\Pairing\Advice\Verdict;
+use Destino\Pairing\Cross;
+use Destino\Pairing\TargetOdds;
+use Destino\Probability\Rational;
+
+/** What the page of a clutch shows. */
+class ClutchPage
+{
+    /** @var list<AnimalCard> */
+    public readonly array $hatchlings;
+
+    private readonly Beliefs $beliefs;
+
+    public function __construct(public readonly Clutch $clutch, private readonly User $keeper, private readonly CatalogueShelf $shelf, private readonly House $house)
+    {
+        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
+        $this->beliefs = Beliefs::of($keeper, $shelf);
+        $this->hatchlings = array_values($clutch->hatchlings->map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $shelf->catalogue()))->all());
+    }
+
+    /** @return list<Animal> the possible sires of the collection */
+    public function sires(): array
+    {
+        return array_values($this->clutch->sires->map(fn (ClutchSire $sire): ?Animal => $sire->animal)->filter()->all());
+    }
+
+    /** How the eggs add up, and what is still without an account. */
+    public function account(): string
+    {
+        $kept = count($this->hatchlings);
+        $seen = (int) $this->clutch->counts->where('dead', false)->sum('count');
+        $dead = (int) $this->clutch->counts->where('dead', true)->sum('count');
+        $parts = array_filter([
+            $this->clutch->eggs_good === null ? null : "{$this->clutch->eggs_good} good eggs",
+            $this->clutch->eggs_infertile === null ? null : "{$this->clutch->eggs_infertile} infertile",
+            $this->clutch->hatched === null ? null : "{$this->clutch->hatched} hatched",
+            $dead === 0 ? null : "{$dead} seen dead in the egg",
+            "{$kept} kept as animals",
+            "{$seen} counted by look",
+        ]);
+        $open = ($this->clutch->hatched ?? 0) - $kept - $seen;
+
+        return implode(', ', $parts).match (true) {
+            $this->clutch->hatched === null => '.',
+            $open > 0 => ". {$open} hatched without a record of how they looked: count them below if you know.",
+            $open < 0 => '. That is '.-$open.' more than hatched: one of the figures is wrong.',
+            default => '. All hatched are accounted for.',
+        };
+    }
+
+    /**
+     * What the parents as recorded would give of what was counted.
+     *
+     * @return Rational|null per egg, over the possible sires alike; null where it cannot be told
+     */
+    public function oddsOf(ClutchCount $count): ?Rational
+    {
+        $sires = $this->sires();
+        if ($sires === [] || count($sires) !== $this->clutch->sires->count()) {
+            return null;
+        }
+        try {
+            $target = $this->shelf->targets()->read($count->saw);
+            $sum = Rational::zero();
+            foreach ($sires as $sire) {
+                $sum = $sum->plus(TargetOdds::of(Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($this->clutch->dam_id)), $target)->chance->perEgg());
+            }
+
+            return $sum->dividedBy(Rational::of(count($sires)));
+        } catch (DestinoError) {
+            return null;
+        }
+    }
+
+    /** @return list<array{sire: Animal, verdict: Verdict}> what the house rules say of the pairing */
+    public function verdicts(): array
+    {
+        $family = Family::of($this->keeper);
+        $verdicts = [];
+        foreach ($this->sires() as $sire) {
+            if (! $sire->trashed() && ! $this->clutch->dam->trashed()) {
+                $verdicts[] = ['sire' => $sire, 'verdict' => PairingCheck::of($sire, $this->clutch->dam, $family, $this->beliefs, $this->house, $this->shelf)];
+            }
+        }
+
+        return $verdicts;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Collection;
+
+use App\Models\Animal;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
+use Spatie\Activitylog\Models\Activity;
+
+/** What was changed in an animal's record and in what is recorded of it: who, when, before, after. */
+class History
+{
+    private const SHOWN = 300;
+
+    private const WORDS = [
+        'animal' => 'record', 'statement' => 'statement', 'status' => 'status', 'care' => 'care', 'observation' => 'condition', 'photo' => 'photograph',
+    ];
+
+    private const FIELDS = [
+        'sire_id' => 'sire', 'dam_id' => 'dam', 'hatched_on' => 'hatched', 'hatched_precision' => 'hatch date known to the', 'price_cents' => 'price in cents', 'rack_id' => 'rack', 'rack_row' => 'row', 'rack_column' => 'column',
+        'sex_found' => 'sex found', 'sex_certainty' => 'sex sure in %', 'names_all' => 'names all that shows', 'acquired_on' => 'acquired', 'review_on' => 'review', 'on' => 'day', 'clutch_id' => 'clutch',
+    ];
+
+    /** @return list<array{when: Carbon, who: string, what: string, changes: list<array{field: string, before: string, after: string}>}> newest first */
+    public static function of(Animal $animal): array
+    {
+        $ids = fn (string $relation): array => $animal->{$relation}()->withTrashed()->pluck('id')->all();
+        $activities = Activity::query()->with('causer')
+            ->where(fn (Builder $any) => $any
+                ->where(fn (Builder $own) => $own->where('subject_type', 'animal')->where('subject_id', $animal->id))
+                ->orWhere(fn (Builder $own) => $own->where('subject_type', 'statement')->whereIn('subject_id', $ids('statements')))
+                ->orWhere(fn (Builder $own) => $own->where('subject_type', 'status')->whereIn('subject_id', $ids('statusEvents')))
+                ->orWhere(fn (Builder $own) => $own->where('subject_type', 'observation')->whereIn('subject_id', $ids('observations')))
+                ->orWhere(fn (Builder $own) => $own->where('subject_type', 'photo')->whereIn('subject_id', $ids('photos')))
+                ->orWhere(fn (Builder $own) => $own->where('subject_type', 'care')->whereIn('subject_id', $ids('care'))))
+            ->orderByDesc('id')->limit(self::SHOWN)->get();
+
+        return array_values($activities->map(fn (Activity $activity): array => [
+            'when' => $activity->created_at ?? Carbon::now(),
+            'who' => $activity->causer->name ?? 'a command',
+            'what' => (self::WORDS[$activity->subject_type] ?? (string) $activity->subject_type).' '.match ($activity->event) {
+                'created' => 'added',
+                'deleted' => 'taken out',
+                'restored' => 'put back',
+                default => 'changed',
+            },
+            'changes' => self::changes($activity),
+        ])->all());
+    }
+
+    /** @return list<array{field: string, before: string, after: string}> */
+    private static function changes(Activity $activity): array
+    {
+        $after = (array) ($activity->properties['attributes'] ?? []);
+        $before = (array) ($activity->properties['old'] ?? []);
+        $changes = [];
+        foreach ($after + $before as $field => $value) {
+            $pair = [self::text($before[$field] ?? null), self::text($after[$field] ?? null)];
+            if ($pair[0] !== $pair[1]) {
+                $changes[] = ['field' => self::FIELDS[$field] ?? str_replace('_', ' ', (string) $field), 'before' => $pair[0], 'after' => $pair[1]];
+            }
+        }
+
+        return $changes;
+    }
+
+    private static function text(mixed $value): string
+    {
+        return match (true) {
+            $value === null => '',
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_scalar($value) => (string) $value,
+            default => (string) json_encode($value),
+        };
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+namespace App\Collection;
+
+use App\House\House;
+use App\Models\Rack;
+use App\Models\User;
+
+/** The racks as they stand, with the animals in their tubs. */
+class RackView
+{
+    /** @var list<array{rack: Rack, tubs: array<int, array<int, AnimalCard|null>>, loose: list<AnimalCard>}> by row and column, from 1 */
+    public readonly array $racks;
+
+    /** @var list<AnimalCard> animals without a tub */
+    public readonly array $unplaced;
+
+    public readonly string $colour;
+
+    /** @param  list<AnimalCard>  $cards  those that are shown; the other tubs are only taken */
+    public function __construct(User $keeper, array $cards, private readonly House $house, string $colour)
+    {
+        $this->colour = $colour === 'readiness' ? 'readiness' : 'status';
+        $byRack = [];
+        foreach ($cards as $card) {
+            $byRack[$card->animal->rack_id ?? 0][] = $card;
+        }
+        $racks = [];
+        foreach ($keeper->racks()->get() as $rack) {
+            $tubs = array_fill(1, $rack->rows, array_fill(1, $rack->columns, null));
+            $loose = [];
+            foreach ($byRack[$rack->id] ?? [] as $card) {
+                [$row, $column] = [$card->animal->rack_row, $card->animal->rack_column];
+                if ($row !== null && $column !== null && $row <= $rack->rows && $column <= $rack->columns) {
+                    $tubs[$row][$column] = $card;
+                } else {
+                    $loose[] = $card;
+                }
+            }
+            $racks[] = ['rack' => $rack, 'tubs' => $tubs, 'loose' => $loose];
+        }
+        $this->racks = $racks;
+        $this->unplaced = $byRack[0] ?? [];
+    }
+
+    /** What colours a tub: a word for the style, and the letter that says the same. */
+    public function mark(AnimalCard $card): string
+    {
+        if ($this->colour === 'status') {
+            return str_replace(' ', '-', $card->animal->status()->value);
+        }
+
+        return match ($card->readiness($this->house)->isReady) {
+            true => 'ready',
+            false => 'not-ready',
+            null => 'not-known',
+        };
+    }
+
+    public function letter(AnimalCard $card): string
+    {
+        if ($this->colour === 'status') {
+            return $card->animal->status()->letter();
+        }
+
+        return match ($card->readiness($this->house)->isReady) {
+            true => '✓',
+            false => '…',
+            null => '?',
+        };
+    }
+
+    /** @return array<string, array{string, string}> letter and words by mark */
+    public function key(): array
+    {
+        if ($this->colour === 'readiness') {
+            return ['ready' => ['✓', 'ready to breed'], 'not-ready' => ['…', 'not ready'], 'not-known' => ['?', 'cannot be told']];
+        }
+        $key = [];
+        foreach (Status::cases() as $status) {
+            if ($status->isHere()) {
+                $key[str_replace(' ', '-', $status->value)] = [$status->letter(), $status->value];
+            }
+        }
+
+        return $key;
+    }
+}

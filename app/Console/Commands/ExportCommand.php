@@ -1,0 +1,62 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\Exchange\AnimalSheet;
+use App\Exchange\Archive;
+use App\Exchange\ExchangeError;
+use App\Exchange\PedigreeFile;
+use App\Exchange\SeasonCalendar;
+use App\Photos\Darkroom;
+use Symfony\Component\Console\Output\OutputInterface;
+
+class ExportCommand extends AnswerCommand
+{
+    use OfKeeper;
+
+    protected $signature = 'destino:export
+        {--format=json : json, csv, ped or ics}
+        {--out= : write to this file; an archive named *.zip holds the photographs too}
+        {--keeper= : e-mail address of the owner, where there are several}
+        {--json : errors as a JSON document}';
+
+    protected $description = 'The collection as an archive, a list, a pedigree or a calendar';
+
+    protected function answer(): void
+    {
+        $keeper = $this->keeper();
+        $shelf = app(CatalogueShelf::class);
+        $out = $this->option('out');
+        $format = (string) $this->option('format');
+        if ($format === 'json' && is_string($out) && str_ends_with($out, '.zip')) {
+            (new Archive($keeper, app(Darkroom::class)))->write($out);
+            $this->line("Written: {$out}");
+
+            return;
+        }
+        $text = match ($format) {
+            'json' => Archive::json((new Archive($keeper, app(Darkroom::class)))->document()),
+            'csv' => $this->sheet($keeper, $shelf),
+            'ped' => PedigreeFile::write($keeper, Beliefs::of($keeper, $shelf), $shelf->catalogue()),
+            'ics' => SeasonCalendar::of($keeper),
+            default => throw ExchangeError::unknownFormat($format),
+        };
+        if (is_string($out)) {
+            file_put_contents($out, $text);
+            $this->line("Written: {$out}");
+        } else {
+            $this->output->getOutput()->write($text, false, OutputInterface::OUTPUT_RAW);
+        }
+    }
+
+    private function sheet($keeper, CatalogueShelf $shelf): string
+    {
+        $stream = fopen('php://temp', 'w+');
+        AnimalSheet::write($stream, $keeper, Beliefs::of($keeper, $shelf));
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Exchange\ExchangeError;
+use App\Http\Middleware\EnterCollection;
+use App\Models\User;
+
+/** For commands that work in one collection: that of --keeper, or of the first owner. */
+trait OfKeeper
+{
+    /** @throws ExchangeError when there is no such owner */
+    protected function keeper(): User
+    {
+        $email = $this->option('keeper');
+        $keeper = User::query()->whereNull('owner_id')->when(is_string($email), fn ($query) => $query->where('email', $email))->orderBy('id')->first();
+        if ($keeper === null) {
+            throw ExchangeError::noOwner();
+        }
+        EnterCollection::layOut($keeper);
+
+        return $keeper;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Exchange\ExchangeError;
+use App\Models\User;
+
+class PasswordCommand extends AnswerCommand
+{
+    protected $signature = 'destino:password {email : whose} {--json : errors as a JSON document}';
+
+    protected $description = 'A new password for somebody who has lost it; it is asked for, not shown';
+
+    protected function answer(): void
+    {
+        $person = User::query()->where('email', (string) $this->argument('email'))->first() ?? throw ExchangeError::noOwner();
+        $password = (string) $this->secret('New password (at least 10 characters)');
+        if (mb_strlen($password) < 10) {
+            throw ExchangeError::shortPassword();
+        }
+        $person->update(['password' => $password]);
+        $this->line("{$person->name} signs in with the new password now.");
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Exchange\ExchangeError;
+use App\Scale\RackScale;
+use Illuminate\Http\Client\ConnectionException;
+use Illuminate\Support\Facades\Http;
+
+class ScaleCommand extends AnswerCommand
+{
+    protected $signature = 'destino:scale
+        {--address=http://127.0.0.1:8200 : where Destino runs}
+        {--token= : a token that may log (destino:token makes one)}
+        {--seed=1 : for the noise and the faults}
+        {--most=500 : animals to weigh at the most}
+        {--json : print one JSON document}';
+
+    protected $description = 'A stand-in for a weighing scale: one round through the racks, with noise and a few faults';
+
+    protected function answer(): void
+    {
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))->acceptJson()->timeout(20);
+        try {
+            $answer = $http->get('animals', ['per_page' => 500]);
+        } catch (ConnectionException) {
+            throw ExchangeError::noFile("answer at {$this->option('address')}: is Destino running there? (bin/destino demo)");
+        }
+        if (! $answer->successful()) {
+            throw ExchangeError::noFile("way in with this token ({$answer->status()}): make one with destino:token");
+        }
+        $animals = array_slice($answer->json('data'), 0, (int) $this->option('most'));
+        $results = [];
+        foreach ((new RackScale((int) $this->option('seed')))->round($animals) as $message) {
+            $reply = $http->post('weights', ['weights' => [$message]]);
+            $results[] = ['sent' => $message, 'status' => $reply->status(), 'result' => $reply->json('results.0.result') ?? $reply->json('message')];
+        }
+        if ($this->option('json')) {
+            $this->printJson(['sent' => count($results), 'results' => $results]);
+
+            return;
+        }
+        $this->table(['animal or tub', 'grams', 'answer', ''], array_map(fn (array $row): array => [$row['sent']['number'] ?? $row['sent']['tub'], $row['sent']['grams'], $row['status'], $row['result']], $results));
+    }
+}

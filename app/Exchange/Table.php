@@ -1,0 +1,100 @@
+<?php
+
+namespace App\Exchange;
+
+use PhpOffice\PhpSpreadsheet\Exception as SpreadsheetException;
+use PhpOffice\PhpSpreadsheet\IOFactory;
+use PhpOffice\PhpSpreadsheet\Shared\Date;
+
+/** Rows of text under headings, as read from a CSV or XLSX file. */
+class Table
+{
+    public const MOST_ROWS = 5000;
+
+    /**
+     * @param  list<string>  $headings
+     * @param  array<int, list<string>>  $rows  by the row's number in the file, from 2
+     */
+    private function __construct(public readonly array $headings, public readonly array $rows) {}
+
+    /** @throws ExchangeError */
+    public static function read(string $path, string $name): self
+    {
+        $lines = self::looksLikeZip($path) ? self::xlsx($path, $name) : self::csv($path, $name);
+        $headings = array_map(trim(...), array_shift($lines) ?? []);
+        while ($headings !== [] && end($headings) === '') {
+            array_pop($headings);
+        }
+        $rows = [];
+        foreach ($lines as $i => $line) {
+            $cells = array_map(fn (int $at): string => trim((string) ($line[$at] ?? '')), array_keys($headings));
+            if (implode('', $cells) !== '') {
+                $rows[$i + 2] = $cells;
+            }
+        }
+        if ($rows === []) {
+            throw ExchangeError::empty();
+        }
+
+        return count($rows) > self::MOST_ROWS ? throw ExchangeError::tooLong(self::MOST_ROWS) : new self($headings, $rows);
+    }
+
+    private static function looksLikeZip(string $path): bool
+    {
+        return file_get_contents($path, false, null, 0, 2) === 'PK';
+    }
+
+    /** @return list<list<string|null>> */
+    private static function csv(string $path, string $name): array
+    {
+        $text = (string) file_get_contents($path);
+        if (str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF")) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'UTF-16');
+        } elseif (! mb_check_encoding($text, 'UTF-8')) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        }
+        $text = preg_replace('/^\x{FEFF}/u', '', (string) $text);
+        if (preg_match('/[\x00-\x08]/', (string) $text)) {
+            throw ExchangeError::notATable($name);
+        }
+        $first = strtok((string) $text, "\n");
+        $separator = array_search(max($counts = [';' => substr_count((string) $first, ';'), ',' => substr_count((string) $first, ','), "\t" => substr_count((string) $first, "\t")]), $counts, true);
+        $stream = fopen('php://temp', 'w+');
+        fwrite($stream, (string) $text);
+        rewind($stream);
+        $lines = [];
+        while (($line = fgetcsv($stream, null, (string) $separator, '"', '')) !== false) {
+            $lines[] = array_map(fn (?string $cell): ?string => $cell === null ? null : (string) preg_replace("/^'(?=[=+\\-@])/", '', $cell), $line);
+        }
+        fclose($stream);
+
+        return $lines;
+    }
+
+    /** @return list<list<string|null>> */
+    private static function xlsx(string $path, string $name): array
+    {
+        try {
+            $reader = IOFactory::createReader('Xlsx');
+            $sheet = $reader->load($path)->getActiveSheet();
+        } catch (SpreadsheetException|\ValueError) {
+            throw ExchangeError::notATable($name);
+        }
+        $lines = [];
+        foreach ($sheet->getRowIterator() as $row) {
+            $line = [];
+            foreach ($row->getCellIterator() as $cell) {
+                $value = $cell->getCalculatedValue();
+                $line[] = match (true) {
+                    $value === null => null,
+                    is_numeric($value) && Date::isDateTime($cell) => Date::excelToDateTimeObject((float) $value)->format('Y-m-d'),
+                    is_float($value) && floor($value) === $value => (string) (int) $value,
+                    default => (string) $value,
+                };
+            }
+            $lines[] = $line;
+        }
+
+        return $lines;
+    }
+}

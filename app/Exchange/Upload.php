@@ -1,0 +1,117 @@
+<?php
+
+namespace App\Exchange;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Models\User;
+use App\Photos\Darkroom;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use ZipArchive;
+
+/** A file that is to be looked at before it is taken in; kept for one keeper, for a day. */
+class Upload
+{
+    private const KEPT_SECONDS = 86400;
+
+    private function __construct(public readonly string $id, public readonly string $name, private readonly string $file) {}
+
+    public static function keep(User $keeper, UploadedFile $file): self
+    {
+        self::sweep($keeper);
+        $id = (string) Str::uuid();
+        $name = Str::limit(preg_replace('/[^\pL\pN ._-]/u', '', $file->getClientOriginalName()) ?: 'list', 80, '');
+        $path = self::folder($keeper)."/{$id}--{$name}";
+        Storage::put($path, (string) file_get_contents($file->getRealPath()));
+
+        return new self($id, $name, $path);
+    }
+
+    public static function find(User $keeper, string $id): ?self
+    {
+        if (! Str::isUuid($id)) {
+            return null;
+        }
+        foreach (Storage::files(self::folder($keeper)) as $path) {
+            if (str_starts_with(basename($path), "{$id}--")) {
+                return new self($id, substr(basename($path), 38), $path);
+            }
+        }
+
+        return null;
+    }
+
+    public function path(): string
+    {
+        return Storage::path($this->file);
+    }
+
+    public function forget(): void
+    {
+        Storage::delete($this->file);
+    }
+
+    public function isArchive(): bool
+    {
+        $zip = new ZipArchive;
+        if ($zip->open($this->path(), ZipArchive::RDONLY) === true) {
+            return $zip->locateName('collection.json') !== false;
+        }
+
+        return str_starts_with(ltrim((string) file_get_contents($this->path(), false, null, 0, 64)), '{');
+    }
+
+    /** @throws ExchangeError when it is neither an archive nor a list */
+    public function check(): void
+    {
+        $this->isArchive() ? Archive::open($this->path()) : Table::read($this->path(), $this->name);
+    }
+
+    /** What it would become, with the columns as they are matched in the request or, without a match, as their headings say. */
+    public function plan(Request $request, User $keeper, CatalogueShelf $shelf): ImportPlan
+    {
+        $table = Table::read($this->path(), $this->name);
+        $columns = Field::match($table->headings);
+        $chosen = (array) $request->input('columns', []);
+        foreach (array_keys($columns) as $i) {
+            if (is_string($chosen[$i] ?? null)) {
+                $columns[$i] = Field::tryFrom($chosen[$i]);
+            }
+        }
+        $dates = (string) $request->input('dates');
+
+        return new ImportPlan($table, $columns, $keeper, $shelf, in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '');
+    }
+
+    /**
+     * @return int animals written
+     *
+     * @throws ExchangeError
+     */
+    public function write(Request $request, User $keeper, CatalogueShelf $shelf, House $house, Darkroom $darkroom): int
+    {
+        if ($this->isArchive()) {
+            return (new Archive($keeper, $darkroom))->take(...Archive::open($this->path()));
+        }
+        $plan = $this->plan($request, $keeper, $shelf);
+
+        return count((new Importer($keeper, $house))->write($plan->ready($request->boolean('repeated'), $request->boolean('unread'))));
+    }
+
+    private static function folder(User $keeper): string
+    {
+        return "imports/{$keeper->id}";
+    }
+
+    private static function sweep(User $keeper): void
+    {
+        foreach (Storage::files(self::folder($keeper)) as $path) {
+            if (Storage::lastModified($path) < time() - self::KEPT_SECONDS) {
+                Storage::delete($path);
+            }
+        }
+    }
+}

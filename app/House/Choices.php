@@ -1,0 +1,106 @@
+<?php
+
+namespace App\House;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Condition;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Stance;
+
+/** What a keeper can choose, with one line for either side and a cautious default. */
+class Choices
+{
+    public const RELATEDNESS = ['none' => 'no limit', '1/4' => 'F of 1/4', '1/8' => 'F of 1/8', '1/16' => 'F of 1/16'];
+
+    /**
+     * Simple choices: label, options with the argument for each, default.
+     *
+     * @return array<string, array{label: string, options: array<string, array{string, string}>, default: string}>
+     */
+    public static function simple(): array
+    {
+        return [
+            'relatedness' => ['label' => 'Close relatives: warn above', 'default' => '1/8', 'options' => [
+                'none' => ['no limit', 'The quickest way to make a recessive visible is parent to young; some lines have done it for generations.'],
+                '1/4' => ['F = 1/4', 'Allows full siblings and parent to young, once.'],
+                '1/8' => ['F = 1/8', 'Allows half siblings; closer pairs are said to hatch worse and to bring out hidden faults.'],
+                '1/16' => ['F = 1/16', 'Cousins at most: keeps a small collection open for longer.'],
+            ]],
+            'opening' => ['label' => 'Opening eggs', 'default' => 'after-first-pip', 'options' => [
+                'never' => ['never', 'A hatchling that is ready comes out; a cut can be a wound.'],
+                'after-first-pip' => ['after the first has pipped', 'A weak sibling can get help, and the clutch is known to be at term.'],
+                'from-day' => ['from a chosen day', 'A planned day suits people with work; too early is the risk.'],
+            ]],
+            'dominance' => ['label' => 'The word for genes that show in one copy and more in two', 'default' => 'co-dominant', 'options' => [
+                'co-dominant' => ['co-dominant', 'What most keepers say.'],
+                'incomplete dominant' => ['incomplete dominant', 'What textbooks say: two copies go further than one.'],
+            ]],
+            'weight' => ['label' => 'Weights', 'default' => 'g', 'options' => [
+                'g' => ['grams', 'What scales for snakes show.'],
+                'oz' => ['ounces', 'For those who think in pounds; kept in grams all the same.'],
+            ]],
+            'temperature' => ['label' => 'Temperatures', 'default' => 'C', 'options' => [
+                'C' => ['°C', 'What most probes send.'],
+                'F' => ['°F', 'Finer steps without a decimal.'],
+            ]],
+            'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
+                'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
+                'even' => ['even', 'Plans are judged by the year that half of them reach.'],
+                'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
+            ]],
+        ];
+    }
+
+    /**
+     * Whole numbers: label, unit, smallest, largest, default, what the schools say.
+     *
+     * @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}>
+     */
+    public static function numbers(): array
+    {
+        return [
+            'female_months' => ['label' => 'A female breeds from', 'unit' => 'months', 'min' => 12, 'max' => 72, 'default' => 30, 'hint' => 'Schools: 24 for well-grown ones, 30, 36 to be on the safe side.'],
+            'female_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500, 'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.'],
+            'male_months' => ['label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12, 'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.'],
+            'male_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500, 'hint' => 'Schools: 500 to 700.'],
+            'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
+        ];
+    }
+
+    /**
+     * What to do when a pairing can bring a condition.
+     *
+     * @return array<string, array{label: string, default: Stance, hint: string}>
+     */
+    public static function stances(Catalogue $catalogue): array
+    {
+        $all = [Advice::DIES => ['label' => 'Forms that die in the egg or soon after', 'default' => Stance::Refuse, 'hint' => 'For making them anyway: the siblings are wanted. Against: the same siblings come from one parent with the gene, and no egg dies.']];
+        foreach ($catalogue->conditions as $condition) {
+            if (! $condition->isAboutSurvival()) {
+                $all[$condition->key] = ['label' => $condition->name, 'default' => self::cautious($condition), 'hint' => self::argument($condition)];
+            }
+        }
+        $all['lethal-pair-reported'] = ['label' => 'Two genes reported to go badly together', 'default' => Stance::Warn, 'hint' => 'The reports are few; a pairing that keeps the genes apart costs little.'];
+        $all[Advice::RELATED] = ['label' => 'Parents more closely related than the limit', 'default' => Stance::Warn, 'hint' => 'A planned back-cross can be worth it once; repeated, it closes the door.'];
+
+        return $all;
+    }
+
+    private static function cautious(Condition $condition): Stance
+    {
+        return match (true) {
+            $condition->kind === 'fertility' && $condition->severity->rank() >= 2 => Stance::Refuse,
+            default => Stance::Warn,
+        };
+    }
+
+    private static function argument(Condition $condition): string
+    {
+        return match ($condition->kind) {
+            'neurological' => 'Some keep and breed slightly affected animals that eat and live well; others hold that no look is worth it, since the degree in the young cannot be foretold.',
+            'fertility' => 'A male of the form gives the same young; a female can die of it.',
+            'skeletal', 'eye' => 'Most young are sound; affected ones need a plan before they hatch.',
+            default => 'Most do well with extra care; it is work for the next owner too.',
+        };
+    }
+}

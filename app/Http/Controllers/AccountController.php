@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use App\People\Right;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** One's own account: the password, and tokens for programs. */
+class AccountController extends Controller
+{
+    public function show(#[CurrentUser] User $person): View
+    {
+        $this->authorize('read');
+
+        return view('people.account', ['person' => $person, 'tokens' => $person->tokens()->orderBy('name')->get()]);
+    }
+
+    public function password(Request $request, #[CurrentUser] User $person): RedirectResponse
+    {
+        $this->authorize('read');
+        $valid = $request->validate([
+            'current_password' => ['required', 'current_password'],
+            'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
+        ], ['current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.', 'password.min' => 'A password has at least 10 characters.', 'password' => 'Give a new password.']);
+        Auth::logoutOtherDevices($valid['current_password']);
+        DB::transaction(fn () => $person->update(['password' => $valid['password']]));
+        $request->session()->regenerate();
+
+        return redirect()->route('account')->with('said', 'Your password is changed; other devices have to sign in again.');
+    }
+
+    public function token(Request $request, #[CurrentUser] User $person): RedirectResponse
+    {
+        $this->authorize('read');
+        $valid = $request->validate(['token_name' => ['required', 'string', 'max:60']], ['token_name' => 'Say what the token is for, in at most 60 characters.']);
+        $abilities = array_keys(array_filter(['read' => true, 'log' => $person->has(Right::Log)]));
+        $token = DB::transaction(fn () => $person->createToken($valid['token_name'], $abilities));
+
+        return redirect()->route('account')->with('said', 'The token is below. It is shown this once.')->with('token', $token->plainTextToken);
+    }
+
+    public function revoke(int $token, #[CurrentUser] User $person): RedirectResponse
+    {
+        $this->authorize('read');
+        $found = $person->tokens()->findOrFail($token);
+        DB::transaction(fn () => $found->delete());
+
+        return redirect()->route('account')->with('said', "The token “{$found->name}” opens nothing any more.");
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Clutch\ClutchPage;
+use App\House\House;
+use App\Http\Requests\ClutchRequest;
+use App\Http\Requests\CountRequest;
+use App\Http\Requests\HatchlingRequest;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use Destino\Genome\Sex;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+
+class ClutchController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function index(#[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('read');
+        $clutches = $keeper->clutches()->with('dam', 'sires.animal', 'counts')->withCount('hatchlings')->get()
+            ->sortByDesc(fn (Clutch $clutch): string => $clutch->season().'-'.($clutch->hatched_on ?? $clutch->laid_on ?? $clutch->paired_on)?->format('m-d').'-'.$clutch->id)
+            ->groupBy(fn (Clutch $clutch): string => $clutch->season());
+
+        return view('clutches.index', ['seasons' => $clutches]);
+    }
+
+    public function create(Request $request, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('log');
+        $clutch = new Clutch(array_fill_keys(['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'], null) + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null]);
+
+        return view('clutches.form', ['clutch' => $clutch, 'chosen' => array_filter([(string) $request->query('sire_id')]), 'outside' => '', 'token' => (string) Str::uuid()] + $this->candidates($keeper));
+    }
+
+    public function store(ClutchRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $clutch = $request->addTo($keeper);
+
+        return redirect()->route('clutches.show', $clutch)->with('said', "{$clutch->title()} is noted.");
+    }
+
+    public function show(Clutch $clutch, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('view', $clutch);
+
+        return view('clutches.show', ['page' => new ClutchPage($clutch, $keeper, $this->shelf, $this->house), 'clutch' => $clutch, 'token' => (string) Str::uuid()]);
+    }
+
+    public function edit(Clutch $clutch, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('log', $clutch);
+        $clutch->load('sires.animal', 'dam');
+
+        return view('clutches.form', [
+            'clutch' => $clutch, 'token' => null,
+            'chosen' => $clutch->sires->pluck('animal_id')->filter()->map(strval(...))->all(),
+            'outside' => (string) $clutch->sires->firstWhere('animal_id', null)?->name,
+        ] + $this->candidates($keeper));
+    }
+
+    public function update(ClutchRequest $request, Clutch $clutch): RedirectResponse
+    {
+        $request->change($clutch);
+
+        return redirect()->route('clutches.show', $clutch)->with('said', 'Saved.');
+    }
+
+    public function count(CountRequest $request, Clutch $clutch): RedirectResponse
+    {
+        $count = $request->addTo($clutch);
+
+        return redirect()->route('clutches.show', $clutch)->with('said', "Noted: {$count->sentence()}");
+    }
+
+    public function hatchling(HatchlingRequest $request, Clutch $clutch): RedirectResponse
+    {
+        $animal = $request->addTo($clutch, $this->house);
+
+        return redirect()->route('clutches.show', $clutch)->with('said', "{$animal->name} is in the collection, number {$animal->number}.");
+    }
+
+    /** @return array{dams: list<Animal>, sires: list<Animal>} */
+    private function candidates(User $keeper): array
+    {
+        $of = fn (Sex $sex): array => array_values($keeper->animals()->where('sex', $sex->value)->orderBy('name')->get(['id', 'name', 'number'])->all());
+
+        return ['dams' => $of(Sex::Female), 'sires' => $of(Sex::Male)];
+    }
+}

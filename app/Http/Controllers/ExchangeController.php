@@ -1,0 +1,110 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\Exchange\AnimalSheet;
+use App\Exchange\Archive;
+use App\Exchange\PedigreeFile;
+use App\Exchange\SeasonCalendar;
+use App\Exchange\Upload;
+use App\House\House;
+use App\Http\Requests\UploadRequest;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use App\Photos\Darkroom;
+use Destino\DestinoError;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response as AnyResponse;
+
+/** Bringing in and taking out. Nothing is written before it has been looked at. */
+class ExchangeController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function index(#[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('manage');
+
+        return view('exchange.index', ['animals' => $keeper->animals()->count()]);
+    }
+
+    public function download(string $format, #[CurrentKeeper] User $keeper): AnyResponse
+    {
+        $this->authorize('manage');
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $name = 'destino-'.now()->format('Y-m-d');
+
+        return match ($format) {
+            'zip' => $this->archive($keeper, "{$name}.zip"),
+            'csv' => response()->streamDownload(function () use ($keeper, $beliefs): void {
+                $stream = fopen('php://output', 'w');
+                AnimalSheet::write($stream, $keeper, $beliefs);
+            }, "{$name}.csv", ['Content-Type' => 'text/csv; charset=UTF-8']),
+            'ped' => self::text(PedigreeFile::write($keeper, $beliefs, $this->shelf->catalogue()), "{$name}.ped", 'text/plain'),
+            default => self::text(SeasonCalendar::of($keeper), "{$name}.ics", 'text/calendar'),
+        };
+    }
+
+    public function upload(UploadRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $upload = Upload::keep($keeper, $request->file('file'));
+        try {
+            $upload->check();
+        } catch (DestinoError $error) {
+            $upload->forget();
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        }
+
+        return redirect()->route('exchange.preview', $upload->id);
+    }
+
+    public function preview(Request $request, string $upload, #[CurrentKeeper] User $keeper): View|RedirectResponse
+    {
+        $this->authorize('manage');
+        $upload = Upload::find($keeper, $upload);
+        if ($upload === null) {
+            return redirect()->route('exchange')->with('said', 'That file is not here any more. Choose it again.');
+        }
+
+        return view('exchange.preview', $upload->isArchive()
+            ? ['upload' => $upload, 'plan' => null, 'archive' => Archive::open($upload->path()), 'animals' => $keeper->animals()->withTrashed()->count()]
+            : ['upload' => $upload, 'plan' => $upload->plan($request, $keeper, $this->shelf), 'archive' => null, 'animals' => $keeper->animals()->count()]);
+    }
+
+    public function store(Request $request, string $upload, #[CurrentKeeper] User $keeper, Darkroom $darkroom): RedirectResponse
+    {
+        $this->authorize('manage');
+        $upload = Upload::find($keeper, $upload);
+        if ($upload === null) {
+            return redirect()->route('exchange')->with('said', 'That file was taken in or left already. Look at the animals.');
+        }
+        try {
+            $count = $upload->write($request, $keeper, $this->shelf, $this->house, $darkroom);
+        } catch (DestinoError $error) {
+            return redirect()->route('exchange.preview', [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
+        }
+        $upload->forget();
+
+        return redirect()->route('animals.index')->with('said', number_format($count).' animals are in the collection now.');
+    }
+
+    private function archive(User $keeper, string $name): BinaryFileResponse
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        (new Archive($keeper, app(Darkroom::class)))->write($path);
+
+        return response()->download($path, $name, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+    }
+
+    private static function text(string $content, string $name, string $type): Response
+    {
+        return response($content, 200, ['Content-Type' => "{$type}; charset=UTF-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Http\Requests\GeneChangeRequest;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Str;
+
+/** What a keeper adds to the gene facts. */
+class GeneChangeController extends Controller
+{
+    public function create(CatalogueShelf $shelf, House $house): View
+    {
+        $this->authorize('manage');
+
+        return view('genes.own', ['catalogue' => $shelf->catalogue(), 'house' => $house, 'token' => (string) Str::uuid()]);
+    }
+
+    public function store(GeneChangeRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $change = $request->addTo($keeper);
+
+        return redirect()->route('genes.show', $change->gene)->with('said', "Added: {$change->sentence()}.");
+    }
+}

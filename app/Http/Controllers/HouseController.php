@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Http\Requests\HouseRequest;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** The house rules: everybody reads them, the owner chooses. */
+class HouseController extends Controller
+{
+    public function show(CatalogueShelf $shelf, House $house): View
+    {
+        $this->authorize('read');
+
+        return view('house.show', ['house' => $house, 'catalogue' => $shelf->catalogue(), 'stances' => $house->stances($shelf->catalogue())]);
+    }
+
+    public function update(HouseRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $request->change($keeper);
+
+        return redirect()->route('house')->with('said', 'The house rules are changed. Every answer follows them from now on.');
+    }
+}

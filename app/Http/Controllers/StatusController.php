@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ObservationRequest;
+use App\Http\Requests\StatusRequest;
+use App\Models\Animal;
+use Illuminate\Http\RedirectResponse;
+
+/** Where an animal stands, and conditions seen in it. */
+class StatusController extends Controller
+{
+    public function store(StatusRequest $request, Animal $animal): RedirectResponse
+    {
+        $event = $request->addTo($animal);
+
+        return redirect()->to($event->home())->with('said', "From {$event->on->format('j F Y')}: {$event->sentence()}");
+    }
+
+    public function observe(ObservationRequest $request, Animal $animal): RedirectResponse
+    {
+        $observation = $request->addTo($animal);
+
+        return redirect()->to($observation->home())->with('said', "Noted: {$observation->sentence()}");
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Models\GeneChange;
+use App\Models\User;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\IpUtils;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Lets people into the collection: the demo signs in its owner, and only at this machine; an installation without an
+ * owner makes one first; everybody else signs in. Then the house rules of the collection are laid out for the request.
+ */
+class EnterCollection
+{
+    /** Pages for those who are not signed in. */
+    private const DOORS = ['login', 'login.attempt', 'begin', 'begin.store'];
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (config('destino.collection') === 'demo') {
+            $this->signInTheDemo($request);
+        }
+        if (! Auth::check()) {
+            $isDoor = in_array($request->route()?->getName(), self::DOORS, true);
+
+            return $isDoor ? $next($request) : $this->showTheDoor($request);
+        }
+        /** @var User $person */
+        $person = Auth::user();
+        self::layOut($person->keeper());
+
+        return $next($request);
+    }
+
+    /** Makes the keeper's rules and gene facts those of this request. */
+    public static function layOut(User $keeper): void
+    {
+        $house = House::of($keeper);
+        /** @var list<GeneChange> $changes */
+        $changes = $keeper->geneChanges()->orderBy('id')->get()->all();
+        app()->instance(House::class, $house);
+        app()->instance(CatalogueShelf::class, app('catalogue.shipped')->forHouse($house, $changes));
+    }
+
+    /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */
+    public static function isHere(Request $request): bool
+    {
+        return IpUtils::checkIp((string) $request->server('REMOTE_ADDR'), ['127.0.0.0/8', '::1'])
+            // A page of another site may point its own name at this machine: only the machine's own names are answered.
+            && in_array($request->getHost(), ['127.0.0.1', 'localhost', '[::1]'], true);
+    }
+
+    private function signInTheDemo(Request $request): void
+    {
+        abort_unless(self::isHere($request), 403, 'The demo answers only at the machine it runs on.');
+        if (! Auth::check()) {
+            $owner = User::query()->whereNull('owner_id')->orderBy('id')->first();
+            if ($owner !== null) {
+                Auth::login($owner);
+            }
+        }
+    }
+
+    private function showTheDoor(Request $request): Response
+    {
+        if ($request->expectsJson()) {
+            return response()->json(['message' => 'Sign in first.'], 401);
+        }
+
+        return redirect()->guest(route(User::hasBegun() ? 'login' : 'begin'));
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\Family\Family;
+use App\House\House;
+use App\House\PairingCheck;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\User;
+use Destino\Genome\Sex;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Stance;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Illuminate\Validation\Validator;
+
+/**
+ * A pairing and what came of it. A pairing that is still to be made obeys the house rules; what has been laid already is
+ * a fact and is recorded whatever they say.
+ */
+class ClutchRequest extends RecordRequest
+{
+    protected function ability(): string
+    {
+        return 'log';
+    }
+
+    protected function subject(): ?Model
+    {
+        return $this->route('clutch');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['sires' => array_values(array_filter((array) $this->input('sires', []), fn (mixed $id): bool => $id !== null && $id !== ''))]);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'dam_id' => ['required', 'integer'],
+            'sires' => ['array', 'max:8'],
+            'sires.*' => ['integer', 'distinct'],
+            'sire_name' => ['nullable', 'string', 'max:80'],
+            'label' => ['nullable', 'string', 'max:60'],
+            'paired_on' => ['nullable', ...self::DAY],
+            'laid_on' => ['nullable', ...self::DAY],
+            'eggs_good' => ['nullable', 'integer', 'between:0,40'],
+            'eggs_infertile' => ['nullable', 'integer', 'between:0,40'],
+            'hatched_on' => ['nullable', ...self::DAY],
+            'hatched' => ['nullable', 'integer', 'between:0,40'],
+            'reason' => ['nullable', 'string', 'max:2000'],
+            'notes' => ['nullable', 'string', 'max:10000'],
+            'version' => ['nullable', 'integer'],
+            'form_token' => ['nullable', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $day = fn (string $field): array => ["{$field}.before_or_equal" => 'The day lies in the future.', $field => 'Give the day as year-month-day.'];
+
+        return [
+            'dam_id' => 'Choose the dam.',
+            'sires.*.distinct' => 'The same sire is chosen twice.',
+            'eggs_good' => 'Give the good eggs as a whole number from 0 to 40.',
+            'eggs_infertile' => 'Give the infertile eggs as a whole number from 0 to 40.',
+            'hatched' => 'Give the hatched as a whole number from 0 to 40.',
+            'sire_name.max' => 'The name of the sire has more than 80 characters.',
+            'label.max' => 'The label has more than 60 characters.',
+            'reason.max' => 'The reason has more than 2,000 characters.',
+            'notes.max' => 'The notes have more than 10,000 characters.',
+        ] + $day('paired_on') + $day('laid_on') + $day('hatched_on');
+    }
+
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            $dam = $this->keeper()->animals()->find((int) $this->input('dam_id'));
+            if ($dam === null) {
+                $validator->errors()->add('dam_id', 'The dam is not in your collection.');
+            } elseif ($dam->sex !== Sex::Female) {
+                $validator->errors()->add('dam_id', "{$dam->name} is not female.");
+            }
+            $sires = $this->sires();
+            foreach (array_diff(array_map(intval(...), $this->input('sires')), array_map(fn (Animal $sire): int => $sire->id, $sires)) as $missing) {
+                $validator->errors()->add('sires', "A sire (number {$missing}) is not in your collection.");
+            }
+            foreach ($sires as $sire) {
+                if ($sire->sex !== Sex::Male) {
+                    $validator->errors()->add('sires', "{$sire->name} is not male.");
+                }
+            }
+            $this->order($validator);
+            if ($validator->errors()->isEmpty() && $this->input('laid_on') === null && $dam !== null) {
+                $this->askTheHouse($validator, $dam, $sires);
+            }
+        });
+    }
+
+    public function addTo(User $keeper): Clutch
+    {
+        return DB::transaction(function () use ($keeper): Clutch {
+            /** @var Clutch $clutch */
+            $clutch = $this->once($keeper->clutches(), $this->values());
+            if ($clutch->wasRecentlyCreated) {
+                $this->writeSires($clutch);
+            }
+
+            return $clutch;
+        });
+    }
+
+    /** @throws ValidationException when the record was changed in another window since this form was opened */
+    public function change(Clutch $clutch): void
+    {
+        DB::transaction(function () use ($clutch): void {
+            $current = Clutch::query()->lockForUpdate()->findOrFail($clutch->id);
+            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
+                throw ValidationException::withMessages(['version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is still below: save again to put it in place of that.']);
+            }
+            $current->fill($this->values());
+            $current->version++;
+            $current->save();
+            $current->sires()->delete();
+            $this->writeSires($current);
+        });
+    }
+
+    private function order(Validator $validator): void
+    {
+        $days = array_filter(['paired' => $this->input('paired_on'), 'laid' => $this->input('laid_on'), 'hatched' => $this->input('hatched_on')]);
+        $before = null;
+        foreach ($days as $what => $day) {
+            if ($before !== null && $day < $days[$before]) {
+                $validator->errors()->add("{$what}_on", "The eggs cannot be {$what} before they are {$before}.");
+            }
+            $before = $what;
+        }
+        if ($this->input('hatched') !== null && $this->input('eggs_good') !== null && (int) $this->input('hatched') > (int) $this->input('eggs_good')) {
+            $validator->errors()->add('hatched', 'More hatched than there were good eggs.');
+        }
+    }
+
+    /** @param list<Animal> $sires */
+    private function askTheHouse(Validator $validator, Animal $dam, array $sires): void
+    {
+        [$house, $shelf] = [app(House::class), app(CatalogueShelf::class)];
+        [$family, $beliefs] = [Family::of($this->keeper()), Beliefs::of($this->keeper(), $shelf)];
+        foreach ($sires as $sire) {
+            $verdict = PairingCheck::of($sire, $dam, $family, $beliefs, $house, $shelf);
+            $why = implode(' ', array_map(fn (Advice $advice): string => $advice->text, $verdict->because));
+            if ($verdict->stance === Stance::Refuse) {
+                $validator->errors()->add('house', "Your house rules refuse {$sire->name} × {$dam->name}. {$why}");
+            } elseif ($verdict->stance === Stance::Warn && trim((string) $this->input('reason')) === '') {
+                $validator->errors()->add('reason', "Your house rules ask for a reason before {$sire->name} × {$dam->name}. {$why}");
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function values(): array
+    {
+        return $this->safe()->except(['sires', 'sire_name', 'version', 'form_token']);
+    }
+
+    private function writeSires(Clutch $clutch): void
+    {
+        foreach ($this->sires() as $sire) {
+            $clutch->sires()->create(['animal_id' => $sire->id]);
+        }
+        if ($this->validated('sire_name') !== null) {
+            $clutch->sires()->create(['name' => $this->validated('sire_name')]);
+        }
+    }
+
+    /** @return list<Animal> */
+    private function sires(): array
+    {
+        return $this->keeper()->animals()->whereIn('id', $this->input('sires'))->orderBy('id')->get()->all();
+    }
+
+    private function keeper(): User
+    {
+        return $this->user()->keeper();
+    }
+}

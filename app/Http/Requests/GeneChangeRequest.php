@@ -1,0 +1,73 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueShelf;
+use App\Catalogue\Extension;
+use App\Models\GeneChange;
+use App\Models\User;
+use Closure;
+use Destino\Genome\Effect;
+use Destino\Genome\Inheritance;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+
+/** A further name of a gene, a gene of one's own, or another weight of a cue. */
+class GeneChangeRequest extends RecordRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(CatalogueShelf $shelf): array
+    {
+        $catalogue = $shelf->catalogue();
+        $known = ['required', Rule::in(array_keys($catalogue->alleles))];
+
+        return ['kind' => ['required', Rule::in(['alias', 'gene', 'cue'])], 'form_token' => ['nullable', 'uuid']] + match ($this->input('kind')) {
+            'alias' => ['gene' => $known, 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)]],
+            'cue' => ['gene' => $known, 'cue' => ['required', 'integer', 'min:0'], 'with' => ['required', 'numeric', 'between:0.01,0.99'], 'without' => ['required', 'numeric', 'between:0.01,0.99']],
+            default => [
+                'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
+                'inheritance' => ['required', Rule::in([...array_column(Inheritance::cases(), 'value'), Extension::UNKNOWN])],
+                'locus' => ['nullable', Rule::in(array_keys($catalogue->loci))],
+                'effect' => ['required', Rule::enum(Effect::class)],
+                'note' => ['nullable', 'string', 'max:2000'],
+            ],
+        };
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give a name.', 'name.regex' => 'A name has letters, digits, blanks and hyphens only.', 'name.max' => 'The name has more than 60 characters.', 'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.', 'effect' => 'Choose what it mainly does.',
+            'gene' => 'That gene is not in the library.', 'with' => 'Give a chance between 0.01 and 0.99.', 'without' => 'Give a chance between 0.01 and 0.99.', 'note.max' => 'The note has more than 2,000 characters.',
+        ];
+    }
+
+    public function addTo(User $keeper): GeneChange
+    {
+        $valid = $this->safe();
+        $values = match ($this->validated('kind')) {
+            'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
+            'cue' => ['kind' => 'cue', 'gene' => $valid['gene'], 'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]]],
+            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')]],
+        };
+
+        /** @var GeneChange */
+        return $this->once($keeper->geneChanges(), $values);
+    }
+
+    private function isFree(CatalogueShelf $shelf): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
+            $reading = $shelf->targets();
+            try {
+                $meant = $reading->read((string) $value);
+            } catch (\Destino\DestinoError) {
+                return; // the name is not in use
+            }
+            if ($meant->conditions !== []) {
+                $fail("“{$value}” means something already: ".implode(', ', array_map(fn ($condition): string => $condition->piece, $meant->conditions)).'.');
+            }
+        };
+    }
+}

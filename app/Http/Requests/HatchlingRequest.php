@@ -1,0 +1,96 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Numbering;
+use App\Collection\SexFound;
+use App\House\House;
+use App\Models\Animal;
+use App\Models\Clutch;
+use Destino\Genome\Sex;
+use Destino\Inference\Source;
+use Destino\Notation\GenotypeReader;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** A hatchling becomes an animal with its parents. Saying what it carries takes the right to change genetics. */
+class HatchlingRequest extends RecordRequest
+{
+    protected $errorBag = 'hatchling';
+
+    protected function subject(): Model
+    {
+        return $this->route('clutch');
+    }
+
+    public function authorize(): Response
+    {
+        return Gate::inspect(trim((string) $this->input('genotype')) === '' ? 'log' : 'manage', $this->subject());
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(CatalogueShelf $shelf): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'sex' => ['nullable', Rule::enum(Sex::class)],
+            'sire_id' => ['nullable', 'integer', Rule::in($this->route('clutch')->sires->pluck('animal_id')->filter()->all())],
+            'genotype' => ['nullable', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, AnimalRequest::readable($shelf, Sex::tryFrom((string) $this->input('sex')))],
+            'certainty' => ['nullable', 'integer', 'between:1,100'],
+            'grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],
+            'form_token' => ['required', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name' => 'Give the hatchling a name or a number for now.',
+            'sex' => 'Choose male, female or not known.',
+            'sire_id' => 'That animal is not among the possible sires of this clutch.',
+            'certainty' => 'Give how sure you are as a whole number from 1 to 100 %.',
+            'grams' => 'The weight must be a whole number of grams.',
+        ];
+    }
+
+    public function addTo(Clutch $clutch, House $house): Animal
+    {
+        return DB::transaction(function () use ($clutch, $house): Animal {
+            $keeper = $clutch->dam->keeper()->firstOrFail();
+            $sires = $clutch->sires;
+            $only = $sires->count() === 1 ? $sires->first() : null;
+            $day = $clutch->hatched_on ?? now();
+            $animal = $keeper->animals()->createOrFirst(['form_token' => $this->validated('form_token')], [
+                'name' => $this->validated('name'),
+                'number' => Numbering::next($keeper, $house, (int) $day->format('Y')),
+                'sex' => $this->validated('sex'),
+                'sex_found' => $this->validated('sex') === null ? null : SexFound::Popped,
+                'hatched_on' => $clutch->hatched_on?->format('Y-m-d'),
+                'clutch_id' => $clutch->id,
+                'dam_id' => $clutch->dam_id,
+                'sire_id' => $this->validated('sire_id') ?? $only?->animal_id,
+                'sire_name' => $only?->name,
+            ]);
+            if ($animal->wasRecentlyCreated) {
+                if ($this->validated('genotype') !== null) {
+                    $animal->statements()->create(['text' => $this->validated('genotype'), 'source' => Source::Own, 'on' => $day->format('Y-m-d'), 'certainty' => $this->validated('certainty') ?? 100]);
+                }
+                if ($this->validated('grams') !== null) {
+                    $animal->care()->create(['kind' => 'weight', 'on' => $day->format('Y-m-d'), 'grams' => $this->validated('grams')]);
+                }
+            }
+
+            return $animal;
+        });
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Collection\Grade;
+use App\Models\Animal;
+use App\Models\Observation;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Validation\Rule;
+
+class ObservationRequest extends RecordRequest
+{
+    protected $errorBag = 'observation';
+
+    protected function ability(): string
+    {
+        return 'log';
+    }
+
+    protected function subject(): Model
+    {
+        return $this->route('animal');
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'condition' => ['required', 'string', 'max:60'],
+            'grade' => ['required', Rule::enum(Grade::class)],
+            'on' => ['required', ...self::DAY],
+            'note' => ['nullable', 'string', 'max:400'],
+            'form_token' => ['nullable', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'condition' => 'Say what was looked for, in at most 60 characters.',
+            'grade' => 'Say how strong it is; “none” counts as well.',
+            'note.max' => 'The note has more than 400 characters.',
+        ] + self::DAY_MESSAGES;
+    }
+
+    public function addTo(Animal $animal): Observation
+    {
+        /** @var Observation */
+        return $this->once($animal->observations(), $this->safe()->except('form_token'));
+    }
+}

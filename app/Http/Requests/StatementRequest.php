@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueShelf;
+use App\Models\Animal;
+use App\Models\Statement;
+use Destino\Inference\Source;
+use Destino\Notation\GenotypeReader;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+
+/** One statement about an animal's genes: made anew, or corrected. */
+class StatementRequest extends RecordRequest
+{
+    protected $errorBag = 'statement';
+
+    protected function subject(): Model
+    {
+        return $this->route('statement') ?? $this->route('animal');
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['names_all' => $this->boolean('names_all')]);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(CatalogueShelf $shelf): array
+    {
+        $animal = $this->subject() instanceof Statement ? $this->subject()->animal : $this->subject();
+
+        return [
+            'text' => ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, AnimalRequest::readable($shelf, $animal->sex)],
+            'source' => ['required', Rule::enum(Source::class)],
+            'who' => ['nullable', 'string', 'max:80'],
+            'on' => ['nullable', ...self::DAY],
+            'certainty' => ['required', 'integer', 'between:1,100'],
+            'names_all' => ['boolean'],
+            'note' => ['nullable', 'string', 'max:2000'],
+            'form_token' => ['nullable', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'text.required' => 'Type what is said of it, or “Normal”.',
+            'source' => 'Say who says so.',
+            'who.max' => 'The name has more than 80 characters.',
+            'certainty' => 'Give how sure it is as a whole number from 1 to 100 %.',
+            'note.max' => 'The note has more than 2,000 characters.',
+        ] + self::DAY_MESSAGES;
+    }
+
+    public function addTo(Animal $animal): Statement
+    {
+        /** @var Statement */
+        return $this->once($animal->statements(), $this->safe()->except('form_token'));
+    }
+
+    public function change(Statement $statement): void
+    {
+        DB::transaction(fn () => $statement->update($this->safe()->except('form_token')));
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+namespace App\Models;
+
+/** A record that belongs to one collection, so that policies can tell whose it is. */
+interface CollectionRecord
+{
+    /** The owner's number. */
+    public function collectionId(): int;
+}

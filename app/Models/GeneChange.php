@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * What a keeper adds to the gene facts.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $kind gene, alias or cue
+ * @property string $gene key of the gene
+ * @property array<string, mixed> $data
+ */
+class GeneChange extends Model implements Removable
+{
+    use KeepsHistory, SoftDeletes;
+
+    protected $fillable = ['kind', 'gene', 'data', 'form_token'];
+
+    protected $attributes = ['deleted_at' => null];
+
+    protected $casts = ['data' => 'array'];
+
+    public function collectionId(): int
+    {
+        return $this->user_id;
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'manage';
+    }
+
+    public function home(): string
+    {
+        return $this->kind === 'gene' ? route('genes.index') : route('genes.show', $this->gene);
+    }
+
+    public function sentence(): string
+    {
+        return match ($this->kind) {
+            'alias' => "the name {$this->data['name']}",
+            'cue' => 'the changed weight of a cue',
+            default => "the gene {$this->data['name']}",
+        };
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Models;
+
+use App\Collection\Grade;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * A condition looked for in an animal, and how strongly it was seen.
+ *
+ * @property int $id
+ * @property int $animal_id
+ * @property string $condition
+ * @property Grade $grade
+ * @property Carbon $on
+ * @property string|null $note
+ * @property Animal $animal
+ */
+class Observation extends Model implements Removable
+{
+    use KeepsHistory, OfAnimal, SoftDeletes;
+
+    protected $fillable = ['condition', 'grade', 'on', 'note', 'form_token'];
+
+    protected $attributes = ['note' => null, 'deleted_at' => null];
+
+    protected $casts = ['grade' => Grade::class, 'on' => 'date:Y-m-d'];
+
+    public function sentence(): string
+    {
+        return "{$this->condition}: {$this->grade->value}".($this->note === null ? '' : ", {$this->note}");
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'log';
+    }
+
+    public function home(): string
+    {
+        return route('animals.show', $this->animal_id).'#conditions';
+    }
+}

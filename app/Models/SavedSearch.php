@@ -1,0 +1,21 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property string $query
+ */
+class SavedSearch extends Model implements CollectionRecord
+{
+    protected $fillable = ['name', 'query'];
+
+    public function collectionId(): int
+    {
+        return $this->user_id;
+    }
+}

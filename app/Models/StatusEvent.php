@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Models;
+
+use App\Collection\Status;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * From this day the animal has this status.
+ *
+ * @property int $id
+ * @property int $animal_id
+ * @property Status $status
+ * @property Carbon $on
+ * @property string|null $reason
+ * @property Carbon|null $review_on
+ * @property Animal $animal
+ */
+class StatusEvent extends Model implements Removable
+{
+    use KeepsHistory, OfAnimal, SoftDeletes;
+
+    protected $fillable = ['status', 'on', 'reason', 'review_on', 'form_token'];
+
+    protected $attributes = ['reason' => null, 'review_on' => null, 'deleted_at' => null];
+
+    protected $casts = ['status' => Status::class, 'on' => 'date:Y-m-d', 'review_on' => 'date:Y-m-d'];
+
+    public function sentence(): string
+    {
+        return $this->status->value.($this->reason === null ? '' : ': '.rtrim($this->reason, '. ')).($this->review_on === null ? '' : ", to be looked at again on {$this->review_on->format('j M Y')}");
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'manage';
+    }
+
+    public function home(): string
+    {
+        return route('animals.show', $this->animal_id).'#status';
+    }
+}

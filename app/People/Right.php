@@ -1,0 +1,15 @@
+<?php
+
+namespace App\People;
+
+/** What somebody may do in a collection. */
+enum Right
+{
+    case Read;
+
+    /** Care and season events: weights, meals, sheds, dates, counts of eggs, tubs. */
+    case Log;
+
+    /** Everything else: records, genetics, prices, rules, people, import. */
+    case Manage;
+}

@@ -1,0 +1,65 @@
+@php($mayLog = Gate::allows('log', $clutch))
+<x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
+    <x-slot:actions>@if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
+        @if (count($page->sires()) === 1)<a class="button" href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of this pairing</a>@endif</x-slot:actions>
+    <div class="two">
+        <div class="stack">
+            <section class="sheet">
+                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; first pips due about '.$clutch->laid_on->copy()->addDays(53)->format('j F').' to '.$clutch->laid_on->copy()->addDays(62)->format('j F') : '') }}.</p>
+                <p class="mb-0">{{ $page->account() }}</p>
+                <dl class="facts mt-3">
+                    <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
+                    <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt><dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }} <span class="soft small">outside the collection</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known @endforelse</dd>
+                    @foreach (['paired_on' => 'Paired', 'laid_on' => 'Laid', 'hatched_on' => 'Hatched'] as $day => $words)@if ($clutch->{$day})<dt>{{ $words }}</dt><dd>{{ $clutch->{$day}->format('j F Y') }}</dd>@endif @endforeach
+                    @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
+                    @if ($clutch->notes)<dt>Notes</dt><dd style="white-space:pre-line">{{ $clutch->notes }}</dd>@endif
+                </dl>
+            </section>
+            @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
+                @if ($verdict->stance !== Destino\Pairing\Advice\Stance::Inform)
+                    <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head"><h2><x-icon name="exclamation-triangle"/> {{ $sire->name }} × {{ $clutch->dam->name }}: your house rules {{ $verdict->stance === Destino\Pairing\Advice\Stance::Warn ? 'warn' : 'refuse' }}</h2></div><ul class="mb-0">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul></section>
+                @endif
+            @endforeach
+        </div>
+        <div class="stack">
+            <section class="sheet">
+                <div class="head"><h2>Kept as animals</h2></div>
+                <ul class="plain">
+                    @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
+                </ul>
+                @if ($mayLog)
+                    <details class="mt-3" @if ($errors->hatchling->any()) open @endif><summary>Add a hatchling</summary>
+                        <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now" :value="old('name', $clutch->dam->name.' '.$clutch->season().'-'.(count($page->hatchlings) + 1))" maxlength="80"/>
+                            <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')" :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
+                            @if (count($page->sires()) > 1)<x-choice name="sire_id" bag="hatchling" label="Sire" blank="not sure which" :value="old('sire_id')" :options="collect($page->sires())->pluck('name', 'id')->all()"/>@endif
+                            @can('manage', $clutch)
+                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="hatchling-genotype">What you see <span class="soft">(leave empty to follow the parents)</span></label><input class="input" id="hatchling-genotype" name="genotype" value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+                            <div class="two"><x-field name="certainty" bag="hatchling" label="How sure" unit="%" :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight" unit="g" :value="old('grams')" inputmode="numeric"/></div>
+                            @endcan
+                            <div><button class="button" type="submit">Add it</button></div>
+                        </form></details>
+                @endif
+            </section>
+            <section class="sheet">
+                <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents carry</span></div>
+                <ul class="plain">
+                    @forelse ($clutch->counts as $count)
+                        @php($odds = $page->oddsOf($count))
+                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} @if ($odds)the parents as recorded give this with {{ $odds->toString() }} ({{ App\Pairing\OddsWords::percent($odds) }}) an egg @endif</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
+                    @empty<li class="soft">Nothing counted.</li>@endforelse
+                </ul>
+                @if ($mayLog)
+                    <details class="mt-3" @if ($errors->count->any()) open @endif><summary>Count some by look</summary>
+                        <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                            <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
+                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div></div>
+                            <label class="switch"><input type="checkbox" name="dead" value="1" @checked(old('dead'))> dead in the egg</label>
+                            <x-field name="note" bag="count" label="Note" :value="old('note')" maxlength="200"/>
+                            <div><button class="button" type="submit">Count them</button></div>
+                        </form></details>
+                @endif
+            </section>
+        </div>
+    </div>
+</x-station>

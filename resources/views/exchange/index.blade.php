@@ -1,0 +1,24 @@
+<x-station title="In and out" station="house">
+    <x-house-tabs here="exchange"/>
+    <div class="two">
+        <section class="sheet">
+            <div class="head"><h2>Bring in</h2></div>
+            <p class="soft">A list of animals from a spreadsheet (CSV or XLSX, one row an animal, headings in the first row), or an archive of a whole collection. You see first what was understood; nothing is written until you say so.</p>
+            <form method="post" action="{{ route('exchange.upload') }}" enctype="multipart/form-data" class="stack" data-module="once">
+                @csrf
+                <x-field name="file" label="File" type="file" accept=".csv,.txt,.xlsx,.zip,.json"/>
+                <div><button class="button main" type="submit">Look at it</button></div>
+            </form>
+            <p class="soft small mb-0 mt-3">Headings that are understood by themselves: name, number, sex, hatched, genes, said by, source, acquired, price, sire, dam, status, weight, rack, row, column, notes, and common words for them. Any other column is kept in the notes.</p>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Take out</h2><span class="soft small">{{ $animals }} {{ Str::plural('animal', $animals) }}</span></div>
+            <ul class="plain">
+                @foreach (['zip' => ['Archive', 'Everything: animals, statements, care, clutches, photographs, rules, history. Read back by Destino.'], 'csv' => ['List', 'The animals as a table for a spreadsheet.'], 'ped' => ['Pedigree', 'Linkage-format PED for programs of geneticists.'], 'ics' => ['Calendar', 'The season and the reviews as iCalendar.']] as $format => [$words, $what])
+                    <li class="row-flow"><a class="button" href="{{ route('exchange.download', $format) }}"><x-icon name="download"/>{{ $words }}</a> <span class="soft small">{{ $what }}</span></li>
+                @endforeach
+            </ul>
+            <p class="soft small mb-0 mt-3">Accounts and passwords are in none of these.</p>
+        </section>
+    </div>
+</x-station>

@@ -1,0 +1,88 @@
+@php($may = Gate::allows('manage'))
+<x-station title="House rules" station="house">
+    <x-house-tabs here="rules"/>
+    @unless ($may)<p class="soft">Only the owner changes these; every answer follows them.</p>@endunless
+    <form method="post" action="{{ route('house.update') }}" class="stack" data-module="once">
+        @csrf @method('put')
+        <input type="hidden" name="version" value="{{ old('version', $house->version) }}">
+        <x-field-error id="version-error" :message="$errors->first('version')"/>
+        <fieldset class="bare" @disabled(! $may)>
+        <div class="stack">
+        <section class="sheet">
+            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason first. Refuse: do not note such a pairing as planned.</span></div>
+            <div class="rule-grid">
+                @foreach (App\House\Choices::stances($catalogue) as $key => $entry)
+                    <fieldset class="rule">
+                        <legend>{{ $entry['label'] }}</legend>
+                        <div class="choices stances">
+                            @foreach (Destino\Pairing\Advice\Stance::cases() as $stance)
+                                <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? '' : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? '' : $stances[$key]->value) === ($stance === $entry['default'] ? '' : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small> shipped</small>@endif</span></label>
+                            @endforeach
+                        </div>
+                        <p class="hint mb-0">{{ $entry['hint'] }}</p>
+                        <x-field-error :id="'stance-'.$key" :message="$errors->first('stances.'.$key)"/>
+                    </fieldset>
+                @endforeach
+            </div>
+            <p class="soft small mb-0 mt-3">This is record keeping, not veterinary advice. For an ailing or malformed animal ask a reptile veterinarian, and mind your local law on keeping, breeding and selling.</p>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Ready to breed</h2></div>
+            <div class="four">
+                @foreach (App\House\Choices::numbers() as $key => $number)
+                    @continue($key === 'opening_day')
+                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
+                @endforeach
+            </div>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Choices</h2></div>
+            <div class="rule-grid">
+                @foreach (App\House\Choices::simple() as $key => $choice)
+                    @php($now = old($key, $house->simple($key)))
+                    <fieldset class="rule">
+                        <legend>{{ $choice['label'] }}</legend>
+                        @foreach ($choice['options'] as $value => [$words, $argument])
+                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked($now === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">shipped</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
+                        @endforeach
+                        @if ($key === 'opening')
+                            @php($number = App\House\Choices::numbers()['opening_day'])
+                            <x-field name="opening_day" :label="$number['label']" :unit="$number['unit']" :value="old('opening_day', $house->number('opening_day'))" :hint="$number['hint']" inputmode="numeric"/>
+                        @endif
+                    </fieldset>
+                @endforeach
+                <div class="rule stack">
+                    <x-field name="currency" label="Currency" :value="old('currency', $house->currency())" maxlength="6"/>
+                    <x-field name="number_pattern" label="Numbers of animals" :value="old('number_pattern', $house->numberPattern())" maxlength="30" hint="{000} counts with as many digits; {year} and {yy} are the year of hatching. For example {yy}-{000}."/>
+                </div>
+            </div>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Facts that keepers dispute</h2><span class="soft small">The choice changes odds everywhere; a pairing page can still be asked under another.</span></div>
+            <div class="stack">
+                @foreach ($catalogue->claims as $claim)
+                    @php($now = old("schools.{$claim->key}", $house->schools()[$claim->key] ?? ''))
+                    <div class="field">
+                        <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
+                        <select class="input" id="school-{{ $claim->key }}" name="schools[{{ $claim->key }}]">
+                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected($now === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (shipped)' : '' }}</option>@endforeach
+                        </select>
+                        <span class="hint">@foreach ($claim->schools as $school)<em>{{ $school->name }}:</em> {{ $school->argument }} @endforeach</span>
+                        <x-field-error :id="'claim-'.$claim->key" :message="$errors->first('schools.'.$claim->key)"/>
+                    </div>
+                @endforeach
+            </div>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Words that several genes share</h2><span class="soft small">Without a choice Destino asks each time, and never guesses.</span></div>
+            <div class="four">
+                @foreach ($catalogue->sharedNames as $shared)
+                    <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me" :value="old('lines.'.$shared->name, $house->lines()[$shared->name] ?? '')" :options="array_combine($shared->choices, $shared->choices)"/>
+                @endforeach
+            </div>
+        </section>
+        @if ($may)<div class="save-foot"><button class="button main" type="submit">Keep these rules</button></div>@endif
+        </div>
+        </fieldset>
+    </form>
+</x-station>

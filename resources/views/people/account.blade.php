@@ -1,0 +1,33 @@
+<x-station title="Your account" station="house">
+    <x-slot:actions><form method="post" action="{{ route('logout') }}">@csrf<button class="button" type="submit"><x-icon name="box-arrow-right"/>Sign out</button></form></x-slot:actions>
+    <x-house-tabs here="account"/>
+    <div class="two">
+        <section class="sheet">
+            <div class="head"><h2>{{ $person->name }}</h2><span class="soft small">{{ $person->email }}, {{ $person->role->value }}: {{ $person->role->sentence() }}</span></div>
+            <h3 class="mb-2">Another password</h3>
+            <form method="post" action="{{ route('account.password') }}" class="stack" data-module="once">
+                @csrf @method('put')
+                <x-field name="current_password" label="Your password now" type="password" autocomplete="current-password"/>
+                <x-field name="password" label="New password" type="password" hint="At least 10 characters." autocomplete="new-password"/>
+                <x-field name="password_confirmation" label="New password again" type="password" autocomplete="new-password"/>
+                <div><button class="button" type="submit">Change the password</button></div>
+            </form>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Tokens for programs</h2></div>
+            <p class="soft">A scale or a probe signs in with a token. It can do what you can do in the log, and nothing else: no records, no rules.</p>
+            @if (session('token'))<p class="said" role="status">Copy it now: <code style="overflow-wrap:anywhere">{{ session('token') }}</code></p>@endif
+            <ul class="plain mb-3">
+                @foreach ($tokens as $token)
+                    <li class="row-flow"><strong>{{ $token->name }}</strong> <span class="soft small">{{ implode(', ', $token->abilities) }}; {{ $token->last_used_at ? 'last used '.$token->last_used_at->format('j M Y H:i') : 'not used yet' }}</span>
+                        <form class="ms-auto" method="post" action="{{ route('tokens.destroy', $token->id) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Revoke {{ $token->name }}">revoke</button></form></li>
+                @endforeach
+            </ul>
+            <form method="post" action="{{ route('tokens.store') }}" class="stack" data-module="once">
+                @csrf
+                <x-field name="token_name" label="What it is for" :value="old('token_name')" maxlength="60" placeholder="scale in the snake room"/>
+                <div><button class="button" type="submit">Make a token</button></div>
+            </form>
+        </section>
+    </div>
+</x-station>

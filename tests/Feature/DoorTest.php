@@ -1,0 +1,93 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Hash;
+use Tests\TestCase;
+
+class DoorTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private const FIRST = ['name' => 'Robin', 'email' => 'robin@example.localhost', 'password' => 'four quiet snakes', 'password_confirmation' => 'four quiet snakes'];
+
+    protected function startsSignedIn(): bool
+    {
+        return false;
+    }
+
+    public function test_the_first_start_makes_the_owner_once(): void
+    {
+        $this->get('/animals')->assertRedirect('/begin');
+        $this->get('/begin')->assertSee('Make this collection yours');
+        $this->from('/begin')->followingRedirects()->post('/begin', ['password' => 'short', 'password_confirmation' => 'short'] + self::FIRST)->assertSee('A password has at least 10 characters.')->assertSee('Robin')->assertDontSee('"short"', false);
+        $this->post('/begin', self::FIRST)->assertRedirect('/animals');
+        $owner = User::query()->sole();
+        $this->assertAuthenticatedAs($owner);
+        $this->assertTrue(Hash::check('four quiet snakes', $owner->password));
+        $this->post('/begin', ['email' => 'second@example.localhost'] + self::FIRST)->assertForbidden();
+        $this->assertSame(1, User::query()->count());
+    }
+
+    public function test_the_first_account_is_made_at_this_machine_only(): void
+    {
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7', 'HTTP_X_FORWARDED_FOR' => '127.0.0.1'])->get('/begin')->assertSee('can only be made at the machine');
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->post('/begin', self::FIRST)->assertForbidden();
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->post('http://elsewhere.example/begin', self::FIRST)->assertForbidden();
+        $this->assertSame(0, User::query()->count());
+    }
+
+    public function test_an_owner_of_an_early_version_is_claimed_with_the_animals(): void
+    {
+        $early = User::factory()->create(['email' => 'keeper@destino.localhost']);
+        $this->get('/')->assertRedirect('/begin');
+        $this->post('/begin', self::FIRST);
+        $this->assertSame([$early->id, 'robin@example.localhost'], [User::query()->sole()->id, User::query()->sole()->email]);
+    }
+
+    public function test_signing_in_and_out(): void
+    {
+        $person = User::factory()->create(['email' => 'robin@example.localhost', 'password' => 'four quiet snakes']);
+        $this->get('/clutches')->assertRedirect('/sign-in');
+        $this->from('/sign-in')->followingRedirects()->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'wrong'])->assertSee('do not belong together')->assertSee('robin@example.localhost');
+        $this->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'four quiet snakes'])->assertRedirect('/clutches');
+        $this->assertAuthenticatedAs($person);
+        $this->post('/sign-out')->assertRedirect('/sign-in');
+        $this->assertGuest();
+    }
+
+    public function test_too_many_tries_are_turned_away(): void
+    {
+        User::factory()->create(['email' => 'robin@example.localhost', 'password' => 'four quiet snakes']);
+        for ($try = 0; $try < 5; $try++) {
+            $this->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => "guess {$try}"])->assertRedirect();
+        }
+        $this->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'four quiet snakes'])->assertTooManyRequests();
+        $this->assertGuest();
+    }
+
+    public function test_a_changed_password_and_a_removed_person(): void
+    {
+        $owner = User::factory()->create(['password' => 'four quiet snakes']);
+        $this->actingAs($owner)->post('/people', ['name' => 'Sam', 'email' => 'sam@example.localhost', 'password' => 'feeding on friday', 'role' => 'helper'])->assertSessionHasNoErrors();
+        $sam = $owner->people()->sole();
+        $this->post('/people', ['name' => 'Eve', 'email' => 'eve@example.localhost', 'password' => 'feeding on friday', 'role' => 'owner'])->assertSessionHasErrors('role');
+        $this->put('/account/password', ['current_password' => 'wrong', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'])->assertSessionHasErrors('current_password');
+        $this->put('/account/password', ['current_password' => 'four quiet snakes', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'])->assertSessionHasNoErrors();
+        $this->assertTrue(Hash::check('five quiet snakes', $owner->refresh()->password));
+        $this->delete("/people/{$sam->id}")->assertRedirect('/people');
+        $this->assertSame(0, $owner->people()->count());
+    }
+
+    public function test_the_demo_signs_its_owner_in_on_this_machine_only(): void
+    {
+        config(['destino.collection' => 'demo']);
+        $this->seed(DemoSeeder::class);
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->get('/animals')->assertForbidden();
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('http://elsewhere.example/animals')->assertForbidden();
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('http://localhost/animals')->assertOk()->assertSee('Calico Jenny');
+    }
+}
