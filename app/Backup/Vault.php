@@ -3,7 +3,6 @@
 namespace App\Backup;
 
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use SQLite3;
 
 /**
@@ -91,9 +90,7 @@ class Vault
         }
         self::check($path, $file);
         $before = $this->make($now);
-        DB::purge();
         self::copy($path, $this->database);
-        DB::reconnect();
 
         return $before;
     }

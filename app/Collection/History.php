@@ -35,9 +35,12 @@ class History
                 ->orWhere(fn (Builder $own) => $own->where('subject_type', 'care')->whereIn('subject_id', $ids('care'))))
             ->orderByDesc('id')->limit(self::SHOWN)->get();
 
-        return array_values($activities->map(fn (Activity $activity): array => [
-            'when' => $activity->created_at ?? Carbon::now(),
-            'who' => $activity->causer->name ?? 'a command',
+        /** @var list<Activity> $all */
+        $all = $activities->all();
+
+        return array_map(fn (Activity $activity): array => [
+            'when' => Carbon::parse($activity->created_at),
+            'who' => (string) ($activity->causer?->getAttribute('name') ?? $activity->properties['who'] ?? 'a command'),
             'what' => (self::WORDS[$activity->subject_type] ?? (string) $activity->subject_type).' '.match ($activity->event) {
                 'created' => 'added',
                 'deleted' => 'taken out',
@@ -45,7 +48,7 @@ class History
                 default => 'changed',
             },
             'changes' => self::changes($activity),
-        ])->all());
+        ], $all);
     }
 
     /** @return list<array{field: string, before: string, after: string}> */

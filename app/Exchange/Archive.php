@@ -43,12 +43,15 @@ class Archive
     /** @var array<string, array<int, int>> number in the document by kind and number in the database, or the other way round */
     private array $numbers = [];
 
+    /** @var array<string, string> file of a photograph by its name in the archive */
+    private array $files = [];
+
     public function __construct(private readonly User $keeper, private readonly Darkroom $darkroom) {}
 
     /** @return array<string, mixed> */
     public function document(): array
     {
-        $this->numbers = [];
+        $this->numbers = $this->files = [];
         $racks = $this->keeper->racks()->get()->map(fn (Rack $rack): array => ['id' => $this->number('rack', $rack)] + $rack->only(['name', 'rows', 'columns', 'position']))->all();
         /** @var list<Animal> $all */
         $all = $this->keeper->animals()->withTrashed()->with(array_map(fn (string $relation): callable => fn ($records) => $records->withTrashed()->orderBy('id'), array_combine(array_keys(self::FIELDS), array_keys(self::FIELDS))))->orderBy('id')->get()->all();
@@ -81,12 +84,8 @@ class Archive
         $zip = new ZipArchive;
         $zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE);
         $zip->addFromString('collection.json', self::json($document));
-        foreach ($document['animals'] as $animal) {
-            foreach ($animal['photos'] as $photo) {
-                if ($this->darkroom->has($photo['file'])) {
-                    $zip->addFromString($photo['file'], $this->darkroom->read($photo['file']));
-                }
-            }
+        foreach ($this->files as $name => $file) {
+            $zip->addFromString($name, $this->darkroom->read($file));
         }
         $zip->close();
     }
@@ -174,10 +173,10 @@ class Archive
             $rules->save();
         }
         foreach ($document['genes'] as $gene) {
-            $this->made('gene', $gene, $this->keeper->geneChanges()->create($gene));
+            $this->made('gene', $gene, $this->keeper->geneChanges()->create(self::values($gene)));
         }
         foreach ($document['racks'] as $rack) {
-            $this->made('rack', $rack, $this->keeper->racks()->create($rack));
+            $this->made('rack', $rack, $this->keeper->racks()->create(self::values($rack)));
         }
         foreach ($document['animals'] as $animal) {
             $made = $this->keeper->animals()->create(array_intersect_key($animal, array_flip(self::ANIMAL)) + ['rack_id' => $this->there('rack', $animal['rack'])]);
@@ -187,7 +186,7 @@ class Archive
                     if ($relation === 'photos') {
                         $record['file'] = isset($photos[$record['file']]) ? $this->darkroom->keep($photos[$record['file']]) : $record['file'];
                     }
-                    $this->made(self::kind($relation), $record, $made->{$relation}()->create($record));
+                    $this->made(self::kind($relation), $record, $made->{$relation}()->create(self::values($record)));
                 }
             }
         }
@@ -198,7 +197,7 @@ class Archive
                 $made->sires()->create(['animal_id' => $this->there('animal', $sire['animal']), 'name' => $sire['name']]);
             }
             foreach ($clutch['counts'] as $count) {
-                $this->made('count', $count, $made->counts()->create($count));
+                $this->made('count', $count, $made->counts()->create(self::values($count)));
             }
         }
         foreach ($document['animals'] as $animal) {
@@ -223,7 +222,11 @@ class Archive
             $document[$relation] = $animal->{$relation}->map(fn (Model $record): array => ['id' => $this->number(self::kind($relation), $record)] + $this->plain($record, $fields) + $this->taken($record))->all();
         }
         foreach ($document['photos'] as $i => $photo) {
-            $document['photos'][$i]['file'] = $this->darkroom->has($photo['file']) ? 'photos/'.hash('xxh128', $this->darkroom->read($photo['file'])).'-'.$photo['id'].'.jpg' : $photo['file'];
+            if ($this->darkroom->has($photo['file'])) {
+                $name = 'photos/'.hash('xxh128', $this->darkroom->read($photo['file']))."-{$photo['id']}.jpg";
+                $this->files[$name] = $photo['file'];
+                $document['photos'][$i]['file'] = $name;
+            }
         }
 
         return $document;
@@ -316,6 +319,15 @@ class Archive
         if (isset($document['taken_out'])) {
             $record->newQueryWithoutScopes()->whereKey($record->getKey())->update(['deleted_at' => $document['taken_out']]);
         }
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @return array<string, mixed> what goes into the record
+     */
+    private static function values(array $document): array
+    {
+        return array_diff_key($document, ['id' => true, 'taken_out' => true]);
     }
 
     private function there(string $kind, ?int $number): ?int

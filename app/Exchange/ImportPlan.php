@@ -42,7 +42,7 @@ class ImportPlan
         foreach ($rows as $row) {
             foreach (['number' => (string) ($row->values['number'] ?? ''), 'name' => (string) ($row->values['name'] ?? '')] as $key => $text) {
                 if ($text !== '') {
-                    $this->parents[mb_strtolower($text)] ??= (string) ($row->values['sex']?->value ?? '');
+                    $this->parents[mb_strtolower($text)] ??= (string) ($row->values['sex']->value ?? '');
                 }
             }
         }

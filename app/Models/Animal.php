@@ -8,6 +8,7 @@ use App\Collection\SexFound;
 use App\Collection\Status;
 use Destino\Genome\Sex;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -44,10 +45,17 @@ use Illuminate\Support\Carbon;
  * @property CareEntry|null $latestFeed
  * @property StatusEvent|null $latestStatus
  * @property Rack|null $rack
+ * @property Collection<int, CareEntry> $care
+ * @property Collection<int, Statement> $statements
+ * @property Collection<int, StatusEvent> $statusEvents
+ * @property Collection<int, Observation> $observations
+ * @property Collection<int, Photo> $photos
  */
 class Animal extends Model implements Removable
 {
-    use HasFactory, KeepsHistory, SoftDeletes;
+    use HasFactory;
+    use KeepsHistory;
+    use SoftDeletes;
 
     protected $fillable = ['name', 'number', 'sex', 'sex_found', 'sex_certainty', 'hatched_on', 'hatched_precision', 'notes', 'form_token', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'source', 'acquired_on', 'price_cents', 'rack_id', 'rack_row', 'rack_column', 'clutch_id'];
 

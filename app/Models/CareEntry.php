@@ -23,7 +23,9 @@ use Illuminate\Support\Carbon;
  */
 class CareEntry extends Model implements Removable
 {
-    use KeepsHistory, OfAnimal, SoftDeletes;
+    use KeepsHistory;
+    use OfAnimal;
+    use SoftDeletes;
 
     protected $fillable = ['kind', 'on', 'grams', 'outcome', 'prey', 'words', 'form_token'];
 

@@ -31,7 +31,8 @@ use Illuminate\Support\Carbon;
  */
 class Clutch extends Model implements Removable
 {
-    use KeepsHistory, SoftDeletes;
+    use KeepsHistory;
+    use SoftDeletes;
 
     protected $fillable = ['dam_id', 'label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes', 'form_token'];
 

@@ -19,7 +19,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  */
 class ClutchCount extends Model implements Removable
 {
-    use KeepsHistory, SoftDeletes;
+    use KeepsHistory;
+    use SoftDeletes;
 
     protected $fillable = ['saw', 'count', 'dead', 'note', 'form_token'];
 

@@ -16,7 +16,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  */
 class GeneChange extends Model implements Removable
 {
-    use KeepsHistory, SoftDeletes;
+    use KeepsHistory;
+    use SoftDeletes;
 
     protected $fillable = ['kind', 'gene', 'data', 'form_token'];
 

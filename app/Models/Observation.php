@@ -20,7 +20,9 @@ use Illuminate\Support\Carbon;
  */
 class Observation extends Model implements Removable
 {
-    use KeepsHistory, OfAnimal, SoftDeletes;
+    use KeepsHistory;
+    use OfAnimal;
+    use SoftDeletes;
 
     protected $fillable = ['condition', 'grade', 'on', 'note', 'form_token'];
 

@@ -18,7 +18,9 @@ use Illuminate\Support\Carbon;
  */
 class Photo extends Model implements Removable
 {
-    use KeepsHistory, OfAnimal, SoftDeletes;
+    use KeepsHistory;
+    use OfAnimal;
+    use SoftDeletes;
 
     protected $fillable = ['on', 'caption', 'file', 'width', 'height', 'form_token'];
 

@@ -23,7 +23,9 @@ use Illuminate\Support\Carbon;
  */
 class Statement extends Model implements Removable
 {
-    use KeepsHistory, OfAnimal, SoftDeletes;
+    use KeepsHistory;
+    use OfAnimal;
+    use SoftDeletes;
 
     protected $fillable = ['text', 'source', 'who', 'on', 'certainty', 'names_all', 'note', 'form_token'];
 

@@ -20,7 +20,9 @@ use Illuminate\Support\Carbon;
  */
 class StatusEvent extends Model implements Removable
 {
-    use KeepsHistory, OfAnimal, SoftDeletes;
+    use KeepsHistory;
+    use OfAnimal;
+    use SoftDeletes;
 
     protected $fillable = ['status', 'on', 'reason', 'review_on', 'form_token'];
 

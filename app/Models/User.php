@@ -23,7 +23,8 @@ use Laravel\Sanctum\HasApiTokens;
  */
 class User extends Authenticatable
 {
-    use HasApiTokens, HasFactory;
+    use HasApiTokens;
+    use HasFactory;
 
     protected $fillable = ['name', 'email', 'password', 'owner_id', 'role'];
 

@@ -2,7 +2,7 @@
 
 namespace App\Photos;
 
-use Illuminate\Filesystem\FilesystemAdapter;
+use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Str;
 use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
@@ -21,7 +21,7 @@ class Darkroom
 
     private const KINDS = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
-    public function __construct(private readonly FilesystemAdapter $disk) {}
+    public function __construct(private readonly Filesystem $disk) {}
 
     /**
      * @return array{file: string, width: int, height: int}

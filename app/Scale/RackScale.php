@@ -45,7 +45,7 @@ class RackScale
     /** A number around 0, mostly within 2. */
     private function noise(): float
     {
-        return $this->chance->getFloat(-1, 1) + $this->chance->getFloat(-1, 1);
+        return ($this->chance->getInt(-1000, 1000) + $this->chance->getInt(-1000, 1000)) / 1000;
     }
 
     private function token(): string

@@ -3,10 +3,10 @@
 namespace Tests\Feature;
 
 use App\Collection\AnimalCard;
+use App\Collection\Beliefs;
 use App\Drawing\Bead;
 use App\Drawing\TextFit;
 use App\Drawing\Treemap;
-use App\Collection\Beliefs;
 use App\Models\Animal;
 use App\Pairing\OddsWords;
 use Destino\Genome\Sex;

@@ -28,28 +28,52 @@ class EntryScriptTest extends TestCase
     public function test_the_demo_starts_keeps_its_data_and_can_be_reset(): void
     {
         $this->while(['demo'], function (string $address): void {
-            $this->assertStringContainsString('24 of 24 animals.', $this->page("{$address}/animals"));
+            $this->assertStringContainsString('28 of 29 animals.', $this->page("{$address}/animals"));
             $this->assertStringContainsString('Demo collection', $this->page("{$address}/pair"));
         });
-        $this->change('delete from animals where name = "Yawl"');
-        $this->while(['demo'], fn (string $address) => $this->assertStringContainsString('23 of 23 animals.', $this->page("{$address}/animals")));
-        $this->while(['demo', '--fresh'], fn (string $address) => $this->assertStringContainsString('24 of 24 animals.', $this->page("{$address}/animals")));
+        $this->change('update animals set deleted_at = current_timestamp where name = "Yawl"');
+        $this->while(['demo'], fn (string $address) => $this->assertStringContainsString('27 of 28 animals.', $this->page("{$address}/animals")));
+        $this->while(['demo', '--fresh'], fn (string $address) => $this->assertStringContainsString('28 of 29 animals.', $this->page("{$address}/animals")));
     }
 
-    public function test_serve_starts_with_an_empty_collection(): void
+    public function test_serve_asks_for_an_owner_first(): void
     {
         $this->while(['serve'], function (string $address): void {
             $page = $this->page("{$address}/animals");
-            $this->assertStringContainsString('No animals yet.', $page);
+            $this->assertStringContainsString('Make this collection yours', $page);
             $this->assertStringNotContainsString('Demo collection', $page);
         });
+    }
+
+    public function test_the_scale_sends_a_round_to_the_running_demo(): void
+    {
+        $this->while(['demo'], function (string $address): void {
+            [$code, $said] = $this->ask(['scale', "--address={$address}", '--json']);
+            $this->assertSame(0, $code, $said);
+            $results = array_count_values(array_column(json_decode($said, true)['results'], 'result'));
+            $this->assertSame(29, $results['kept']);
+            $this->assertGreaterThan(0, min($results['kept already'], $results['no such animal or tub'], $results['out of range: 1 to 8000 g']));
+        });
+    }
+
+    public function test_a_backup_is_made_and_put_back(): void
+    {
+        $this->while(['demo'], fn (string $address) => $this->page("{$address}/animals"));
+        [$code, $said] = $this->ask(['backup', '--json']);
+        $made = json_decode($said, true);
+        $this->assertSame([0, true], [$code, is_file($made['path'] ?? '')], $said);
+        $this->change('update animals set name = "Lost" where name = "Yawl"');
+        [$code, $said] = $this->ask(['restore', $made['made'], '--json']);
+        $this->assertSame(0, $code, $said);
+        $this->while(['demo'], fn (string $address) => $this->assertStringContainsString('Yawl', $this->page("{$address}/animals")));
+        exec('rm -r '.escapeshellarg(dirname($made['path'])));
     }
 
     public function test_it_explains_itself_and_passes_commands_on(): void
     {
         [$code, $said] = $this->ask(['help']);
         $this->assertSame(0, $code);
-        foreach (['demo', 'serve', 'test', 'check', 'bench', 'shots', 'predict'] as $word) {
+        foreach (['demo', 'serve', 'test', 'check', 'bench', 'shots', 'predict', 'scale', 'backup', 'restore', 'import'] as $word) {
             $this->assertStringContainsString($word, $said);
         }
         [$code, $said] = $this->ask(['predict', '--sire=het Clown', '--dam=het Clown', '--json']);

@@ -4,6 +4,7 @@ namespace App\Console\Commands;
 
 use App\Backup\Vault;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 class RestoreCommand extends AnswerCommand
 {
@@ -21,6 +22,7 @@ class RestoreCommand extends AnswerCommand
 
             return;
         }
+        DB::purge(); // this process lets go of the file
         $before = $vault->restore($file, Carbon::now());
         $this->option('json') ? $this->printJson(['restored' => $file, 'before' => $before]) : $this->line("{$file} is in place. What was there before is kept as {$before}.");
     }

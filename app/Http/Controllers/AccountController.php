@@ -51,6 +51,6 @@ class AccountController extends Controller
         $found = $person->tokens()->findOrFail($token);
         DB::transaction(fn () => $found->delete());
 
-        return redirect()->route('account')->with('said', "The token “{$found->name}” opens nothing any more.");
+        return redirect()->route('account')->with('said', "The token “{$found->getAttribute('name')}” opens nothing any more.");
     }
 }

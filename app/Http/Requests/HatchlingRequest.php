@@ -27,6 +27,12 @@ class HatchlingRequest extends RecordRequest
         return $this->route('clutch');
     }
 
+    private function clutch(): Clutch
+    {
+        /** @var Clutch */
+        return $this->route('clutch');
+    }
+
     public function authorize(): Response
     {
         return Gate::inspect(trim((string) $this->input('genotype')) === '' ? 'log' : 'manage', $this->subject());
@@ -43,7 +49,7 @@ class HatchlingRequest extends RecordRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'sex' => ['nullable', Rule::enum(Sex::class)],
-            'sire_id' => ['nullable', 'integer', Rule::in($this->route('clutch')->sires->pluck('animal_id')->filter()->all())],
+            'sire_id' => ['nullable', 'integer', Rule::in($this->clutch()->sires->pluck('animal_id')->filter()->all())],
             'genotype' => ['nullable', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, AnimalRequest::readable($shelf, Sex::tryFrom((string) $this->input('sex')))],
             'certainty' => ['nullable', 'integer', 'between:1,100'],
             'grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],

@@ -29,7 +29,9 @@ class StatementRequest extends RecordRequest
     /** @return array<string, mixed> */
     public function rules(CatalogueShelf $shelf): array
     {
-        $animal = $this->subject() instanceof Statement ? $this->subject()->animal : $this->subject();
+        $subject = $this->subject();
+        /** @var Animal $animal */
+        $animal = $subject instanceof Statement ? $subject->animal : $subject;
 
         return [
             'text' => ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, AnimalRequest::readable($shelf, $animal->sex)],

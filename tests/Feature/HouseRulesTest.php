@@ -1,0 +1,101 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Clutch;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+/** What a keeper chooses, and that every answer follows. */
+class HouseRulesTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_a_school_of_the_house_changes_the_odds_and_is_named(): void
+    {
+        $pair = '/pair?sire=Enchi+Cinnamon&dam=Normal&target=Enchi+Cinnamon';
+        $this->get($pair)->assertSee('1/4 per egg');
+        $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'allelic']])->assertSessionHasNoErrors();
+        $this->get($pair)->assertSee('cannot come of this')->assertSee('Choice of the house');
+        $this->get($pair.'&school[enchi-cinnamon-allelism]=separate')->assertSee('1/4 per egg'); // still to be asked under the other
+        $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'perhaps']])->assertSessionHasErrors('schools.enchi-cinnamon-allelism');
+    }
+
+    public function test_a_shared_word_means_the_line_of_the_house(): void
+    {
+        $this->get('/pair?sire=Axanthic&dam=Axanthic')->assertStatus(422);
+        $this->put('/house', ['lines' => ['Axanthic' => 'Axanthic (line 2)']])->assertSessionHasNoErrors();
+        $this->get('/pair?sire=Axanthic&dam=Axanthic')->assertOk()->assertSee('Every egg is the same: Axanthic (line 2).');
+    }
+
+    public function test_thresholds_words_and_units(): void
+    {
+        $animal = $this->made(['name' => 'Tender', 'hatched_on' => '2022-01-01']);
+        $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => 1300]);
+        $this->get("/animals/{$animal->id}")->assertSee('Too light: 1300 g of the 1500 g');
+        $this->put('/house', ['female_grams' => '1200', 'weight' => 'oz', 'dominance' => 'incomplete dominant', 'currency' => 'CHF'])->assertSessionHasNoErrors();
+        $this->get("/animals/{$animal->id}")->assertSee('Ready to breed by age and weight.');
+        $this->post("/animals/{$animal->id}/care", ['kind' => 'weight', 'grams' => '50', 'on' => now()->format('Y-m-d')])->assertSessionHasNoErrors();
+        $this->assertSame(1417, $animal->care()->latest('id')->first()?->grams);
+        $this->get('/round/weight')->assertSee('last 50.0 oz');
+        $this->get('/genes/pastel')->assertSee('incomplete dominant');
+        $this->put('/house', ['female_grams' => '12'])->assertSessionHasErrors('female_grams');
+    }
+
+    public function test_refuse_and_warn(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Spider']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Spider']);
+        $other = $this->made(['name' => 'Wherry', 'genotype' => 'Pastel']);
+        $plan = fn (array $more): array => $more + ['sires' => [$sire->id]];
+
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")->assertSee('Your house rules refuse this pairing')->assertDontSee('Note this pairing as planned');
+        $this->post('/clutches', $plan(['dam_id' => $dam->id, 'reason' => 'I want to']))->assertSessionHasErrors('house');
+        $this->post('/clutches', $plan(['dam_id' => $dam->id, 'laid_on' => '2026-05-05']))->assertSessionHasNoErrors(); // a fact is recorded
+
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Your house rules ask for a reason first');
+        $this->post('/clutches', $plan(['dam_id' => $other->id]))->assertSessionHasErrors('reason');
+        $this->post('/clutches', $plan(['dam_id' => $other->id, 'reason' => 'Both parents never wobbled.']))->assertSessionHasNoErrors();
+        $this->assertSame('Both parents never wobbled.', Clutch::query()->latest('id')->first()?->reason);
+
+        $this->put('/house', ['stances' => ['wobble' => 'inform', 'dies-in-the-egg' => 'warn']])->assertSessionHasNoErrors();
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Nothing in your house rules stands against it');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")->assertSee('ask for a reason first');
+    }
+
+    public function test_relatives_above_the_limit(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male']);
+        $young = $this->made(['name' => 'Wherry', 'sire_id' => $sire->id, 'genotype' => 'Pastel']);
+        $pair = "/pair?sire_id={$sire->id}&dam_id={$young->id}";
+        $this->get($pair)->assertSee('above 1/8, the limit of the house')->assertSee('ask for a reason first');
+        $this->put('/house', ['relatedness' => 'none'])->assertSessionHasNoErrors();
+        $this->get($pair)->assertDontSee('the limit of the house')->assertSee('Nothing in your house rules');
+    }
+
+    public function test_two_windows_do_not_overwrite_each_other(): void
+    {
+        $this->put('/house', ['version' => 0, 'weight' => 'oz'])->assertSessionHasNoErrors();
+        $this->from('/house')->followingRedirects()->put('/house', ['version' => 0, 'weight' => 'g'])->assertSee('changed in another window');
+        $this->get('/house')->assertOk()->assertSee('value="oz" checked', false);
+    }
+
+    public function test_a_keepers_own_genes_names_and_weights(): void
+    {
+        $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Driftlight', 'inheritance' => 'recessive', 'effect' => 'light'])->assertRedirect('/genes/own-driftlight');
+        $this->get('/pair?sire=het+Driftlight&dam=Driftlight&target=Driftlight')->assertSee('Driftlight: 1/2 per egg');
+        $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Puzzlebelly', 'inheritance' => 'unknown', 'effect' => 'pattern', 'locus' => 'yellowbelly'])->assertSessionHasNoErrors();
+        $this->get('/genes/own-puzzlebelly')->assertSee('How it is inherited is not known');
+        $this->get('/pair?sire=Puzzlebelly/Gravel&dam=Normal&target=Gravel')->assertSee('Gravel: 1/2 per egg');
+
+        $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'pastel', 'name' => 'Harbour line'])->assertSessionHasNoErrors();
+        $this->get('/pair?sire=Harbour+line&dam=Normal&target=Pastel')->assertSee('Pastel: 1/2 per egg');
+        $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');
+
+        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'clown', 'cue' => '0', 'with' => '0.5', 'without' => '0.25'])->assertSessionHasNoErrors();
+        $this->get('/genes/clown')->assertSee('Your weights; shipped: 93 % and 5 %.')->assertSee('50 %');
+        $change = $this->keeper()->geneChanges()->where('kind', 'cue')->sole();
+        $this->delete("/records/gene/{$change->id}");
+        $this->get('/genes/clown')->assertDontSee('Your weights')->assertSee('93 %');
+    }
+}
