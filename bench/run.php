@@ -3,6 +3,7 @@
 // What the computation costs, as counts and as ratios to limits or to each other. Not a test: machines differ.
 
 use App\Catalogue\CatalogueShelf;
+use Bench\Site;
 use Bench\Stopwatch;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
@@ -67,20 +68,24 @@ $php = escapeshellarg(PHP_BINARY).' '.escapeshellarg($root.'/artisan');
 line('  artisan --version', $version, 'ms');
 line('  predict, as a multiple of it', $predict / $version, 'x', 1.5);
 
-echo "A pairing page on artisan serve\n";
-$port = 8390;
-$database = tempnam(sys_get_temp_dir(), 'destino');
-$env = ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'PATH' => getenv('PATH')];
-exec('DB_DATABASE='.escapeshellarg((string) $database)." {$php} migrate --force --quiet");
-$server = proc_open([PHP_BINARY, $root.'/artisan', 'serve', '--no-reload', "--port={$port}", '--quiet'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, $root, $env);
-$url = "http://127.0.0.1:{$port}/pair?".http_build_query(['sire' => $six->sire, 'dam' => $six->dam, 'target' => 'Clown + Pastel']);
-for ($try = 0; $try < 50 && @file_get_contents($url) === false; $try++) {
-    usleep(100_000);
+echo "Pages, with 500 animals in 10 generations and 20,000 log entries, on the server of bin/destino\n";
+$site = new Site($root);
+$site->collection(500, 20_000);
+$pairing = '/pair?'.http_build_query(['sire' => $six->sire, 'dam' => $six->dam, 'target' => 'Clown + Pastel']);
+foreach ([
+    'pairing, six genes with a target, typed' => [$pairing, 150],
+    'animals, cards' => ['/animals', 150],
+    'animals, list' => ['/animals?view=list', 150],
+    'animals, racks' => ['/animals?view=rack', 150],
+    'filter: carries Clown, female' => ['/animals?genes=carries+Clown,+female', 150],
+    'filter: carries Clown, female, ready' => ['/animals?genes=carries+Clown,+female,+ready', 150],
+    'an animal of the last generation' => ['/animals/495', 150],
+    'a founder with many descendants' => ['/animals/1', 150],
+] as $what => [$page, $limit]) {
+    line("  {$what}", Stopwatch::milliseconds(fn () => $site->get($page)), 'ms', $limit);
 }
-line('  six genes with a target', Stopwatch::milliseconds(fn () => file_get_contents($url)), 'ms', 100);
-if (is_resource($server)) {
-    exec('pkill -TERM -P '.(int) proc_get_status($server)['pid']);
-    proc_terminate($server);
-    proc_close($server);
-}
-array_map(unlink(...), array_filter(["{$database}", "{$database}-wal", "{$database}-shm"], is_file(...)));
+line('  animals, right after a change (beliefs worked out anew)', Stopwatch::milliseconds(function () use ($site): void {
+    $site->touch();
+    $site->get('/animals?genes=carries+Clown');
+}, 5), 'ms');
+$site->stop();

@@ -6,8 +6,7 @@ use App\Care\CareKind;
 use App\Drawing\Bead;
 use App\House\House;
 use App\Models\Animal;
-use App\Models\CareEntry;
-use App\Pairing\GenotypeBeads;
+use DateTimeImmutable;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
@@ -17,13 +16,23 @@ use Destino\Notation\Target;
 use Destino\Pairing\Transmission;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** An animal as a list or a record shows it. */
 class AnimalCard
 {
     private ?Readiness $readiness = null;
 
-    public function __construct(public readonly Animal $animal, private readonly Beliefs $beliefs, private readonly Catalogue $catalogue, private readonly ?Target $wanted = null) {}
+    /** @var list<Weighing>|null where they were looked up for many animals at once */
+    private ?array $weighings = null;
+
+    public function __construct(public readonly Animal $animal, private readonly Beliefs $beliefs, private readonly Catalogue $catalogue, private readonly ?Target $wanted = null, private readonly ?Status $status = null) {}
+
+    public function status(): Status
+    {
+        return $this->status ?? $this->animal->status();
+    }
+
 
     public function belief(): Belief
     {
@@ -38,7 +47,7 @@ class AnimalCard
 
     public function hasConflict(): bool
     {
-        return $this->beliefs->derived($this->animal->id)->conflicts !== [];
+        return $this->beliefs->hasConflict($this->animal->id);
     }
 
     public function isUnreadable(): bool
@@ -52,6 +61,9 @@ class AnimalCard
         if ($this->wanted === null) {
             return null;
         }
+        if ($this->isOutOfQuestion($this->wanted)) {
+            return Rational::zero();
+        }
         $belief = $this->belief();
         if ($this->animal->sex === null && $this->wanted->sex !== null) {
             return $this->wanted->withSex($belief->sex)->chanceFor($belief, $this->catalogue)->times(Rational::of(1, 2));
@@ -60,10 +72,26 @@ class AnimalCard
         return $this->wanted->chanceFor($belief, $this->catalogue);
     }
 
+    /** Whether the target cannot be met, as the loci alone tell: cheaper than the whole belief. */
+    private function isOutOfQuestion(Target $wanted): bool
+    {
+        if ($this->animal->sex !== null && ! $wanted->acceptsSex($this->animal->sex)) {
+            return true;
+        }
+        $groups = $this->beliefs->groups($this->animal->id);
+        foreach ($wanted->loci() as $locus) {
+            if (! in_array($this->catalogue->groupOf($locus)->key, $groups, true) && ! $wanted->accepts($this->catalogue->form($locus, Allele::WILD, Allele::WILD))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Bead> */
     public function beads(): array
     {
-        return GenotypeBeads::of($this->belief(), $this->catalogue);
+        return $this->beliefs->beads($this->animal->id);
     }
 
     /** @return list<array{Allele, Rational}> what it passes on, with the chance per egg */
@@ -72,16 +100,50 @@ class AnimalCard
         return Transmission::of($this->belief(), $this->catalogue);
     }
 
-    /** Ready to breed or not, by the rules of the house; needs the weights of the care log. */
+    /**
+     * Looks the last weights of many animals up at once: enough to tell who is ready, not when.
+     *
+     * @param  list<self>  $cards
+     */
+    public static function weigh(array $cards): void
+    {
+        $latest = DB::table('care_entries')->selectRaw('animal_id, "on", grams, row_number() over (partition by animal_id order by "on" desc, id desc) as place')
+            ->whereIntegerInRaw('animal_id', array_map(fn (self $card): int => $card->animal->id, $cards))->where('kind', CareKind::Weight->value)->whereNull('deleted_at');
+        $weighings = [];
+        foreach (DB::query()->fromSub($latest, 'latest')->where('place', 1)->get() as $row) {
+            $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);
+        }
+        foreach ($cards as $card) {
+            $card->weighings = $weighings[$card->animal->id] ?? [];
+        }
+    }
+
+    /**
+     * @param  list<int>  $animals
+     * @return array<int, list<Weighing>> of the last two years by animal
+     */
+    private static function weighingsOf(array $animals): array
+    {
+        $weighings = [];
+        $rows = DB::table('care_entries')->whereIntegerInRaw('animal_id', $animals)->where('kind', CareKind::Weight->value)->whereNull('deleted_at')
+            ->where('on', '>=', Carbon::today()->subYears(2)->format('Y-m-d'))->orderBy('on')->orderBy('id')->get(['animal_id', 'on', 'grams']);
+        foreach ($rows as $row) {
+            $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);
+        }
+
+        return $weighings;
+    }
+
+    /** Ready to breed or not, by the rules of the house. */
     public function readiness(House $house, ?Carbon $today = null): Readiness
     {
         return $this->readiness ??= Readiness::assess(
             $this->animal->sex === null ? null : $this->animal->isMale(),
             $this->animal->hatched_on?->toDateTimeImmutable(),
-            array_values($this->animal->care->filter(fn (CareEntry $entry): bool => $entry->kind === CareKind::Weight)->map(fn (CareEntry $entry): Weighing => new Weighing($entry->on->toDateTimeImmutable(), (int) $entry->grams))->all()),
+            $this->weighings ?? self::weighingsOf([$this->animal->id])[$this->animal->id] ?? [],
             $house->breeding(),
             ($today ?? Carbon::today())->toDateTimeImmutable(),
-            array_values(array_filter([$this->animal->status()->whyNotPaired()])),
+            array_values(array_filter([$this->status()->whyNotPaired()])),
         );
     }
 

@@ -2,7 +2,6 @@
 
 namespace App\Collection;
 
-use App\Care\CareKind;
 use App\Catalogue\CatalogueShelf;
 use App\House\House;
 use App\Models\Animal;
@@ -12,6 +11,7 @@ use Destino\Notation\NotationError;
 use Destino\Notation\Target;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What a keeper looks for in the collection: words in the record, and genes in the notation of targets, to which the
@@ -86,35 +86,35 @@ class AnimalSearch
             return [];
         }
         $like = '%'.addcslashes($this->words, '\\%_').'%';
+        $last = DB::table('status_events')->selectRaw('animal_id, status, row_number() over (partition by animal_id order by "on" desc, id desc) as place')->whereNull('deleted_at');
+        $statuses = DB::query()->fromSub($last, 'last')->where('place', 1)->pluck('status', 'animal_id');
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()
-            ->with('latestStatus')
-            ->when($this->ready, fn (Builder $query) => $query->with(['care' => fn ($care) => $care->where('kind', CareKind::Weight->value)]))
             ->when($this->rack !== '', fn (Builder $query) => $query->where('rack_id', (int) $this->rack))
             ->when($this->sex !== null, fn (Builder $query) => $query->where('sex', $this->sex->value ?? ''))
             ->when($this->words !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any->whereLike('name', $like)->orWhereLike('number', $like)->orWhereLike('notes', $like)->orWhereLike('source', $like)->orWhereHas('statements', fn (Builder $statement) => $statement->whereLike('text', $like))))
             ->orderBy('name')->orderBy('id')->get()->all();
         $cards = [];
         foreach ($animals as $animal) {
-            $status = $animal->status();
+            $status = Status::tryFrom($statuses[$animal->id] ?? '') ?? Status::Growing;
             if ($this->status !== null ? $status === $this->status : ($this->gone || $status->isHere())) {
-                $cards[] = new AnimalCard($animal, $beliefs, $this->shelf->catalogue(), $this->target);
+                $cards[] = new AnimalCard($animal, $beliefs, $this->shelf->catalogue(), $this->target, $status);
             }
         }
         if ($this->ready) {
+            AnimalCard::weigh($cards);
             $cards = array_values(array_filter($cards, fn (AnimalCard $card): bool => $card->readiness($this->house)->isReady === true));
         }
 
-        return $this->target === null ? $cards : self::surestFirst($cards, $beliefs);
+        return $this->target === null ? $cards : self::surestFirst($cards);
     }
 
     /**
      * @param  list<AnimalCard>  $cards
      * @return list<AnimalCard> those that may fit
      */
-    private static function surestFirst(array $cards, Beliefs $beliefs): array
+    private static function surestFirst(array $cards): array
     {
-        $beliefs->work();
         $fitting = [];
         foreach ($cards as $i => $card) {
             $chance = $card->chance();

@@ -3,7 +3,9 @@
 namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
+use App\Drawing\Bead;
 use App\Models\User;
+use App\Pairing\GenotypeBeads;
 use Destino\Genome\Belief;
 use Destino\Genome\Sex;
 use Destino\Inference\Derived;
@@ -19,29 +21,44 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What is believed of every animal of a collection, derived by the core from statements and parents. Answers are kept
- * under the content that they follow from, so that they are never out of date.
+ * What is believed of every animal of a collection, derived by the core from statements and parents. Each answer is kept
+ * under the content that it follows from (the animal's statements, those of its ancestors, the gene facts in use), so
+ * that it is never out of date, and that one change works out only those anew whom it concerns.
+ *
+ * @phpstan-type Words array{text: string, conflict: bool, groups: list<string>}
+ * @phpstan-type Bodies array{belief: string, beads: string}
  */
 class Beliefs
 {
     /** @var array<int, Derived> */
     private array $derived = [];
 
-    /** @var array<int, string> */
-    private array $texts = [];
+    /** @var array<int, Belief> */
+    private array $beliefs = [];
 
     /** @var array<int, list<NotationError>> what cannot be read any more, by statement */
     private array $unreadable = [];
 
     private ?Descent $descent = null;
 
-    private bool $isWhole = false;
+    /** @var array<int, string> what the belief of an animal follows from, as a hash */
+    private array $keys = [];
+
+    /** @var array<string, Words>|null by key */
+    private ?array $words = null;
+
+    /** @var array<string, Bodies>|null by key; larger, and read only where they are asked for */
+    private ?array $bodies = null;
+
+    private bool $isChanged = false;
+
+    private ?string $facts = null;
 
     /**
      * @param array<int, array{id: int, sex: string|null, sire_id: int|null, dam_id: int|null}> $animals
      * @param array<int, list<array{id: int, text: string, source: string, certainty: int, names_all: bool}>> $statements by animal
      */
-    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly int $keeper = 0) {}
 
     public static function of(User $keeper, CatalogueShelf $shelf): self
     {
@@ -55,58 +72,114 @@ class Beliefs
         foreach ($rows as $row) {
             $statements[$row->animal_id][] = ['id' => $row->id, 'text' => $row->text, 'source' => $row->source, 'certainty' => (int) $row->certainty, 'names_all' => (bool) $row->names_all];
         }
+        $beliefs = new self($animals, $statements, $shelf, $keeper->id);
+        app()->terminating($beliefs->keep(...));
 
-        return new self($animals, $statements, $shelf);
+        return $beliefs;
     }
 
     /** @throws InferenceError when the records make no pedigree */
     public function derived(int $id): Derived
     {
-        if (! isset($this->derived[$id]) && ! $this->isWhole && count($this->derived) > 80) {
-            $this->work(); // most of the collection is asked for: take what is kept, or keep it now
-        }
-
         return $this->derived[$id] ??= $this->descent()->of("a{$id}");
     }
 
+    /** @throws InferenceError when the records make no pedigree */
     public function belief(int $id): Belief
     {
-        return $this->derived($id)->belief;
+        return $this->beliefs[$id] ??= unserialize($this->body($id)['belief']);
     }
 
     /** In the printer's words. */
     public function text(int $id): string
     {
-        return $this->texts[$id] ??= (new Printer($this->shelf->catalogue()))->belief($this->belief($id));
+        return $this->words($id)['text'];
+    }
+
+    public function hasConflict(int $id): bool
+    {
+        return $this->words($id)['conflict'];
+    }
+
+    /** @return list<string> the linkage groups at which it is not plainly wild type */
+    public function groups(int $id): array
+    {
+        return $this->words($id)['groups'];
+    }
+
+    /** @return list<Bead> */
+    public function beads(int $id): array
+    {
+        return unserialize($this->body($id)['beads']);
     }
 
     /** @return array<int, list<NotationError>> by statement: what of this animal's statements can no longer be read */
     public function unreadable(int $id): array
     {
-        $this->descent();
+        foreach ($this->statements[$id] ?? [] as $statement) {
+            $this->read($statement, Sex::tryFrom((string) $this->animals[$id]['sex']));
+        }
 
         return array_intersect_key($this->unreadable, array_flip(array_column($this->statements[$id] ?? [], 'id')));
     }
 
-    /** Works out all animals, from what is kept where nothing has changed. */
-    public function work(): void
+    /** Keeps what was worked out for the next time, and lets go of what follows from records as they were. */
+    public function keep(): void
     {
-        if ($this->isWhole) {
-            return;
+        if ($this->isChanged) {
+            $current = array_flip(array_map($this->key(...), array_keys($this->animals)));
+            Cache::put("beliefs:{$this->keeper}", array_intersect_key($this->words ?? [], $current), now()->addMonth());
+            Cache::put("beliefs:{$this->keeper}:bodies", array_intersect_key($this->bodies ?? [], $current), now()->addMonth());
+            $this->isChanged = false;
         }
-        $this->isWhole = true;
-        $key = 'beliefs:'.hash('xxh128', serialize([$this->animals, $this->statements]).$this->shelf->fingerprint());
-        $kept = Cache::get($key);
-        if (is_array($kept)) {
-            [$this->derived, $this->texts] = $kept;
+    }
 
-            return;
+    /** @return Words */
+    private function words(int $id): array
+    {
+        $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
+        $key = $this->key($id);
+        if (! isset($this->words[$key])) {
+            $this->work($id, $key);
         }
-        foreach (array_keys($this->animals) as $id) {
-            $this->derived($id);
-            $this->text($id);
+
+        return $this->words[$key];
+    }
+
+    /** @return Bodies */
+    private function body(int $id): array
+    {
+        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
+        $key = $this->key($id);
+        if (! isset($this->bodies[$key])) {
+            $this->work($id, $key);
         }
-        Cache::put($key, [$this->derived, $this->texts], now()->addDay());
+
+        return $this->bodies[$key];
+    }
+
+    private function work(int $id, string $key): void
+    {
+        $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
+        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
+        $derived = $this->derived($id);
+        $this->beliefs[$id] = $derived->belief;
+        $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($derived->belief), 'conflict' => $derived->conflicts !== [], 'groups' => $derived->belief->groups()];
+        $this->bodies[$key] = ['belief' => serialize($derived->belief), 'beads' => serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue()))];
+        $this->isChanged = true;
+    }
+
+    /** A hash of everything that the belief of an animal follows from. */
+    private function key(int $id): string
+    {
+        if (isset($this->keys[$id])) {
+            return $this->keys[$id];
+        }
+        $this->keys[$id] = 'loop'; // records that make an animal its own ancestor are told by the core, when it is asked
+        $this->facts ??= $this->shelf->fingerprint();
+        $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->key($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
+
+        return $this->keys[$id] = hash('xxh128', serialize([$this->animals[$id]['sex'], $this->statements[$id] ?? [], $parents, $this->facts]));
     }
 
     private function descent(): Descent
@@ -115,12 +188,20 @@ class Beliefs
             $individuals = [];
             foreach ($this->animals as $id => $animal) {
                 $sex = Sex::tryFrom((string) $animal['sex']);
-                $individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), $this->testimonies($id, $sex));
+                $individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter(array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []))));
             }
-            $this->descent = new Descent($this->shelf->catalogue(), $individuals);
+            $this->descent = new Descent($this->shelf->catalogue(), $individuals, fn (string $parent): ?Belief => $this->known((int) substr($parent, 1)));
         }
 
         return $this->descent;
+    }
+
+    /** What was derived before and still holds. */
+    private function known(int $id): ?Belief
+    {
+        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
+
+        return isset($this->beliefs[$id]) || isset($this->bodies[$this->key($id)]) ? $this->belief($id) : null;
     }
 
     private function parent(?int $id): ?string
@@ -128,19 +209,16 @@ class Beliefs
         return $id !== null && isset($this->animals[$id]) ? "a{$id}" : null;
     }
 
-    /** @return list<Testimony> */
-    private function testimonies(int $id, ?Sex $sex): array
+    /** @param array{id: int, text: string, source: string, certainty: int, names_all: bool} $statement */
+    private function read(array $statement, ?Sex $sex): ?Testimony
     {
-        $testimonies = [];
-        foreach ($this->statements[$id] ?? [] as $statement) {
-            $reading = $this->shelf->reader()->read($statement['text'], $sex ?? Sex::Female);
-            if ($reading->belief === null) {
-                $this->unreadable[$statement['id']] = $reading->errors;
-            } else {
-                $testimonies[] = new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Rational::of($statement['certainty'], 100), $statement['names_all']);
-            }
+        $reading = $this->shelf->reader()->read($statement['text'], $sex ?? Sex::Female);
+        if ($reading->belief === null) {
+            $this->unreadable[$statement['id']] = $reading->errors;
+
+            return null;
         }
 
-        return $testimonies;
+        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Rational::of($statement['certainty'], 100), $statement['names_all']);
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Collection;
 
 use App\Models\Animal;
+use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Spatie\Activitylog\Models\Activity;
@@ -38,9 +39,13 @@ class History
         /** @var list<Activity> $all */
         $all = $activities->all();
 
-        return array_map(fn (Activity $activity): array => [
+        return array_map(function (Activity $activity): array {
+            /** @var User|null $causer */
+            $causer = $activity->causer;
+
+            return [
             'when' => Carbon::parse($activity->created_at),
-            'who' => (string) ($activity->causer?->getAttribute('name') ?? $activity->properties['who'] ?? 'a command'),
+            'who' => (string) ($causer->name ?? $activity->properties['who'] ?? 'a command'),
             'what' => (self::WORDS[$activity->subject_type] ?? (string) $activity->subject_type).' '.match ($activity->event) {
                 'created' => 'added',
                 'deleted' => 'taken out',
@@ -48,7 +53,8 @@ class History
                 default => 'changed',
             },
             'changes' => self::changes($activity),
-        ], $all);
+            ];
+        }, $all);
     }
 
     /** @return list<array{field: string, before: string, after: string}> */

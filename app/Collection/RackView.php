@@ -17,10 +17,13 @@ class RackView
 
     public readonly string $colour;
 
+    private readonly string $address;
+
     /** @param  list<AnimalCard>  $cards  those that are shown; the other tubs are only taken */
     public function __construct(User $keeper, array $cards, private readonly House $house, string $colour)
     {
         $this->colour = $colour === 'readiness' ? 'readiness' : 'status';
+        $this->address = route('animals.index');
         $byRack = [];
         foreach ($cards as $card) {
             $byRack[$card->animal->rack_id ?? 0][] = $card;
@@ -43,11 +46,24 @@ class RackView
         $this->unplaced = $byRack[0] ?? [];
     }
 
+    /** A tub with its animal, as one link: drawn here, since a page may hold hundreds. */
+    public function tub(AnimalCard $card): string
+    {
+        $animal = $card->animal;
+        $page = "{$this->address}/{$animal->id}";
+        $sex = $animal->sex->value ?? 'unknown';
+        $mark = $this->mark($card);
+        $words = str_replace('-', ' ', $mark).', '.($animal->sex->value ?? 'sex not known');
+
+        return "<a class=\"in-tub mark-{$mark}\" href=\"{$page}\" data-animal=\"{$animal->id}\" data-place=\"{$page}/place\" title=\"".e($animal->name.': '.$card->genotype()).'">'
+            .'<span class="who">'.e($animal->name)."</span><i class=\"mark\" aria-hidden=\"true\">{$this->letter($card)}</i><svg class=\"sex\" viewBox=\"0 0 16 16\" fill=\"currentColor\" aria-hidden=\"true\"><use href=\"#sex-{$sex}\"/></svg><span class=\"visually-hidden\">{$words}</span></a>";
+    }
+
     /** What colours a tub: a word for the style, and the letter that says the same. */
     public function mark(AnimalCard $card): string
     {
         if ($this->colour === 'status') {
-            return str_replace(' ', '-', $card->animal->status()->value);
+            return str_replace(' ', '-', $card->status()->value);
         }
 
         return match ($card->readiness($this->house)->isReady) {
@@ -60,7 +76,7 @@ class RackView
     public function letter(AnimalCard $card): string
     {
         if ($this->colour === 'status') {
-            return $card->animal->status()->letter();
+            return $card->status()->letter();
         }
 
         return match ($card->readiness($this->house)->isReady) {

@@ -13,7 +13,6 @@ class AnimalSheet
     /** @param resource $stream */
     public static function write($stream, User $keeper, Beliefs $beliefs): void
     {
-        $beliefs->work();
         $family = Family::of($keeper);
         $headings = array_map(fn (Field $field): string => $field->value, Field::cases());
         fputcsv($stream, $headings, ',', '"', '');

@@ -18,7 +18,6 @@ class PedigreeFile
 {
     public static function write(User $keeper, Beliefs $beliefs, Catalogue $catalogue): string
     {
-        $beliefs->work();
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()->orderBy('id')->get()->all();
         $loci = [];

@@ -7,11 +7,18 @@ use App\Models\User;
 use Destino\Husbandry\Pedigree;
 use Destino\Husbandry\PedigreeError;
 use Destino\Probability\Rational;
+use Illuminate\Support\Facades\Cache;
 
 /** The pedigree of a keeper's collection, outside parents included by name. */
 class Family
 {
     private ?Pedigree $pedigree = null;
+
+    /** @var array<int, list<Animal>>|null by parent */
+    private ?array $young = null;
+
+    /** @var array<string, array{string|null, string|null}>|null */
+    private ?array $parents = null;
 
     /** @param  array<int, Animal>  $animals  all animals of the keeper, by number */
     private function __construct(private readonly array $animals) {}
@@ -29,7 +36,7 @@ class Family
     /** @return list<Animal> oldest first */
     public function offspringOf(Animal $parent): array
     {
-        $young = array_values(array_filter($this->animals, fn (Animal $animal): bool => $animal->sire_id === $parent->id || $animal->dam_id === $parent->id));
+        $young = $this->young()[$parent->id] ?? [];
         usort($young, fn (Animal $a, Animal $b): int => [$a->hatched_on, $a->name] <=> [$b->hatched_on, $b->name]);
 
         return $young;
@@ -38,7 +45,15 @@ class Family
     /** @throws PedigreeError when records make an animal its own ancestor */
     public function inbreeding(Animal $animal): Rational
     {
-        return $this->pedigree()->inbreeding(self::key($animal->id));
+        $parents = $this->parents();
+        $key = 'inbreeding:'.hash('xxh128', serialize($parents));
+        $known = (array) Cache::get($key, []);
+        if (! isset($known[$animal->id])) {
+            $known[$animal->id] = $this->pedigree()->inbreeding(self::key($animal->id))->toString();
+            Cache::put($key, $known, now()->addMonth());
+        }
+
+        return Rational::parse($known[$animal->id]);
     }
 
     /** @throws PedigreeError when records make an animal its own ancestor */
@@ -64,10 +79,35 @@ class Family
 
     private function pedigree(): Pedigree
     {
-        return $this->pedigree ??= new Pedigree(array_combine(
-            array_map(fn (Animal $animal): string => self::key($animal->id), array_values($this->animals)),
-            array_map(fn (Animal $animal): array => [$this->parent($animal->sire_id, $animal->sire_name), $this->parent($animal->dam_id, $animal->dam_name)], array_values($this->animals)),
-        ));
+        return $this->pedigree ??= new Pedigree($this->parents());
+    }
+
+    /** @return array<string, array{string|null, string|null}> sire and dam by animal */
+    private function parents(): array
+    {
+        if ($this->parents === null) {
+            $this->parents = [];
+            foreach ($this->animals as $animal) {
+                $this->parents[self::key($animal->id)] = [$this->parent($animal->sire_id, $animal->sire_name), $this->parent($animal->dam_id, $animal->dam_name)];
+            }
+        }
+
+        return $this->parents;
+    }
+
+    /** @return array<int, list<Animal>> by parent */
+    private function young(): array
+    {
+        if ($this->young === null) {
+            $this->young = [];
+            foreach ($this->animals as $animal) {
+                foreach (array_filter([$animal->sire_id, $animal->dam_id]) as $parent) {
+                    $this->young[$parent][] = $animal;
+                }
+            }
+        }
+
+        return $this->young;
     }
 
     /** Outside animals of one name are one animal: the keeper gave them that name. */

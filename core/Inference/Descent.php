@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Inference;
 
+use Closure;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
@@ -29,6 +30,7 @@ use Destino\Probability\Rational;
  *
  * @phpstan-type State array<string, Diplotype>
  * @phpstan-type Weighted array<string, array{State, Rational}>
+ * @phpstan-type Gamete array{array<string, list<string>>, Rational}
  */
 final class Descent
 {
@@ -38,8 +40,20 @@ final class Descent
     /** @var array<string, true> animals whose ancestors are being worked out */
     private array $open = [];
 
-    /** @param array<string, Individual> $animals by id */
-    public function __construct(private readonly Catalogue $catalogue, private readonly array $animals) {}
+    /** @var array<string, list<Gamete>> by parent and groups */
+    private array $gametes = [];
+
+    /** @var array<string, array<string, array{list<string>, Rational}>> gametes by group and diplotype */
+    private array $strands = [];
+
+    /** @var array<string, array<string, true>> loci that a statement names, by statement and groups */
+    private array $named = [];
+
+    /**
+     * @param array<string, Individual> $animals by id
+     * @param (Closure(string): ?Belief)|null $believed what was derived of an animal before, from the same facts
+     */
+    public function __construct(private readonly Catalogue $catalogue, private readonly array $animals, private readonly ?Closure $believed = null) {}
 
     /** @throws InferenceError when the animal is unknown, a parent is of the wrong sex, or it is its own ancestor */
     public function of(string $id): Derived
@@ -65,7 +79,7 @@ final class Descent
         if ($id === null) {
             return null;
         }
-        $belief = $this->of($id)->belief;
+        $belief = ($this->believed === null ? null : ($this->believed)($id)) ?? $this->of($id)->belief;
 
         return $this->animals[$id]->sex === null || $this->animals[$id]->sex === $sex ? $belief : throw InferenceError::parentOfWrongSex($id, $sex, $young);
     }
@@ -132,23 +146,21 @@ final class Descent
         if ($sire === null && $dam === null) {
             return null;
         }
+        $paternal = $sire === null ? $this->fromOutside($groups, $animal, Sex::Male) : $this->given($groups, $animal->sire ?? '', $sire);
+        $maternal = $dam === null ? $this->fromOutside($groups, $animal, Sex::Female) : $this->given($groups, $animal->dam ?? '', $dam);
         $states = [];
-        foreach ($sire === null ? [[[], Rational::one()]] : $sire->statesOver($groups) as [$paternal, $p]) {
-            foreach ($dam === null ? [[[], Rational::one()]] : $dam->statesOver($groups) as [$maternal, $q]) {
-                $young = [[[], $p->times($q)]];
+        foreach ($paternal as [$left, $p]) {
+            foreach ($maternal as [$right, $q]) {
+                $state = [];
                 foreach ($groups as $group) {
-                    $longer = [];
-                    foreach ($this->offspring($group, $paternal[$group->key] ?? null, $maternal[$group->key] ?? null, $animal) as [$diplotype, $chance]) {
-                        foreach ($young as [$state, $weight]) {
-                            $longer[] = [$state + [$group->key => $diplotype], $weight->times($chance)];
-                        }
+                    $state[$group->key] = new Diplotype($left[$group->key], $right[$group->key]);
+                    if ($group->holdsSex() && $animal->sex !== null && self::sexOf($group, $state[$group->key]) !== $animal->sex) {
+                        continue 2;
                     }
-                    $young = $longer;
                 }
-                foreach ($young as [$state, $weight]) {
-                    $key = self::key($state);
-                    $states[$key] = [$state, isset($states[$key]) ? $states[$key][1]->plus($weight) : $weight];
-                }
+                $weight = $p->times($q);
+                $key = self::key($state);
+                $states[$key] = [$state, isset($states[$key]) ? $states[$key][1]->plus($weight) : $weight];
             }
         }
 
@@ -156,31 +168,68 @@ final class Descent
     }
 
     /**
-     * What a pair gives at one group; an unrecorded parent gives the wild type, or any allele that a statement names.
+     * P(haplotypes over some groups | what is believed of a parent). Groups that its belief ties stay tied.
      *
-     * @return list<array{Diplotype, Rational}>
+     * @param list<LinkageGroup> $groups
+     * @return list<Gamete>
      */
-    private function offspring(LinkageGroup $group, ?Diplotype $sire, ?Diplotype $dam, Individual $animal): array
+    private function given(array $groups, string $id, Belief $parent): array
     {
-        $paternal = $sire === null ? $this->fromOutside($group, $animal, Sex::Male) : $group->gametes($sire)->entries();
-        $maternal = $dam === null ? $this->fromOutside($group, $animal, Sex::Female) : $group->gametes($dam)->entries();
-        $young = [];
-        foreach ($paternal as [$left, $p]) {
-            foreach ($maternal as [$right, $q]) {
-                $diplotype = new Diplotype($left, $right);
-                if ($animal->sex === null || ! $group->holdsSex() || self::sexOf($group, $diplotype) === $animal->sex) {
-                    $young[] = [$diplotype, $p->times($q)];
-                }
-            }
-        }
+        $key = $id.' '.implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
 
-        return $young;
+        return $this->gametes[$key] ??= $this->meiosis($groups, $parent);
     }
 
     /**
-     * @return list<array{list<string>, Rational}> haplotypes of equal weight: weights, not chances
+     * @param list<LinkageGroup> $groups
+     * @return list<Gamete>
      */
-    private function fromOutside(LinkageGroup $group, Individual $animal, Sex $parent): array
+    private function meiosis(array $groups, Belief $parent): array
+    {
+        $merged = [];
+        foreach ($parent->statesOver($groups) as [$state, $weight]) {
+            $gametes = [['', [], $weight]];
+            foreach ($groups as $group) {
+                $longer = [];
+                foreach ($this->strands[$group->key.' '.$state[$group->key]->key] ??= $group->gametes($state[$group->key])->entries() as $haplotypeKey => [$haplotype, $chance]) {
+                    foreach ($gametes as [$key, $haplotypes, $p]) {
+                        $longer[] = [$key.'|'.$haplotypeKey, $haplotypes + [$group->key => $haplotype], $p->times($chance)];
+                    }
+                }
+                $gametes = $longer;
+            }
+            foreach ($gametes as [$key, $haplotypes, $p]) {
+                $merged[$key] = [$haplotypes, isset($merged[$key]) ? $merged[$key][1]->plus($p) : $p];
+            }
+        }
+
+        return array_values($merged);
+    }
+
+    /**
+     * What an unrecorded parent gives: the wild type, or any allele that a statement names, as weights and not chances.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return list<Gamete>
+     */
+    private function fromOutside(array $groups, Individual $animal, Sex $parent): array
+    {
+        $gametes = [[[], Rational::one()]];
+        foreach ($groups as $group) {
+            $longer = [];
+            foreach ($this->outsideHaplotypes($group, $animal, $parent) as $haplotype) {
+                foreach ($gametes as [$haplotypes, $weight]) {
+                    $longer[] = [$haplotypes + [$group->key => $haplotype], $weight];
+                }
+            }
+            $gametes = $longer;
+        }
+
+        return $gametes;
+    }
+
+    /** @return list<list<string>> */
+    private function outsideHaplotypes(LinkageGroup $group, Individual $animal, Sex $parent): array
     {
         $haplotypes = [[]];
         foreach ($group->loci as $locus) {
@@ -188,7 +237,7 @@ final class Descent
             $haplotypes = array_merge(...array_map(static fn (array $haplotype): array => array_map(static fn (string $allele): array => [...$haplotype, $allele], $alleles), $haplotypes));
         }
 
-        return array_map(static fn (array $haplotype): array => [$haplotype, Rational::one()], $haplotypes);
+        return $haplotypes;
     }
 
     /** @return list<string> alleles that a statement allows here */
@@ -402,6 +451,17 @@ final class Descent
      * @return array<string, true>
      */
     private function namedLoci(array $groups, Testimony $testimony): array
+    {
+        $key = spl_object_id($testimony).' '.implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
+
+        return $this->named[$key] ??= $this->lookForNames($groups, $testimony);
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return array<string, true>
+     */
+    private function lookForNames(array $groups, Testimony $testimony): array
     {
         $named = [];
         $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);

@@ -2,7 +2,6 @@
 
 namespace App\Http\Controllers;
 
-use App\Care\CareKind;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\AnimalPage;
@@ -105,7 +104,7 @@ class AnimalController extends Controller
     {
         $animals = new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards));
         $animals->loadMissing('rack');
-        $animals->loadMissing(['care' => fn ($care) => $care->where('kind', CareKind::Weight->value)]);
+        AnimalCard::weigh($cards);
         if ($view === 'list') {
             $animals->loadMissing('latestWeight', 'latestFeed');
         }

@@ -106,7 +106,6 @@ class PairController extends Controller
     /** @return Collection<string, Collection<int, Animal>> animals that are here, by sex */
     private function candidates(User $keeper): Collection
     {
-        $this->beliefs($keeper)->work();
 
         return $keeper->animals()->with('latestStatus')->whereNotNull('sex')->orderBy('name')->get()->toBase()
             ->filter(fn (Animal $animal): bool => $animal->status()->isHere())
@@ -118,7 +117,7 @@ class PairController extends Controller
     {
         $cards = [];
         foreach (array_filter([$inquiry->sireAnimal, $inquiry->damAnimal]) as $animal) {
-            $animal->loadMissing('latestStatus', 'care');
+            $animal->loadMissing('latestStatus');
             $cards[] = new AnimalCard($animal, $this->beliefs($keeper), $this->shelf->catalogue());
         }
 

@@ -40,7 +40,7 @@
                         @php($animal = $card->animal)
                         <tr><td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
                             <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span>@endif</td>
-                            <td data-label="Status">{{ $animal->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
+                            <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
                             <td data-label="Last food" data-value="{{ $animal->latestFeed?->on->format('Y-m-d') }}">{{ $animal->latestFeed ? $animal->latestFeed->on->format('j M').', '.$animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $animal->placeWords() }}</td></tr>
                     @endforeach
                 </tbody>
@@ -56,7 +56,7 @@
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
                         @if ($card->hasConflict())<span><span class="tag dead">statements conflict</span></span>@endif
                         <x-beads :beads="$card->beads()" aria-hidden="true"/>
-                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->animal->status() === App\Collection\Status::Growing ? null : $card->animal->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
+                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Collection\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
                     </a></li>
                 @endforeach
             </ul>

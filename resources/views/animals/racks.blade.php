@@ -6,6 +6,7 @@
 @if ($rackView->racks === [])
     <section class="sheet empty"><p class="answer">No racks yet.</p><p class="soft">Build your racks as they stand in the room, then give every animal its tub.</p>@can('manage')<p><a class="button main" href="{{ route('racks.index') }}">Build a rack</a></p>@endcan</section>
 @endif
+<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs>@foreach (['male' => 'gender-male', 'female' => 'gender-female', 'unknown' => 'question-circle'] as $sex => $icon)<g id="sex-{{ $sex }}"><x-icon :name="$icon"/></g>@endforeach</defs></svg>
 <div class="racks" @can('log') data-module="rack" data-token="{{ csrf_token() }}" @endcan>
     <p class="visually-hidden" data-said role="status"></p>
     @foreach ($rackView->racks as ['rack' => $rack, 'tubs' => $tubs, 'loose' => $loose])
@@ -15,18 +16,18 @@
                 @foreach ($tubs as $row => $columns)
                     @foreach ($columns as $column => $card)
                         <div class="tub" data-tub="{{ $rack->id }}:{{ $row }}:{{ $column }}">
-                            @if ($card)@include('animals.tub', ['card' => $card])@else<span class="tub-empty">{{ $row }}·{{ $column }}</span>@endif
+                            @if ($card){!! $rackView->tub($card) !!}@else<span class="tub-empty">{{ $row }}·{{ $column }}</span>@endif
                         </div>
                     @endforeach
                 @endforeach
             </div>
-            @if ($loose !== [])<div class="loose" data-tub="">@foreach ($loose as $card)@include('animals.tub', ['card' => $card])@endforeach</div>@endif
+            @if ($loose !== [])<div class="loose" data-tub="">@foreach ($loose as $card){!! $rackView->tub($card) !!}@endforeach</div>@endif
         </section>
     @endforeach
     @if ($rackView->unplaced !== [])
         <section class="sheet rack unplaced" aria-label="Without a tub">
             <div class="head"><h2>Without a tub</h2><span class="soft small">{{ count($rackView->unplaced) }}</span></div>
-            <div class="loose" data-tub="">@foreach ($rackView->unplaced as $card)@include('animals.tub', ['card' => $card])@endforeach</div>
+            <div class="loose" data-tub="">@foreach ($rackView->unplaced as $card){!! $rackView->tub($card) !!}@endforeach</div>
         </section>
     @endif
 </div>

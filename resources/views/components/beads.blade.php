@@ -2,9 +2,9 @@
 <span {{ $attributes->class('beads') }}>
 @foreach ($beads as $bead)
     @if ($named)
-        <span class="named-bead"><x-bead :bead="$bead" class="large" aria-hidden="true"/> {{ $bead->label }}</span>
+        <span class="named-bead">{!! $bead->svg('large', true) !!} {{ $bead->label }}</span>
     @else
-        <x-bead :bead="$bead"/>
+        {!! $bead->svg() !!}
     @endif
 @endforeach
 </span>

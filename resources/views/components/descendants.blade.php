@@ -8,7 +8,7 @@
             <rect class="node" x="1" y="1" width="{{ $w - 2 }}" height="{{ $h - 2 }}" rx="{{ $animal->isMale() ? 6 : 22 }}"/>
             <a href="{{ route('animals.show', $animal) }}"><text class="name" x="14" y="20">{{ Str::limit($animal->name, $node['with'] === '' ? 24 : 13) }}</text></a>
             @if ($node['with'] !== '')<text class="role" x="{{ $w - 12 }}" y="20" text-anchor="end">with {{ Str::limit($node['with'], 12) }}</text>@endif
-            @foreach (array_slice($node['card']->beads(), 0, 6) as $i => $bead)<svg x="{{ 12 + 35 * $i }}" y="30" width="31" height="17" viewBox="0 0 42 22"><x-bead :bead="$bead"/></svg>@endforeach
+            @foreach (array_slice($node['card']->beads(), 0, 6) as $i => $bead)<svg x="{{ 12 + 35 * $i }}" y="30" width="31" height="17" viewBox="0 0 42 22">{!! $bead->svg() !!}</svg>@endforeach
         </g>
     @endforeach
 </svg>

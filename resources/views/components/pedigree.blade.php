@@ -8,7 +8,7 @@
             <text class="role" x="14" y="20">{{ $node['role'] === 'self' ? '' : $node['role'] }}{{ $node['name'] === '' ? ' not known' : '' }}</text>
             @if ($node['card'] && $node['role'] !== 'self')<a href="{{ route('animals.show', $node['card']->animal) }}"><text class="name" x="{{ $node['role'] === 'self' ? 14 : 48 }}" y="20">{{ Str::limit($node['name'], 22) }}</text></a>@else<text class="name" x="{{ $node['role'] === 'self' ? 14 : 48 }}" y="20">{{ Str::limit($node['name'], 22) }}</text>@endif
             @if ($node['card'])
-                @foreach (array_slice($node['card']->beads(), 0, 6) as $i => $bead)<svg x="{{ 12 + 35 * $i }}" y="30" width="31" height="17" viewBox="0 0 42 22"><x-bead :bead="$bead"/></svg>@endforeach
+                @foreach (array_slice($node['card']->beads(), 0, 6) as $i => $bead)<svg x="{{ 12 + 35 * $i }}" y="30" width="31" height="17" viewBox="0 0 42 22">{!! $bead->svg() !!}</svg>@endforeach
             @elseif ($node['name'] !== '')<text class="role" x="14" y="42">outside the collection</text>@endif
         </g>
     @endforeach

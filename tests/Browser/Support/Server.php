@@ -10,10 +10,11 @@ class Server
     /** @param  resource  $process */
     private function __construct(public readonly string $address, private readonly string $database, private $process) {}
 
-    public static function start(bool $demo): self
+    /** @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there */
+    public static function start(bool $demo, bool $empty = false, ?string $database = null): self
     {
         $root = dirname(__DIR__, 3);
-        $database = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        $database ??= (string) tempnam(sys_get_temp_dir(), 'destino-');
         $port = self::freePort();
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
@@ -22,7 +23,7 @@ class Server
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
-        if ($demo) {
+        if ($demo && ! $empty) {
             self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
         }
         $null = ['file', '/dev/null', 'r'];
