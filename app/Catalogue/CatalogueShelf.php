@@ -9,6 +9,8 @@ use Destino\Genome\CatalogueBuilder;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\TargetReader;
+use Illuminate\Contracts\Cache\Repository;
+use ReflectionClass;
 use RuntimeException;
 
 /**
@@ -19,6 +21,8 @@ use RuntimeException;
 class CatalogueShelf
 {
     public const PARTS = ['loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'names', 'claims'];
+
+    private ?string $fingerprint = null;
 
     /** @var array<string, mixed>|null */
     private ?array $document = null;
@@ -37,12 +41,12 @@ class CatalogueShelf
      * @param array<string, string> $lines the line that a shared word means, of the house rules
      * @param list<GeneChange> $changes
      */
-    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = []) {}
+    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null) {}
 
     /** @param list<GeneChange> $changes */
     public function forHouse(House $house, array $changes): self
     {
-        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes);
+        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache);
         $shelf->shipped = $this->shipped();
 
         return $shelf;
@@ -80,7 +84,7 @@ class CatalogueShelf
     {
         $schools += $this->schools;
 
-        return $this->catalogues[self::key($schools)] ??= CatalogueBuilder::build($this->document(), $schools);
+        return $this->catalogues[self::key($schools)] ??= $this->built($schools)[0];
     }
 
     /** @param array<string, string> $schools */
@@ -88,7 +92,28 @@ class CatalogueShelf
     {
         $schools += $this->schools;
 
-        return $this->names[self::key($schools)] ??= new NameIndex($this->catalogue($schools));
+        return $this->names[self::key($schools)] ??= $this->built($schools)[1];
+    }
+
+    /**
+     * Builds a catalogue with its names, or takes what was built of the same facts before.
+     *
+     * @param array<string, string> $schools
+     * @return array{Catalogue, NameIndex}
+     */
+    private function built(array $schools): array
+    {
+        $key = self::key($schools);
+        $kept = 'catalogue:'.$this->fingerprint().":{$key}";
+        $built = $this->cache?->get($kept);
+        if (! is_array($built)) {
+            $catalogue = CatalogueBuilder::build($this->document(), $schools);
+            $built = [$catalogue, new NameIndex($catalogue)];
+            $this->cache?->put($kept, $built, 7 * 86400);
+        }
+        [$this->catalogues[$key], $this->names[$key]] = $built;
+
+        return $built;
     }
 
     /** @return array<string, string> the line that a shared word means */
@@ -118,7 +143,7 @@ class CatalogueShelf
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */
     public function fingerprint(): string
     {
-        return hash('xxh128', serialize([$this->schools, $this->lines, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
+        return $this->fingerprint ??= hash('xxh128', serialize([array_map(filemtime(...), glob(dirname((string) (new ReflectionClass(Catalogue::class))->getFileName()).'/*.php') ?: []), $this->schools, $this->lines, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
     }
 
     /** @param array<string, string> $schools */

@@ -64,12 +64,11 @@ class AnimalCard
         if ($this->isOutOfQuestion($this->wanted)) {
             return Rational::zero();
         }
-        $belief = $this->belief();
         if ($this->animal->sex === null && $this->wanted->sex !== null) {
-            return $this->wanted->withSex($belief->sex)->chanceFor($belief, $this->catalogue)->times(Rational::of(1, 2));
+            return $this->beliefs->chanceOf($this->wanted->withSex($this->belief()->sex), $this->animal->id)->times(Rational::of(1, 2));
         }
 
-        return $this->wanted->chanceFor($belief, $this->catalogue);
+        return $this->beliefs->chanceOf($this->wanted, $this->animal->id);
     }
 
     /** Whether the target cannot be met, as the loci alone tell: cheaper than the whole belief. */

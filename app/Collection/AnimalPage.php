@@ -17,11 +17,8 @@ use App\Models\Statement;
 use App\Models\StatusEvent;
 use App\Models\User;
 use Destino\Genome\Condition;
-use Destino\Genome\SchoolChanges;
 use Destino\Husbandry\Readiness;
-use Destino\Inference\Conflict;
 use Destino\Inference\Reason;
-use Destino\Notation\Printer;
 use Illuminate\Database\Eloquent\Builder;
 
 /** All that the page of an animal shows. */
@@ -68,9 +65,10 @@ class AnimalPage
             return [];
         }
         /** @var list<Animal> $mates */
-        $mates = $this->keeper->animals()->with('latestStatus')->where('sex', '!=', $this->animal->sex->value)->orderBy('name')->get()->all();
+        $mates = $this->keeper->animals()->where('sex', '!=', $this->animal->sex->value)->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->all();
+        $statuses = Statuses::of($this->keeper);
 
-        return array_map($this->cardOf(...), array_values(array_filter($mates, fn (Animal $mate): bool => $mate->status()->isHere())));
+        return array_map($this->cardOf(...), array_values(array_filter($mates, fn (Animal $mate): bool => $statuses->status($mate->id)->isHere())));
     }
 
     /** @return list<string> names of conditions to choose from */
@@ -108,10 +106,10 @@ class AnimalPage
     /** @return list<array{sides: list<string>, about: string}> */
     public function conflicts(): array
     {
-        return array_map(fn (Conflict $conflict): array => [
-            'about' => implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $conflict->loci)),
-            'sides' => array_map($this->side(...), $conflict->sides),
-        ], $this->beliefs->derived($this->animal->id)->conflicts);
+        return array_map(fn (array $conflict): array => [
+            'about' => implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $conflict[0])),
+            'sides' => array_map($this->side(...), $conflict[1]),
+        ], $this->beliefs->why($this->animal->id)['conflicts']);
     }
 
     /**
@@ -121,17 +119,36 @@ class AnimalPage
      */
     public function reasons(): array
     {
-        $printer = new Printer($this->shelf->catalogue());
         $loci = [];
-        foreach ($this->beliefs->derived($this->animal->id)->reasons as $locus => $reasons) {
-            $steps = array_map(fn (Reason $reason): array => ['by' => $this->side($reason->by), 'text' => Printer::text([$printer->locus($locus, $reason->after)])], $reasons);
-            $wild = SchoolChanges::pairKey('+', '+');
-            if ($reasons !== [] && array_filter($reasons, fn (Reason $reason): bool => ! $reason->after->probabilityOf($wild)->isOne()) !== []) {
-                $loci[] = ['locus' => $this->shelf->catalogue()->locus($locus)->name, 'steps' => $steps];
-            }
+        foreach ($this->beliefs->why($this->animal->id)['reasons'] as $locus => $steps) {
+            $loci[] = ['locus' => $this->shelf->catalogue()->locus($locus)->name, 'steps' => array_map(fn (array $step): array => ['by' => $this->side($step[0]), 'text' => $step[1]], $steps)];
         }
 
         return $loci;
+    }
+
+    /** The tubs as options of a list; those that are taken say by whom. */
+    public function tubOptions(): string
+    {
+        $taken = [];
+        foreach ($this->keeper->animals()->toBase()->whereNotNull('rack_row')->whereNull('deleted_at')->get(['name', 'rack_id', 'rack_row', 'rack_column']) as $row) {
+            $taken["{$row->rack_id}:{$row->rack_row}:{$row->rack_column}"] = $row->name;
+        }
+        $own = "{$this->animal->rack_id}:{$this->animal->rack_row}:{$this->animal->rack_column}";
+        $options = '';
+        foreach ($this->racks as $rack) {
+            $options .= '<optgroup label="'.e($rack->name).'">';
+            for ($row = 1; $row <= $rack->rows; $row++) {
+                for ($column = 1; $column <= $rack->columns; $column++) {
+                    $tub = "{$rack->id}:{$row}:{$column}";
+                    $who = isset($taken[$tub]) && $tub !== $own ? ' ('.e($taken[$tub]).')' : '';
+                    $options .= "<option value=\"{$tub}\"".($tub === $own ? ' selected' : '').'>'.e($rack->name).", {$row}·{$column}{$who}</option>";
+                }
+            }
+            $options .= '</optgroup>';
+        }
+
+        return $options;
     }
 
     /** @return list<string> why a statement cannot be read any more */

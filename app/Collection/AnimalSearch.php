@@ -11,7 +11,6 @@ use Destino\Notation\NotationError;
 use Destino\Notation\Target;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 /**
  * What a keeper looks for in the collection: words in the record, and genes in the notation of targets, to which the
@@ -20,6 +19,9 @@ use Illuminate\Support\Facades\DB;
 class AnimalSearch
 {
     public const VIEWS = ['cards' => 'Cards', 'list' => 'List', 'rack' => 'Racks'];
+
+    /** What lists show of a record. */
+    private const COLUMNS = ['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column'];
 
     public readonly string $words;
 
@@ -86,17 +88,16 @@ class AnimalSearch
             return [];
         }
         $like = '%'.addcslashes($this->words, '\\%_').'%';
-        $last = DB::table('status_events')->selectRaw('animal_id, status, row_number() over (partition by animal_id order by "on" desc, id desc) as place')->whereNull('deleted_at');
-        $statuses = DB::query()->fromSub($last, 'last')->where('place', 1)->pluck('status', 'animal_id');
+        $statuses = Statuses::of($keeper);
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()
             ->when($this->rack !== '', fn (Builder $query) => $query->where('rack_id', (int) $this->rack))
             ->when($this->sex !== null, fn (Builder $query) => $query->where('sex', $this->sex->value ?? ''))
             ->when($this->words !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any->whereLike('name', $like)->orWhereLike('number', $like)->orWhereLike('notes', $like)->orWhereLike('source', $like)->orWhereHas('statements', fn (Builder $statement) => $statement->whereLike('text', $like))))
-            ->orderBy('name')->orderBy('id')->get()->all();
+            ->orderBy('name')->orderBy('id')->get(self::COLUMNS)->all();
         $cards = [];
         foreach ($animals as $animal) {
-            $status = Status::tryFrom($statuses[$animal->id] ?? '') ?? Status::Growing;
+            $status = $statuses->status($animal->id);
             if ($this->status !== null ? $status === $this->status : ($this->gone || $status->isHere())) {
                 $cards[] = new AnimalCard($animal, $beliefs, $this->shelf->catalogue(), $this->target, $status);
             }

@@ -6,16 +6,21 @@ use App\Catalogue\CatalogueShelf;
 use App\Drawing\Bead;
 use App\Models\User;
 use App\Pairing\GenotypeBeads;
+use Destino\Genome\Allele;
 use Destino\Genome\Belief;
+use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
+use Destino\Inference\Conflict;
 use Destino\Inference\Derived;
 use Destino\Inference\Descent;
 use Destino\Inference\Individual;
 use Destino\Inference\InferenceError;
+use Destino\Inference\Reason;
 use Destino\Inference\Source;
 use Destino\Inference\Testimony;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
+use Destino\Notation\Target;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -26,10 +31,17 @@ use Illuminate\Support\Facades\DB;
  * that it is never out of date, and that one change works out only those anew whom it concerns.
  *
  * @phpstan-type Words array{text: string, conflict: bool, groups: list<string>}
- * @phpstan-type Bodies array{belief: string, beads: string}
+ * @phpstan-type Why array{reasons: array<string, list<array{string, string}>>, conflicts: list<array{list<string>, list<string>}>}
+ * @phpstan-type Bodies array{belief: string, beads: string, why: string}
  */
 class Beliefs
 {
+    /** Rises whenever what is kept changes its form or the way it is derived. */
+    private const FORM = '3:';
+
+    /** Targets whose chances are kept. */
+    private const TARGETS = 20;
+
     /** @var array<int, Derived> */
     private array $derived = [];
 
@@ -51,6 +63,11 @@ class Beliefs
     private ?array $bodies = null;
 
     private bool $isChanged = false;
+
+    /** @var array<string, array<string, string>>|null P by target and key, for the targets asked last */
+    private ?array $chances = null;
+
+    private bool $hasNewChances = false;
 
     private ?string $facts = null;
 
@@ -107,6 +124,30 @@ class Beliefs
         return $this->words($id)['groups'];
     }
 
+    /** P(an animal meets a target), kept like the beliefs themselves. */
+    public function chanceOf(Target $target, int $id): Rational
+    {
+        $this->chances ??= (array) Cache::get("beliefs:{$this->keeper}:chances", []);
+        $asked = $target->text.($target->sex === null ? '' : " {$target->sex->value}");
+        $key = $this->key($id);
+        if (! isset($this->chances[$asked][$key])) {
+            $this->chances[$asked][$key] = $target->chanceFor($this->belief($id), $this->shelf->catalogue())->toString();
+            $this->hasNewChances = true;
+        }
+
+        return Rational::parse($this->chances[$asked][$key]);
+    }
+
+    /**
+     * How it came to what is believed: by locus, who spoke and what was believed after it; and which sides exclude each other.
+     *
+     * @return Why
+     */
+    public function why(int $id): array
+    {
+        return unserialize($this->body($id)['why']);
+    }
+
     /** @return list<Bead> */
     public function beads(int $id): array
     {
@@ -126,6 +167,10 @@ class Beliefs
     /** Keeps what was worked out for the next time, and lets go of what follows from records as they were. */
     public function keep(): void
     {
+        if ($this->hasNewChances && $this->chances !== null) {
+            Cache::put("beliefs:{$this->keeper}:chances", array_slice($this->chances, -self::TARGETS, null, true), now()->addMonth());
+            $this->hasNewChances = false;
+        }
         if ($this->isChanged) {
             $current = array_flip(array_map($this->key(...), array_keys($this->animals)));
             Cache::put("beliefs:{$this->keeper}", array_intersect_key($this->words ?? [], $current), now()->addMonth());
@@ -165,8 +210,23 @@ class Beliefs
         $derived = $this->derived($id);
         $this->beliefs[$id] = $derived->belief;
         $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($derived->belief), 'conflict' => $derived->conflicts !== [], 'groups' => $derived->belief->groups()];
-        $this->bodies[$key] = ['belief' => serialize($derived->belief), 'beads' => serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue()))];
+        $this->bodies[$key] = ['belief' => serialize($derived->belief), 'beads' => serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue())), 'why' => serialize($this->told($derived))];
         $this->isChanged = true;
+    }
+
+    /** @return Why */
+    private function told(Derived $derived): array
+    {
+        $printer = new Printer($this->shelf->catalogue());
+        $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
+        $reasons = [];
+        foreach ($derived->reasons as $locus => $steps) {
+            if (array_filter($steps, fn (Reason $step): bool => ! $step->after->probabilityOf($wild)->isOne()) !== []) {
+                $reasons[$locus] = array_map(fn (Reason $step): array => [$step->by, Printer::text([$printer->locus($locus, $step->after)])], $steps);
+            }
+        }
+
+        return ['reasons' => $reasons, 'conflicts' => array_map(fn (Conflict $conflict): array => [$conflict->loci, $conflict->sides], $derived->conflicts)];
     }
 
     /** A hash of everything that the belief of an animal follows from. */
@@ -179,7 +239,7 @@ class Beliefs
         $this->facts ??= $this->shelf->fingerprint();
         $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->key($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
 
-        return $this->keys[$id] = hash('xxh128', serialize([$this->animals[$id]['sex'], $this->statements[$id] ?? [], $parents, $this->facts]));
+        return $this->keys[$id] = hash('xxh128', self::FORM.serialize([$this->animals[$id]['sex'], $this->statements[$id] ?? [], $parents, $this->facts]));
     }
 
     private function descent(): Descent

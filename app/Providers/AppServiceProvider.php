@@ -44,7 +44,7 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         // Without somebody signed in (commands), the shipped facts and the default rules; EnterCollection lays out a keeper's.
-        $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue')));
+        $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue'), cache: $this->app->make('cache.store')));
         $this->app->bindIf(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make('catalogue.shipped'), true);
         $this->app->singleton(House::class, fn (): House => new House);
         $this->app->bind(Darkroom::class, fn (): Darkroom => new Darkroom(Storage::disk('local')));

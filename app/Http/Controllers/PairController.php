@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
+use App\Collection\Statuses;
 use App\Family\Family;
 use App\Family\Relatedness;
 use App\House\House;
@@ -107,8 +108,10 @@ class PairController extends Controller
     private function candidates(User $keeper): Collection
     {
 
-        return $keeper->animals()->with('latestStatus')->whereNotNull('sex')->orderBy('name')->get()->toBase()
-            ->filter(fn (Animal $animal): bool => $animal->status()->isHere())
+        $statuses = Statuses::of($keeper);
+
+        return $keeper->animals()->whereNotNull('sex')->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->toBase()
+            ->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
             ->groupBy(fn (Animal $animal): string => $animal->sex->value ?? '');
     }
 

@@ -50,12 +50,12 @@
                 @foreach ($cards as $card)
                     @php($readiness = $card->readiness($house))
                     <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
-                        <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> <x-sex :animal="$card->animal"/></span>
+                        <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> {!! App\Drawing\Signs::sex($card->animal->sex) !!}</span>
                         <span>{{ $card->genotype() }}</span>
                         @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
                         @if ($card->hasConflict())<span><span class="tag dead">statements conflict</span></span>@endif
-                        <x-beads :beads="$card->beads()" aria-hidden="true"/>
+                        {!! App\Drawing\Signs::beads($card->beads()) !!}
                         <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Collection\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
                     </a></li>
                 @endforeach

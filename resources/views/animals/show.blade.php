@@ -62,7 +62,7 @@
             </dl>
             @if ($mayLog && $page->racks !== [])
                 <form method="post" action="{{ route('animals.place', $animal) }}" class="row-flow mt-3">@csrf @method('put')
-                    <label for="to" class="small">Tub</label><select class="input slim" id="to" name="to" style="max-width:14rem"><option value="">none</option>@foreach ($page->racks as $rack)<optgroup label="{{ $rack->name }}">@for ($row = 1; $row <= $rack->rows; $row++) @for ($column = 1; $column <= $rack->columns; $column++)<option value="{{ $rack->id }}:{{ $row }}:{{ $column }}" @selected($animal->rack_id === $rack->id && $animal->rack_row === $row && $animal->rack_column === $column)>{{ $rack->name }}, {{ $row }}·{{ $column }}</option>@endfor @endfor</optgroup>@endforeach</select>
+                    <label for="to" class="small">Tub</label><select class="input slim" id="to" name="to" style="max-width:14rem"><option value="">none</option>{!! $page->tubOptions() !!}</select>
                     <button class="button slim" type="submit">Move</button><x-field-error id="to-error" :message="$errors->first('to')"/></form>
             @endif
         </section>
@@ -105,8 +105,9 @@
             <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->isMale() ? 'females' : 'males' }}</span></div>
             @if ($mates === [])<p class="soft mb-0">No {{ $animal->isMale() ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
             <ul class="plain mates">
+                @php([$pairing, $own, $other] = [route('pair'), $animal->isMale() ? 'sire_id' : 'dam_id', $animal->isMale() ? 'dam_id' : 'sire_id'])
                 @foreach ($mates as $mate)
-                    <li><a href="{{ route('pair', $animal->isMale() ? ['sire_id' => $animal->id, 'dam_id' => $mate->animal->id] : ['sire_id' => $mate->animal->id, 'dam_id' => $animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
+                    <li><a href="{{ "{$pairing}?{$own}={$animal->id}&{$other}={$mate->animal->id}" }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
                 @endforeach
             </ul>
         </section>
