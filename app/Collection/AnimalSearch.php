@@ -102,12 +102,13 @@ class AnimalSearch
                 $cards[] = new AnimalCard($animal, $beliefs, $this->shelf->catalogue(), $this->target, $status);
             }
         }
+        $cards = $this->target === null ? $cards : self::surestFirst($cards);
         if ($this->ready) {
             AnimalCard::weigh($cards);
             $cards = array_values(array_filter($cards, fn (AnimalCard $card): bool => $card->readiness($this->house)->isReady === true));
         }
 
-        return $this->target === null ? $cards : self::surestFirst($cards);
+        return $cards;
     }
 
     /**

@@ -14,29 +14,34 @@ class Family
 {
     private ?Pedigree $pedigree = null;
 
-    /** @var array<int, list<Animal>>|null by parent */
+    /** @var array<int, list<int>>|null by parent */
     private ?array $young = null;
 
     /** @var array<string, array{string|null, string|null}>|null */
     private ?array $parents = null;
 
-    /** @param  array<int, Animal>  $animals  all animals of the keeper, by number */
+    /** @var array<int, Animal> records that were asked for */
+    private array $records = [];
+
+    /** @param  array<int, object>  $animals  rows of all animals of the keeper, by number: a record is made of one only when it is asked for */
     private function __construct(private readonly array $animals) {}
 
     public static function of(User $keeper): self
     {
-        return new self($keeper->animals()->get(['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'deleted_at'])->keyBy('id')->all());
+        return new self($keeper->animals()->toBase()->whereNull('deleted_at')->get(['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'deleted_at'])->keyBy('id')->all());
     }
 
     public function animal(?int $id): ?Animal
     {
-        return $this->animals[$id ?? 0] ?? null;
+        $row = $this->animals[$id ?? 0] ?? null;
+
+        return $row === null ? null : $this->records[(int) $id] ??= (new Animal)->newFromBuilder($row);
     }
 
     /** @return list<Animal> oldest first */
     public function offspringOf(Animal $parent): array
     {
-        $young = $this->young()[$parent->id] ?? [];
+        $young = array_values(array_filter(array_map($this->animal(...), $this->young()[$parent->id] ?? [])));
         usort($young, fn (Animal $a, Animal $b): int => [$a->hatched_on, $a->name] <=> [$b->hatched_on, $b->name]);
 
         return $young;
@@ -95,14 +100,14 @@ class Family
         return $this->parents;
     }
 
-    /** @return array<int, list<Animal>> by parent */
+    /** @return array<int, list<int>> by parent */
     private function young(): array
     {
         if ($this->young === null) {
             $this->young = [];
             foreach ($this->animals as $animal) {
                 foreach (array_filter([$animal->sire_id, $animal->dam_id]) as $parent) {
-                    $this->young[$parent][] = $animal;
+                    $this->young[(int) $parent][] = (int) $animal->id;
                 }
             }
         }

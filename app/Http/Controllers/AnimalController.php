@@ -38,13 +38,14 @@ class AnimalController extends Controller
         $found = $search->in($keeper, $beliefs);
         $page = max(1, (int) $request->integer('page', 1));
         $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
-        $this->load($shown, $search->view);
+        $colour = $request->query('colour') === 'readiness' ? 'readiness' : 'status';
+        $this->load($shown, $search, $colour);
 
         return response()->view('animals.index', [
             'search' => $search,
             'cards' => $shown,
             'house' => $this->house,
-            'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, (string) $request->query('colour', 'status')) : null,
+            'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, $colour) : null,
             'pages' => (new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')]))->withQueryString(),
             'all' => $keeper->animals()->count(),
             'racks' => $keeper->racks()->get(),
@@ -100,12 +101,16 @@ class AnimalController extends Controller
      *
      * @param  list<AnimalCard>  $cards
      */
-    private function load(array $cards, string $view): void
+    private function load(array $cards, AnimalSearch $search, string $colour): void
     {
         $animals = new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards));
-        $animals->loadMissing('rack');
-        AnimalCard::weigh($cards);
-        if ($view === 'list') {
+        if ($search->view !== 'rack') {
+            $animals->loadMissing('rack');
+        }
+        if (! $search->ready && ($search->view === 'cards' || ($search->view === 'rack' && $colour === 'readiness'))) {
+            AnimalCard::weigh($cards);
+        }
+        if ($search->view === 'list') {
             $animals->loadMissing('latestWeight', 'latestFeed');
         }
     }
