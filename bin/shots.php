@@ -13,6 +13,11 @@ $views = [
     'pair-advice-dark' => ['/pair?'.http_build_query(['sire' => 'Spider Lesser Pastel', 'dam' => 'Spider Mojave Piebald']).'#tray-title', 1280, 1100, 'dark'],
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
+    'racks' => ['/animals?view=rack', 1280, 900, 'light'],
+    'conflict-phone' => ['/animals/17', 390, 844, 'light'],
+    'clutch' => ['/clutches/4', 1280, 760, 'light'],
+    'house' => ['/house', 1280, 1000, 'dark'],
+    'import' => ['import', 1280, 1000, 'light'],
     'animal' => ['/animals/8', 1280, 1080, 'light'],
     'care' => ['/animals/8#care', 1280, 900, 'light'],
     'round-phone' => ['/round/feed', 390, 844, 'light'],
@@ -23,6 +28,16 @@ $views = [
     'luck' => ['/luck?chance=1/6&eggs=40&hits=0', 1280, 800, 'light'],
     'luck-phone-dark' => ['/luck?chance=1/8&eggs=20&hits=5', 390, 844, 'dark'],
 ];
+/** Uploads a small list with the usual faults, and stays on its preview. */
+function importPreview(Browser $browser): void
+{
+    $list = sys_get_temp_dir().'/autumn-list.csv';
+    file_put_contents($list, "ID,Name,Sex,Hatched,Morph,Father,Mother,Weight,Mood\n101,Bollard,m,2024-07,Pastel het Clown,Undertow,Vellum,780,calm\n102,Capstan,f,03/04/2023,Mojave Pastle,,,1210,\n103,Dory,female,2023,Fire het Clown,,Vellum,1340,strikes\n003,Calico Jenny,f,2021-06-21,Calico,,,1590,\n104,Eyot,perhaps,2024,Normal,,,640,\n");
+    $browser->visit('/exchange');
+    $browser->find('#file')->sendKeys($list);
+    $browser->click('main form button[type=\"submit\"]');
+    $browser->waitFor('.answer', 'rows can be brought in');
+}
 $folder = dirname(__DIR__).'/docs/screenshots';
 is_dir($folder) || mkdir($folder, 0775, true);
 $server = Server::start(demo: true);
@@ -34,7 +49,7 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     // Phone widths come from the device emulation: a window cannot be made that narrow.
     $browser->size($width, $height);
     $browser->theme($theme);
-    $browser->visit($path);
+    $path === 'import' ? importPreview($browser) : $browser->visit($path);
     usleep(700_000);
     $browser->picture("{$folder}/{$name}.png");
     echo "{$name}.png\n";

@@ -68,7 +68,7 @@
         </section>
         <section class="sheet" id="status">
             <div class="head"><h2>Status</h2></div>
-            <ul class="plain">
+            <ul class="plain lines">
                 @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
             </ul>
             @if ($may)
@@ -84,7 +84,7 @@
         </section>
         <section class="sheet" id="conditions">
             <div class="head"><h2>Conditions looked for</h2></div>
-            <ul class="plain">
+            <ul class="plain lines">
                 @forelse ($page->observations() as $seen)<li class="row-flow"><span class="soft small">{{ $seen->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $seen->sentence() }}</span>@if ($mayLog)<x-take-out kind="observation" :record="$seen" :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">Nothing noted. “Wobble: none”, with a date, is worth noting too.</li>@endforelse
             </ul>
             @if ($mayLog)

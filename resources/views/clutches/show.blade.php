@@ -43,7 +43,7 @@
             </section>
             <section class="sheet">
                 <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents carry</span></div>
-                <ul class="plain">
+                <ul class="plain lines">
                     @forelse ($clutch->counts as $count)
                         @php($odds = $page->oddsOf($count))
                         <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} @if ($odds)the parents as recorded give this with {{ $odds->toString() }} ({{ App\Pairing\OddsWords::percent($odds) }}) an egg @endif</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
