@@ -52,6 +52,15 @@ class CatalogueShelf
         return $shelf;
     }
 
+    /** @param array<string, string> $schools chosen before those of the house */
+    public function withSchools(array $schools): self
+    {
+        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache);
+        $shelf->shipped = $this->shipped();
+
+        return $shelf;
+    }
+
     /**
      * The whole catalogue as one document, as catalogue/schema.json describes it.
      *

@@ -128,7 +128,7 @@ class MainPathTest extends BrowserTestCase
         $browser->click('input[value="taken"] + span');
         $browser->click('.log-form button[type="submit"]');
         $browser->waitFor('.said', 'fed, taken');
-        $browser->click('.quiet');
+        $browser->click('#care .quiet');
         $browser->waitFor('.said', 'Taken out: fed, taken');
         $browser->click('.said button');
         $browser->waitFor('.said', 'Back again: fed, taken');

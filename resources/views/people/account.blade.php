@@ -20,7 +20,7 @@
             <ul class="plain mb-3">
                 @foreach ($tokens as $token)
                     <li class="row-flow"><strong>{{ $token->name }}</strong> <span class="soft small">{{ implode(', ', $token->abilities) }}; {{ $token->last_used_at ? 'last used '.$token->last_used_at->format('j M Y H:i') : 'not used yet' }}</span>
-                        <form class="ms-auto" method="post" action="{{ route('tokens.destroy', $token->id) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Revoke {{ $token->name }}">revoke</button></form></li>
+                        <form class="ms-auto" method="post" action="{{ route('tokens.destroy', $token->id) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="revoke {{ $token->name }}">revoke</button></form></li>
                 @endforeach
             </ul>
             <form method="post" action="{{ route('tokens.store') }}" class="stack" data-module="once">

@@ -10,7 +10,7 @@
                         <form method="post" action="{{ route('people.update', $person) }}" class="row-flow ms-auto">@csrf @method('put')
                             <select class="input slim" name="role" aria-label="What {{ $person->name }} may do">@foreach ([App\People\Role::Helper, App\People\Role::Viewer] as $role)<option value="{{ $role->value }}" @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
                             <button class="button slim" type="submit">Change</button></form>
-                        <form method="post" action="{{ route('people.destroy', $person) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Let {{ $person->name }} sign in no more">remove</button></form></li>
+                        <form method="post" action="{{ route('people.destroy', $person) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="remove {{ $person->name }}">remove</button></form></li>
                 @endforeach
             </ul>
             @if ($people->isEmpty())<p class="soft mt-2 mb-0">Only you so far. A helper can log feeding and weighing rounds from a phone without being able to change a genotype or a price.</p>@endif

@@ -15,7 +15,7 @@
                             <button class="button" type="submit">Save</button>
                         </form>
                         <div class="row-flow"><span class="soft small">{{ $rack->animals_count }} of {{ $rack->rows * $rack->columns }} tubs taken</span>
-                            <form class="ms-auto" method="post" action="{{ route('racks.destroy', $rack) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Take {{ $rack->name }} down">take down</button></form></div>
+                            <form class="ms-auto" method="post" action="{{ route('racks.destroy', $rack) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="take down {{ $rack->name }}">take down</button></form></div>
                     </li>
                 @endforeach
             </ul>

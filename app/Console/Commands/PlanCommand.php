@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Catalogue\CatalogueShelf;
+use App\Documents\PlanDocument;
+use App\Projects\ProjectReader;
+use Destino\Pairing\QuestionError;
+use Destino\Planning\Planner;
+use Destino\Planning\ProjectError;
+
+class PlanCommand extends AnswerCommand
+{
+    protected $signature = 'destino:plan
+        {file : a project document (destino-project/1), or - for standard input}
+        {--runs=2000 : seasons are played so many times for each route}
+        {--seed=1 : the same seed gives the same answer}
+        {--school=* : CLAIM=CHOICE for a disputed fact}
+        {--json : print one JSON document}';
+
+    protected $description = 'Routes to a target over several generations, simulated';
+
+    protected function answer(): void
+    {
+        $path = (string) $this->argument('file');
+        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw ProjectError::missing($path, 'the file'));
+        $document = json_decode((string) $text, true);
+        if (! is_array($document)) {
+            throw ProjectError::missing($path, 'a JSON document');
+        }
+        $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
+        $project = (new ProjectReader($shelf))->read($document);
+        $runs = $this->wholeNumber('runs', 1, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('runs', $typed, ['1 to 100000']));
+        $seed = $this->wholeNumber('seed', 0, PHP_INT_MAX, fn (string $typed): QuestionError => QuestionError::notOneOf('seed', $typed, ['a whole number']));
+        $plan = PlanDocument::of((new Planner($shelf->catalogue(), $project))->plan($runs, $seed));
+        $this->option('json') ? $this->printJson($plan) : $this->printTable($plan);
+    }
+
+    /** @param array<string, mixed> $plan */
+    private function printTable(array $plan): void
+    {
+        $this->line("{$plan['target']}, {$plan['horizon']} seasons ahead");
+        if ($plan['already'] !== null) {
+            $this->line("{$plan['already']} is one already.");
+        }
+        if ($plan['unreachable'] !== null) {
+            $this->line($plan['unreachable']['why']);
+        }
+        foreach ($plan['routes'] as $route) {
+            $this->newLine();
+            $this->line("{$route['name']}: {$route['why']}");
+            foreach ($route['steps'] as $step) {
+                $keep = $step['keep'][0];
+                $this->line("  from season {$step['season']}: {$step['sire']} × {$step['dam']}, {$step['probability']} an egg: {$keep['genes']}, keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'));
+            }
+            $this->line('  by season: '.implode('  ', array_map(fn (array $at): string => $at['season'].': '.round(100 * $at['decimal']).'%', $route['probability_by_season'])));
+            $this->line('  half of the keepers have it by season '.($route['season']['median'] ?? 'later').", F = {$route['inbreeding']}, money {$route['money']}, {$route['eggs']} eggs".($route['risk'] === null ? '' : "; {$route['risk']}"));
+        }
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Documents;
+
+use Destino\Planning\Founder;
+use Destino\Planning\Outcome;
+use Destino\Planning\Plan;
+use Destino\Planning\Route;
+use Destino\Planning\RouteStep;
+
+/** A plan as the document destino-plan/1. */
+class PlanDocument
+{
+    /** @return array<string, mixed> */
+    public static function of(Plan $plan): array
+    {
+        return [
+            'format' => 'destino-plan/1',
+            'target' => $plan->project->target->text,
+            'horizon' => $plan->project->horizon,
+            'seed' => $plan->seed,
+            'runs' => $plan->runs,
+            'assumptions' => $plan->project->assumptions->toArray(),
+            'already' => $plan->already,
+            'routes' => array_map(fn (array $pair): array => self::route(...$pair), $plan->routes),
+            'search_complete' => ! $plan->isCut,
+            'unreachable' => $plan->unreachable === null ? null : ['why' => $plan->unreachable],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function route(Route $route, Outcome $outcome): array
+    {
+        $seasons = range(1, $outcome->horizon);
+
+        return [
+            'name' => $route->name,
+            'why' => $route->why,
+            'expected' => round($route->expected, 2),
+            'steps' => array_map(fn (RouteStep $step): array => self::step($step, $route), $route->steps),
+            'probability_by_season' => array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($outcome->by($season), 4), 'low' => round($outcome->band($season)[0], 4), 'high' => round($outcome->band($season)[1], 4)], $seasons),
+            'season' => ['median' => $outcome->season(.5), 'p10' => $outcome->season(.1), 'p90' => $outcome->season(.9)],
+            'eggs' => round($outcome->eggs, 1),
+            'kept' => round($outcome->kept, 1),
+            'money' => round($outcome->money() + 0.0, 2),
+            'money_by_season' => array_map(fn (int $season): array => ['season' => $season, 'money' => round($outcome->moneyBySeason[$season] ?? 0.0, 2)], $seasons),
+            'inbreeding' => $route->inbreeding->toString(),
+            'risk' => $outcome->risk(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(RouteStep $step, Route $route): array
+    {
+        $animal = fn (array $founders, string $genes): string => $founders === [] ? $genes : implode(' or ', array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders));
+        $buy = array_values(array_filter([...$step->sires, ...$step->dams], fn (Founder $founder): bool => $founder->isOffer()));
+
+        return [
+            'key' => $step->key,
+            'season' => $step->season,
+            'sire' => $animal($step->sires, $step->sireGenes),
+            'dam' => $animal($step->dams, $step->damGenes),
+            'sire_genes' => $step->sireGenes,
+            'dam_genes' => $step->damGenes,
+            'probability' => $step->odds->toString(),
+            'decimal' => $step->odds->toFloat(),
+            'keep' => [['genes' => $step->genes, 'sex' => $step->sex?->value, 'count' => $step->keep]],
+            'buy' => array_map(fn (Founder $founder): array => ['genes' => $founder->genes, 'sex' => $founder->sex->value, 'price' => $founder->price], $buy),
+            'from' => ['sire' => $step->sires === [] ? $step->sire : null, 'dam' => $step->dams === [] ? $step->dam : null],
+        ];
+    }
+}

@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Sex;
+
+/** Plans a project: searches routes, keeps those that differ and that no other beats, and plays them. */
+final class Planner
+{
+    /** Routes that are shown at the most. */
+    private const MOST_ROUTES = 5;
+
+    private readonly Space $space;
+
+    private bool $isCut = false;
+
+    public function __construct(Catalogue $catalogue, private readonly Project $project)
+    {
+        $this->space = new Space($catalogue, $project);
+    }
+
+    public function space(): Space
+    {
+        return $this->space;
+    }
+
+    /** @throws ProjectError */
+    public function plan(int $runs = 2000, int $seed = 1): Plan
+    {
+        $routes = $this->routes();
+        $already = $this->already();
+        $played = array_map(fn (Route $route): array => [$route, $this->play($route, $runs, $seed)], $routes);
+
+        return new Plan($this->project, self::unbeaten($played), $routes === [] && $already === null ? $this->whyNone() : null, $already, $runs, $seed, $this->isCut);
+    }
+
+    public function play(Route $route, int $runs, int $seed): Outcome
+    {
+        return (new Simulation($this->space, [$route]))->run($runs, $seed);
+    }
+
+    /**
+     * Adaptive play: the first route is the plan, and the others are open when luck offers them.
+     *
+     * @param list<Route> $routes
+     */
+    public function playAdaptively(array $routes, int $runs, int $seed): Outcome
+    {
+        return (new Simulation($this->space, $routes))->run($runs, $seed);
+    }
+
+    /** @return list<Route> different routes within the limits, the earliest expected first */
+    public function routes(): array
+    {
+        $owned = array_values(array_filter($this->project->founders, static fn (Founder $founder): bool => ! $founder->isOffer()));
+        $hasOffers = count($owned) < count($this->project->founders);
+        $found = [];
+        $affordable = $this->affordable();
+        $this->collect($found, $affordable, $hasOffers ? 'Fastest' : 'The straight way');
+        if ($hasOffers) {
+            $this->collect($found, $owned, 'Without buying', 2);
+            foreach ($found as $route) {
+                if (count($route->purchases) > 1) {
+                    foreach ($route->purchases as $purchase) { // what if only this one is left out?
+                        $this->collect($found, array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $purchase->id)), "Without {$purchase->genes}", 1);
+                    }
+                    break;
+                }
+            }
+        }
+        usort($found, static fn (Route $a, Route $b): int => $a->expected <=> $b->expected);
+
+        return array_slice($found, 0, self::MOST_ROUTES);
+    }
+
+    /**
+     * @param array<string, Route> $found by shape
+     * @param list<Founder> $founders
+     */
+    private function collect(array &$found, array $founders, string $name, int $most = 4): void
+    {
+        // An alternative that takes half as long again as the first is no alternative.
+        $first = $found === [] ? null : min(array_map(static fn (Route $route): float => $route->expected, $found));
+        $search = new RouteSearch($this->space, 2 * $most, $first === null || $name === 'Without buying' ? null : 1.5 * $first + 1);
+        $taken = 0;
+        $through = [];
+        foreach ($search->from($founders) as $node) {
+            $route = RouteBuilder::build($this->space, $node, $name, '');
+            if (! $this->isWithinLimits($route)) {
+                continue;
+            }
+            $key = self::intermediates($route);
+            if (isset($through[$key])) {
+                continue; // the same young from the same parents: a near copy
+            }
+            $through[$key] = true;
+            $found[$route->shape()] ??= new Route($taken === 0 ? $name : $this->nameOf($route), $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding);
+            if (++$taken >= $most) {
+                break;
+            }
+        }
+        $this->isCut = $this->isCut || $search->isCut;
+    }
+
+    private function isWithinLimits(Route $route): bool
+    {
+        return ($this->project->budget === null || $route->cost() <= $this->project->budget)
+            && ($this->project->mostInbreeding === null || $route->inbreeding->compareTo($this->project->mostInbreeding) <= 0);
+    }
+
+    /** @return list<Founder> owned ones, and offers that the budget allows singly */
+    private function affordable(): array
+    {
+        return array_values(array_filter($this->project->founders, fn (Founder $founder): bool => $founder->price === null || $this->project->budget === null || $founder->price <= $this->project->budget));
+    }
+
+    private function nameOf(Route $route): string
+    {
+        $young = array_values(array_filter($route->steps, static fn (RouteStep $step): bool => ! $step->isLast));
+
+        return $young === [] ? 'Another pair' : 'Through '.$young[count($young) - 1]->genes;
+    }
+
+    private function why(Route $route): string
+    {
+        $slowest = null;
+        $wait = 0.0;
+        foreach ($route->steps as $step) {
+            $chance = $this->space->perSeason($step->odds->toFloat() * ($step->sex === null ? 1.0 : $this->space->shareOf($step->sex)), max(1, count($step->dams)));
+            if ($chance > 0 && 1 / $chance > $wait) {
+                [$slowest, $wait] = [$step, 1 / $chance];
+            }
+        }
+        $crosses = count($route->steps) === 1 ? 'One cross' : count($route->steps).' crosses';
+        $buys = $route->purchases === [] ? 'nothing to buy' : 'to buy: '.implode(', ', array_map(static fn (Founder $founder): string => $founder->genes, $route->purchases));
+        $slow = $slowest === null ? '' : '; most of the waiting is for '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes).", {$slowest->odds->toString()} an egg, about ".number_format($wait, 1).' seasons';
+
+        return "{$crosses}, {$buys}{$slow}.";
+    }
+
+    private function already(): ?string
+    {
+        foreach ($this->project->founders as $founder) {
+            if (! $founder->isOffer() && $this->space->accepted($this->space->looksOf($founder), $founder->sex)->isOne()) {
+                return $founder->id;
+            }
+        }
+
+        return null;
+    }
+
+    private function whyNone(): string
+    {
+        $missing = $this->space->missing();
+        if ($missing !== []) {
+            return 'Nobody owned or offered carries what “'.implode('” and “', $missing).'” needs. Buy an animal that carries it, or leave it out of the target.';
+        }
+        foreach ([Sex::Male, Sex::Female] as $sex) {
+            if (array_filter($this->project->founders, static fn (Founder $founder): bool => $founder->sex === $sex) === []) {
+                return "There is no {$sex->value} among the animals. Add one: owned, or for sale.";
+            }
+        }
+        if ($this->project->budget !== null || $this->project->mostInbreeding !== null) {
+            $free = new self($this->space->catalogue, new Project($this->project->target, $this->project->founders, $this->project->assumptions, $this->project->horizon));
+            $routes = $free->routes();
+            if ($routes !== []) {
+                $least = min(array_map(static fn (Route $route): float => $route->cost(), $routes));
+
+                return $this->project->budget !== null && $least > $this->project->budget
+                    ? 'Within the budget nothing leads there: the least that would is '.number_format($least, 2, '.', '').'. Raise the budget, or wait for another offer.'
+                    : 'Within the limit of relatedness nothing leads there. Raise the limit, or add an unrelated mate.';
+            }
+        }
+
+        return "Within {$this->project->horizon} seasons it is not to be expected. Look further ahead, buy an animal that shortens the way, or ask for less at a time.";
+    }
+
+    /** The young of a route, whoever their parents are. */
+    private static function intermediates(Route $route): string
+    {
+        $young = array_map(static fn (RouteStep $step): string => $step->isLast ? '' : $step->genes.$step->sex?->value, $route->steps);
+        sort($young);
+
+        return implode(';', $young).'|'.implode(',', array_map(static fn (Founder $founder): string => $founder->id, $route->purchases));
+    }
+
+    /**
+     * Leaves out what another route beats in every respect.
+     *
+     * @param list<array{Route, Outcome}> $played
+     * @return list<array{Route, Outcome}>
+     */
+    private static function unbeaten(array $played): array
+    {
+        $standing = array_map(static fn (array $pair): array => [-$pair[1]->by($pair[1]->horizon), -array_sum(array_map($pair[1]->by(...), range(0, $pair[1]->horizon))), $pair[1]->money() + $pair[0]->cost(), $pair[1]->kept, $pair[0]->inbreeding->toFloat()], $played);
+        $kept = [];
+        foreach ($played as $i => $pair) {
+            foreach ($standing as $j => $other) {
+                if ($j !== $i && self::beats($other, $standing[$i])) {
+                    continue 2;
+                }
+            }
+            $kept[] = $pair;
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param list<float> $a
+     * @param list<float> $b
+     */
+    private static function beats(array $a, array $b): bool
+    {
+        $isBetter = false;
+        foreach ($a as $i => $value) {
+            if ($value > $b[$i] + .02 * abs($b[$i])) {
+                return false;
+            }
+            $isBetter = $isBetter || $value < $b[$i] - .02 * abs($b[$i]) - 1e-9;
+        }
+
+        return $isBetter;
+    }
+}

@@ -1,0 +1,289 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning;
+
+use Destino\Genome\Sex;
+use SplPriorityQueue;
+
+/**
+ * Finds routes to a target: a best-first search over the directed hypergraph of looks and sexes, in which a cross joins
+ * two animals to each look of their young (Knuth 1977, the generalisation of Dijkstra's method).
+ *
+ * A young of a cross whose parents are ready in season t is expected in t + 1/h − 1, h = P(a season brings one of the wanted
+ * sex), and breeds after growing up. That is never less than what its parents took, so animals settled in the order of
+ * their readiness are settled at their least. An animal whose young cannot come before the k-th best finish, or before
+ * the horizon, is left out, with the best mates that there could be (earliestFinish): a bound that loses nothing. So is one that an animal ready no later passes in everything that it could give (GroupTable::isAtLeast).
+ */
+final class RouteSearch
+{
+    /** Animals that are settled at the most; beyond it the search stops and says so. */
+    private const MOST_SETTLED = 1500;
+
+    /** What is expected somewhat beyond the horizon may still come within it, with luck. */
+    private const BEYOND = 1.25;
+
+    /** @var array<string, Node> */
+    private array $best = [];
+
+    /** @var list<Node> */
+    private array $males = [];
+
+    /** @var list<Node> */
+    private array $females = [];
+
+    /** @var array<string, Node> ways to finish, by the key of the last cross and its young */
+    private array $finishes = [];
+
+    /** @var SplPriorityQueue<array{float, int}, Node> */
+    private SplPriorityQueue $open;
+
+    private int $count = 0;
+
+    /** Nothing that comes later is of use. */
+    private float $bound;
+
+    private readonly float $limit;
+
+    /** @var list<float> the earliest finishes */
+    private array $earliest = [];
+
+    /** Whether the search stopped before it was through. */
+    public bool $isCut = false;
+
+    /** @param float|null $limit season after which nothing is of use; null: what the horizon allows */
+    public function __construct(private readonly Space $space, private readonly int $most = 8, ?float $limit = null)
+    {
+        $this->open = new SplPriorityQueue;
+        $this->bound = $this->limit = min($limit ?? INF, self::BEYOND * $space->project->horizon + 2);
+    }
+
+    /**
+     * @param list<Founder> $founders
+     * @return list<Node> targets, each with the crosses behind it, the earliest expected first
+     */
+    public function from(array $founders): array
+    {
+        foreach ($this->merged($founders) as $node) {
+            $this->offer($node);
+        }
+        while (! $this->open->isEmpty()) {
+            /** @var Node $node */
+            $node = $this->open->extract();
+            if ($node->isSettled || $this->best[$node->key] !== $node || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex))) {
+                continue;
+            }
+            if ($node->ready > $this->bound) {
+                break;
+            }
+            if (count($this->males) + count($this->females) >= self::MOST_SETTLED) {
+                $this->isCut = true;
+                break;
+            }
+            $this->settle($node);
+        }
+        $finishes = array_values($this->finishes);
+        usort($finishes, static fn (Node $a, Node $b): int => [$a->born, $a->key] <=> [$b->born, $b->key]);
+
+        return $finishes;
+    }
+
+    /**
+     * Founders that are alike in everything that counts are one node.
+     *
+     * @param list<Founder> $founders
+     * @return list<Node>
+     */
+    private function merged(array $founders): array
+    {
+        $alike = [];
+        foreach ($founders as $founder) {
+            $looks = $this->space->looksOf($founder);
+            $ready = $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams);
+            $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
+            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price}"][] = [$founder, $looks, $ready];
+        }
+        $nodes = [];
+        foreach ($alike as $key => $same) {
+            [$first, $looks, $ready] = $same[0];
+            $nodes[] = new Node("founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0));
+        }
+
+        return $nodes;
+    }
+
+    /** A node worth waiting for is put in line. */
+    private function offer(Node $node): void
+    {
+        if (isset($this->best[$node->key]) && $this->best[$node->key]->ready <= $node->ready) {
+            return;
+        }
+        $this->best[$node->key] = $node;
+        $this->open->insert($node, [-$node->ready, -$this->count++]);
+    }
+
+    private function settle(Node $node): void
+    {
+        $node->isSettled = true;
+        if ($node->sex === Sex::Male) {
+            $this->males[] = $node;
+            foreach ($this->females as $dam) {
+                $this->cross($node, $dam);
+            }
+        } else {
+            $this->females[] = $node;
+            foreach ($this->males as $sire) {
+                $this->cross($sire, $node);
+            }
+        }
+    }
+
+    private function cross(Node $sire, Node $dam): void
+    {
+        if ($this->isForbidden($sire, $dam)) {
+            return;
+        }
+        $from = max($sire->ready, $dam->ready);
+        $females = $dam->isFounder() ? min(count($dam->founders), max(1, $this->space->project->assumptions->femalesPerMale)) : 1;
+        $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null);
+    }
+
+    /**
+     * Every combination of looks that these two give, as long as one can still come in time.
+     *
+     * @param list<int> $looks so far
+     */
+    private function descend(Node $sire, Node $dam, float $from, int $females, int $at, array $looks, float $chance, ?Sex $sex): void
+    {
+        if ($this->expected($from, $chance, $females) > $this->bound) {
+            return; // the chance only falls from here on, so nothing below can be in time either
+        }
+        if ($at === count($this->space->groups)) {
+            foreach ($sex === null ? [Sex::Male, Sex::Female] : [$sex] as $own) {
+                $this->young($sire, $dam, $from, $females, $looks, $chance * $this->space->shareOf($own), $own);
+            }
+
+            return;
+        }
+        foreach ($this->space->groups[$at]->cross($sire->looks[$at], $dam->looks[$at]) as [$look, , $p, $ownSex]) {
+            $this->descend($sire, $dam, $from, $females, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex);
+        }
+    }
+
+    /** @param list<int> $looks */
+    private function young(Node $sire, Node $dam, float $from, int $females, array $looks, float $chance, Sex $sex): void
+    {
+        $accepted = $this->space->accepted($looks, $sex)->toFloat();
+        if ($accepted > 0.0) {
+            // Either sex will do where the target asks for none: the chance of the other one counts too.
+            $hit = $accepted * ($this->space->project->target->sex === null && $this->space->sexAt === null ? $chance / max(1e-12, $this->space->shareOf($sex)) : $chance);
+            $this->finish(new Node(implode('.', $looks), $looks, $sex, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $chance));
+        }
+        $born = $this->expected($from, $chance, $females);
+        $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
+        $key = implode('.', $looks).$sex->value;
+        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! $this->isUseful($looks)) {
+            return;
+        }
+        if ($this->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex)) {
+            $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance));
+        }
+    }
+
+    private function finish(Node $node): void
+    {
+        $key = "{$node->key} {$node->sire?->key} {$node->dam?->key}";
+        if ($node->born <= $this->limit && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born)) {
+            $this->finishes[$key] = $node;
+            $this->earliest[] = $node->born;
+            sort($this->earliest);
+            $this->earliest = array_slice($this->earliest, 0, $this->most);
+            if (count($this->earliest) === $this->most) {
+                $this->bound = min($this->bound, $this->earliest[$this->most - 1]);
+            }
+        }
+    }
+
+    /**
+     * Whether an animal that is settled already, and so ready no later, is at least as good everywhere.
+     *
+     * @param list<int> $looks
+     */
+    private function isPassed(array $looks, Sex $sex): bool
+    {
+        foreach ($sex === Sex::Male ? $this->males : $this->females as $settled) {
+            foreach ($looks as $i => $look) {
+                if (! $this->space->groups[$i]->isAtLeast($settled->looks[$i], $look)) {
+                    continue 2;
+                }
+            }
+
+            return true;
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether a young carries anything that is wanted: one that carries nothing of it helps nobody, unless nothing is
+     * asked for and a gene has only to be cleared.
+     *
+     * @param list<int> $looks
+     */
+    private function isUseful(array $looks): bool
+    {
+        $asks = false;
+        foreach ($looks as $i => $look) {
+            $asks = $asks || $this->space->groups[$i]->asks();
+            if ($this->space->groups[$i]->wanted($look) > 0.0) {
+                return true;
+            }
+        }
+
+        return ! $asks;
+    }
+
+    /**
+     * No young of such an animal can meet the target earlier, with the best mates that there could be; where it passes on
+     * nothing of something that each parent must give, its young cannot, and their young are another generation away.
+     *
+     * @param list<int> $looks
+     */
+    private function earliestFinish(array $looks, Sex $sex, float $ready): float
+    {
+        $ceiling = 1.0;
+        foreach ($looks as $i => $look) {
+            $ceiling *= $this->space->groups[$i]->ceiling($look);
+        }
+        $assumptions = $this->space->project->assumptions;
+        if ($ceiling <= 0.0) {
+            return $ready + min($assumptions->seasonsToGrow(true), $assumptions->seasonsToGrow(false));
+        }
+
+        return $this->expected($ready, $ceiling, $sex === Sex::Male ? max(1, $assumptions->femalesPerMale) : 1);
+    }
+
+    private function expected(float $from, float $chance, int $females): float
+    {
+        $h = $this->space->perSeason($chance, $females);
+
+        return $h < 1e-9 ? INF : $from + 1 / $h - 1;
+    }
+
+    private function isForbidden(Node $sire, Node $dam): bool
+    {
+        if (! $sire->isFounder() || ! $dam->isFounder()) {
+            return false;
+        }
+        foreach ($sire->founders as $male) {
+            foreach ($dam->founders as $female) {
+                if (! in_array([$male->id, $female->id], $this->space->project->forbidden, true)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use App\Projects\ProjectReader;
+use Destino\Notation\NotationError;
+use Destino\Planning\Outcome;
+use Destino\Planning\PairFinder;
+use Destino\Planning\Plan;
+use Destino\Planning\Planner;
+use Destino\Planning\Project;
+use Destino\Planning\ProjectError;
+use Destino\Planning\Route;
+use Destino\Planning\RouteStep;
+use Destino\Planning\Space;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shelf;
+
+final class PlannerTest extends TestCase
+{
+    /** P(a fertile egg hatches) with the default rates. */
+    private const S = .92 * .92;
+
+    /** @return iterable<string, array{array<string, mixed>, array<int, float>}> project, P by season */
+    public static function closedForms(): iterable
+    {
+        $clutch = fn (float $p, float $lay = .7, int $eggs = 6): float => $lay * (1 - (1 - $p * self::S) ** $eggs);
+        $waits = fn (float $h): array => [1 => $h, 2 => 1 - (1 - $h) ** 2, 3 => 1 - (1 - $h) ** 3];
+        yield 'one cross, parents ready' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $waits($clutch(1 / 4))];
+        yield 'a female that grows up first' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 18]]), [1 => 0.0, 2 => $clutch(1 / 4), 3 => 1 - (1 - $clutch(1 / 4)) ** 2]];
+        yield 'a light female waits a season' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 40, 1200]]), [1 => 0.0, 2 => $clutch(1 / 4)]];
+        yield 'an uncertain parent is one animal all along' => [self::document('Clown, male', [['male', '66% het Clown'], ['female', 'Clown']]), [1 => 2 / 3 * $clutch(1 / 4), 2 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 2), 3 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 3)]];
+        yield 'two females, one male' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'het Clown']]), [1 => 1 - (1 - $clutch(1 / 4)) ** 2]];
+        // A male maker's sons have it but for the 7 %; a daughter is wanted.
+        yield 'a daughter of a male maker' => [self::document('Banana, female', [['male', 'Banana (male maker)'], ['female', 'Normal']]), $waits($clutch(.5 * .07))];
+        yield 'five whole eggs, every season' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 5]), $waits($clutch(1 / 4, 1, 5))];
+        yield 'what is there already' => [self::document('Clown', [['male', 'Clown'], ['female', 'Normal']]), []];
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @param array<int, float> $expected
+     */
+    #[DataProvider('closedForms')]
+    public function testTheSimulationAgreesWithClosedForms(array $document, array $expected): void
+    {
+        $plan = self::plan($document, 4000);
+        if ($expected === []) {
+            self::assertNotNull($plan->already);
+
+            return;
+        }
+        $outcome = self::best($plan);
+        foreach ($expected as $season => $chance) {
+            // Five standard errors of 4,000 runs.
+            self::assertEqualsWithDelta($chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000) + 1e-9, "season {$season}");
+        }
+    }
+
+    public function testTwoStepsAgreeWithTheExactChain(): void
+    {
+        // Clown × normal-looking unrelated: het sons breed from the second season after, back to the visual dam.
+        $document = self::document('Clown, male', [['male', 'Normal'], ['female', 'Clown']], ['lay_rate' => 1]);
+        $plan = self::plan($document, 4000);
+        $none = (1 - .5 * self::S) ** 6; // no son in the first clutch
+        $hit = 1 - (1 - .25 * self::S) ** 6; // a visual son from het × visual
+        $son = [1 => 1 - $none, 2 => $none * (1 - $none), 3 => $none ** 2 * (1 - $none)]; // season of the first son
+        $by = fn (int $season): float => array_sum(array_map(fn (int $at, float $p): float => $season - $at < 2 ? 0.0 : $p * (1 - (1 - $hit) ** ($season - $at - 1)), array_keys($son), $son));
+        $outcome = self::best($plan);
+        foreach ([1, 2, 3, 4, 5] as $season) {
+            self::assertEqualsWithDelta($by($season), $outcome->by($season), 5 * sqrt(max(1e-9, $by($season) * (1 - $by($season))) / 4000) + .002, "season {$season}");
+        }
+        self::assertSame('1/4', $plan->routes[0][0]->inbreeding->toString(), 'a son back to his dam');
+    }
+
+    public function testAHatchlingDoesNotBreedInTheSeasonAfter(): void
+    {
+        $outcome = self::best(self::plan(self::document('Clown, male', [['male', 'Normal'], ['female', 'Clown']], ['lay_rate' => 1]), 500));
+        self::assertSame([0.0, 0.0], [$outcome->by(1), $outcome->by(2)]);
+        self::assertGreaterThan(0.0, $outcome->by(3));
+    }
+
+    public function testTheSameSeedGivesTheSameAnswerAndRunsAddUp(): void
+    {
+        $planner = self::planner(self::document('Clown + Piebald', [['male', 'Clown het Piebald'], ['female', 'Piebald']]));
+        $route = $planner->routes()[0];
+        self::assertEquals($planner->play($route, 300, 7), $planner->play($route, 300, 7));
+        $whole = (new \Destino\Planning\Simulation($planner->space(), [$route]))->run(300, 7);
+        $parts = [(new \Destino\Planning\Simulation($planner->space(), [$route]))->run(100, 7, 0), (new \Destino\Planning\Simulation($planner->space(), [$route]))->run(200, 7, 100)];
+        foreach ([3, 5, 8] as $season) {
+            self::assertEqualsWithDelta($whole->by($season), ($parts[0]->by($season) * 100 + $parts[1]->by($season) * 200) / 300, 1e-12);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>}> */
+    public static function helps(): iterable
+    {
+        yield 'more eggs' => [['clutch_mean' => 5], ['clutch_mean' => 8]];
+        yield 'earlier maturity' => [['female_months' => 42], ['female_months' => 18]];
+        yield 'females that lay more often' => [['lay_rate' => .5], ['lay_rate' => .9]];
+        yield 'fewer infertile eggs' => [['infertile' => .3], ['infertile' => 0]];
+    }
+
+    /**
+     * @param array<string, mixed> $less
+     * @param array<string, mixed> $more
+     */
+    #[DataProvider('helps')]
+    public function testWhatHelpsNeverHurts(array $less, array $more): void
+    {
+        $animals = [['male', 'Clown het Piebald'], ['female', 'Piebald'], ['female', 'het Clown']];
+        [$worse, $better] = [self::best(self::plan(self::document('Clown + Piebald', $animals, $less), 1500)), self::best(self::plan(self::document('Clown + Piebald', $animals, $more), 1500))];
+        foreach (range(1, 8) as $season) {
+            self::assertGreaterThanOrEqual($worse->by($season) - .04, $better->by($season));
+        }
+        self::assertGreaterThan($worse->by(8), $better->by(8));
+    }
+
+    public function testAHiddenHetIsKeptByChanceAndNeverByGenotype(): void
+    {
+        // het × het without the visual: daughters are 66 % het to the keeper, who keeps several of them.
+        $route = self::plan(self::document('Clown + Pastel', [['male', 'het Clown'], ['female', 'Pastel het Clown']]), 200)->routes[0][0];
+        $hidden = array_values(array_filter($route->steps, static fn (RouteStep $step): bool => str_contains($step->genes, '66%')));
+        foreach ($hidden as $step) {
+            self::assertGreaterThanOrEqual(3, $step->keep);
+        }
+        foreach ($route->steps as $step) {
+            self::assertStringNotContainsString('100%', $step->genes);
+        }
+        self::assertSame('1/8', $route->steps[count($route->steps) - 1]->odds->toString());
+    }
+
+    public function testTheSearchFindsTheLeastOfAllTwoLocusWays(): void
+    {
+        // Against plain enumeration: every way of at most two generations, expected as the search counts.
+        foreach ([['het Clown', 'het Clown het Piebald', 'Piebald'], ['Clown', 'Piebald', 'het Clown het Piebald'], ['het Clown het Piebald', 'Clown', 'het Piebald'], ['Clown het Piebald', 'Piebald het Clown', 'Normal']] as $genes) {
+            $document = self::document('Clown + Piebald', [['male', $genes[0]], ['female', $genes[1]], ['female', $genes[2]], ['male', $genes[2]]]);
+            $planner = self::planner($document);
+            $routes = $planner->routes();
+            self::assertNotSame([], $routes, implode(', ', $genes));
+            self::assertEqualsWithDelta((new PlainSearch($planner->space()))->least(), $routes[0]->expected, 1e-9, implode(', ', $genes));
+        }
+    }
+
+    public function testRoutesDifferAndBuyingIsCompared(): void
+    {
+        $plan = self::plan(['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]), 400);
+        $shapes = array_map(static fn (array $pair): string => $pair[0]->shape(), $plan->routes);
+        self::assertSame($shapes, array_unique($shapes));
+        self::assertContains(0.0, array_map(static fn (array $pair): float => $pair[0]->cost(), $plan->routes), 'one way without buying');
+        self::assertContains(2500.0, array_map(static fn (array $pair): float => $pair[0]->cost(), $plan->routes));
+        $poor = self::plan(['rules' => ['budget' => 2000], 'market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]), 100);
+        self::assertSame([0.0], array_values(array_unique(array_map(static fn (array $pair): float => $pair[0]->cost(), $poor->routes))));
+    }
+
+    public function testSiblingsMakeTheTargetInbredAndALimitForbidsIt(): void
+    {
+        $document = self::document('Clown, female', [['male', 'Clown'], ['female', 'Normal']]);
+        self::assertSame('1/4', self::plan($document, 50)->routes[0][0]->inbreeding->toString());
+        $limited = self::plan(['rules' => ['inbreeding' => '1/8']] + $document, 50);
+        self::assertSame([[], true], [$limited->routes, str_contains((string) $limited->unreachable, 'limit of relatedness')]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function unreachable(): iterable
+    {
+        yield 'a gene that nobody has' => [self::document('Clown + Albino', [['male', 'Clown'], ['female', 'Clown']]), '“Albino”'];
+        yield 'no female' => [self::document('Clown', [['male', 'het Clown'], ['male', 'het Clown']]), 'no female'];
+        yield 'nobody' => [self::document('Clown', []), 'Nobody owned or offered'];
+        yield 'too short a time' => [['horizon' => 1] + self::document('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']]), 'Within 1 seasons'];
+        yield 'a budget too small' => [['rules' => ['budget' => 10], 'market' => [['genes' => 'Clown', 'sex' => 'female', 'price' => 400]]] + self::document('Clown, female', [['male', 'Clown']]), 'no female'];
+    }
+
+    /** @param array<string, mixed> $document */
+    #[DataProvider('unreachable')]
+    public function testWhatCannotBeSaysWhy(array $document, string $why): void
+    {
+        $plan = self::plan($document, 50);
+        if ($why === 'no female') {
+            self::assertSame([], $plan->routes);
+        }
+        self::assertStringContainsString($why === 'no female' && isset($document['market']) ? 'Within the budget' : $why, (string) $plan->unreachable);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrongDocuments(): iterable
+    {
+        $right = self::document('Clown', [['male', 'Clown'], ['female', 'Clown']]);
+        yield 'no format' => [['format' => 'else'] + $right, 'format'];
+        yield 'an unknown assumption' => [['assumptions' => ['layrate' => 1]] + $right, '“layrate” is not an assumption'];
+        yield 'an impossible rate' => [['assumptions' => ['lay_rate' => 1.5]] + $right, 'between 0 and 1'];
+        yield 'a horizon in the past' => [['horizon' => 0] + $right, 'horizon'];
+        yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” at 1'];
+        yield 'two of one name' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']]] + $right, 'called A'];
+        yield 'no sex' => [['animals' => [['id' => 'A', 'genes' => 'Clown']]] + $right, 'animals[0].sex'];
+    }
+
+    /** @param array<string, mixed> $document */
+    #[DataProvider('wrongDocuments')]
+    public function testAWrongDocumentIsNamed(array $document, string $message): void
+    {
+        try {
+            self::planner($document);
+            self::fail('It was accepted.');
+        } catch (ProjectError|NotationError $error) {
+            self::assertStringContainsString($message, $error->getMessage());
+        }
+    }
+
+    public function testTheFinderAgreesWithTheOddsOfEachPair(): void
+    {
+        $genes = ['Clown', 'het Clown', 'Pastel', 'Super Pastel het Clown', '66% het Clown', 'Pastel Clown', 'Normal', 'Banana'];
+        $document = self::document('Pastel Clown', array_map(static fn (string $text, int $i): array => [$i % 2 ? 'male' : 'female', $text], [...$genes, ...array_reverse($genes)], range(0, 15)));
+        $planner = self::planner($document);
+        $found = (new PairFinder($planner->space()))->best($planner->space()->project->founders, 100);
+        self::assertNotSame([], $found);
+        $last = null;
+        foreach ($found as [$sire, $dam, $now, $next]) {
+            self::assertSame(Shelf::odds($sire->genes, $dam->genes, 'Pastel Clown')->chance->perEgg()->toString(), $now->toString(), "{$sire->genes} × {$dam->genes}");
+            self::assertSame(Shelf::odds($sire->genes, $dam->genes, 'Pastel + carries Clown')->chance->perEgg()->toString(), $next->toString());
+            self::assertTrue($last === null || $now->compareTo($last) <= 0, 'the best first');
+            $last = $now;
+        }
+    }
+
+    /**
+     * @param list<array{0: string, 1: string, 2?: int, 3?: int}> $animals sex, genes, months, grams
+     * @param array<string, mixed> $assumptions
+     * @return array<string, mixed>
+     */
+    private static function document(string $target, array $animals, array $assumptions = []): array
+    {
+        return ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8, 'animals' => array_map(static fn (array $animal, int $i): array => array_filter(['id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => $animal[2] ?? 48, 'weight' => $animal[3] ?? null]), $animals, array_keys($animals)), 'assumptions' => $assumptions + ['clutch_sd' => 0]];
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function planner(array $document): Planner
+    {
+        return new Planner(Shelf::catalogue(), self::project($document));
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function project(array $document): Project
+    {
+        return (new ProjectReader(Shelf::shelf()))->read($document);
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function plan(array $document, int $runs): Plan
+    {
+        return self::planner($document)->plan($runs, 1);
+    }
+
+    private static function best(Plan $plan): Outcome
+    {
+        self::assertNotSame([], $plan->routes, (string) $plan->unreachable);
+
+        return $plan->routes[0][1];
+    }
+}
