@@ -14,6 +14,7 @@ use App\Http\Controllers\LuckController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RemovalController;
@@ -62,6 +63,12 @@ Route::resource('racks', RackController::class)->only('index', 'store', 'update'
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
+Route::resource('projects', ProjectController::class)->except('destroy');
+Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->name('projects.replan');
+Route::get('/projects/{project}/story', [ProjectController::class, 'story'])->name('projects.story');
+Route::get('/plans/{plan}', [ProjectController::class, 'progress'])->name('plans.progress');
+Route::post('/plans/{plan}/cancel', [ProjectController::class, 'cancel'])->name('plans.cancel');
 
 Route::get('/genes', [GeneController::class, 'index'])->name('genes.index');
 Route::get('/genes/own', [GeneChangeController::class, 'create'])->name('genes.own');

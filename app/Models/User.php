@@ -98,6 +98,12 @@ class User extends Authenticatable
         return $this->hasMany(Clutch::class);
     }
 
+    /** @return HasMany<Project, $this> */
+    public function projects(): HasMany
+    {
+        return $this->hasMany(Project::class);
+    }
+
     /** @return HasMany<GeneChange, $this> */
     public function geneChanges(): HasMany
     {

@@ -12,6 +12,8 @@ use App\Models\GeneChange;
 use App\Models\HouseRules;
 use App\Models\Observation;
 use App\Models\Photo;
+use App\Models\Plan;
+use App\Models\Project;
 use App\Models\Rack;
 use App\Models\Reading;
 use App\Models\SavedSearch;
@@ -38,7 +40,7 @@ class AppServiceProvider extends ServiceProvider
     public const RECORDS = [
         'animal' => Animal::class, 'statement' => Statement::class, 'status' => StatusEvent::class, 'care' => CareEntry::class, 'observation' => Observation::class,
         'photo' => Photo::class, 'clutch' => Clutch::class, 'count' => ClutchCount::class, 'rack' => Rack::class, 'rules' => HouseRules::class,
-        'gene' => GeneChange::class, 'search' => SavedSearch::class, 'reading' => Reading::class,
+        'gene' => GeneChange::class, 'project' => Project::class, 'plan' => Plan::class, 'search' => SavedSearch::class, 'reading' => Reading::class,
     ];
 
     public function register(): void

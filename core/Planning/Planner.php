@@ -27,12 +27,21 @@ final class Planner
         return $this->space;
     }
 
-    /** @throws ProjectError */
-    public function plan(int $runs = 2000, int $seed = 1): Plan
+    /**
+     * @param bool $quick only the fastest route, for a first answer
+     * @param (callable(int, int): bool)|null $goOn told how many of how many routes are played; false stops
+     */
+    public function plan(int $runs = 2000, int $seed = 1, bool $quick = false, ?callable $goOn = null): Plan
     {
-        $routes = $this->routes();
+        $routes = $this->routes($quick);
         $already = $this->already();
-        $played = array_map(fn (Route $route): array => [$route, $this->play($route, $runs, $seed)], $routes);
+        $played = [];
+        foreach ($routes as $i => $route) {
+            if ($goOn !== null && ! $goOn($i, count($routes))) {
+                break;
+            }
+            $played[] = [$route, $this->play($route, $runs, $seed)];
+        }
 
         return new Plan($this->project, self::unbeaten($played), $routes === [] && $already === null ? $this->whyNone() : null, $already, $runs, $seed, $this->isCut);
     }
@@ -53,13 +62,16 @@ final class Planner
     }
 
     /** @return list<Route> different routes within the limits, the earliest expected first */
-    public function routes(): array
+    public function routes(bool $quick = false): array
     {
         $owned = array_values(array_filter($this->project->founders, static fn (Founder $founder): bool => ! $founder->isOffer()));
         $hasOffers = count($owned) < count($this->project->founders);
         $found = [];
         $affordable = $this->affordable();
         $this->collect($found, $affordable, $hasOffers ? 'Fastest' : 'The straight way');
+        if ($quick && $found !== []) {
+            return array_slice(array_values($found), 0, 1);
+        }
         if ($hasOffers) {
             $this->collect($found, $owned, 'Without buying', 2);
             foreach ($found as $route) {

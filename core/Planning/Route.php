@@ -33,6 +33,12 @@ final readonly class Route
         return implode('; ', $parts);
     }
 
+    /** The same route with another number to keep of one step. */
+    public function keeping(string $step, int $count): self
+    {
+        return new self($this->name, $this->why, array_map(static fn (RouteStep $one): RouteStep => $one->key === $step ? $one->keeping($count) : $one, $this->steps), $this->purchases, $this->expected, $this->inbreeding);
+    }
+
     public function cost(): float
     {
         return array_sum(array_map(static fn (Founder $founder): float => $founder->price ?? 0.0, $this->purchases));

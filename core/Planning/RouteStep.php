@@ -36,4 +36,9 @@ final readonly class RouteStep
         public int $keep,
         public bool $isLast,
     ) {}
+
+    public function keeping(int $count): self
+    {
+        return new self($this->key, $this->season, $this->sire, $this->dam, $this->sires, $this->dams, $this->sireGenes, $this->damGenes, $this->looks, $this->genes, $this->sex, $this->odds, $count, $this->isLast);
+    }
 }

@@ -160,7 +160,7 @@ final class Simulation
             }
             $first = $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams);
             $animals[$key][] = new PlayedAnimal($states, $first);
-            if ($this->meets($states, $founder->sex)) {
+            if (! $founder->isOffer() && $this->meets($states, $founder->sex)) { // what is bought has not hatched here
                 $found[$founder->sex->value]++;
             }
         }

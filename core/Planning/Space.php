@@ -29,17 +29,24 @@ final class Space
     /** @var array<int, float> */
     private readonly array $clutchLaw;
 
-    public function __construct(public readonly Catalogue $catalogue, public readonly Project $project)
+    /** @param list<GroupTable>|null $tables of another space with the same target and founders */
+    public function __construct(public readonly Catalogue $catalogue, public readonly Project $project, ?array $tables = null)
     {
         $groups = [];
         $sexAt = null;
-        foreach (self::relevant($catalogue, $project) as $group) {
-            $sexAt = $group->holdsSex() ? count($groups) : $sexAt;
-            $groups[] = new GroupTable($catalogue, $group, $project->target);
+        foreach ($tables ?? array_map(static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target), self::relevant($catalogue, $project)) as $table) {
+            $sexAt = $table->holdsSex ? count($groups) : $sexAt;
+            $groups[] = $table;
         }
         $this->groups = $groups;
         $this->sexAt = $sexAt;
         $this->clutchLaw = $project->assumptions->clutchLaw();
+    }
+
+    /** The same animals and looks under other assumptions. */
+    public function under(PlanAssumptions $assumptions): self
+    {
+        return new self($this->catalogue, $this->project->withAssumptions($assumptions), $this->groups);
     }
 
     /** @return list<int> the looks of a founder by group */

@@ -143,6 +143,7 @@ class DemoSeeder extends Seeder
             $this->care($made);
             $this->clutches($keeper, $made);
             $this->standing($keeper, $made);
+            $this->projects($keeper);
         });
     }
 
@@ -197,6 +198,12 @@ class DemoSeeder extends Seeder
             }
         }
         $keeper->savedSearches()->create(['name' => 'Stripe carriers', 'query' => 'genes=carries+Genetic+Stripe']);
+    }
+
+    private function projects(User $keeper): void
+    {
+        $keeper->projects()->create(['name' => 'Painted stripes', 'target' => 'Genetic Stripe + Piebald + Calico', 'horizon' => 8, 'weight' => 3, 'budget' => 1500, 'begun_on' => '2021-11-01', 'offers' => [['genes' => 'Genetic Stripe Piebald', 'sex' => 'female', 'age' => 30, 'price' => 1400]], 'notes' => 'The one that everything began with.']);
+        $keeper->projects()->create(['name' => 'Caramel lavender', 'target' => 'Ultramel + Mojave/Mystic', 'horizon' => 6, 'weight' => 2, 'begun_on' => '2021-11-01']);
     }
 
     /**

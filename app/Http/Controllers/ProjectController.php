@@ -1,0 +1,115 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Http\Requests\ProjectRequest;
+use App\Jobs\MakePlan;
+use App\Models\Plan;
+use App\Models\Project;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use App\Projects\ProjectPage;
+use App\Projects\SeasonList;
+use App\Projects\Workshop;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+class ProjectController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function index(#[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('read');
+        $projects = $keeper->projects()->with('latestPlan')->orderByDesc('weight')->orderBy('name')->get();
+
+        return view('projects.index', ['projects' => $projects, 'season' => new SeasonList($projects->all())]);
+    }
+
+    public function create(): View
+    {
+        $this->authorize('manage');
+
+        return view('projects.form', ['project' => new Project(['name' => '', 'target' => '']), 'token' => (string) Str::uuid(), 'house' => $this->house]);
+    }
+
+    public function store(ProjectRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $project = $request->addTo($keeper);
+        if ($project->wasRecentlyCreated) {
+            $this->plan($project);
+        }
+
+        return redirect()->route('projects.show', $project);
+    }
+
+    public function show(Project $project): View
+    {
+        $this->authorize('view', $project);
+        $project->load('latestPlan', 'keeper');
+
+        return view('projects.show', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->shelf, $this->house)), 'house' => $this->house]);
+    }
+
+    public function story(Project $project): View
+    {
+        $this->authorize('view', $project);
+        $project->load('latestPlan', 'keeper');
+
+        return view('projects.story', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->shelf, $this->house))]);
+    }
+
+    public function edit(Project $project): View
+    {
+        $this->authorize('manage', $project);
+
+        return view('projects.form', ['project' => $project, 'token' => null, 'house' => $this->house]);
+    }
+
+    public function update(ProjectRequest $request, Project $project): RedirectResponse
+    {
+        $request->change($project);
+        $this->plan($project->refresh());
+
+        return redirect()->route('projects.show', $project)->with('said', 'Saved; the plan is made anew.');
+    }
+
+    /** Plans anew, from what there is now. */
+    public function replan(Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $this->plan($project);
+
+        return redirect()->route('projects.show', $project)->with('said', 'The plan is made anew from the collection as it is now.');
+    }
+
+    public function progress(Plan $plan): JsonResponse
+    {
+        $this->authorize('view', $plan);
+
+        return response()->json(['state' => $plan->state, 'progress' => $plan->progress]);
+    }
+
+    public function cancel(Plan $plan): RedirectResponse
+    {
+        $this->authorize('manage', $plan);
+        DB::transaction(fn () => $plan->isOpen() && $plan->update(['state' => 'cancelled']));
+
+        return redirect()->route('projects.show', $plan->project_id)->with('said', 'Stopped. The first answer stays.');
+    }
+
+    private function plan(Project $project): void
+    {
+        $plan = DB::transaction(function () use ($project): Plan {
+            $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']); // an older one that is still at work
+
+            return (new Workshop($this->shelf, $this->house))->begin($project);
+        });
+        MakePlan::dispatch($plan->id)->afterCommit();
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueShelf;
+use App\Models\Project;
+use App\Models\User;
+use Closure;
+use Destino\DestinoError;
+use Destino\Genome\Sex;
+use Destino\Planning\PlanAssumptions;
+use Destino\Planning\Project as PlannedProject;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/** The form of a project. Offers are written one a line: "female, Clown het Piebald, 24 months, 400". */
+class ProjectRequest extends RecordRequest
+{
+    protected function subject(): ?Model
+    {
+        return $this->route('project');
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(CatalogueShelf $shelf): array
+    {
+        $rules = [
+            'name' => ['required', 'string', 'max:80'],
+            'target' => ['required', 'string', 'max:400', $this->readableTarget($shelf)],
+            'horizon' => ['required', 'integer', 'between:1,'.PlannedProject::MOST_SEASONS],
+            'wanted' => ['required', Rule::in(['one', 'pair'])],
+            'weight' => ['required', 'integer', 'between:1,9'],
+            'budget' => ['nullable', 'integer', 'between:0,10000000'],
+            'tubs' => ['nullable', 'integer', 'between:0,500'],
+            'offers' => ['nullable', 'string', 'max:5000', $this->readableOffers($shelf)],
+            'forbidden' => ['array', 'max:50'],
+            'forbidden.*' => ['regex:/^\d+:\d+$/'],
+            'begun_on' => ['nullable', ...self::DAY],
+            'notes' => ['nullable', 'string', 'max:10000'],
+            'assumptions' => ['array'],
+            'version' => ['nullable', 'integer'],
+            'form_token' => ['nullable', 'uuid'],
+        ];
+        foreach (array_keys((new PlanAssumptions)->toArray()) as $name) {
+            $rules["assumptions.{$name}"] = ['nullable', 'numeric'];
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name' => 'Give the project a name of at most 80 characters.', 'target.required' => 'Type what you want, for example “Clown + Piebald”.',
+            'horizon' => 'Look 1 to '.PlannedProject::MOST_SEASONS.' seasons ahead.', 'weight' => 'A weight is a whole number from 1 to 9.', 'budget' => 'A budget is a whole amount.', 'tubs' => 'Give a whole number of tubs from 0 to 500.',
+            'begun_on' => 'Give the day as year-month-day, not in the future.', 'assumptions.*' => 'Give a number.', 'forbidden.*' => 'Choose a pair.', 'notes.max' => 'The notes have more than 10,000 characters.',
+        ];
+    }
+
+    public function withValidator(\Illuminate\Validation\Validator $validator): void
+    {
+        $validator->after(function (\Illuminate\Validation\Validator $validator): void {
+            if ($validator->errors()->isEmpty()) {
+                try {
+                    PlanAssumptions::of($this->assumptions());
+                } catch (DestinoError $error) {
+                    $validator->errors()->add('assumptions', $error->getMessage());
+                }
+            }
+        });
+    }
+
+    public function addTo(User $keeper): Project
+    {
+        /** @var Project */
+        return $this->once($keeper->projects(), $this->values());
+    }
+
+    /** @throws ValidationException when the record was changed in another window since this form was opened */
+    public function change(Project $project): void
+    {
+        DB::transaction(function () use ($project): void {
+            $current = Project::query()->lockForUpdate()->findOrFail($project->id);
+            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
+                throw ValidationException::withMessages(['version' => 'This project was changed in another window since you opened it. What you typed is still below: save again to put it in place of that.']);
+            }
+            $current->fill($this->values());
+            $current->version++;
+            $current->save();
+        });
+    }
+
+    /**
+     * Reads offers, one a line: sex, genes, age in months, price. The sex and the numbers may stand anywhere.
+     *
+     * @return list<array{genes: string, sex: string, age: int, price: int}|string> an offer, or what is wrong with the line
+     */
+    public static function offers(string $text): array
+    {
+        $offers = [];
+        foreach (preg_split('/\R/', trim($text)) ?: [] as $i => $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $parts = array_map(trim(...), explode(',', $line));
+            $sex = $age = $price = null;
+            $genes = [];
+            foreach ($parts as $part) {
+                if (Sex::tryFrom(mb_strtolower($part)) !== null) {
+                    $sex = mb_strtolower($part);
+                } elseif (preg_match('/^(\d+) ?months?$/i', $part, $number)) {
+                    $age = (int) $number[1];
+                } elseif (preg_match('/^\d{1,8}$/', $part)) {
+                    $price = (int) $part;
+                } else {
+                    $genes[] = $part;
+                }
+            }
+            $offers[] = $sex === null || $genes === [] || $price === null ? 'Line '.($i + 1).' needs a sex, what it carries and a price: female, Clown het Piebald, 24 months, 400' : ['genes' => implode(' ', $genes), 'sex' => $sex, 'age' => $age ?? 36, 'price' => $price];
+        }
+
+        return $offers;
+    }
+
+    /** @return array<string, int|float> */
+    private function assumptions(): array
+    {
+        $defaults = (new PlanAssumptions)->toArray();
+        $given = array_filter((array) $this->input('assumptions', []), fn (mixed $value): bool => $value !== null && $value !== '');
+        $chosen = [];
+        foreach ($given as $name => $value) {
+            if (isset($defaults[$name]) && is_numeric($value)) {
+                $number = is_int($defaults[$name]) ? (int) $value : (float) $value;
+                $number === $defaults[$name] || $chosen[$name] = $number;
+            }
+        }
+
+        return $chosen;
+    }
+
+    /** @return array<string, mixed> */
+    private function values(): array
+    {
+        return [
+            'offers' => array_values(array_filter(self::offers((string) $this->validated('offers')), is_array(...))), 'assumptions' => $this->assumptions(),
+            'forbidden' => array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), (array) ($this->validated('forbidden') ?? [])),
+        ] + $this->safe()->except(['offers', 'assumptions', 'forbidden', 'version', 'form_token']);
+    }
+
+    private function readableTarget(CatalogueShelf $shelf): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
+            try {
+                $shelf->targets()->read((string) $value)->loci() !== [] || $fail('Name at least one gene that is wanted or to be cleared.');
+            } catch (DestinoError $error) {
+                $fail($error->getMessage());
+            }
+        };
+    }
+
+    private function readableOffers(CatalogueShelf $shelf): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
+            foreach (self::offers((string) $value) as $i => $offer) {
+                if (is_string($offer)) {
+                    $fail($offer);
+
+                    continue;
+                }
+                foreach ($shelf->reader()->read($offer['genes'], Sex::from($offer['sex']))->errors as $error) {
+                    $fail('Offer '.($i + 1).": {$error->getMessage()}");
+                }
+            }
+        };
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Http\Middleware\EnterCollection;
+use App\Models\Plan;
+use App\Projects\Workshop;
+use Destino\DestinoError;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** Works a plan out whole, in the background. */
+class MakePlan implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 300;
+
+    public function __construct(private readonly int $plan) {}
+
+    public function handle(): void
+    {
+        $plan = Plan::query()->with('project.keeper')->find($this->plan);
+        if ($plan === null || ! $plan->isOpen()) {
+            return;
+        }
+        EnterCollection::layOut($plan->project->keeper);
+        try {
+            (new Workshop(app(CatalogueShelf::class), app(House::class)))->work($plan);
+        } catch (DestinoError $error) {
+            $plan->update(['state' => 'failed', 'result' => ['error' => $error->getMessage()] + ($plan->result ?? [])]);
+        }
+    }
+
+    public function failed(?Throwable $error): void
+    {
+        Plan::query()->whereKey($this->plan)->update(['state' => 'failed']);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One answer to a project, kept with what it was made from, so that a later one can be held against it.
+ *
+ * @property int $id
+ * @property int $project_id
+ * @property string $state waiting, running, done, cancelled or failed
+ * @property int $progress in percent
+ * @property int $seed
+ * @property string $input
+ * @property array<string, mixed>|null $result as destino-plan/1, with more
+ * @property Carbon|null $created_at
+ * @property Project $project
+ */
+class Plan extends Model implements CollectionRecord
+{
+    protected $fillable = ['state', 'progress', 'seed', 'input', 'result'];
+
+    protected $attributes = ['progress' => 0, 'result' => null];
+
+    protected $casts = ['progress' => 'integer', 'seed' => 'integer', 'result' => 'array'];
+
+    public function collectionId(): int
+    {
+        return $this->project->user_id;
+    }
+
+    /** @return BelongsTo<Project, $this> */
+    public function project(): BelongsTo
+    {
+        return $this->belongsTo(Project::class)->withTrashed();
+    }
+
+    public function isOpen(): bool
+    {
+        return in_array($this->state, ['waiting', 'running'], true);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * What a keeper works toward over several seasons.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property string $target in the notation
+ * @property int $horizon seasons looked ahead
+ * @property string $wanted one or pair
+ * @property int $weight against other projects of a season
+ * @property int|null $budget
+ * @property int|null $tubs
+ * @property list<array{genes: string, sex: string, age: int, price: int}> $offers
+ * @property array<string, int|float> $assumptions those that differ from the defaults
+ * @property list<array{int, int}> $forbidden sire and dam
+ * @property string|null $notes
+ * @property Carbon|null $begun_on
+ * @property int $version
+ * @property Plan|null $latestPlan
+ * @property User $keeper
+ */
+class Project extends Model implements Removable
+{
+    use KeepsHistory;
+    use SoftDeletes;
+
+    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'notes', 'begun_on', 'form_token'];
+
+    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
+
+    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
+
+    public function collectionId(): int
+    {
+        return $this->user_id;
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'manage';
+    }
+
+    public function home(): string
+    {
+        return $this->trashed() ? route('projects.index') : route('projects.show', $this);
+    }
+
+    public function sentence(): string
+    {
+        return "the project {$this->name}";
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function keeper(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'user_id');
+    }
+
+    /** @return HasMany<Plan, $this> */
+    public function plans(): HasMany
+    {
+        return $this->hasMany(Plan::class);
+    }
+
+    /** @return HasOne<Plan, $this> */
+    public function latestPlan(): HasOne
+    {
+        return $this->hasOne(Plan::class)->latestOfMany();
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+namespace App\Projects;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\Collection\Statuses;
+use App\Documents\PlanDocument;
+use App\House\House;
+use App\Models\Animal;
+use App\Models\Plan as PlanRecord;
+use App\Models\Project as ProjectRecord;
+use Destino\DestinoError;
+use Destino\Genome\Sex;
+use Destino\Notation\Printer;
+use Destino\Planning\Founder;
+use Destino\Planning\Influence;
+use Destino\Planning\KeepBack;
+use Destino\Planning\PairFinder;
+use Destino\Planning\PlanAssumptions;
+use Destino\Planning\Planner;
+use Destino\Planning\Project;
+use Destino\Planning\Simulation;
+use Illuminate\Support\Carbon;
+
+/** Makes plans of a keeper's projects from the collection as it is now. */
+class Workshop
+{
+    private const QUICK_RUNS = 400;
+
+    private const RUNS = 2000;
+
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    /**
+     * The project as the core plans it: every animal that is here and may be bred, with what is believed of it.
+     *
+     * @throws DestinoError when the target cannot be read
+     */
+    public function project(ProjectRecord $record): Project
+    {
+        $founders = [...$this->owned($record), ...$this->offers($record)];
+        $rules = $this->house->breeding();
+        $assumptions = PlanAssumptions::of($record->assumptions + ['male_months' => $rules->maleMonths, 'female_months' => $rules->femaleMonths, 'male_weight' => $rules->maleGrams, 'female_weight' => $rules->femaleGrams]);
+        $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
+
+        return new Project(
+            $this->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, null,
+            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden,
+        );
+    }
+
+    /** A first answer, at once; the whole one follows as a job. */
+    public function begin(ProjectRecord $record): PlanRecord
+    {
+        $project = $this->project($record);
+        $plan = (new Planner($this->shelf->catalogue(), $project))->plan(self::QUICK_RUNS, 1, quick: true);
+
+        return $record->plans()->create(['state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project), 'result' => PlanDocument::of($plan) + ['names' => $this->names($record)]]);
+    }
+
+    /** The whole answer, with progress; stops where the record says so. */
+    public function work(PlanRecord $record): void
+    {
+        $project = $this->project($record->project);
+        $planner = new Planner($this->shelf->catalogue(), $project);
+        $goOn = function (int $done, int $all) use ($record): bool {
+            $isCancelled = PlanRecord::query()->whereKey($record->id)->value('state') === 'cancelled';
+            $isCancelled || $record->update(['state' => 'running', 'progress' => 10 + intdiv(60 * $done, max(1, $all))]);
+
+            return ! $isCancelled;
+        };
+        $goOn(0, 1);
+        $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
+        $result = PlanDocument::of($plan) + ['names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project)];
+        if ($plan->routes !== [] && $goOn(1, 1)) {
+            $best = $plan->routes[0][0];
+            $result['influence'] = array_map(fn (Influence $one): array => ['assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high, 'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)], 'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)]], Influence::of($planner->space(), $best, 400, $record->seed));
+            $record->update(['progress' => 85]);
+            $result['keep'] = array_map(fn (KeepBack $one): array => ['genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances, 'advised' => $one->advised], KeepBack::of($planner->space(), $best, 400, $record->seed));
+            $adaptive = (new Simulation($planner->space(), array_column($plan->routes, 0)))->run(1000, $record->seed);
+            $result['adaptive'] = array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)], range(1, $project->horizon));
+        }
+        if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
+            $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
+        }
+    }
+
+    /** Equal where nothing has changed that a plan is made from. */
+    public function inputOf(Project $project): string
+    {
+        return hash('xxh128', serialize([
+            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->assumptions->toArray(),
+            array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->shelf->fingerprint(),
+        ]));
+    }
+
+    /** @return list<Founder> */
+    private function owned(ProjectRecord $record): array
+    {
+        $keeper = $record->keeper;
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $statuses = Statuses::of($keeper);
+        $founders = [];
+        /** @var Animal $animal */
+        foreach ($keeper->animals()->with('latestWeight')->whereNotNull('sex')->orderBy('id')->get() as $animal) {
+            if (! $statuses->status($animal->id)->isHere() || $animal->sex === null) {
+                continue;
+            }
+            $founders[] = new Founder(
+                "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id), $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
+                $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200)) ? null : $animal->latestWeight->grams, null, $animal->sire_id === null ? null : "a{$animal->sire_id}", $animal->dam_id === null ? null : "a{$animal->dam_id}",
+            );
+        }
+        $known = array_flip(array_map(fn (Founder $founder): string => $founder->id, $founders));
+
+        return array_map(fn (Founder $one): Founder => new Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null), $founders);
+    }
+
+    /** @return list<Founder> */
+    private function offers(ProjectRecord $record): array
+    {
+        $founders = [];
+        foreach ($record->offers as $i => $offer) {
+            $sex = Sex::from($offer['sex']);
+            $belief = $this->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
+            $founders[] = new Founder("offer {$i}", $sex, $belief, (new Printer($this->shelf->catalogue()))->belief($belief), $offer['age'], null, (float) $offer['price']);
+        }
+
+        return $founders;
+    }
+
+    /** @return array<string, string> names of the animals by the core's id */
+    private function names(ProjectRecord $record): array
+    {
+        $names = [];
+        foreach ($record->keeper->animals()->toBase()->get(['id', 'name']) as $animal) {
+            $names["a{$animal->id}"] = $animal->name;
+        }
+
+        return $names;
+    }
+
+    /** @return list<array<string, mixed>> the best pairings of the collection for the target */
+    private function pairs(Planner $planner, Project $project): array
+    {
+        $owned = array_values(array_filter($project->founders, fn (Founder $founder): bool => ! $founder->isOffer()));
+
+        return array_map(fn (array $pair): array => ['sire' => $pair[0]->id, 'dam' => $pair[1]->id, 'now' => $pair[2]->toString(), 'next' => $pair[3]->toString()], (new PairFinder($planner->space()))->best($owned, 12));
+    }
+
+    /** The pairing that comes next: in December. */
+    private static function pairing(): Carbon
+    {
+        $today = Carbon::today();
+
+        return $today->month >= 3 && $today->month <= 11 ? Carbon::create($today->year, 12, 1) : $today;
+    }
+}

@@ -1,0 +1,31 @@
+@php($isNew = ! $project->exists)
+@php($offerText = implode("\n", array_map(fn ($offer) => "{$offer['sex']}, {$offer['genes']}, {$offer['age']} months, {$offer['price']}", $project->offers)))
+<x-station :title="$isNew ? 'New project' : 'Change '.$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
+    <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('projects.store') : route('projects.update', $project) }}" data-module="once">
+        @csrf
+        @unless ($isNew) @method('put') <input type="hidden" name="version" value="{{ $project->version }}"> @endunless
+        @if ($isNew)<input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">@endif
+        <x-field-error id="version-error" :message="$errors->first('version')"/>
+        <div class="two">
+            <x-field name="name" label="Name" :value="old('name', $project->name)" maxlength="80" autocomplete="off"/>
+            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">What you want to hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error" @error('target') aria-invalid="true" @enderror><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+        </div>
+        <div class="four">
+            <x-field name="horizon" label="Look ahead" unit="seasons" :value="old('horizon', $project->horizon)" inputmode="numeric"/>
+            <x-choice name="wanted" label="Wanted" :value="old('wanted', $project->wanted)" :options="['one' => 'one animal', 'pair' => 'a breeding pair']"/>
+            <x-field name="budget" label="Budget for buying" :unit="$house->currency()" :value="old('budget', $project->budget)" inputmode="numeric"/>
+            <x-field name="tubs" label="Tubs for young of the plan" :value="old('tubs', $project->tubs)" inputmode="numeric"/>
+            <x-field name="weight" label="Weight against other projects" unit="1 to 9" :value="old('weight', $project->weight)" inputmode="numeric"/>
+            <x-field name="begun_on" label="Begun on" type="date" :value="old('begun_on', $project->begun_on?->format('Y-m-d'))"/>
+        </div>
+        <x-field name="offers" label="Animals you could buy" type="textarea" rows="3" :value="old('offers', $offerText)" hint="One a line: female, Clown het Piebald, 24 months, 400"/>
+        <p class="soft small mb-0">All animals of the collection that are here and of known sex count as founders, with what is believed of them.</p>
+        <details @if ($errors->has('assumptions') || $errors->has('assumptions.*') || $project->assumptions !== []) open @endif><summary>Assumptions of this project</summary>
+            <x-field-error id="assumptions-error" :message="$errors->first('assumptions')"/>
+            <div class="four mt-2">@foreach ((new Destino\Planning\PlanAssumptions)->toArray() as $name => $value)<x-field :name="'assumptions['.$name.']'" :label="str_replace('_', ' ', $name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $value" inputmode="decimal"/>@endforeach</div>
+        </details>
+        <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
+        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Leave it</a></div>
+    </form>
+    @unless ($isNew)<div class="mt-3"><x-take-out kind="project" :record="$project" :label="$project->name" class=""/></div>@endunless
+</x-station>

@@ -1,0 +1,64 @@
+@php([$plan, $routes] = [$page->plan, $page->routes()])
+<x-station :title="$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
+    <x-slot:actions><a class="button" href="{{ route('projects.story', $project) }}"><x-icon name="book"/>Story</a>@can('manage', $project)<a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Change</a><form method="post" action="{{ route('projects.replan', $project) }}" data-module="once">@csrf<button class="button main" type="submit">Plan anew</button></form>@endcan</x-slot:actions>
+    <div class="stack">
+    <section class="sheet">
+        <p class="soft mb-1">{{ $project->target }}{{ $project->wanted === 'pair' ? ', a breeding pair' : '' }}, {{ $project->horizon }} seasons ahead{{ $project->budget === null ? '' : ', budget '.$house->money($project->budget * 100) }}</p>
+        <p class="answer mb-0">{{ $page->answer() }}</p>
+        @if ($plan?->isOpen())
+            <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status"><span>A first answer; the whole one is being worked out.</span> <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>@can('manage', $project)<form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>@endcan</div>
+        @elseif ($page->isOutdated())
+            <p class="field-error mt-2"><x-icon name="info-circle"/><span>The collection has changed since this plan was made. Plan anew to see what it means.</span></p>
+        @endif
+    </section>
+    @if ($routes !== [])
+        <section class="sheet">
+            <div class="head"><h2>Routes side by side</h2><span class="soft small">{{ number_format($page->result['runs']) }} keepers simulated for each; the shade is the band in which the chance lies with 95 %</span></div>
+            <svg class="plan-curves" viewBox="0 0 {{ $page::WIDTH }} {{ $page::HEIGHT }}" role="img" aria-label="Chance of having the target by year">
+                @foreach ([0, .25, .5, .75, 1] as $share)<path class="grid" d="M44 {{ $page->y($share) }} H{{ $page::WIDTH - 24 }}"/><text x="38" y="{{ $page->y($share) + 4 }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
+                @for ($season = 1; $season <= $project->horizon; $season++)<text x="{{ $page->x($season) }}" y="{{ $page::HEIGHT - 6 }}" text-anchor="middle">{{ $page->year($season) }}</text>@endfor
+                @foreach ($page->curves() as $i => $curve)<polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/><polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/><text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ chr(65 + $i) }}</text>@endforeach
+            </svg>
+            <div class="scroll" tabindex="0" role="region" aria-label="Routes compared"><table class="list stacked"><thead><tr><th>Route</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th><th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th><th>Main risk</th></tr></thead><tbody>
+                @foreach ($routes as $i => $route)<tr><td data-label="Route"><a href="#route-{{ $i }}"><strong>{{ chr(65 + $i) }}</strong> {{ $route['name'] }}</a></td>@foreach (['median', 'p10', 'p90'] as $key)<td class="num" data-label="{{ ['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'][$key] }}">{{ $route['season'][$key] === null ? 'later' : $page->year($route['season'][$key]) }}</td>@endforeach<td class="num" data-label="Eggs">{{ $route['eggs'] }}</td><td class="num" data-label="Young kept">{{ $route['kept'] }}</td><td class="num" data-label="Money">{{ $house->money((int) round(100 * $route['money'])) }}</td><td class="num" data-label="F">{{ $route['inbreeding'] }}</td><td data-label="Main risk">{{ $route['risk'] ?? 'none stands out' }}</td></tr>@endforeach
+            </tbody></table></div>
+            @if (isset($page->result['adaptive']))<p class="soft small mb-0 mt-2">Who keeps all these ways open and uses luck as it comes has it with {{ $page::percent(collect($page->result['adaptive'])->last()['decimal']) }} by {{ $page->year($project->horizon) }}. @unless ($page->result['search_complete'])The search stopped before it was through: a better way may exist.@endunless</p>@endif
+        </section>
+        @foreach ($routes as $i => $route)
+            @php($river = $page->river($route))
+            <section class="sheet" id="route-{{ $i }}">
+                <div class="head"><h2>{{ chr(65 + $i) }} {{ $route['name'] }}</h2><span class="soft small">{{ $route['why'] }}</span></div>
+                <div class="scroll" tabindex="0" role="region" aria-label="Route {{ chr(65 + $i) }} as a river"><svg class="river" width="{{ $river['width'] }}" height="{{ $river['height'] }}" viewBox="0 0 {{ $river['width'] }} {{ $river['height'] }}" role="group" aria-label="{{ $route['name'] }}, generation by generation">
+                    @foreach ($river['lines'] as [$x1, $y1, $x2, $y2, $wide])<path class="water" style="stroke-width:{{ round($wide, 1) }}" d="M{{ $x1 }} {{ $y1 }} C {{ $x1 + 18 }} {{ $y1 }}, {{ $x2 - 18 }} {{ $y2 }}, {{ $x2 }} {{ $y2 }}"/>@endforeach
+                    @foreach ($river['nodes'] as $node)<g transform="translate({{ $node['x'] }} {{ $node['y'] }})"><rect class="node is-{{ $node['kind'] }}" width="236" height="80" rx="{{ $node['kind'] === 'founder' ? 8 : 20 }}"/><text class="name" x="14" y="25">{{ Str::limit($node['title'], 28) }}</text><text class="role" x="14" y="46">{{ Str::limit($node['text'], 36) }}</text><text class="role" x="14" y="66">{{ $node['note'] }}</text></g>@endforeach
+                </svg></div>
+                <ol class="steps mt-2">@foreach ($route['steps'] as $step)<li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}: {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg; {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex'] ?? 'of either sex') }}@foreach ($step['buy'] as $buy); to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}, {{ $house->money((int) round(100 * $buy['price'])) }}@endforeach</li>@endforeach</ol>
+            </section>
+        @endforeach
+    @endif
+    <div class="two">
+        @if (($page->result['pairs'] ?? []) !== [])
+            <section class="sheet"><div class="head"><h2>Every pairing you could make</h2><span class="soft small">the best {{ count($page->result['pairs']) }}: the target now, or a young that carries all of it</span></div>
+                <table class="list"><thead><tr><th>Pairing</th><th class="num">Target, an egg</th><th class="num">Carries all, an egg</th></tr></thead><tbody>@foreach ($page->result['pairs'] as $pair)<tr><td><a href="{{ route('pair', ['sire_id' => ltrim($pair['sire'], 'a'), 'dam_id' => ltrim($pair['dam'], 'a'), 'target' => $project->target]) }}">{{ $page->named($pair['sire']) }} × {{ $page->named($pair['dam']) }}</a></td><td class="num">{{ $pair['now'] }}</td><td class="num">{{ $pair['next'] }}</td></tr>@endforeach</tbody></table></section>
+        @endif
+        <div class="stack">
+        @if (($page->result['keep'] ?? []) !== [])
+            <section class="sheet"><div class="head"><h2>How many to keep</h2><span class="soft small">chance by {{ $page->year($project->horizon) }} on the first route</span></div>
+                <table class="list"><thead><tr><th>Young</th>@foreach ([1, 2, 3, 4] as $count)<th class="num">{{ $count }}</th>@endforeach</tr></thead><tbody>@foreach ($page->result['keep'] as $keep)<tr><td>{{ $keep['sex'] }} {{ $keep['genes'] }}</td>@foreach ($keep['chances'] as $count => $chance)<td class="num">@if ((int) $count === $keep['advised'])<strong>{{ $page::percent($chance) }} ✓</strong>@else{{ $page::percent($chance) }}@endif</td>@endforeach</tr>@endforeach</tbody></table><p class="soft small mb-0 mt-2">✓ the last tub that still adds two in a hundred.</p></section>
+        @endif
+        @if (($page->result['influence'] ?? []) !== [])
+            <section class="sheet"><div class="head"><h2>What moves the result most</h2><span class="soft small">half of the keepers have it by, with a low and a high figure</span></div>
+                <table class="list"><thead><tr><th>Assumption</th><th class="num">Low</th><th class="num">gives</th><th class="num">High</th><th class="num">gives</th></tr></thead><tbody>@foreach ($page->result['influence'] as $one)<tr><td>{{ str_replace('_', ' ', $one['assumption']) }}</td><td class="num">{{ $one['low'] }}</td><td class="num">{{ $one['at_low']['median'] === null ? 'later' : $page->year($one['at_low']['median']) }}, {{ $page::percent($one['at_low']['by_horizon']) }}</td><td class="num">{{ $one['high'] }}</td><td class="num">{{ $one['at_high']['median'] === null ? 'later' : $page->year($one['at_high']['median']) }}, {{ $page::percent($one['at_high']['by_horizon']) }}</td></tr>@endforeach</tbody></table></section>
+        @endif
+        </div>
+    </div>
+    <div class="two">
+        <section class="sheet"><div class="head"><h2>What this rests on</h2></div><ul class="plain">@foreach ($page->assumptions() as $one)<li>{{ str_replace('_', ' ', $one['name']) }}: <strong>{{ $one['value'] }}</strong> <span class="soft small">{{ $one['source'] }}</span></li>@endforeach</ul><p class="soft small mb-0 mt-2">A season is a year: pairing in its winter, hatching in its summer. Young are kept by what is seen, never by genotype; an uncertain founder is one animal all along. Forms that hide others are not taken into account when young are chosen.</p></section>
+        <section class="sheet"><div class="head"><h2>Plan against what happened</h2></div>
+            @php([$clutches, $earlier] = [$page->clutches(), $page->earlier()])
+            <ul class="plain">@forelse ($clutches as $clutch)<li><a href="{{ route('clutches.show', $clutch) }}">{{ $clutch->title() }}</a> <span class="soft small">{{ $clutch->stage() }}{{ $clutch->hatched === null ? '' : ', '.$clutch->hatched.' hatched' }}{{ $clutch->hatchlings->isEmpty() ? '' : ', kept '.$clutch->hatchlings->pluck('name')->implode(', ') }}</span></li>@empty<li class="soft">No clutch of these animals is recorded yet.</li>@endforelse</ul>
+            @if ($earlier !== [])<h3 class="mt-3 mb-2">Earlier plans</h3><ul class="plain">@foreach ($earlier as $one)<li><span class="soft small">{{ $one['made'] }}</span> {{ $one['answer'] }}</li>@endforeach</ul>@endif
+        </section>
+    </div>
+    </div>
+</x-station>

@@ -1,0 +1,104 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Project;
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Str;
+use Opis\JsonSchema\Validator;
+use Tests\TestCase;
+
+class ProjectsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private const FORM = ['name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => '8', 'wanted' => 'one', 'weight' => '2', 'offers' => "female, Clown Piebald, 40 months, 2500\n"];
+
+    public function test_a_first_answer_comes_at_once_and_the_whole_one_after_it(): void
+    {
+        $this->animals();
+        Queue::fake();
+        $form = ['form_token' => (string) Str::uuid()] + self::FORM;
+        $this->post('/projects', $form)->assertSessionHasNoErrors();
+        $this->post('/projects', $form);
+        $project = Project::query()->sole();
+        $plan = $project->plans()->sole();
+        $this->assertSame('waiting', $plan->state);
+        $this->get("/projects/{$project->id}")->assertSee('A first answer')->assertSee('Half of the keepers who try this have it by')->assertSee('Skiff');
+        Queue::assertPushed(\App\Jobs\MakePlan::class, 1);
+
+        (new \App\Jobs\MakePlan($plan->id))->handle();
+        $this->getJson("/plans/{$plan->id}")->assertJson(['state' => 'done', 'progress' => 100]);
+        $this->get("/projects/{$project->id}")->assertSee('Without buying')->assertSee('What moves the result most')->assertSee('How many to keep')->assertSee('Every pairing you could make')->assertDontSee('has changed since');
+        $this->get("/projects/{$project->id}/story")->assertOk()->assertSee('Clown + Piebald');
+        $this->get('/projects')->assertSee('Two recessives')->assertSeeInOrder(['The season that comes', 'Skiff', 'Tender']);
+
+        $this->made(['name' => 'New one', 'sex' => 'male', 'genotype' => 'Clown Piebald']);
+        $this->get("/projects/{$project->id}")->assertSee('The collection has changed since this plan was made.');
+        $this->post("/projects/{$project->id}/plan")->assertRedirect();
+        $this->get("/projects/{$project->id}")->assertSee('New one is one already')->assertSee('Earlier plans');
+    }
+
+    public function test_a_plan_can_be_stopped(): void
+    {
+        $this->animals();
+        Queue::fake();
+        $this->post('/projects', self::FORM);
+        $plan = Project::query()->sole()->plans()->sole();
+        $this->post("/plans/{$plan->id}/cancel")->assertRedirect();
+        (new \App\Jobs\MakePlan($plan->id))->handle();
+        $this->assertSame('cancelled', $plan->refresh()->state);
+        $this->assertNotNull($plan->result, 'the first answer stays');
+    }
+
+    public function test_what_cannot_be_planned_says_what_to_do(): void
+    {
+        $this->animals();
+        $this->post('/projects', ['target' => 'Albino + Clown'] + self::FORM)->assertSessionHasNoErrors();
+        $this->get('/projects/'.Project::query()->sole()->id)->assertSee('Nobody owned or offered carries what “Albino” needs.');
+        foreach ([['target', 'Clwn', 'is not a known name'], ['horizon', '0', '1 to 25'], ['offers', 'a snake', 'Line 1 needs a sex'], ['offers', 'female, Clwn, 400', 'Offer 1'], ['name', '', 'Give the project a name'], ['assumptions', ['lay_rate' => '7'], 'between 0 and 1']] as [$field, $value, $message]) {
+            $this->from('/projects/create')->followingRedirects()->post('/projects', [$field => $value] + self::FORM)->assertSee($message);
+        }
+        $this->assertSame(1, Project::query()->count());
+    }
+
+    public function test_both_demo_projects_run_from_plan_to_replan(): void
+    {
+        $this->seed(DemoSeeder::class);
+        $this->flushSession();
+        $this->actingAs(User::query()->where('email', 'boathouse@destino.localhost')->sole());
+        foreach (['Painted stripes' => 'Halyard', 'Caramel lavender' => 'Keel'] as $name => $animal) {
+            $project = Project::query()->where('name', $name)->sole();
+            $this->post("/projects/{$project->id}/plan")->assertRedirect();
+            $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('Routes side by side')->assertSee($animal);
+            $page->assertSee('Plan against what happened')->assertSee('2026');
+        }
+        $this->get('/projects')->assertOk()->assertSee('The season that comes');
+    }
+
+    public function test_the_command_prints_what_its_schema_says(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        file_put_contents($file, json_encode(['format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => 4, 'animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'het Clown'], ['id' => 'F1', 'sex' => 'female', 'genes' => 'het Clown', 'age' => 40, 'weight' => 1700]]]));
+        $this->assertSame(0, Artisan::call('destino:plan', ['file' => $file, '--runs' => 200, '--json' => true]));
+        $first = Artisan::output();
+        $this->assertTrue((new Validator)->validate(json_decode($first), (string) file_get_contents(base_path('docs/formats/plan.schema.json')))->isValid());
+        $this->assertTrue((new Validator)->validate(json_decode((string) file_get_contents($file)), (string) file_get_contents(base_path('docs/formats/project.schema.json')))->isValid());
+        Artisan::call('destino:plan', ['file' => $file, '--runs' => 200, '--json' => true]);
+        $this->assertSame($first, Artisan::output(), 'same document, seed and version: the same answer');
+        file_put_contents($file, '{"format": "destino-project/1", "target": "Clwn"}');
+        $this->assertSame(2, Artisan::call('destino:plan', ['file' => $file, '--json' => true]));
+        $this->assertStringContainsString('"piece": "Clwn"', Artisan::output());
+        unlink($file);
+    }
+
+    private function animals(): void
+    {
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown het Piebald', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Tender', 'genotype' => 'Piebald', 'hatched_on' => '2021-07-01']);
+    }
+}
