@@ -17,7 +17,7 @@ class Site
 
     private int $touched = 0;
 
-    public function __construct(private readonly string $root)
+    public function __construct()
     {
         $this->database = (string) tempnam(sys_get_temp_dir(), 'destino');
     }

@@ -5,6 +5,7 @@
 use App\Catalogue\CatalogueShelf;
 use App\Projects\ProjectReader;
 use Bench\Stopwatch;
+use Destino\Planning\PairFinder;
 use Destino\Planning\Planner;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -36,7 +37,13 @@ $line('five loci (Clown, Piebald, Pastel, Mojave, Enchi): routes', Stopwatch::mi
     $five['animals'][8]['genes'] = 'Pastel Enchi';
     $planner($five)->routes();
 }, 1), 10_000);
-foreach ([6, 12, 24, 48] as $animals) {
+$line('the same: a first answer (the fastest route)', Stopwatch::milliseconds(fn () => $planner($four)->routes(true), 3), 2000);
+$many = $document('Clown + Piebald + Pastel + Mojave', 300, 0);
+$line('pair finder, 150 × 150 animals, four genes', Stopwatch::milliseconds(function () use ($planner, $many): void {
+    $space = $planner($many)->space();
+    (new PairFinder($space))->best($space->project->founders);
+}, 3), 2000);
+foreach ([6, 12, 24] as $animals) {
     $line("  four loci, {$animals} animals, no offers: routes", Stopwatch::milliseconds(fn () => $planner($document('Clown + Piebald + Pastel + Mojave', $animals, 0))->routes(), 1));
 }
 printf("%-72s %9.0f MB\n", 'memory at the most', memory_get_peak_usage() / 1e6);

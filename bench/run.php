@@ -69,7 +69,7 @@ line('  artisan --version', $version, 'ms');
 line('  predict, as a multiple of it', $predict / $version, 'x', 1.5);
 
 echo "Pages, with 500 animals in 10 generations and 20,000 log entries, on the server of bin/destino\n";
-$site = new Site($root);
+$site = new Site;
 $site->collection(500, 20_000);
 $pairing = '/pair?'.http_build_query(['sire' => $six->sire, 'dam' => $six->dam, 'target' => 'Clown + Pastel']);
 foreach ([

@@ -4,6 +4,7 @@ namespace App\Exchange;
 
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Project;
 use App\Models\Rack;
 use App\Models\User;
 use App\Photos\Darkroom;
@@ -17,7 +18,7 @@ use ZipArchive;
 
 /**
  * A whole collection as one zip: collection.json (docs/formats/collection.schema.json) and the photographs. Accounts and
- * passwords are not in it. Numbers in the document are its own, counted from 1, so that two archives of equal
+ * passwords are not in it, nor plans, which are worked out anew from their projects. Numbers in the document are its own, counted from 1, so that two archives of equal
  * collections are equal.
  */
 class Archive
@@ -36,6 +37,8 @@ class Archive
     private const ANIMAL = ['name', 'number', 'sex', 'sex_found', 'sex_certainty', 'hatched_on', 'hatched_precision', 'source', 'acquired_on', 'price_cents', 'sire_name', 'dam_name', 'rack_row', 'rack_column', 'notes'];
 
     private const CLUTCH = ['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'];
+
+    private const PROJECT = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'keep', 'notes', 'begun_on'];
 
     /** Fields of history entries that hold numbers of other records. */
     private const REFERENCES = ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'];
@@ -71,6 +74,9 @@ class Archive
             'racks' => $racks,
             'animals' => array_map($this->animal(...), $all),
             'clutches' => array_map($this->clutch(...), $clutches),
+            'projects' => $this->keeper->projects()->withTrashed()->orderBy('id')->get()->map(fn (Project $project): array => ['id' => $this->number('project', $project)] + $this->plain($project, self::PROJECT) + $this->taken($project) + [
+                'forbidden' => array_map(fn (array $pair): array => array_map(fn (int $id): ?int => $this->numberOf('animal', $id), $pair), $project->forbidden),
+            ])->all(),
             'searches' => $this->keeper->savedSearches()->get()->map(fn ($search): array => $search->only(['name', 'query']))->all(),
             'readings' => $this->keeper->readings()->orderBy('at')->orderBy('id')->get()->map(fn ($reading): array => ['at' => $reading->at->format('Y-m-d H:i:s')] + $reading->only(['place', 'kind', 'value']))->all(),
             'history' => $this->history(),
@@ -202,6 +208,10 @@ class Archive
         }
         foreach ($document['animals'] as $animal) {
             Animal::withTrashed()->whereKey($this->there('animal', $animal['id']))->update(['sire_id' => $this->there('animal', $animal['sire']), 'dam_id' => $this->there('animal', $animal['dam']), 'clutch_id' => $this->there('clutch', $animal['clutch'])]);
+        }
+        foreach ($document['projects'] ?? [] as $project) {
+            $forbidden = array_map(fn (array $pair): array => array_map(fn (?int $id): ?int => $this->there('animal', $id), $pair), $project['forbidden']);
+            $this->made('project', $project, $this->keeper->projects()->create(['forbidden' => $forbidden] + array_intersect_key($project, array_flip(self::PROJECT))));
         }
         foreach ($document['searches'] as $search) {
             $this->keeper->savedSearches()->create($search);

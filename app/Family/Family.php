@@ -35,7 +35,7 @@ class Family
     {
         $row = $this->animals[$id ?? 0] ?? null;
 
-        return $row === null ? null : $this->records[(int) $id] ??= (new Animal)->newFromBuilder($row);
+        return $row === null ? null : $this->records[(int) $id] ??= (new Animal)->newFromBuilder((array) $row);
     }
 
     /** @return list<Animal> oldest first */

@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property list<array{genes: string, sex: string, age: int, price: int}> $offers
  * @property array<string, int|float> $assumptions those that differ from the defaults
  * @property list<array{int, int}> $forbidden sire and dam
+ * @property array<string, int> $keep how many to keep, by step
  * @property string|null $notes
  * @property Carbon|null $begun_on
  * @property int $version
@@ -35,11 +36,11 @@ class Project extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'notes', 'begun_on', 'form_token'];
+    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'notes', 'begun_on', 'form_token'];
 
-    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
+    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
 
-    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
+    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
 
     public function collectionId(): int
     {

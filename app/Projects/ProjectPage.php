@@ -98,6 +98,14 @@ class ProjectPage
             $curves[] = ['name' => $route['name'], 'points' => implode(' ', $points), 'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => ['', '7 4', '2 3', '10 3 2 3', '4 6'][$i % 5], 'end' => [$this->x($last['season']), $this->y($last['decimal'])]];
         }
 
+        // Names that would lie over each other move apart.
+        $order = array_keys($curves);
+        usort($order, fn (int $a, int $b): int => $curves[$a]['end'][1] <=> $curves[$b]['end'][1]);
+        $above = -INF;
+        foreach ($order as $i) {
+            $curves[$i]['end'][1] = $above = max($curves[$i]['end'][1], $above + 13);
+        }
+
         return $curves;
     }
 
@@ -151,6 +159,31 @@ class ProjectPage
         }
 
         return ['nodes' => array_values($nodes), 'lines' => $drawn, 'width' => 268.0 * (1 + max(array_values($level) ?: [0])) + 10, 'height' => 96.0 * (1 + max($rows ?: [0])) + 12];
+    }
+
+    /**
+     * The pairs of owned animals that a step can be made with, as "sire:dam".
+     *
+     * @param  array<string, mixed>  $step
+     * @return list<string>
+     */
+    public function pairsOf(array $step): array
+    {
+        $numbers = fn (string $text): array => array_values(array_filter(array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text))));
+        $pairs = [];
+        foreach ($numbers($step['sire']) as $sire) {
+            foreach ($numbers($step['dam']) as $dam) {
+                $pairs[] = "{$sire}:{$dam}";
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<array{string, string}> crosses that are left out, with their names */
+    public function forbidden(): array
+    {
+        return array_map(fn (array $pair): array => [implode(':', $pair), $this->named("a{$pair[0]}").' × '.$this->named("a{$pair[1]}")], $this->project->forbidden);
     }
 
     /** @return list<array{name: string, value: int|float, source: string}> */

@@ -46,7 +46,7 @@ class Workshop
 
         return new Project(
             $this->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, null,
-            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden,
+            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden, $record->keep,
         );
     }
 
@@ -90,7 +90,7 @@ class Workshop
     public function inputOf(Project $project): string
     {
         return hash('xxh128', serialize([
-            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->assumptions->toArray(),
+            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->keep, $project->assumptions->toArray(),
             array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->shelf->fingerprint(),
         ]));
     }

@@ -29,7 +29,7 @@ final class SeasonAssignment
     public function __construct(array $wishes, private readonly int $femalesPerMale)
     {
         $places = array_keys($wishes);
-        usort($places, static fn (int $a, int $b): int => $wishes[$b]['weight'] <=> $wishes[$a]['weight'] ?: $a <=> $b);
+        usort($places, static fn (int $a, int $b): int => [$wishes[$b]['weight'], $a] <=> [$wishes[$a]['weight'], $b]);
         $this->places = $places;
         $this->wishes = array_map(static fn (int $place): array => $wishes[$place], $places);
     }

@@ -20,6 +20,7 @@ return new class extends Migration {
             $table->json('offers'); // animals for sale: genes, sex, age in months, price
             $table->json('assumptions'); // those that differ from the defaults
             $table->json('forbidden'); // pairs of animals that are not to be mated
+            $table->json('keep'); // how many to keep of a step, where it is not left to the plan
             $table->text('notes')->nullable();
             $table->date('begun_on')->nullable();
             $table->unsignedInteger('version')->default(1);

@@ -33,14 +33,38 @@ class ProjectsTest extends TestCase
 
         (new \App\Jobs\MakePlan($plan->id))->handle();
         $this->getJson("/plans/{$plan->id}")->assertJson(['state' => 'done', 'progress' => 100]);
-        $this->get("/projects/{$project->id}")->assertSee('Without buying')->assertSee('What moves the result most')->assertSee('How many to keep')->assertSee('Every pairing you could make')->assertDontSee('has changed since');
+        $this->get("/projects/{$project->id}")->assertSee('Without buying')->assertSee('What moves the result most')->assertSee('Young kept')->assertSee('Every pairing you could make')->assertDontSee('has changed since');
         $this->get("/projects/{$project->id}/story")->assertOk()->assertSee('Clown + Piebald');
-        $this->get('/projects')->assertSee('Two recessives')->assertSeeInOrder(['The season that comes', 'Skiff', 'Tender']);
+        $this->get('/projects')->assertSee('Two recessives');
 
         $this->made(['name' => 'New one', 'sex' => 'male', 'genotype' => 'Clown Piebald']);
         $this->get("/projects/{$project->id}")->assertSee('The collection has changed since this plan was made.');
         $this->post("/projects/{$project->id}/plan")->assertRedirect();
         $this->get("/projects/{$project->id}")->assertSee('New one is one already')->assertSee('Earlier plans');
+    }
+
+    public function test_a_cross_is_left_out_and_the_number_to_keep_is_fixed(): void
+    {
+        $this->animals();
+        $this->post('/projects', ['offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $latest = fn (): array => $project->plans()->latest('id')->first()->result['routes'] ?? [];
+        $this->get('/projects')->assertSeeInOrder(['The season that comes', 'Skiff × Tender', 'Two recessives']);
+
+        $step = $latest()[0]['steps'][0];
+        $this->assertSame('Piebald het Clown', $step['keep'][0]['genes']);
+        $this->post("/projects/{$project->id}/keep", ['step' => $step['key'], 'count' => '5'])->assertSessionHasNoErrors();
+        $this->assertSame(5, $latest()[0]['steps'][0]['keep'][0]['count']);
+        $this->post("/projects/{$project->id}/keep", ['step' => $step['key'], 'count' => ''])->assertSessionHasNoErrors();
+        $this->assertSame(2, $latest()[0]['steps'][0]['keep'][0]['count']);
+
+        $this->made(['name' => 'Wherry', 'genotype' => 'Piebald', 'hatched_on' => '2021-08-01']);
+        $page = new \App\Projects\ProjectPage($project->load('latestPlan', 'keeper'), app(\App\Projects\Workshop::class));
+        $pairs = $page->pairsOf($step);
+        $this->post("/projects/{$project->id}/forbid", ['pairs' => $pairs])->assertRedirect();
+        $this->get("/projects/{$project->id}")->assertSee('Crosses left out')->assertSee('Skiff × Tender');
+        $this->post("/projects/{$project->id}/forbid", ['pairs' => $pairs]);
+        $this->assertSame([], $project->refresh()->forbidden);
     }
 
     public function test_a_plan_can_be_stopped(): void

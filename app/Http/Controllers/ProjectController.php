@@ -16,6 +16,7 @@ use App\Projects\Workshop;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -86,6 +87,33 @@ class ProjectController extends Controller
         $this->plan($project);
 
         return redirect()->route('projects.show', $project)->with('said', 'The plan is made anew from the collection as it is now.');
+    }
+
+    /** Forbids a cross of two founders, or allows it again, and plans anew. */
+    public function forbid(Request $request, Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $pairs = $request->validate(['pairs' => ['required', 'array', 'max:200'], 'pairs.*' => ['regex:/^\d+:\d+$/']])['pairs'];
+        $pairs = array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), $pairs);
+        $isForbidden = in_array($pairs[0], $project->forbidden, true);
+        $rest = array_values(array_filter($project->forbidden, fn (array $pair): bool => ! in_array($pair, $pairs, true)));
+        DB::transaction(fn () => $project->update(['forbidden' => $isForbidden ? $rest : [...$rest, ...$pairs]]));
+        $this->plan($project);
+
+        return redirect()->route('projects.show', $project)->with('said', $isForbidden ? 'The cross is allowed again.' : 'The cross is left out from now on.');
+    }
+
+    /** Fixes how many to keep of a step, or leaves it to the plan again, and plans anew. */
+    public function keep(Request $request, Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $valid = $request->validate(['step' => ['required', 'string', 'max:120'], 'count' => ['nullable', 'integer', 'between:1,12']], ['count' => 'Keep 1 to 12.']);
+        $keep = $project->keep;
+        unset($keep[$valid['step']]);
+        DB::transaction(fn () => $project->update(['keep' => $keep + (($valid['count'] ?? null) === null ? [] : [$valid['step'] => (int) $valid['count']])]));
+        $this->plan($project);
+
+        return redirect()->route('projects.show', $project)->with('said', ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.");
     }
 
     public function progress(Plan $plan): JsonResponse

@@ -32,9 +32,17 @@
                     @foreach ($river['lines'] as [$x1, $y1, $x2, $y2, $wide])<path class="water" style="stroke-width:{{ round($wide, 1) }}" d="M{{ $x1 }} {{ $y1 }} C {{ $x1 + 18 }} {{ $y1 }}, {{ $x2 - 18 }} {{ $y2 }}, {{ $x2 }} {{ $y2 }}"/>@endforeach
                     @foreach ($river['nodes'] as $node)<g transform="translate({{ $node['x'] }} {{ $node['y'] }})"><rect class="node is-{{ $node['kind'] }}" width="236" height="80" rx="{{ $node['kind'] === 'founder' ? 8 : 20 }}"/><text class="name" x="14" y="25">{{ Str::limit($node['title'], 28) }}</text><text class="role" x="14" y="46">{{ Str::limit($node['text'], 36) }}</text><text class="role" x="14" y="66">{{ $node['note'] }}</text></g>@endforeach
                 </svg></div>
-                <ol class="steps mt-2">@foreach ($route['steps'] as $step)<li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}: {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg; {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex'] ?? 'of either sex') }}@foreach ($step['buy'] as $buy); to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}, {{ $house->money((int) round(100 * $buy['price'])) }}@endforeach</li>@endforeach</ol>
+                <ol class="steps mt-2">@foreach ($route['steps'] as $step)<li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}: {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg; {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex'] ?? 'of either sex') }}@foreach ($step['buy'] as $buy); to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}, {{ $house->money((int) round(100 * $buy['price'])) }}@endforeach
+                    @can('manage', $project)<span class="row-flow no-print">
+                        @if ($step['key'] !== 'target')<form method="post" action="{{ route('projects.keep', $project) }}" class="row-flow">@csrf<input type="hidden" name="step" value="{{ $step['key'] }}"><label class="small soft" for="keep-{{ $i }}-{{ $loop->index }}">keep</label><select class="input slim" id="keep-{{ $i }}-{{ $loop->index }}" name="count"><option value="">as planned</option>@foreach (range(1, 6) as $count)<option value="{{ $count }}" @selected(($project->keep[$step['key']] ?? null) === $count)>{{ $count }}</option>@endforeach</select><button class="button slim" type="submit">Plan with it</button></form>@endif
+                        @php($pairs = $page->pairsOf($step))
+                        @if ($pairs !== [])<form method="post" action="{{ route('projects.forbid', $project) }}">@csrf @foreach ($pairs as $pair)<input type="hidden" name="pairs[]" value="{{ $pair }}">@endforeach<button class="quiet" type="submit">leave this cross out</button></form>@endif
+                    </span>@endcan</li>@endforeach</ol>
             </section>
         @endforeach
+        @if ($project->forbidden !== [])
+            <section class="sheet"><div class="head"><h2>Crosses left out</h2></div><ul class="plain">@foreach ($page->forbidden() as [$pair, $words])<li class="row-flow">{{ $words }} @can('manage', $project)<form class="ms-auto" method="post" action="{{ route('projects.forbid', $project) }}">@csrf<input type="hidden" name="pairs[]" value="{{ $pair }}"><button class="quiet" type="submit" aria-label="allow again: {{ $words }}">allow again</button></form>@endcan</li>@endforeach</ul></section>
+        @endif
     @endif
     <div class="two">
         @if (($page->result['pairs'] ?? []) !== [])
