@@ -4,15 +4,19 @@ namespace App\Projects;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
+use App\Collection\Status;
 use App\Collection\Statuses;
 use App\Documents\PlanDocument;
+use App\Family\Family;
 use App\House\House;
+use App\House\PairingCheck;
 use App\Models\Animal;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use Destino\DestinoError;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
+use Destino\Planning\Dilemma;
 use Destino\Planning\Founder;
 use Destino\Planning\Influence;
 use Destino\Planning\KeepBack;
@@ -72,12 +76,14 @@ class Workshop
         };
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
-        $result = PlanDocument::of($plan) + ['names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project)];
+        $result = PlanDocument::of($plan) + ['names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project)];
         if ($plan->routes !== [] && $goOn(1, 1)) {
             $best = $plan->routes[0][0];
             $result['influence'] = array_map(fn (Influence $one): array => ['assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high, 'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)], 'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)]], Influence::of($planner->space(), $best, 400, $record->seed));
             $record->update(['progress' => 85]);
             $result['keep'] = array_map(fn (KeepBack $one): array => ['genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances, 'advised' => $one->advised], KeepBack::of($planner->space(), $best, 400, $record->seed));
+            $result['dilemmas'] = array_map(fn (Dilemma $one): array => ['question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5), 'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4), 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2)], Dilemma::of($this->shelf->catalogue(), $project, 800, $record->seed));
+            $record->update(['progress' => 95]);
             $adaptive = (new Simulation($planner->space(), array_column($plan->routes, 0)))->run(1000, $record->seed);
             $result['adaptive'] = array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)], range(1, $project->horizon));
         }
@@ -110,11 +116,12 @@ class Workshop
             $founders[] = new Founder(
                 "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id), $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
                 $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200)) ? null : $animal->latestWeight->grams, null, $animal->sire_id === null ? null : "a{$animal->sire_id}", $animal->dam_id === null ? null : "a{$animal->dam_id}",
+                $statuses->status($animal->id) === Status::Quarantine ? 2 : 1, // out of quarantine by the season after
             );
         }
         $known = array_flip(array_map(fn (Founder $founder): string => $founder->id, $founders));
 
-        return array_map(fn (Founder $one): Founder => new Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null), $founders);
+        return array_map(fn (Founder $one): Founder => new Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null, $one->from), $founders);
     }
 
     /** @return list<Founder> */
@@ -142,11 +149,21 @@ class Workshop
     }
 
     /** @return list<array<string, mixed>> the best pairings of the collection for the target */
-    private function pairs(Planner $planner, Project $project): array
+    private function pairs(Planner $planner, Project $project, ProjectRecord $record): array
     {
         $owned = array_values(array_filter($project->founders, fn (Founder $founder): bool => ! $founder->isOffer()));
+        $family = Family::of($record->keeper);
+        $beliefs = Beliefs::of($record->keeper, $this->shelf);
+        $season = fn (Founder $founder): int => max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
+        $pairs = [];
+        foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
+            [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
+            $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam))] + ($male === null || $female === null ? [] : [
+                'inbreeding' => $family->kinship($male, $female)->toString(), 'stance' => PairingCheck::of($male, $female, $family, $beliefs, $this->house, $this->shelf)->stance->value,
+            ]);
+        }
 
-        return array_map(fn (array $pair): array => ['sire' => $pair[0]->id, 'dam' => $pair[1]->id, 'now' => $pair[2]->toString(), 'next' => $pair[3]->toString()], (new PairFinder($planner->space()))->best($owned, 12));
+        return $pairs;
     }
 
     /** The pairing that comes next: in December. */

@@ -16,6 +16,7 @@ final readonly class Founder
      * @param int|null $grams weight; null where it is not known: judged by age
      * @param float|null $price null where it is owned
      * @param string|null $sire id of its sire, for relatedness
+     * @param int $from season (from 1) before which it is not bred whatever its age, as in quarantine
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class Founder
         public ?float $price = null,
         public ?string $sire = null,
         public ?string $dam = null,
+        public int $from = 1,
     ) {}
 
     public function isOffer(): bool

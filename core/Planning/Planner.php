@@ -74,13 +74,10 @@ final class Planner
         }
         if ($hasOffers) {
             $this->collect($found, $owned, 'Without buying', 2);
-            foreach ($found as $route) {
-                if (count($route->purchases) > 1) {
-                    foreach ($route->purchases as $purchase) { // what if only this one is left out?
-                        $this->collect($found, array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $purchase->id)), "Without {$purchase->genes}", 1);
-                    }
-                    break;
-                }
+            $bought = array_values($found)[0]->purchases ?? [];
+            if (count($bought) > 1) { // what if the dearest is left out?
+                usort($bought, static fn (Founder $a, Founder $b): int => $b->price <=> $a->price);
+                $this->collect($found, array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $bought[0]->id)), "Without {$bought[0]->genes}", 1);
             }
         }
         usort($found, static fn (Route $a, Route $b): int => $a->expected <=> $b->expected);
@@ -94,9 +91,9 @@ final class Planner
      */
     private function collect(array &$found, array $founders, string $name, int $most = 4): void
     {
-        // An alternative that takes half as long again as the first is no alternative.
+        // An alternative that takes half as long again as the first is no alternative; one without buying may take much longer.
         $first = $found === [] ? null : min(array_map(static fn (Route $route): float => $route->expected, $found));
-        $search = new RouteSearch($this->space, 2 * $most, $first === null || $name === 'Without buying' ? null : 1.5 * $first + 1);
+        $search = new RouteSearch($this->space, 2 * $most, $first === null ? null : ($name === 'Without buying' ? 3 * $first + 6 : 1.5 * $first + 2));
         $taken = 0;
         $through = [];
         foreach ($search->from($founders) as $node) {

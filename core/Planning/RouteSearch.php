@@ -100,7 +100,7 @@ final class RouteSearch
         $alike = [];
         foreach ($founders as $founder) {
             $looks = $this->space->looksOf($founder);
-            $ready = $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams);
+            $ready = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
             $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
             $left = implode(',', array_map(static fn (array $pair): string => implode(':', $pair), array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true))));
             $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}"][] = [$founder, $looks, $ready];

@@ -158,7 +158,7 @@ final class Simulation
                     }
                 }
             }
-            $first = $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams);
+            $first = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
             $animals[$key][] = new PlayedAnimal($states, $first);
             if (! $founder->isOffer() && $this->meets($states, $founder->sex)) { // what is bought has not hatched here
                 $found[$founder->sex->value]++;

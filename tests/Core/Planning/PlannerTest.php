@@ -162,6 +162,35 @@ final class PlannerTest extends TestCase
         self::assertSame([[], true], [$limited->routes, str_contains((string) $limited->unreachable, 'limit of relatedness')]);
     }
 
+    public function testDilemmasInfluenceAndKeepingBackAreCompared(): void
+    {
+        $document = ['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'het Clown 66% het Piebald']]);
+        $project = self::project($document);
+        $choices = \Destino\Planning\Dilemma::of(Shelf::catalogue(), $project, 300, 1);
+        self::assertSame(['as planned', 'buy nothing', 'only what is sure'], array_slice(array_map(static fn (\Destino\Planning\Dilemma $one): string => $one->choice, $choices), 0, 3));
+        self::assertGreaterThan($choices[1]->outcome?->by(8), $choices[0]->outcome?->by(8), 'the bought visual helps');
+
+        $planner = new Planner(Shelf::catalogue(), $project);
+        $route = array_values(array_filter($planner->routes(), static fn (\Destino\Planning\Route $one): bool => count($one->steps) > 1))[0];
+        $influence = \Destino\Planning\Influence::of($planner->space(), $route, 200, 1);
+        self::assertGreaterThanOrEqual($influence[count($influence) - 1]->swing(), $influence[0]->swing());
+        $keep = \Destino\Planning\KeepBack::of($planner->space(), $route, 300, 1);
+        self::assertSame([1, 2, 3, 4], array_keys($keep[0]->chances));
+        self::assertGreaterThan($keep[0]->chances[1] - .05, $keep[0]->chances[4], 'more kept does not hurt');
+    }
+
+    public function testASeasonsPairingsAreMatched(): void
+    {
+        $wish = static fn (string $name, array $sires, array $dams, float $weight): array => ['name' => $name, 'sires' => $sires, 'dams' => $dams, 'weight' => $weight];
+        $grants = static fn (array $wishes, int $females = 4): array => array_map(static fn (array $grant): string => "{$grant['wish']}: {$grant['sire']} × {$grant['dam']}", (new \Destino\Planning\SeasonAssignment($wishes, $females))->grants());
+        // Both want F1; the second can do with F2, so both are granted.
+        self::assertSame(['0: M × F1', '1: M × F2'], $grants([$wish('a', ['M'], ['F1'], 1), $wish('b', ['M'], ['F1', 'F2'], 5)]));
+        // One male for one female: the heavier wish.
+        self::assertSame(['1: M × F2'], $grants([$wish('a', ['M'], ['F1'], 1), $wish('b', ['M'], ['F2'], 5)], 1));
+        // A wish that nobody else stands in the way of is granted beside the heavier one.
+        self::assertSame(['0: N × F1', '2: M × F2'], $grants([$wish('a', ['N'], ['F1'], 3), $wish('b', ['M'], ['F1'], 2), $wish('c', ['M'], ['F2'], 2)]));
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function unreachable(): iterable
     {
