@@ -10,12 +10,12 @@ require __DIR__.'/../vendor/autoload.php';
 $views = [
     'pair' => ['/pair?'.http_build_query(['sire_id' => 12, 'dam_id' => 13, 'target' => 'Ultramel + Mojave/Mystic']), 1280, 1180, 'light'],
     'pair-list-and-squares' => ['/pair?'.http_build_query(['sire_id' => 4, 'dam_id' => 8, 'target' => 'Piebald + Calico', 'by' => 'genotype']).'#list-title', 1280, 1500, 'light'],
-    'pair-advice-dark' => ['/pair?'.http_build_query(['sire' => 'Spider Lesser Pastel', 'dam' => 'Spider Mojave Piebald']).'#tray-title', 1280, 1100, 'dark'],
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
     'racks' => ['/animals?view=rack', 1280, 900, 'light'],
     'conflict-phone' => ['/animals/17', 390, 844, 'light'],
     'clutch' => ['/clutches/4', 1280, 760, 'light'],
+    'project' => ['/projects/1', 1280, 1300, 'light'],
     'house' => ['/house', 1280, 1000, 'dark'],
     'import' => ['import', 1280, 1000, 'light'],
     'animal' => ['/animals/8', 1280, 1080, 'light'],
@@ -35,7 +35,7 @@ function importPreview(Browser $browser): void
     file_put_contents($list, "ID,Name,Sex,Hatched,Morph,Father,Mother,Weight,Mood\n101,Bollard,m,2024-07,Pastel het Clown,Undertow,Vellum,780,calm\n102,Capstan,f,03/04/2023,Mojave Pastle,,,1210,\n103,Dory,female,2023,Fire het Clown,,Vellum,1340,strikes\n003,Calico Jenny,f,2021-06-21,Calico,,,1590,\n104,Eyot,perhaps,2024,Normal,,,640,\n");
     $browser->visit('/exchange');
     $browser->find('#file')->sendKeys($list);
-    $browser->click('main form button[type=\"submit\"]');
+    $browser->click('main form button[type="submit"]');
     $browser->waitFor('.answer', 'rows can be brought in');
 }
 $folder = dirname(__DIR__).'/docs/screenshots';
@@ -49,6 +49,10 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     // Phone widths come from the device emulation: a window cannot be made that narrow.
     $browser->size($width, $height);
     $browser->theme($theme);
+    if ($name === 'project') {
+        $browser->visit($path)->click('.top .button.main');
+        $browser->waitFor('.said', 'made anew');
+    }
     $path === 'import' ? importPreview($browser) : $browser->visit($path);
     usleep(700_000);
     $browser->picture("{$folder}/{$name}.png");

@@ -170,7 +170,7 @@ class ImportPlan
             [$first, $second] = [(int) $part[1], (int) $part[2]];
             if ($first <= 12 && $second <= 12 && $first !== $second && $this->slashes === '') {
                 $this->hasUnclearDates = true;
-                $row->fail($field, "“{$text}” can be read in two ways: choose below whether the day or the month comes first.");
+                $row->fail($field, "“{$text}” can be read in two ways: choose whether the day or the month comes first, and look again.");
 
                 return [null, Precision::Day->value];
             }

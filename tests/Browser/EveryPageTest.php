@@ -28,6 +28,10 @@ class EveryPageTest extends BrowserTestCase
         yield 'clutches' => ['/clutches'];
         yield 'clutch' => ['/clutches/4'];
         yield 'clutch form' => ['/clutches/4/edit'];
+        yield 'projects' => ['/projects'];
+        yield 'project' => ['/projects/2'];
+        yield 'project form' => ['/projects/1/edit'];
+        yield 'story' => ['/projects/1/story'];
         yield 'house rules' => ['/house'];
         yield 'building racks' => ['/racks'];
         yield 'in and out' => ['/exchange'];

@@ -134,6 +134,45 @@ class MainPathTest extends BrowserTestCase
         $browser->waitFor('.said', 'Back again: fed, taken');
     }
 
+    public function test_an_animal_is_dragged_to_another_tub(): void
+    {
+        $browser = $this->browser()->visit('/animals?view=rack');
+        $browser->waitFor('.rack', 'Harbour');
+        $browser->driver->wait(10, 100)->until(fn (): bool => $browser->find('.in-tub')->getAttribute('draggable') === 'true');
+        $browser->script("
+            const from = [...document.querySelectorAll('.in-tub')].find(tub => tub.textContent.includes('Cleat'))
+            const to = [...document.querySelectorAll('[data-tub]')].find(tub => tub.dataset.tub.endsWith(':2:5'))
+            const data = new DataTransfer()
+            from.dispatchEvent(new DragEvent('dragstart', { bubbles: true, dataTransfer: data }))
+            to.dispatchEvent(new DragEvent('dragover', { bubbles: true, cancelable: true, dataTransfer: data }))
+            to.dispatchEvent(new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: data }))");
+        $browser->waitFor('[data-tub$=":2:5"]', 'Cleat');
+    }
+
+    public function test_a_list_is_looked_at_and_brought_in(): void
+    {
+        $list = sys_get_temp_dir().'/destino-list.csv';
+        file_put_contents($list, "Name,Sex,Morph\nBollard,m,Pastel het Clown\nCapstan,f,Pastle\n");
+        $browser = $this->browser()->visit('/exchange');
+        $browser->find('#file')->sendKeys($list);
+        $browser->click('main form button[type="submit"]');
+        $browser->waitFor('.answer', '1 of 2 rows can be brought in');
+        self::assertStringContainsString('“Pastle” at 1 is not a known name', $browser->text());
+        $browser->click('main form button.main');
+        $browser->waitFor('.said', '1 animal brought in.');
+        unlink($list);
+    }
+
+    public function test_a_project_is_planned(): void
+    {
+        $browser = $this->browser()->visit('/projects/create');
+        $browser->type('#name', 'Striped')->type('#target', 'Genetic Stripe + Calico');
+        $browser->click('main form button[type="submit"]');
+        $browser->waitFor('.answer', 'have it by');
+        self::assertGreaterThan(0, count($browser->all('.plan-curves polyline')));
+        self::assertGreaterThan(0, count($browser->all('.river .is-target')));
+    }
+
     public function test_it_works_without_scripts(): void
     {
         $browser = $this->browser()->withoutScripts()->visit('/pair?sire=Pastel&dam=het+Clown&target=Pastel');

@@ -19,6 +19,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response as AnyResponse;
@@ -92,7 +93,7 @@ class ExchangeController extends Controller
         }
         $upload->forget();
 
-        return redirect()->route('animals.index')->with('said', number_format($count).' animals are in the collection now.');
+        return redirect()->route('animals.index')->with('said', number_format($count).' '.Str::plural('animal', $count).' brought in.');
     }
 
     private function archive(User $keeper, string $name): BinaryFileResponse

@@ -15,7 +15,7 @@
         <div class="stack">
         <section class="sheet">
             <p class="answer mb-2">{{ $counts['ready'] }} of {{ $counts['rows'] }} rows can be brought in as they stand.</p>
-            <p class="soft mb-0">@if ($counts['wrong']){{ $counts['wrong'] }} {{ Str::plural('row', $counts['wrong']) }} with an error stay out. @endif @if ($counts['unread']){{ $counts['unread'] }} {{ $counts['unread'] === 1 ? 'has' : 'have' }} genes that cannot be read. @endif @if ($counts['repeated']){{ $counts['repeated'] }} repeat an animal. @endif Nothing is written yet.</p>
+            <p class="soft mb-0">@if ($counts['wrong']){{ $counts['wrong'] }} {{ $counts['wrong'] === 1 ? 'row with an error stays' : 'rows with an error stay' }} out. @endif @if ($counts['unread']){{ $counts['unread'] }} {{ $counts['unread'] === 1 ? 'has' : 'have' }} genes that cannot be read. @endif @if ($counts['repeated']){{ $counts['repeated'] }} {{ $counts['repeated'] === 1 ? 'repeats' : 'repeat' }} an animal. @endif Nothing is written yet.</p>
             <form method="post" action="{{ route('exchange.store', [$upload->id] + request()->query()) }}" class="row-flow mt-3" data-module="once">
                 @csrf
                 @if ($counts['unread'])<label class="switch"><input type="checkbox" name="unread" value="1"> also rows whose genes cannot be read; the text goes into their notes</label>@endif

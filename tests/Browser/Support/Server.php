@@ -19,7 +19,7 @@ class Server
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
             'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
-            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
+            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync',
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
