@@ -35,6 +35,9 @@ final class GroupTable
     /** @var array<string, list<array{int, Rational, float, Sex|null}>> */
     private array $crosses = [];
 
+    /** @var array<string, Rational> P(the target here) by pair of looks */
+    private array $meeting = [];
+
     /** @var array<int, Rational> P(the target here | look) */
     private array $accepted = [];
 
@@ -97,6 +100,20 @@ final class GroupTable
     public function cross(int $sire, int $dam): array
     {
         return $this->crosses["{$sire}x{$dam}"] ??= $this->crossed($sire, $dam);
+    }
+
+    /** P(an egg of two looks lives and meets the target here). */
+    public function meeting(int $sire, int $dam): Rational
+    {
+        if (! isset($this->meeting["{$sire}x{$dam}"])) {
+            $sum = Rational::zero();
+            foreach ($this->cross($sire, $dam) as [$look, $chance]) {
+                $sum = $sum->plus($chance->times($this->accepted($look)));
+            }
+            $this->meeting["{$sire}x{$dam}"] = $sum;
+        }
+
+        return $this->meeting["{$sire}x{$dam}"];
     }
 
     /** P(the target is met at this group | look). */

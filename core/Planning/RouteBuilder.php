@@ -48,11 +48,12 @@ final class RouteBuilder
         }
         $this->take($node->sire, false);
         $this->take($node->dam, false);
+        $odds = $isLast ? $this->space->oddsOfTarget($node->sire->looks, $node->dam->looks) : $this->space->oddsOf($node->sire->looks, $node->dam->looks, $node->looks);
         $this->steps[$key] = new RouteStep(
             $key, max($this->earliest($node->sire), $this->earliest($node->dam)), $node->sire->key, $node->dam->key, $node->sire->founders, $node->dam->founders,
-            $this->space->text($node->sire->looks), $this->space->text($node->dam->looks), $node->looks, $this->space->text($node->looks),
+            $this->space->text($node->sire->looks), $this->space->text($node->dam->looks), $node->looks, $isLast ? $this->space->project->target->text : $this->space->text($node->looks),
             $isLast ? $this->space->project->target->sex : $node->sex,
-            $this->space->oddsOf($node->sire->looks, $node->dam->looks, $node->looks), $this->space->project->keep[$key] ?? $this->keep($node, $isLast), $isLast,
+            $odds, $this->space->project->keep[$key] ?? $this->keep($node, $isLast), $isLast,
         );
     }
 

@@ -147,6 +147,16 @@ final class RouteSearch
         }
         $from = max($sire->ready, $dam->ready);
         $females = $dam->isFounder() ? min(count($dam->founders), max(1, $this->space->project->assumptions->femalesPerMale)) : 1;
+        $hit = 1.0;
+        foreach ($this->space->groups as $i => $group) {
+            $hit *= $group->meeting($sire->looks[$i], $dam->looks[$i])->toFloat();
+        }
+        $wanted = $this->space->project->target->sex;
+        if ($hit > 0.0) {
+            $looks = $this->space->likeliestHit($sire->looks, $dam->looks);
+            $hit *= $wanted === null ? 1.0 : $this->space->shareOf($wanted);
+            $this->finish(new Node(implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $hit));
+        }
         $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null);
     }
 
@@ -175,12 +185,6 @@ final class RouteSearch
     /** @param list<int> $looks */
     private function young(Node $sire, Node $dam, float $from, int $females, array $looks, float $chance, Sex $sex): void
     {
-        $accepted = $this->space->accepted($looks, $sex)->toFloat();
-        if ($accepted > 0.0) {
-            // Either sex will do where the target asks for none: the chance of the other one counts too.
-            $hit = $accepted * ($this->space->project->target->sex === null && $this->space->sexAt === null ? $chance / max(1e-12, $this->space->shareOf($sex)) : $chance);
-            $this->finish(new Node(implode('.', $looks), $looks, $sex, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $chance));
-        }
         $born = $this->expected($from, $chance, $females);
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
         $key = implode('.', $looks).$sex->value;

@@ -14,7 +14,7 @@ final readonly class RouteStep
      * @param int $season earliest season (from 1) in which both parents can breed, if all goes well
      * @param list<int> $looks of the young to keep
      * @param Sex|null $sex null where either will do
-     * @param Rational $odds P(an egg is such a young), sex aside
+     * @param Rational $odds P(an egg is such a young), sex aside; of the last cross: P(an egg meets the target)
      * @param int $keep how many to keep
      * @param string $sire key of the sire's node; a step's young has the key of the step
      * @param list<Founder> $sires founders that can be the sire; empty where he is a young

@@ -151,6 +151,46 @@ final class Space
     }
 
     /**
+     * P(an egg meets the target), over all looks of the young, sex included where a group of the plan tells it.
+     *
+     * @param list<int> $sire
+     * @param list<int> $dam
+     */
+    public function oddsOfTarget(array $sire, array $dam): Rational
+    {
+        $odds = Rational::one();
+        foreach ($this->groups as $i => $group) {
+            $odds = $odds->times($group->meeting($sire[$i], $dam[$i]));
+        }
+
+        return $odds;
+    }
+
+    /**
+     * The looks of the young that most often meet the target.
+     *
+     * @param list<int> $sire
+     * @param list<int> $dam
+     * @return list<int>
+     */
+    public function likeliestHit(array $sire, array $dam): array
+    {
+        $looks = [];
+        foreach ($this->groups as $i => $group) {
+            $best = -1.0;
+            $looks[$i] = -1;
+            foreach ($group->cross($sire[$i], $dam[$i]) as [$look, , $p]) {
+                $hit = $p * $group->accepted($look)->toFloat();
+                if ($hit > $best) {
+                    [$best, $looks[$i]] = [$hit, $look];
+                }
+            }
+        }
+
+        return array_values($looks);
+    }
+
+    /**
      * Conditions of the target that no founder can bring, each with what is missing.
      *
      * @return list<string>

@@ -56,12 +56,9 @@ final class PlainSearch
             }
             $combinations = $longer;
         }
-        $least = INF;
+        $hit = 0.0;
         foreach ($combinations as [$looks, $chance]) {
-            $accepted = $this->space->accepted($looks, Sex::Male)->toFloat();
-            if ($accepted > 0) {
-                $least = min($least, $from + 1 / $this->space->perSeason($chance * $accepted, 1) - 1);
-            }
+            $hit += $chance * $this->space->accepted($looks, Sex::Male)->toFloat();
             foreach ([Sex::Male, Sex::Female] as $sex) {
                 $key = implode('.', $looks).$sex->value;
                 $ready = $from + 1 / $this->space->perSeason($chance / 2, 1) - 1 + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
@@ -69,6 +66,6 @@ final class PlainSearch
             }
         }
 
-        return $least;
+        return $hit > 0 ? $from + 1 / $this->space->perSeason($hit, 1) - 1 : INF;
     }
 }

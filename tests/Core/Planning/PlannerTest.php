@@ -162,6 +162,82 @@ final class PlannerTest extends TestCase
         self::assertSame([[], true], [$limited->routes, str_contains((string) $limited->unreachable, 'limit of relatedness')]);
     }
 
+    public function testABreedingPairTakesBothSexes(): void
+    {
+        $document = self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1]);
+        $pair = self::best(self::plan(['rules' => ['wanted' => 'pair']] + $document, 4000));
+        // One clutch of six: P(a son and a daughter) = 1 − 2·(1 − p/2)⁶ + (1 − p)⁶ with p the chance of a hit.
+        $p = self::S / 4;
+        $both = 1 - 2 * (1 - $p / 2) ** 6 + (1 - $p) ** 6;
+        self::assertEqualsWithDelta($both, $pair->by(1), 5 * sqrt($both * (1 - $both) / 4000));
+        self::assertGreaterThan($pair->by(3), self::best(self::plan($document, 1000))->by(3));
+    }
+
+    public function testWithoutATubNoYoungIsKept(): void
+    {
+        $document = self::document('Clown, male', [['male', 'Normal'], ['female', 'Clown']]);
+        $outcome = self::best(self::plan(['rules' => ['tubs' => 0]] + $document, 200));
+        self::assertSame([0.0, 0.0], [$outcome->by(8), $outcome->kept]);
+        self::assertNotNull($outcome->risk());
+    }
+
+    /** @return iterable<string, array{string, list<array{string, string}>, string}> target, animals, odds of the first cross */
+    public static function reverseGoals(): iterable
+    {
+        yield 'one gene out of a combination' => ['Clown, no Pastel', [['male', 'Pastel Clown'], ['female', 'Clown']], '1/2'];
+        yield 'a gene cleared from a carrier' => ['Pastel, no Clown', [['male', 'Pastel het Clown'], ['female', 'Normal']], '1/4'];
+        yield 'nothing but one gene shows' => ['only Mojave', [['male', 'Mojave Pastel'], ['female', 'Normal']], '1/4'];
+        yield 'an allele out of a compound' => ['Mojave, no Mystic', [['male', 'Mojave/Mystic'], ['female', 'Normal']], '1/2'];
+    }
+
+    public function testTheLastCrossHasTheOddsOfTheWholeTarget(): void
+    {
+        // One copy or two will do: 3/4, and not the 1/2 of the commoner look.
+        $route = self::plan(self::document('Enchi + Clown', [['male', 'Enchi het Clown'], ['female', 'Enchi het Clown']]), 50)->routes[0][0];
+        self::assertSame(['3/16', 'Enchi + Clown'], [$route->steps[0]->odds->toString(), $route->steps[0]->genes]);
+        self::assertSame(Shelf::odds('Enchi het Clown', 'Enchi het Clown', 'Enchi + Clown')->chance->perEgg()->toString(), $route->steps[0]->odds->toString());
+    }
+
+    /** @param list<array{string, string}> $animals */
+    #[DataProvider('reverseGoals')]
+    public function testAGeneIsTakenOutAlone(string $target, array $animals, string $odds): void
+    {
+        $plan = self::plan(self::document($target, $animals), 50);
+        self::assertCount(1, $plan->routes[0][0]->steps);
+        self::assertSame($odds, $plan->routes[0][0]->steps[0]->odds->toString());
+    }
+
+    public function testMoneyAndYearsOfFood(): void
+    {
+        $document = ['market' => [['genes' => 'het Clown', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown', [['male', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 40, 'yearly_keep' => 50]);
+        $outcome = self::best(self::plan($document, 20));
+        // 300 for her, and two animals fed for the one season that forty eggs need.
+        self::assertSame([0.0, 300 + 100.0, 300 + 100.0], [$outcome->moneyBySeason[0], $outcome->moneyBySeason[1], $outcome->money()]);
+        self::assertSame(1.0, $outcome->by(1));
+    }
+
+    public function testQuarantineDelaysAndAShareOfFemalesMatters(): void
+    {
+        $project = self::project(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1]));
+        $held = array_map(static fn (\Destino\Planning\Founder $one): \Destino\Planning\Founder => new \Destino\Planning\Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, null, null, $one->id === 'A0' ? 3 : 1), $project->founders);
+        $outcome = (new Planner(Shelf::catalogue(), $project->withFounders($held)))->plan(200)->routes[0][1];
+        self::assertSame([0.0, true], [$outcome->by(2), $outcome->by(3) > 0]);
+
+        $daughters = self::best(self::plan(self::document('Clown, female', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500));
+        $sons = self::best(self::plan(self::document('Clown, male', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500));
+        self::assertGreaterThan($daughters->by(2), $sons->by(2));
+    }
+
+    public function testTheBandNarrowsWithTheSquareRootOfTheRuns(): void
+    {
+        $width = static function (int $runs): float {
+            [$low, $high] = self::best(self::plan(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $runs))->band(2);
+
+            return $high - $low;
+        };
+        self::assertEqualsWithDelta(2.0, $width(400) / $width(1600), .1);
+    }
+
     public function testDilemmasInfluenceAndKeepingBackAreCompared(): void
     {
         $document = ['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'het Clown 66% het Piebald']]);
