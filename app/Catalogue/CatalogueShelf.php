@@ -30,6 +30,9 @@ class CatalogueShelf
     /** @var array<string, mixed>|null */
     private ?array $shipped = null;
 
+    /** The shelf that this one was made from, which has read the same files or will. */
+    private ?self $base = null;
+
     /** @var array<string, Catalogue> */
     private array $catalogues = [];
 
@@ -47,7 +50,7 @@ class CatalogueShelf
     public function forHouse(House $house, array $changes): self
     {
         $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache);
-        $shelf->shipped = $this->shipped();
+        $shelf->base = $this;
 
         return $shelf;
     }
@@ -56,7 +59,7 @@ class CatalogueShelf
     public function withSchools(array $schools): self
     {
         $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache);
-        $shelf->shipped = $this->shipped();
+        $shelf->base = $this;
 
         return $shelf;
     }
@@ -74,6 +77,9 @@ class CatalogueShelf
     /** @return array<string, mixed> the gene facts without what a keeper added */
     public function shipped(): array
     {
+        if ($this->base !== null) {
+            return $this->base->shipped();
+        }
         if ($this->shipped === null) {
             $document = ['format' => 'destino-catalogue/1', 'genes' => []];
             foreach (glob($this->folder.'/genes/*.json') ?: [] as $file) {

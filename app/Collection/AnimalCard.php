@@ -23,6 +23,8 @@ class AnimalCard
 {
     private ?Readiness $readiness = null;
 
+    private ?Rational $chance = null;
+
     /** @var list<Weighing>|null where they were looked up for many animals at once */
     private ?array $weighings = null;
 
@@ -32,7 +34,6 @@ class AnimalCard
     {
         return $this->status ?? $this->animal->status();
     }
-
 
     public function belief(): Belief
     {
@@ -58,25 +59,25 @@ class AnimalCard
     /** P(the animal meets what was looked for); null where nothing was. An animal of unknown sex is either with 1/2. */
     public function chance(): ?Rational
     {
-        if ($this->wanted === null) {
-            return null;
-        }
-        if ($this->isOutOfQuestion($this->wanted)) {
+        return $this->wanted === null ? null : $this->chance ??= $this->chanceOf($this->wanted);
+    }
+
+    private function chanceOf(Target $wanted): Rational
+    {
+        $sex = $this->animal->sex;
+        if (($sex !== null && ! $wanted->acceptsSex($sex)) || $this->isOutOfQuestion($wanted)) {
             return Rational::zero();
         }
-        if ($this->animal->sex === null && $this->wanted->sex !== null) {
-            return $this->beliefs->chanceOf($this->wanted->withSex($this->belief()->sex), $this->animal->id)->times(Rational::of(1, 2));
+        if ($sex === null && $wanted->sex !== null) {
+            return $this->beliefs->chanceOf($wanted->withSex($this->belief()->sex), $this->animal->id)->times(Rational::of(1, 2));
         }
 
-        return $this->beliefs->chanceOf($this->wanted, $this->animal->id);
+        return $this->beliefs->chanceOf($wanted, $this->animal->id);
     }
 
     /** Whether the target cannot be met, as the loci alone tell: cheaper than the whole belief. */
     private function isOutOfQuestion(Target $wanted): bool
     {
-        if ($this->animal->sex !== null && ! $wanted->acceptsSex($this->animal->sex)) {
-            return true;
-        }
         $groups = $this->beliefs->groups($this->animal->id);
         foreach ($wanted->loci() as $locus) {
             if (! in_array($this->catalogue->groupOf($locus)->key, $groups, true) && ! $wanted->accepts($this->catalogue->form($locus, Allele::WILD, Allele::WILD))) {
@@ -106,10 +107,12 @@ class AnimalCard
      */
     public static function weigh(array $cards): void
     {
-        $latest = DB::table('care_entries')->selectRaw('animal_id, "on", grams, row_number() over (partition by animal_id order by "on" desc, id desc) as place')
-            ->whereIntegerInRaw('animal_id', array_map(fn (self $card): int => $card->animal->id, $cards))->where('kind', CareKind::Weight->value)->whereNull('deleted_at');
+        // One step down the index for each animal, rather than a look at every weight that was ever taken.
+        $last = DB::table('care_entries', 'one')->select('one.id')->whereColumn('one.animal_id', 'animals.id')->where('one.kind', CareKind::Weight->value)->whereNull('one.deleted_at')
+            ->orderByDesc('one.on')->orderByDesc('one.id')->limit(1);
+        $ids = DB::table('animals')->whereIntegerInRaw('animals.id', array_map(fn (self $card): int => $card->animal->id, $cards))->selectSub($last, 'last')->pluck('last')->filter()->all();
         $weighings = [];
-        foreach (DB::query()->fromSub($latest, 'latest')->where('place', 1)->get() as $row) {
+        foreach (DB::table('care_entries')->whereIntegerInRaw('id', $ids)->get(['animal_id', 'on', 'grams']) as $row) {
             $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);
         }
         foreach ($cards as $card) {

@@ -24,6 +24,7 @@ use Destino\Notation\Target;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 
 /**
  * What is believed of every animal of a collection, derived by the core from statements and parents. Each answer is kept
@@ -32,12 +33,12 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-type Words array{text: string, conflict: bool, groups: list<string>}
  * @phpstan-type Why array{reasons: array<string, list<array{string, string}>>, conflicts: list<array{list<string>, list<string>}>}
- * @phpstan-type Bodies array{belief: string, beads: string, why: string}
+ * @phpstan-type Body array{key: string, belief: string, why: string}
  */
 class Beliefs
 {
     /** Rises whenever what is kept changes its form or the way it is derived. */
-    private const FORM = '3:';
+    private const FORM = '5:';
 
     /** Targets whose chances are kept. */
     private const TARGETS = 20;
@@ -59,15 +60,22 @@ class Beliefs
     /** @var array<string, Words>|null by key */
     private ?array $words = null;
 
-    /** @var array<string, Bodies>|null by key; larger, and read only where they are asked for */
-    private ?array $bodies = null;
+    /** @var array<int, Body|null> by animal; large, so each is kept by itself and read only where it is asked for */
+    private array $bodies = [];
+
+    /** @var array<int, true> animals of which something new was worked out */
+    private array $newBodies = [];
+
+    /** @var array<string, string>|null by key; apart from the words and the bodies, as lists of many animals draw them */
+    private ?array $beads = null;
 
     private bool $isChanged = false;
 
-    /** @var array<string, array<string, string>>|null P by target and key, for the targets asked last */
-    private ?array $chances = null;
+    /** @var array<string, array<string, Rational>> P by target and key */
+    private array $chances = [];
 
-    private bool $hasNewChances = false;
+    /** @var array<string, true> targets of which something new was worked out */
+    private array $newChances = [];
 
     private ?string $facts = null;
 
@@ -127,15 +135,15 @@ class Beliefs
     /** P(an animal meets a target), kept like the beliefs themselves. */
     public function chanceOf(Target $target, int $id): Rational
     {
-        $this->chances ??= (array) Cache::get("beliefs:{$this->keeper}:chances", []);
-        $asked = $target->text.($target->sex === null ? '' : " {$target->sex->value}");
+        $asked = hash('xxh128', $target->text.($target->sex === null ? '' : " {$target->sex->value}"));
+        $this->chances[$asked] ??= (array) Cache::get("beliefs:{$this->keeper}:chance:{$asked}", []);
         $key = $this->key($id);
         if (! isset($this->chances[$asked][$key])) {
-            $this->chances[$asked][$key] = $target->chanceFor($this->belief($id), $this->shelf->catalogue())->toString();
-            $this->hasNewChances = true;
+            $this->chances[$asked][$key] = $target->chanceFor($this->belief($id), $this->shelf->catalogue());
+            $this->newChances[$asked] = true;
         }
 
-        return Rational::parse($this->chances[$asked][$key]);
+        return $this->chances[$asked][$key];
     }
 
     /**
@@ -151,7 +159,13 @@ class Beliefs
     /** @return list<Bead> */
     public function beads(int $id): array
     {
-        return unserialize($this->body($id)['beads']);
+        $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
+        $key = $this->key($id);
+        if (! isset($this->beads[$key])) {
+            $this->work($id, $key);
+        }
+
+        return unserialize($this->beads[$key]);
     }
 
     /** @return array<int, list<NotationError>> by statement: what of this animal's statements can no longer be read */
@@ -167,16 +181,36 @@ class Beliefs
     /** Keeps what was worked out for the next time, and lets go of what follows from records as they were. */
     public function keep(): void
     {
-        if ($this->hasNewChances && $this->chances !== null) {
-            Cache::put("beliefs:{$this->keeper}:chances", array_slice($this->chances, -self::TARGETS, null, true), now()->addMonth());
-            $this->hasNewChances = false;
+        if ($this->newChances === [] && ! $this->isChanged) {
+            return;
+        }
+        $current = array_flip(array_map($this->key(...), array_keys($this->animals)));
+        if ($this->newChances !== []) {
+            $this->keepChances($current);
         }
         if ($this->isChanged) {
-            $current = array_flip(array_map($this->key(...), array_keys($this->animals)));
+            Cache::put("beliefs:{$this->keeper}:beads", array_intersect_key($this->beads ?? [], $current), now()->addMonth());
             Cache::put("beliefs:{$this->keeper}", array_intersect_key($this->words ?? [], $current), now()->addMonth());
-            Cache::put("beliefs:{$this->keeper}:bodies", array_intersect_key($this->bodies ?? [], $current), now()->addMonth());
+            foreach (array_keys($this->newBodies) as $id) {
+                Cache::put("beliefs:{$this->keeper}:body:{$id}", $this->bodies[$id], now()->addMonth());
+            }
+            $this->newBodies = [];
             $this->isChanged = false;
         }
+    }
+
+    /** @param array<string, int> $current keys of what is recorded now */
+    private function keepChances(array $current): void
+    {
+        foreach (array_keys($this->newChances) as $asked) {
+            Cache::put("beliefs:{$this->keeper}:chance:{$asked}", array_intersect_key($this->chances[$asked], $current), now()->addMonth());
+        }
+        $targets = [...array_diff((array) Cache::get("beliefs:{$this->keeper}:targets", []), array_keys($this->newChances)), ...array_keys($this->newChances)];
+        foreach (array_splice($targets, 0, max(0, count($targets) - self::TARGETS)) as $asked) {
+            Cache::forget("beliefs:{$this->keeper}:chance:{$asked}");
+        }
+        Cache::put("beliefs:{$this->keeper}:targets", $targets, now()->addMonth());
+        $this->newChances = [];
     }
 
     /** @return Words */
@@ -191,26 +225,37 @@ class Beliefs
         return $this->words[$key];
     }
 
-    /** @return Bodies */
+    /** @return Body */
     private function body(int $id): array
     {
-        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
-        $key = $this->key($id);
-        if (! isset($this->bodies[$key])) {
-            $this->work($id, $key);
+        if ($this->keptBody($id) === null) {
+            $this->work($id, $this->key($id));
         }
 
-        return $this->bodies[$key];
+        return $this->bodies[$id] ?? throw new LogicException("Nothing was worked out of animal {$id}.");
+    }
+
+    /** @return Body|null what was worked out before, if it still holds */
+    private function keptBody(int $id): ?array
+    {
+        if (! array_key_exists($id, $this->bodies)) {
+            $kept = Cache::get("beliefs:{$this->keeper}:body:{$id}");
+            $this->bodies[$id] = is_array($kept) && $kept['key'] === $this->key($id) ? $kept : null;
+        }
+
+        return $this->bodies[$id];
     }
 
     private function work(int $id, string $key): void
     {
         $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
-        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
+        $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
         $derived = $this->derived($id);
         $this->beliefs[$id] = $derived->belief;
         $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($derived->belief), 'conflict' => $derived->conflicts !== [], 'groups' => $derived->belief->groups()];
-        $this->bodies[$key] = ['belief' => serialize($derived->belief), 'beads' => serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue())), 'why' => serialize($this->told($derived))];
+        $this->bodies[$id] = ['key' => $key, 'belief' => serialize($derived->belief), 'why' => serialize($this->told($derived))];
+        $this->beads[$key] = serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue()));
+        $this->newBodies[$id] = true;
         $this->isChanged = true;
     }
 
@@ -259,9 +304,7 @@ class Beliefs
     /** What was derived before and still holds. */
     private function known(int $id): ?Belief
     {
-        $this->bodies ??= (array) Cache::get("beliefs:{$this->keeper}:bodies", []);
-
-        return isset($this->beliefs[$id]) || isset($this->bodies[$this->key($id)]) ? $this->belief($id) : null;
+        return isset($this->beliefs[$id]) || $this->keptBody($id) !== null ? $this->belief($id) : null;
     }
 
     private function parent(?int $id): ?string

@@ -13,6 +13,8 @@ class House
 {
     private const GRAMS_PER_OUNCE = 28.349523125;
 
+    private ?BreedingRules $breeding = null;
+
     /** @param array<string, mixed> $choices */
     public function __construct(public readonly array $choices = [], public readonly int $version = 0) {}
 
@@ -64,7 +66,7 @@ class House
 
     public function breeding(): BreedingRules
     {
-        return new BreedingRules($this->number('male_months'), $this->number('female_months'), $this->number('male_grams'), $this->number('female_grams'));
+        return $this->breeding ??= new BreedingRules($this->number('male_months'), $this->number('female_months'), $this->number('male_grams'), $this->number('female_grams'));
     }
 
     /** F of the offspring above which a pair counts as closely related; null for no limit. */
