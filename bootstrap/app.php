@@ -3,6 +3,7 @@
 use App\Http\Middleware\AnswerWithPolicy;
 use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
+use App\Http\Middleware\StartSession;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -16,7 +17,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
-        $middleware->web(append: [AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class]);
+        $middleware->web(append: [AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         $middleware->api(append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.

@@ -141,4 +141,13 @@ class AnimalsTest extends TestCase
         $this->put("/animals/{$stranger->id}", self::RIGHT)->assertNotFound();
         $this->assertSame('Hidden one', $stranger->refresh()->name);
     }
+
+    public function test_what_is_read_in_the_background_takes_nothing_typed_away(): void
+    {
+        $this->from('/animals/create')->post('/animals', ['name' => 'Zephyr <3', 'sex' => 'male', 'genotype' => 'Pastle', 'form_token' => 'c8e5a7f4-6f0e-4f0a-9d0e-0b8f6a1c2d3e'])->assertRedirect('/animals/create');
+        // The page still open asks what it reads, between the redirect and the page that it leads to.
+        $this->getJson('/read?'.http_build_query(['text' => 'Pastle', 'as' => 'male']))->assertOk();
+        $this->get('/animals/create')->assertSee('Zephyr <3')->assertSee('is not a known name');
+        $this->get('/animals/create')->assertDontSee('Zephyr <3');
+    }
 }
