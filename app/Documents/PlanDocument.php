@@ -64,7 +64,8 @@ class PlanDocument
             'dam_genes' => $step->damGenes,
             'probability' => $step->odds->toString(),
             'decimal' => $step->odds->toFloat(),
-            'keep' => [['genes' => $step->genes, 'sex' => $step->sex?->value, 'count' => $step->keep]],
+            'keep' => [['genes' => $step->genes, 'sex' => $step->sex?->value, 'count' => $step->keep, 'young' => $step->young()]],
+            'cautions' => $step->cautions,
             'buy' => array_map(fn (Founder $founder): array => ['genes' => $founder->genes, 'sex' => $founder->sex->value, 'price' => $founder->price], $buy),
             'from' => ['sire' => $step->sires === [] ? $step->sire : null, 'dam' => $step->dams === [] ? $step->dam : null],
         ];

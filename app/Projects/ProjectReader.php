@@ -6,6 +6,7 @@ use App\Catalogue\CatalogueShelf;
 use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
+use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Founder;
 use Destino\Planning\PlanAssumptions;
 use Destino\Planning\Project;
@@ -50,7 +51,44 @@ class ProjectReader
             $this->shelf->targets()->read($document['target']), array_values($founders), PlanAssumptions::of(self::map($document['assumptions'] ?? [], 'assumptions')), $horizon,
             self::number($rules, 'budget', 'rules'), ($tubs = self::number($rules, 'tubs', 'rules')) === null ? null : (int) $tubs, self::fraction($rules['inbreeding'] ?? null),
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
+            self::pairs($rules['forbidden'] ?? []), [], self::texts($rules['pinned'] ?? [], 'rules.pinned', array_keys($founders)), self::stances($rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
         );
+    }
+
+    /** @return list<array{string, string}> */
+    private static function pairs(mixed $value): array
+    {
+        $pairs = [];
+        foreach (self::map($value, 'rules.forbidden') as $pair) {
+            $pairs[] = is_array($pair) && is_string($pair[0] ?? null) && is_string($pair[1] ?? null) ? [$pair[0], $pair[1]] : throw ProjectError::missing('rules.forbidden', 'pairs of ids, the sire first');
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * @param  list<array-key>  $known
+     * @return list<string>
+     */
+    private static function texts(mixed $value, string $where, array $known): array
+    {
+        $texts = [];
+        foreach (self::map($value, $where) as $text) {
+            $texts[] = is_string($text) && in_array($text, array_map(strval(...), $known), true) ? $text : throw ProjectError::missing($where, 'ids of animals of the document');
+        }
+
+        return $texts;
+    }
+
+    /** @return array<string, Stance> */
+    private static function stances(mixed $value): array
+    {
+        $stances = [];
+        foreach (self::map($value, 'rules.stances') as $condition => $stance) {
+            $stances[(string) $condition] = Stance::tryFrom(is_string($stance) ? $stance : '') ?? throw ProjectError::missing("rules.stances.{$condition}", '"inform", "warn" or "refuse"');
+        }
+
+        return $stances;
     }
 
     /** @param  array<array-key, mixed>  $animal */

@@ -8,6 +8,7 @@ use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Notation\ClauseKind;
 use Destino\Notation\Target;
@@ -44,8 +45,15 @@ final class GroupTable
     /** @var array<int, list<array{list<string>, Rational}>> */
     private array $gametes = [];
 
-    /** @var array<int, string> what is seen of a diplotype, by its number */
+    /** @var array<string, string> what is seen of a diplotype, by what hides and its number */
     private array $seen = [];
+
+    /** @var array<int, list<Mask>> what a look hides of other groups */
+    private array $hides = [];
+
+    private readonly Sight $sight;
+
+    public readonly bool $canHide;
 
     /** @var array<int, bool> */
     private array $lethal = [];
@@ -78,6 +86,8 @@ final class GroupTable
     public function __construct(private readonly Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
     {
         $this->holdsSex = $group->holdsSex();
+        $this->sight = new Sight($catalogue, $group);
+        $this->canHide = $this->sight->canHide();
     }
 
     /** The look that stands for what is believed of a founder here. */
@@ -95,11 +105,12 @@ final class GroupTable
     /**
      * What two looks give: each look of the young, P(an egg lives and looks so), and its sex where this group holds it.
      *
+     * @param list<Mask> $hiding forms of the young at other groups that hide what it is here
      * @return list<array{int, Rational, float, Sex|null}>
      */
-    public function cross(int $sire, int $dam): array
+    public function cross(int $sire, int $dam, array $hiding = []): array
     {
-        return $this->crosses["{$sire}x{$dam}"] ??= $this->crossed($sire, $dam);
+        return $this->crosses["{$sire}x{$dam}".self::keyOf($hiding)] ??= $this->crossed($sire, $dam, $hiding);
     }
 
     /** P(an egg of two looks lives and meets the target here). */
@@ -154,10 +165,30 @@ final class GroupTable
         return $this->lethal[$state] ??= $this->dies($this->states[$state]);
     }
 
-    /** Equal for diplotypes that cannot be told apart by eye. */
-    public function seen(int $state): string
+    /**
+     * Equal for diplotypes that cannot be told apart by eye.
+     *
+     * @param list<Mask> $hiding
+     */
+    public function seen(int $state, array $hiding = []): string
     {
-        return $this->seen[$state] ??= $this->eye($this->states[$state]);
+        return $this->seen[$state.self::keyOf($hiding)] ??= $this->sight->of($this->states[$state], $hiding);
+    }
+
+    /** @return list<Mask> what animals of this look hide of other groups */
+    public function hides(int $look): array
+    {
+        if (! $this->canHide) {
+            return [];
+        }
+
+        return $this->hides[$look] ??= array_values(array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->looks[$look]))), SORT_REGULAR));
+    }
+
+    /** @return list<Mask> */
+    public function hiddenBy(int $state): array
+    {
+        return $this->canHide ? $this->sight->hides($this->states[$state]) : [];
     }
 
     public function sexOf(int $state): ?Sex
@@ -165,10 +196,26 @@ final class GroupTable
         return $this->holdsSex ? Sex::ofAlleles($this->states[$state]->pairAt($this->group->indexOf(Sex::LOCUS))) : null;
     }
 
-    /** What is seen of the young that a look stands for. */
-    public function seenOfLook(int $look): string
+    /**
+     * What is seen of the young that a look stands for.
+     *
+     * @param list<Mask> $hiding
+     */
+    public function seenOfLook(int $look, array $hiding = []): string
     {
-        return $this->seen((int) array_key_first($this->looks[$look]));
+        return $this->seen((int) array_key_first($this->looks[$look]), $hiding);
+    }
+
+    /** Whether animals of this look differ in what would be seen of them, were it not hidden. */
+    public function isBlurred(int $look): bool
+    {
+        return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->looks[$look])))) > 1;
+    }
+
+    /** Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more copies of what the target wants. */
+    public function isAsHoped(int $look, int $state): bool
+    {
+        return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->looks[$look]))]);
     }
 
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
@@ -211,17 +258,28 @@ final class GroupTable
     /** Expected copies of wanted alleles under a look: how much of what the target asks it carries. */
     public function wanted(int $look): float
     {
-        $wanted = $this->wantedAlleles();
         $copies = 0.0;
         foreach ($this->looks[$look] as $state => $p) {
-            foreach ($this->states[$state]->haplotypes as $haplotype) {
-                foreach ($haplotype as $allele) {
-                    $copies += isset($wanted[$allele]) ? $p->toFloat() : 0.0;
-                }
-            }
+            $copies += $p->toFloat() * $this->copies($state);
         }
 
         return $copies;
+    }
+
+    private function copies(int $state): int
+    {
+        $copies = 0;
+        foreach ($this->states[$state]->haplotypes as $haplotype) {
+            $copies += count(array_intersect_key($this->wantedAlleles(), array_flip($haplotype)));
+        }
+
+        return $copies;
+    }
+
+    /** @param list<Mask> $hiding */
+    private static function keyOf(array $hiding): string
+    {
+        return $hiding === [] ? '' : ' '.implode(' ', array_map(spl_object_id(...), $hiding));
     }
 
     /**
@@ -336,15 +394,18 @@ final class GroupTable
         return $this->state($diplotype);
     }
 
-    /** @return list<array{int, Rational, float, Sex|null}> */
-    private function crossed(int $sire, int $dam): array
+    /**
+     * @param list<Mask> $hiding
+     * @return list<array{int, Rational, float, Sex|null}>
+     */
+    private function crossed(int $sire, int $dam, array $hiding): array
     {
         $bySight = [];
         foreach ($this->pool($sire) as [$left, $p]) {
             foreach ($this->pool($dam) as [$right, $q]) {
                 $state = $this->state(new Diplotype($left, $right));
                 if (! $this->isLethal($state)) {
-                    $seen = $this->seen($state);
+                    $seen = $this->seen($state, $hiding);
                     $weight = $p->times($q);
                     $bySight[$seen][$state] = isset($bySight[$seen][$state]) ? $bySight[$seen][$state]->plus($weight) : $weight;
                 }
@@ -424,16 +485,5 @@ final class GroupTable
         }
 
         return false;
-    }
-
-    private function eye(Diplotype $diplotype): string
-    {
-        $parts = [];
-        foreach ($this->group->loci as $i => $locus) {
-            $pair = $diplotype->pairAt($i);
-            $parts[] = $locus === Sex::LOCUS ? Sex::ofAlleles($pair)->value : $this->catalogue->form($locus, ...$pair)->look;
-        }
-
-        return implode('|', $parts);
     }
 }

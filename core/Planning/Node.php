@@ -18,6 +18,7 @@ final class Node
      * @param float $ready season in which it first breeds
      * @param list<Founder> $founders equal founders; empty for a young
      * @param float $chance P(an egg is such a young and of the sex)
+     * @param list<string> $lineage founders behind it that matter to a pin or to a limit of relatedness, sorted
      */
     public function __construct(
         public readonly string $key,
@@ -29,6 +30,7 @@ final class Node
         public readonly ?self $sire = null,
         public readonly ?self $dam = null,
         public readonly float $chance = 1.0,
+        public readonly array $lineage = [],
     ) {}
 
     public function isFounder(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Planning;
 
+use Closure;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 
@@ -68,7 +69,7 @@ final class Planner
         $hasOffers = count($owned) < count($this->project->founders);
         $found = [];
         $affordable = $this->affordable();
-        $this->collect($found, $affordable, $hasOffers ? 'Fastest' : 'The straight way');
+        $this->collect($found, $affordable, $hasOffers ? 'With what is for sale' : 'The straight way');
         if ($quick && $found !== []) {
             return array_slice(array_values($found), 0, 1);
         }
@@ -86,6 +87,19 @@ final class Planner
     }
 
     /**
+     * The first expected route of a kind, within the limits; null where there is none.
+     *
+     * @param Closure(Route): bool $isOfKind
+     */
+    public function routeThat(Closure $isOfKind): ?Route
+    {
+        $search = new RouteSearch($this->space, 4, null, fn (Node $node): bool => $this->isWithinLimits($route = RouteBuilder::build($this->space, $node, '', '')) && $isOfKind($route));
+        $node = $search->from($this->affordable())[0] ?? null;
+
+        return $node === null ? null : RouteBuilder::build($this->space, $node, '', '');
+    }
+
+    /**
      * @param array<string, Route> $found by shape
      * @param list<Founder> $founders
      */
@@ -93,20 +107,21 @@ final class Planner
     {
         // An alternative that takes half as long again as the first is no alternative; one without buying may take much longer.
         $first = $found === [] ? null : min(array_map(static fn (Route $route): float => $route->expected, $found));
-        $search = new RouteSearch($this->space, 2 * $most, $first === null ? null : ($name === 'Without buying' ? 3 * $first + 6 : 1.5 * $first + 2));
+        $isLimited = $this->project->budget !== null || $this->project->mostInbreeding !== null;
+        $search = new RouteSearch(
+            $this->space, 2 * $most, $first === null ? null : ($name === 'Without buying' ? 3 * $first + 6 : 1.5 * $first + 2),
+            $isLimited ? fn (Node $node): bool => $this->isWithinLimits(RouteBuilder::build($this->space, $node, '', '')) : null,
+        );
         $taken = 0;
         $through = [];
         foreach ($search->from($founders) as $node) {
             $route = RouteBuilder::build($this->space, $node, $name, '');
-            if (! $this->isWithinLimits($route)) {
-                continue;
-            }
             $key = self::intermediates($route);
             if (isset($through[$key])) {
                 continue; // the same young from the same parents: a near copy
             }
             $through[$key] = true;
-            $found[$route->shape()] ??= new Route($taken === 0 ? $name : $this->nameOf($route), $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding);
+            $found[$route->shape()] ??= new Route($taken === 0 && ($name !== 'With what is for sale' || $route->purchases !== []) ? $name : $this->nameOf($route), $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding);
             if (++$taken >= $most) {
                 break;
             }
@@ -130,7 +145,7 @@ final class Planner
     {
         $young = array_values(array_filter($route->steps, static fn (RouteStep $step): bool => ! $step->isLast));
 
-        return $young === [] ? 'Another pair' : 'Through '.$young[count($young) - 1]->genes;
+        return $young === [] ? $route->steps[0]->sireGenes.' × '.$route->steps[0]->damGenes : 'Through '.$young[count($young) - 1]->genes;
     }
 
     private function why(Route $route): string
@@ -152,7 +167,7 @@ final class Planner
 
     private function already(): ?string
     {
-        foreach ($this->project->founders as $founder) {
+        foreach ($this->project->sure ? [] : $this->project->founders as $founder) {
             if (! $founder->isOffer() && $this->space->accepted($this->space->looksOf($founder), $founder->sex)->isOne()) {
                 return $founder->id;
             }
@@ -172,19 +187,46 @@ final class Planner
                 return "There is no {$sex->value} among the animals. Add one: owned, or for sale.";
             }
         }
-        if ($this->project->budget !== null || $this->project->mostInbreeding !== null) {
-            $free = new self($this->space->catalogue, new Project($this->project->target, $this->project->founders, $this->project->assumptions, $this->project->horizon));
-            $routes = $free->routes();
-            if ($routes !== []) {
-                $least = min(array_map(static fn (Route $route): float => $route->cost(), $routes));
-
-                return $this->project->budget !== null && $least > $this->project->budget
-                    ? 'Within the budget nothing leads there: the least that would is '.number_format($least, 2, '.', '').'. Raise the budget, or wait for another offer.'
-                    : 'Within the limit of relatedness nothing leads there. Raise the limit, or add an unrelated mate.';
-            }
+        $inTheWay = $this->whatStandsInTheWay();
+        if ($inTheWay !== null) {
+            return $inTheWay;
         }
 
         return "Within {$this->project->horizon} seasons it is not to be expected. Look further ahead, buy an animal that shortens the way, or ask for less at a time.";
+    }
+
+    /** Which limit to relax: the one without which there is a way, or all of them together. */
+    private function whatStandsInTheWay(): ?string
+    {
+        $limits = [
+            'budget' => $this->project->budget !== null, 'inbreeding' => $this->project->mostInbreeding !== null,
+            'pins' => $this->project->pinned !== [], 'stances' => $this->project->stances !== [],
+        ];
+        $set = array_keys(array_filter($limits));
+        foreach ($set as $limit) {
+            $routes = $this->without([$limit])->routes(quick: $limit !== 'budget');
+            if ($routes !== []) {
+                return match ($limit) {
+                    'budget' => 'Within the budget nothing leads there: the least that would is '.number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '').'. Raise the budget, or wait for another offer.',
+                    'inbreeding' => "Within the limit of relatedness nothing leads there: the first way that would has F = {$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
+                    'pins' => 'With the pinned animals nothing leads there. Take a pin out: without them there is a way.',
+                    'stances' => 'Your house rules refuse every cross that would lead there. Look for another way to the look, or change the rule if you have a reason.',
+                };
+            }
+        }
+        if (count($set) > 1 && $this->without($set)->routes(quick: true) !== []) {
+            $words = ['budget' => 'the budget', 'inbreeding' => 'the limit of relatedness', 'pins' => 'the pinned animals', 'stances' => 'your house rules'];
+
+            return 'The limits exclude each other: '.implode(', ', array_map(static fn (string $limit): string => $words[$limit], $set)).'. With all of them nothing leads there, and relaxing one alone is not enough; start with the one that matters least.';
+        }
+
+        return null;
+    }
+
+    /** @param list<string> $limits */
+    private function without(array $limits): self
+    {
+        return new self($this->space->catalogue, $this->project->withoutLimits(in_array('budget', $limits, true), in_array('inbreeding', $limits, true), in_array('pins', $limits, true), in_array('stances', $limits, true)));
     }
 
     /** The young of a route, whoever their parents are. */

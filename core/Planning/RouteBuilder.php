@@ -20,7 +20,12 @@ final class RouteBuilder
     /** @var array<string, array{string|null, string|null}> */
     private array $parents = [];
 
-    private function __construct(private readonly Space $space) {}
+    private readonly Welfare $welfare;
+
+    private function __construct(private readonly Space $space)
+    {
+        $this->welfare = new Welfare($space);
+    }
 
     public static function build(Space $space, Node $target, string $name, string $why): Route
     {
@@ -53,7 +58,7 @@ final class RouteBuilder
             $key, max($this->earliest($node->sire), $this->earliest($node->dam)), $node->sire->key, $node->dam->key, $node->sire->founders, $node->dam->founders,
             $this->space->text($node->sire->looks), $this->space->text($node->dam->looks), $node->looks, $isLast ? $this->space->project->target->text : $this->space->text($node->looks),
             $isLast ? $this->space->project->target->sex : $node->sex,
-            $odds, $this->space->project->keep[$key] ?? $this->keep($node, $isLast), $isLast,
+            $odds, $this->space->project->keep[RouteStep::wordsOf($this->space->text($node->looks), $node->sex)] ?? $this->keep($node, $isLast), $isLast, $this->welfare->cautions($node->sire, $node->dam),
         );
     }
 

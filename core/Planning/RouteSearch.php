@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Planning;
 
+use Closure;
+use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use SplPriorityQueue;
 
@@ -15,6 +17,11 @@ use SplPriorityQueue;
  * sex), and breeds after growing up. That is never less than what its parents took, so animals settled in the order of
  * their readiness are settled at their least. An animal whose young cannot come before the k-th best finish, or before
  * the horizon, is left out, with the best mates that there could be (earliestFinish): a bound that loses nothing. So is one that an animal ready no later passes in everything that it could give (GroupTable::isAtLeast).
+ *
+ * Where a founder is pinned, animals with it and without it behind them are different nodes; where relatedness is limited,
+ * so are animals of different founders, since the one that is ready first may be too close to its mate. Looks that hide
+ * others come first among the groups; young in which they hide something that differs are not built on, as no keeper
+ * could tell which of them to keep.
  */
 final class RouteSearch
 {
@@ -52,9 +59,15 @@ final class RouteSearch
     /** Whether the search stopped before it was through. */
     public bool $isCut = false;
 
-    /** @param float|null $limit season after which nothing is of use; null: what the horizon allows */
-    public function __construct(private readonly Space $space, private readonly int $most = 8, ?float $limit = null)
+    private readonly Welfare $welfare;
+
+    /**
+     * @param float|null $limit season after which nothing is of use; null: what the horizon allows
+     * @param (Closure(Node): bool)|null $accepts whether a way to finish is one that is looked for; the others count for nothing
+     */
+    public function __construct(private readonly Space $space, private readonly int $most = 8, ?float $limit = null, private readonly ?Closure $accepts = null)
     {
+        $this->welfare = new Welfare($space);
         $this->open = new SplPriorityQueue;
         $this->bound = $this->limit = min($limit ?? INF, self::BEYOND * $space->project->horizon + 2);
     }
@@ -71,7 +84,7 @@ final class RouteSearch
         while (! $this->open->isEmpty()) {
             /** @var Node $node */
             $node = $this->open->extract();
-            if ($node->isSettled || $this->best[$node->key] !== $node || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex))) {
+            if ($node->isSettled || $this->best[$node->key] !== $node || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex, $node->lineage))) {
                 continue;
             }
             if ($node->ready > $this->bound) {
@@ -103,12 +116,13 @@ final class RouteSearch
             $ready = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
             $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
             $left = implode(',', array_map(static fn (array $pair): string => implode(':', $pair), array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true))));
-            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}"][] = [$founder, $looks, $ready];
+            $apart = $this->isTraced($founder->id) ? " = {$founder->id}" : '';
+            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart}"][] = [$founder, $looks, $ready];
         }
         $nodes = [];
         foreach ($alike as $key => $same) {
             [$first, $looks, $ready] = $same[0];
-            $nodes[] = new Node("founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0));
+            $nodes[] = new Node("founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0), lineage: $this->isTraced($first->id) ? [$first->id] : []);
         }
 
         return $nodes;
@@ -142,7 +156,7 @@ final class RouteSearch
 
     private function cross(Node $sire, Node $dam): void
     {
-        if ($this->isForbidden($sire, $dam)) {
+        if ($this->isForbidden($sire, $dam) || $this->welfare->refuses($sire->looks, $dam->looks)) {
             return;
         }
         $from = max($sire->ready, $dam->ready);
@@ -152,20 +166,21 @@ final class RouteSearch
             $hit *= $group->meeting($sire->looks[$i], $dam->looks[$i])->toFloat();
         }
         $wanted = $this->space->project->target->sex;
-        if ($hit > 0.0) {
+        if ($hit > 0.0 && (! $this->space->project->sure || $this->space->isSure($sire->looks, $dam->looks))) {
             $looks = $this->space->likeliestHit($sire->looks, $dam->looks);
             $hit *= $wanted === null ? 1.0 : $this->space->shareOf($wanted);
-            $this->finish(new Node(implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $hit));
+            $this->finish(new Node(implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $hit, self::joined($sire, $dam)));
         }
-        $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null);
+        $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null, []);
     }
 
     /**
      * Every combination of looks that these two give, as long as one can still come in time.
      *
      * @param list<int> $looks so far
+     * @param list<Mask> $hiding what they hide of the groups that follow
      */
-    private function descend(Node $sire, Node $dam, float $from, int $females, int $at, array $looks, float $chance, ?Sex $sex): void
+    private function descend(Node $sire, Node $dam, float $from, int $females, int $at, array $looks, float $chance, ?Sex $sex, array $hiding): void
     {
         if ($this->expected($from, $chance, $females) > $this->bound) {
             return; // the chance only falls from here on, so nothing below can be in time either
@@ -177,8 +192,12 @@ final class RouteSearch
 
             return;
         }
-        foreach ($this->space->groups[$at]->cross($sire->looks[$at], $dam->looks[$at]) as [$look, , $p, $ownSex]) {
-            $this->descend($sire, $dam, $from, $females, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex);
+        $group = $this->space->groups[$at];
+        foreach ($group->cross($sire->looks[$at], $dam->looks[$at], $hiding) as [$look, , $p, $ownSex]) {
+            if ($hiding !== [] && $group->isBlurred($look)) {
+                continue;
+            }
+            $this->descend($sire, $dam, $from, $females, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding);
         }
     }
 
@@ -187,19 +206,20 @@ final class RouteSearch
     {
         $born = $this->expected($from, $chance, $females);
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
-        $key = implode('.', $looks).$sex->value;
+        $lineage = self::joined($sire, $dam);
+        $key = implode('.', $looks).$sex->value.($lineage === [] ? '' : ' of '.implode(',', $lineage));
         if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! $this->isUseful($looks)) {
             return;
         }
-        if ($this->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex)) {
-            $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance));
+        if ($this->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex, $lineage)) {
+            $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance, $lineage));
         }
     }
 
     private function finish(Node $node): void
     {
         $key = "{$node->key} {$node->sire?->key} {$node->dam?->key}";
-        if ($node->born <= $this->limit && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born)) {
+        if ($node->born <= $this->limit && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born) && $this->isLookedFor($node)) {
             $this->finishes[$key] = $node;
             $this->earliest[] = $node->born;
             sort($this->earliest);
@@ -214,10 +234,14 @@ final class RouteSearch
      * Whether an animal that is settled already, and so ready no later, is at least as good everywhere.
      *
      * @param list<int> $looks
+     * @param list<string> $lineage
      */
-    private function isPassed(array $looks, Sex $sex): bool
+    private function isPassed(array $looks, Sex $sex, array $lineage): bool
     {
         foreach ($sex === Sex::Male ? $this->males : $this->females as $settled) {
+            if (! $this->standsFor($settled->lineage, $lineage)) {
+                continue;
+            }
             foreach ($looks as $i => $look) {
                 if (! $this->space->groups[$i]->isAtLeast($settled->looks[$i], $look)) {
                     continue 2;
@@ -228,6 +252,45 @@ final class RouteSearch
         }
 
         return false;
+    }
+
+    private function isLookedFor(Node $node): bool
+    {
+        return array_diff($this->space->project->pinned, $node->lineage) === [] && $this->welfare->allows($node) && ($this->accepts === null || ($this->accepts)($node));
+    }
+
+    /** Whether it matters that this founder is behind an animal. */
+    private function isTraced(string $id): bool
+    {
+        return $this->space->project->mostInbreeding !== null || in_array($id, $this->space->project->pinned, true);
+    }
+
+    /** @return list<string> */
+    private static function joined(Node $sire, Node $dam): array
+    {
+        if ($sire->lineage === [] && $dam->lineage === []) {
+            return [];
+        }
+        $joined = array_values(array_unique([...$sire->lineage, ...$dam->lineage]));
+        sort($joined);
+
+        return $joined;
+    }
+
+    /**
+     * Whether an animal of one lineage can be taken for one of another: it has every pin, and no founder more.
+     *
+     * @param list<string> $settled
+     * @param list<string> $other
+     */
+    private function standsFor(array $settled, array $other): bool
+    {
+        if ($settled === $other) {
+            return true;
+        }
+        $pinned = $this->space->project->pinned;
+
+        return array_diff(array_intersect($other, $pinned), $settled) === [] && ($this->space->project->mostInbreeding === null || array_diff($settled, $other) === []);
     }
 
     /**

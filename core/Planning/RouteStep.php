@@ -19,6 +19,7 @@ final readonly class RouteStep
      * @param string $sire key of the sire's node; a step's young has the key of the step
      * @param list<Founder> $sires founders that can be the sire; empty where he is a young
      * @param list<Founder> $dams
+     * @param list<string> $cautions what house rules warn of at this cross
      */
     public function __construct(
         public string $key,
@@ -35,10 +36,22 @@ final readonly class RouteStep
         public Rational $odds,
         public int $keep,
         public bool $isLast,
+        public array $cautions = [],
     ) {}
 
     public function keeping(int $count): self
     {
-        return new self($this->key, $this->season, $this->sire, $this->dam, $this->sires, $this->dams, $this->sireGenes, $this->damGenes, $this->looks, $this->genes, $this->sex, $this->odds, $count, $this->isLast);
+        return new self($this->key, $this->season, $this->sire, $this->dam, $this->sires, $this->dams, $this->sireGenes, $this->damGenes, $this->looks, $this->genes, $this->sex, $this->odds, $count, $this->isLast, $this->cautions);
+    }
+
+    /** The young in words that stay the same from plan to plan. */
+    public function young(): string
+    {
+        return self::wordsOf($this->genes, $this->sex);
+    }
+
+    public static function wordsOf(string $genes, ?Sex $sex): string
+    {
+        return $sex === null ? $genes : "{$sex->value} {$genes}";
     }
 }

@@ -19,8 +19,16 @@ final class Simulation
     /** @var array<string, RouteStep> every cross that the keeper may make, the nearest to the target first */
     private array $steps = [];
 
-    /** @var array<string, array<string, int>> by step and group: number of the look by what is seen */
+    /** @var array<string, array<string, int>> by step, group and what hides: number of the look by what is seen */
     private array $seen = [];
+
+    /** @var array<string, list<int>> looks of the animals by the key of their node */
+    private array $looks = [];
+
+    private bool $hides = false;
+
+    /** @var array<string, string> what the keys of a step's young end with, where plans trace founders */
+    private array $lineage = [];
 
     /** @var list<array{string, Founder, list<array{list<int>, float}>}> key of the node, the animal, its possible genotypes */
     private array $founders = [];
@@ -43,8 +51,17 @@ final class Simulation
         foreach ($space->project->assumptions->clutchLaw() as $eggs => $weight) {
             $this->clutch[$eggs] = $sum += $weight;
         }
+        foreach ($space->groups as $table) {
+            $this->hides = $this->hides || $table->canHide;
+        }
         $this->gather();
-        $this->readSigns();
+        foreach ($this->founders as [$key, $founder]) {
+            $this->looks[$key] = $space->looksOf($founder);
+        }
+        foreach ($this->steps as $id => $step) {
+            $this->looks[$step->key] ??= $step->looks;
+            $this->lineage[$id] = (string) strstr($step->key, ' of ');
+        }
     }
 
     public function run(int $runs, int $seed, int $firstRun = 0): Outcome
@@ -89,9 +106,13 @@ final class Simulation
             return [0, 0, 0, array_fill(0, $horizon + 1, 0.0), ''];
         }
         for ($season = 1; $season <= $horizon; $season++) {
-            foreach ($animals as $group) {
-                foreach ($group as $animal) {
+            foreach ($animals as $key => $group) {
+                foreach ($group as $i => $animal) {
                     $animal->mates = 0;
+                    if ($animal->out !== null && $animal->out <= $season) {
+                        unset($group[$i]);
+                        $animals[$key] = array_values($group);
+                    }
                 }
             }
             $young = [];
@@ -110,7 +131,7 @@ final class Simulation
                     $eggs += $laid;
                     $hits = 0;
                     foreach ($hatchlings as [$states, $sex]) {
-                        if ($this->meets($states, $sex)) {
+                        if ((! $project->sure || $step->isLast) && $this->meets($states, $sex)) {
                             $found[$sex->value]++;
                         }
                         $key = $this->keyOf($id, $states, $sex);
@@ -128,7 +149,7 @@ final class Simulation
                     if (count($animals[$step->key] ?? []) >= $step->keep || ($project->tubs !== null && $kept >= $project->tubs)) {
                         break;
                     }
-                    $animals[$step->key][] = new PlayedAnimal($states, $season + $project->assumptions->seasonsToGrow($sex === Sex::Male));
+                    $animals[$step->key][] = $this->grown($states, $step->looks, $season + $project->assumptions->seasonsToGrow($sex === Sex::Male));
                     $kept++;
                 }
             }
@@ -159,13 +180,54 @@ final class Simulation
                 }
             }
             $first = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
-            $animals[$key][] = new PlayedAnimal($states, $first);
-            if (! $founder->isOffer() && $this->meets($states, $founder->sex)) { // what is bought has not hatched here
+            $animals[$key][] = $this->grown($states, $this->looks[$key], $first);
+            if (! $founder->isOffer() && ! $this->space->project->sure && $this->meets($states, $founder->sex)) { // what is bought has not hatched here
                 $found[$founder->sex->value]++;
             }
         }
 
         return [$animals, $found];
+    }
+
+    /**
+     * An animal that is about to breed. Where a plan proves first, one that may not be what is hoped for spends a season on
+     * a test cross to a visual mate, which shows with 1/2 an egg what it is; found out, it is let go.
+     *
+     * @param list<int> $states
+     * @param list<int> $looks what the keeper knows of it
+     */
+    private function grown(array $states, array $looks, int $from): PlayedAnimal
+    {
+        if (! $this->space->project->provesFirst) {
+            return new PlayedAnimal($states, $from);
+        }
+        $isDoubtful = false;
+        $isAsHoped = true;
+        foreach ($this->space->groups as $i => $table) {
+            $isDoubtful = $isDoubtful || count($table->looks[$looks[$i]]) > 1;
+            $isAsHoped = $isAsHoped && $table->isAsHoped($looks[$i], $states[$i]);
+        }
+        if (! $isDoubtful) {
+            return new PlayedAnimal($states, $from);
+        }
+        $assumptions = $this->space->project->assumptions;
+        $misses = $this->next() < $assumptions->layRate ? (1 - $assumptions->survival() / 2) ** $this->eggs() : 1.0;
+
+        return new PlayedAnimal($states, $from + 1, ! $isAsHoped && $this->next() >= $misses ? $from + 1 : null);
+    }
+
+    private function eggs(): int
+    {
+        $draw = $this->next();
+        $eggs = 0;
+        foreach ($this->clutch as $count => $upTo) {
+            $eggs = $count;
+            if ($draw < $upTo) {
+                break;
+            }
+        }
+
+        return $eggs;
     }
 
     /**
@@ -221,14 +283,7 @@ final class Simulation
      */
     private function clutch(array $sire, array $dam): array
     {
-        $draw = $this->next();
-        $eggs = 0;
-        foreach ($this->clutch as $count => $upTo) {
-            $eggs = $count;
-            if ($draw < $upTo) {
-                break;
-            }
-        }
+        $eggs = $this->eggs();
         $survival = $this->space->project->assumptions->survival();
         $hatchlings = [];
         for ($egg = 0; $egg < $eggs; $egg++) {
@@ -273,12 +328,20 @@ final class Simulation
      */
     private function keyOf(string $step, array $states, Sex $sex): string
     {
-        $looks = [];
+        $looks = $hiding = [];
+        $hidden = '';
         foreach ($states as $i => $state) {
-            $looks[] = $this->seen["{$step} {$i}"][$this->space->groups[$i]->seen($state)] ?? -1;
+            $table = $this->space->groups[$i];
+            $signs = $this->seen["{$step} {$i} {$hidden}"] ??= $this->signs($step, $i, $hiding);
+            $look = $signs[$table->seen($state, $hiding)] ?? -1;
+            $looks[] = $look;
+            if ($this->hides && $look >= 0 && $table->hides($look) !== []) {
+                $hiding = [...$hiding, ...$table->hides($look)];
+                $hidden .= " {$look}";
+            }
         }
 
-        return implode('.', $looks).$sex->value;
+        return implode('.', $looks).$sex->value.$this->lineage[$step];
     }
 
     /** @param array{male: int, female: int} $found */
@@ -345,25 +408,22 @@ final class Simulation
         return $genotypes;
     }
 
-    /** What each cross gives, by what is seen. */
-    private function readSigns(): void
+    /**
+     * What a cross gives at one group, by what is seen.
+     *
+     * @param list<\Destino\Genome\Mask> $hiding
+     * @return array<string, int>
+     */
+    private function signs(string $id, int $i, array $hiding): array
     {
-        $looks = [];
-        foreach ($this->founders as [$key, $founder]) {
-            $looks[$key] = $this->space->looksOf($founder);
+        $step = $this->steps[$id];
+        $table = $this->space->groups[$i];
+        $signs = [];
+        foreach (isset($this->looks[$step->sire], $this->looks[$step->dam]) ? $table->cross($this->looks[$step->sire][$i], $this->looks[$step->dam][$i], $hiding) : [] as [$look]) {
+            $signs[$table->seenOfLook($look, $hiding)] = $look;
         }
-        foreach ($this->steps as $step) {
-            $looks[$step->key] = $step->looks;
-        }
-        foreach ($this->steps as $id => $step) {
-            foreach ($this->space->groups as $i => $table) {
-                if (isset($looks[$step->sire], $looks[$step->dam])) {
-                    foreach ($table->cross($looks[$step->sire][$i], $looks[$step->dam][$i]) as [$look]) {
-                        $this->seen["{$id} {$i}"][$table->seenOfLook($look)] = $look;
-                    }
-                }
-            }
-        }
+
+        return $signs;
     }
 
     private function next(): float

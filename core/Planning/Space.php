@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Destino\Planning;
 
 use Destino\Genome\Allele;
+use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Form;
+use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
@@ -34,7 +36,9 @@ final class Space
     {
         $groups = [];
         $sexAt = null;
-        foreach ($tables ?? array_map(static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target), self::relevant($catalogue, $project)) as $table) {
+        $tables ??= array_map(static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target), self::relevant($catalogue, $project));
+        usort($tables, static fn (GroupTable $a, GroupTable $b): int => $b->canHide <=> $a->canHide); // what hides is read first; of two that hide each other the second is read
+        foreach ($tables as $table) {
             $sexAt = $table->holdsSex ? count($groups) : $sexAt;
             $groups[] = $table;
         }
@@ -139,12 +143,14 @@ final class Space
     public function oddsOf(array $sire, array $dam, array $young): Rational
     {
         $odds = Rational::one();
+        $hiding = [];
         foreach ($this->groups as $i => $group) {
             $own = Rational::zero();
-            foreach ($group->cross($sire[$i], $dam[$i]) as [$look, $chance, , $sex]) {
+            foreach ($group->cross($sire[$i], $dam[$i], $hiding) as [$look, $chance]) {
                 $own = $look === $young[$i] ? $own->plus($chance) : $own;
             }
             $odds = $odds->times($own);
+            $hiding = [...$hiding, ...$group->hides($young[$i])];
         }
 
         return $odds;
@@ -167,6 +173,46 @@ final class Space
     }
 
     /**
+     * Whether every egg of two looks that lives meets the target, sex included where a group of the plan tells it.
+     *
+     * @param list<int> $sire
+     * @param list<int> $dam
+     */
+    public function isSure(array $sire, array $dam): bool
+    {
+        foreach ($this->groups as $i => $group) {
+            foreach ($group->cross($sire[$i], $dam[$i]) as [$look]) {
+                if (! $group->accepted($look)->isOne()) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * What is believed of an animal of these looks at the groups of the plan, or at one of them.
+     *
+     * @param list<int> $looks
+     */
+    public function beliefOf(array $looks, Sex $sex, ?int $only = null): Belief
+    {
+        $factors = [];
+        foreach ($this->groups as $i => $table) {
+            if ($only === null || $only === $i) {
+                $weighted = [];
+                foreach ($table->looks[$looks[$i]] as $state => $p) {
+                    $weighted[] = [$table->states[$state]->key, [$table->group->key => $table->states[$state]], $p];
+                }
+                $factors[] = new JointBelief([$table->group->key], Distribution::ofWeighted($weighted));
+            }
+        }
+
+        return new Belief($sex, $factors);
+    }
+
+    /**
      * The looks of the young that most often meet the target.
      *
      * @param list<int> $sire
@@ -175,16 +221,17 @@ final class Space
      */
     public function likeliestHit(array $sire, array $dam): array
     {
-        $looks = [];
+        $looks = $hiding = [];
         foreach ($this->groups as $i => $group) {
             $best = -1.0;
             $looks[$i] = -1;
-            foreach ($group->cross($sire[$i], $dam[$i]) as [$look, , $p]) {
+            foreach ($group->cross($sire[$i], $dam[$i], $hiding) as [$look, , $p]) {
                 $hit = $p * $group->accepted($look)->toFloat();
                 if ($hit > $best) {
                     [$best, $looks[$i]] = [$hit, $look];
                 }
             }
+            $hiding = $looks[$i] < 0 ? $hiding : [...$hiding, ...$group->hides($looks[$i])];
         }
 
         return array_values($looks);

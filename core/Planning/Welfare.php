@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning;
+
+use Destino\Genome\Belief;
+use Destino\Genome\Sex;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Advisor;
+use Destino\Pairing\Advice\Stance;
+use Destino\Pairing\Advice\Verdict;
+use Destino\Pairing\Cross;
+
+/**
+ * What house rules say of the crosses of a plan. Within the groups of the plan a cross that they refuse is not made at
+ * all; what a founder carries besides is looked at once a route is found, and the route is left out for it.
+ */
+final class Welfare
+{
+    /** @var array<string, bool> by group and looks */
+    private array $refused = [];
+
+    /** @var array<string, Verdict> by the two animals */
+    private array $verdicts = [];
+
+    public function __construct(private readonly Space $space) {}
+
+    /** Whether anything is refused or warned of at all. */
+    public function isAsked(): bool
+    {
+        return $this->space->project->stances !== [];
+    }
+
+    /**
+     * Whether what the plan knows of two animals is enough to refuse the cross.
+     *
+     * @param list<int> $sire
+     * @param list<int> $dam
+     */
+    public function refuses(array $sire, array $dam): bool
+    {
+        foreach ($this->isAsked() ? $sire : [] as $i => $look) {
+            if ($this->refused["{$i} {$look} {$dam[$i]}"] ??= $this->verdictOn($this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i))->stance === Stance::Refuse) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** What is to be said of a cross, with everything that is known of its parents. */
+    public function verdict(Node $sire, Node $dam): Verdict
+    {
+        return $this->verdicts["{$sire->key} x {$dam->key}"] ??= $this->verdictOn(
+            $sire->isFounder() ? $sire->founders[0]->belief : $this->space->beliefOf($sire->looks, Sex::Male),
+            $dam->isFounder() ? $dam->founders[0]->belief : $this->space->beliefOf($dam->looks, Sex::Female),
+        );
+    }
+
+    /** Whether no cross behind an animal is refused. */
+    public function allows(Node $node): bool
+    {
+        if (! $this->isAsked() || $node->sire === null || $node->dam === null) {
+            return true;
+        }
+
+        return $this->verdict($node->sire, $node->dam)->stance !== Stance::Refuse && $this->allows($node->sire) && $this->allows($node->dam);
+    }
+
+    /** @return list<string> */
+    public function cautions(Node $sire, Node $dam): array
+    {
+        return $this->isAsked() ? array_map(static fn (Advice $advice): string => $advice->text, $this->verdict($sire, $dam)->because) : [];
+    }
+
+    private function verdictOn(Belief $sire, Belief $dam): Verdict
+    {
+        return Verdict::of(Advisor::advise(Cross::of($this->space->catalogue, $sire, $dam)), $this->space->project->stances);
+    }
+}

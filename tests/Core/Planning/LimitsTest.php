@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use App\Projects\ProjectReader;
+use Destino\Pairing\Cross;
+use Destino\Pairing\Looks;
+use Destino\Planning\Dilemma;
+use Destino\Planning\Founder;
+use Destino\Planning\Planner;
+use Destino\Planning\Route;
+use Destino\Planning\RouteStep;
+use Destino\Planning\Space;
+use Destino\Probability\Rational;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shelf;
+
+/** Pins, house rules, relatedness, proving first, sure pairs and forms that hide others. */
+final class LimitsTest extends TestCase
+{
+    public function testALimitOfRelatednessLooksForTheUnrelatedMate(): void
+    {
+        // The visual dam is the quick way back, with F = 1/4; the unrelated het brings it later with F = 0.
+        $document = self::document('Clown, male', [['F', 'female', 'Clown'], ['M', 'male', 'Normal'], ['U', 'female', 'het Clown']]);
+        self::assertSame('1/4', self::planner($document)->routes()[0]->inbreeding->toString());
+        $routes = self::planner(['rules' => ['inbreeding' => '0']] + $document)->routes();
+        self::assertNotSame([], $routes);
+        foreach ($routes as $route) {
+            self::assertSame('0', $route->inbreeding->toString());
+            self::assertContains('U', self::used($route));
+        }
+    }
+
+    public function testAPinnedAnimalIsInEveryRoute(): void
+    {
+        $document = self::document('Clown + Piebald', [['M', 'male', 'Clown Piebald'], ['F', 'female', 'Clown Piebald'], ['G', 'female', 'het Clown'], ['H', 'male', 'Piebald']]);
+        self::assertSame(['M', 'F'], self::used(self::planner($document)->routes()[0]));
+        foreach ([['G'], ['G', 'H']] as $pins) {
+            $routes = self::planner(['rules' => ['pinned' => $pins]] + $document)->routes();
+            self::assertNotSame([], $routes);
+            foreach ($routes as $route) {
+                self::assertSame([], array_diff($pins, self::used($route)));
+            }
+        }
+    }
+
+    public function testAPinThatLeadsNowhereIsNamed(): void
+    {
+        $plan = self::planner(['horizon' => 1, 'rules' => ['pinned' => ['G', 'H']]] + self::document('Clown', [['M', 'male', 'het Clown'], ['F', 'female', 'het Clown'], ['G', 'female', 'Normal'], ['H', 'male', 'Normal']]))->plan(10);
+        self::assertStringContainsString('Take a pin out', (string) $plan->unreachable);
+    }
+
+    public function testTwoLimitsThatExcludeEachOtherAreNamedTogether(): void
+    {
+        $document = self::document('Clown, male', [['F', 'female', 'Clown'], ['M', 'male', 'Normal'], ['G', 'female', 'Normal']]);
+        $plan = self::planner(['horizon' => 8, 'rules' => ['inbreeding' => '0', 'pinned' => ['G']], 'assumptions' => ['lay_rate' => .7]] + $document)->plan(10);
+        self::assertMatchesRegularExpression('/limit of relatedness/', (string) $plan->unreachable);
+    }
+
+    public function testACrossThatHouseRulesRefuseIsNotPlannedAndOneThatTheyWarnOfSaysSo(): void
+    {
+        $document = self::document('Spider + Clown, male', [['M', 'male', 'Spider het Clown'], ['F', 'female', 'Spider Clown'], ['G', 'female', 'Clown']]);
+        self::assertContains('F', self::usedAnywhere(self::planner($document)));
+        $planner = self::planner(['rules' => ['stances' => ['dies-in-the-egg' => 'refuse', 'wobble' => 'warn']]] + $document);
+        foreach ($planner->routes() as $route) {
+            foreach ($route->steps as $step) {
+                self::assertFalse(str_contains($step->sireGenes, 'Spider') && str_contains($step->damGenes, 'Spider'), 'two copies die');
+                self::assertSame(str_contains($step->sireGenes.$step->damGenes, 'Spider'), str_contains(strtolower(implode(' ', $step->cautions)), 'wobble'));
+            }
+        }
+        $plan = self::planner(['rules' => ['stances' => ['wobble' => 'refuse']]] + $document)->plan(10);
+        self::assertSame([], $plan->routes);
+        self::assertStringContainsString('house rules refuse', (string) $plan->unreachable);
+    }
+
+    /** @return iterable<string, array{string, list<array{string, string, string}>, int, string}> target, animals, crosses, words of the last pair */
+    public static function surePairs(): iterable
+    {
+        yield 'two visuals' => ['Clown', [['M', 'male', 'Clown'], ['F', 'female', 'Clown']], 1, 'Clown × Clown'];
+        yield 'two copies against anything' => ['Pastel', [['M', 'male', 'Super Pastel'], ['F', 'female', 'Normal']], 1, 'Super Pastel × Normal'];
+        yield 'a het is grown into a visual first' => ['Clown', [['M', 'male', 'het Clown'], ['F', 'female', 'Clown']], 2, 'Clown × Clown'];
+    }
+
+    /** @param list<array{string, string, string}> $animals */
+    #[DataProvider('surePairs')]
+    public function testAPairThatGivesEveryEggTheTarget(string $target, array $animals, int $crosses, string $pair): void
+    {
+        $planner = self::planner(['rules' => ['wanted' => 'sure']] + self::document($target, $animals));
+        $route = $planner->routes()[0];
+        $last = $route->steps[count($route->steps) - 1];
+        self::assertSame([$crosses, $pair, '1'], [count($route->steps), "{$last->sireGenes} × {$last->damGenes}", $last->odds->toString()]);
+        $outcome = $planner->play($route, 400, 1);
+        self::assertSame($crosses > 1 ? 0.0 : null, $crosses > 1 ? $outcome->by(2) : null, 'a Clown that hatches on the way is not the pair that is wanted');
+        self::assertGreaterThan(.9, $outcome->by(8));
+    }
+
+    public function testProvingFirstCostsASeasonAndLetsGoOfWhoDoesNotCarry(): void
+    {
+        $document = ['assumptions' => ['clutch_sd' => 0, 'lay_rate' => 1]] + self::document('Clown, male', [['M', 'male', '66% het Clown'], ['F', 'female', 'Clown']]);
+        $route = self::planner($document)->routes()[0];
+        $project = (new ProjectReader(Shelf::shelf()))->read($document)->provingFirst();
+        $outcome = (new Planner(Shelf::catalogue(), $project))->play($route, 4000, 1);
+        // One season of test crosses; then a quarter of the eggs that hatch, if he is one of the two in three that carry.
+        $clutch = 1 - (1 - .25 * .92 * .92) ** 6;
+        self::assertSame(0.0, $outcome->by(1));
+        foreach ([2, 3] as $season) {
+            $chance = 2 / 3 * (1 - (1 - $clutch) ** ($season - 1));
+            self::assertEqualsWithDelta($chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000));
+        }
+        self::assertContains('the last cross is made and the target does not hatch in time', array_keys($outcome->stuck) + ['']);
+    }
+
+    public function testKindsOfRoutesAreComparedInPairs(): void
+    {
+        $project = (new ProjectReader(Shelf::shelf()))->read(self::document('Clown + Pastel', [['M', 'male', 'het Clown'], ['F', 'female', 'Pastel het Clown'], ['G', 'female', 'Clown']]));
+        $choices = [];
+        foreach (Dilemma::of(Shelf::catalogue(), $project, 100, 1) as $one) {
+            $choices[$one->question][] = $one->choice;
+        }
+        self::assertSame(['a season of test crosses first'], $choices['Build at once on what may carry it, or prove it first?']);
+        self::assertSame(['hets until the last cross', 'through a visual'], $choices['Repeat the cross of hets, or step back through a visual?']);
+        self::assertSame(['now', 'at the end'], $choices['Add the co-dominant now, or at the end?']);
+    }
+
+    /** @return iterable<string, array{string, string}> sire, dam */
+    public static function hidingCrosses(): iterable
+    {
+        yield 'white hides everything' => ['Mojave Pastel het Clown', 'Lesser het Clown'];
+        yield 'ivory hides patterns' => ['Yellow Belly Pinstripe', 'Yellow Belly Pinstripe Pastel'];
+        yield 'dark hides patterns, not colours' => ['Cinnamon Pastel Pinstripe', 'Black Pastel het Clown Pastel'];
+        yield 'nothing hides' => ['Pastel het Clown', 'Enchi het Clown'];
+    }
+
+    #[DataProvider('hidingCrosses')]
+    public function testWhatIsHiddenIsNotReadJustAsInAPairing(string $sire, string $dam): void
+    {
+        $project = (new ProjectReader(Shelf::shelf()))->read(self::document('Mojave + Lesser or Mojave/Lesser + Pastel + Clown + Yellow Belly + Pinstripe + Cinnamon + Enchi', [['S', 'male', $sire], ['D', 'female', $dam]]));
+        $space = new Space(Shelf::catalogue(), $project);
+        $planned = self::youngOf($space, $space->looksOf($project->founders[0]), $space->looksOf($project->founders[1]));
+        $cross = Cross::of(Shelf::catalogue(), $project->founders[0]->belief, $project->founders[1]->belief);
+        $paired = array_map(static fn (\Destino\Pairing\Outcome $outcome): string => $outcome->probability->toString(), array_values(array_filter(Looks::of($cross)->top(500), static fn (\Destino\Pairing\Outcome $outcome): bool => ! $outcome->isLethal)));
+        sort($planned);
+        sort($paired);
+        self::assertSame($paired, $planned);
+    }
+
+    /**
+     * @param list<int> $sire
+     * @param list<int> $dam
+     * @return list<string> odds of every look
+     */
+    private static function youngOf(Space $space, array $sire, array $dam): array
+    {
+        /** @var list<array{Rational, list<\Destino\Genome\Mask>}> $young */
+        $young = [[Rational::one(), []]];
+        foreach ($space->groups as $i => $group) {
+            $more = [];
+            foreach ($young as [$p, $hiding]) {
+                foreach ($group->cross($sire[$i], $dam[$i], $hiding) as [$look, $q]) {
+                    $more[] = [$p->times($q), [...$hiding, ...$group->hides($look)]];
+                }
+            }
+            $young = $more;
+        }
+
+        return array_map(static fn (array $one): string => $one[0]->toString(), $young);
+    }
+
+    /** @return list<string> founders of a route */
+    private static function used(Route $route): array
+    {
+        return array_values(array_unique(array_map(static fn (Founder $founder): string => $founder->id, array_merge(...array_map(static fn (RouteStep $step): array => [...$step->sires, ...$step->dams], $route->steps)))));
+    }
+
+    /** @return list<string> */
+    private static function usedAnywhere(Planner $planner): array
+    {
+        return array_merge(...array_map(self::used(...), $planner->routes()));
+    }
+
+    /**
+     * @param list<array{string, string, string}> $animals id, sex, genes
+     * @return array<string, mixed>
+     */
+    private static function document(string $target, array $animals): array
+    {
+        return ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8, 'animals' => array_map(static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'genes' => $one[2], 'age' => 48], $animals), 'assumptions' => ['clutch_sd' => 0]];
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function planner(array $document): Planner
+    {
+        return new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::shelf()))->read($document));
+    }
+}
