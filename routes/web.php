@@ -68,6 +68,7 @@ Route::resource('projects', ProjectController::class)->except('destroy');
 Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->name('projects.replan');
 Route::post('/projects/{project}/forbid', [ProjectController::class, 'forbid'])->name('projects.forbid');
 Route::post('/projects/{project}/keep', [ProjectController::class, 'keep'])->name('projects.keep');
+Route::post('/projects/{project}/pin', [ProjectController::class, 'pin'])->name('projects.pin');
 Route::get('/projects/{project}/story', [ProjectController::class, 'story'])->name('projects.story');
 Route::get('/plans/{plan}', [ProjectController::class, 'progress'])->name('plans.progress');
 Route::post('/plans/{plan}/cancel', [ProjectController::class, 'cancel'])->name('plans.cancel');

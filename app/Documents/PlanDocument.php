@@ -37,7 +37,7 @@ class PlanDocument
             'name' => $route->name,
             'why' => $route->why,
             'expected' => round($route->expected, 2),
-            'steps' => array_map(fn (RouteStep $step): array => self::step($step, $route), $route->steps),
+            'steps' => self::steps($route),
             'probability_by_season' => array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($outcome->by($season), 4), 'low' => round($outcome->band($season)[0], 4), 'high' => round($outcome->band($season)[1], 4)], $seasons),
             'season' => ['median' => $outcome->season(.5), 'p10' => $outcome->season(.1), 'p90' => $outcome->season(.9)],
             'eggs' => round($outcome->eggs, 1),
@@ -49,11 +49,28 @@ class PlanDocument
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function step(RouteStep $step, Route $route): array
+    /** @return list<array<string, mixed>> a purchase stands with the first cross that needs it */
+    private static function steps(Route $route): array
+    {
+        $steps = $bought = [];
+        foreach ($route->steps as $step) {
+            $buy = array_values(array_filter([...$step->sires, ...$step->dams], fn (Founder $founder): bool => $founder->isOffer() && ! isset($bought[$founder->id])));
+            foreach ($buy as $founder) {
+                $bought[$founder->id] = true;
+            }
+            $steps[] = self::step($step, $buy);
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Founder>  $buy
+     * @return array<string, mixed>
+     */
+    private static function step(RouteStep $step, array $buy): array
     {
         $animal = fn (array $founders, string $genes): string => $founders === [] ? $genes : implode(' or ', array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders));
-        $buy = array_values(array_filter([...$step->sires, ...$step->dams], fn (Founder $founder): bool => $founder->isOffer()));
 
         return [
             'key' => $step->key,

@@ -17,14 +17,16 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $target in the notation
  * @property int $horizon seasons looked ahead
- * @property string $wanted one or pair
+ * @property string $wanted one, pair or sure (a pair that gives the target in every egg)
  * @property int $weight against other projects of a season
  * @property int|null $budget
  * @property int|null $tubs
  * @property list<array{genes: string, sex: string, age: int, price: int}> $offers
  * @property array<string, int|float> $assumptions those that differ from the defaults
  * @property list<array{int, int}> $forbidden sire and dam
- * @property array<string, int> $keep how many to keep, by step
+ * @property array<string, int> $keep how many to keep, by the young's words
+ * @property list<int> $pinned animals that every way must use
+ * @property string|null $most_inbreeding F of the target's animals at the most
  * @property string|null $notes
  * @property Carbon|null $begun_on
  * @property int $version
@@ -36,11 +38,11 @@ class Project extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'notes', 'begun_on', 'form_token'];
+    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'pinned', 'most_inbreeding', 'notes', 'begun_on', 'form_token'];
 
-    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
+    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'pinned' => '[]', 'most_inbreeding' => null, 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
 
-    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
+    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
 
     public function collectionId(): int
     {

@@ -8,6 +8,7 @@ use App\Models\Plan;
 use App\Models\Project;
 use Destino\DestinoError;
 use Destino\Planning\PlanAssumptions;
+use Destino\Probability\Rational;
 
 /** What the page of a project shows: its latest plan, laid out for reading. */
 class ProjectPage
@@ -15,6 +16,8 @@ class ProjectPage
     public const WIDTH = 720;
 
     public const HEIGHT = 260;
+
+    private const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 6'];
 
     /** @var array<string, mixed> */
     public readonly array $result;
@@ -95,15 +98,59 @@ class ProjectPage
                 $low[] = "{$x},{$this->y($at['low'])}";
             }
             $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
-            $curves[] = ['name' => $route['name'], 'points' => implode(' ', $points), 'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => ['', '7 4', '2 3', '10 3 2 3', '4 6'][$i % 5], 'end' => [$this->x($last['season']), $this->y($last['decimal'])]];
+            $curves[] = ['name' => $route['name'], 'points' => implode(' ', $points), 'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % 5], 'end' => [$this->x($last['season']), $this->y($last['decimal'])]];
         }
 
-        // Names that would lie over each other move apart.
-        $order = array_keys($curves);
-        usort($order, fn (int $a, int $b): int => $curves[$a]['end'][1] <=> $curves[$b]['end'][1]);
-        $above = -INF;
-        foreach ($order as $i) {
-            $curves[$i]['end'][1] = $above = max($curves[$i]['end'][1], $above + 13);
+        return $this->apart($curves);
+    }
+
+    /** @return array{curves: list<array{points: string, dash: string}>, most: float} money spent up to each season, of each route */
+    public function money(): array
+    {
+        $most = max([0.0, ...array_map(fn (array $route): float => max([0.0, ...array_column($route['money_by_season'] ?? [], 'money')]), $this->routes())]);
+        $curves = [];
+        foreach ($this->routes() as $i => $route) {
+            $points = array_map(fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1), $route['money_by_season'] ?? []);
+            $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % 5]];
+        }
+
+        return ['curves' => $curves, 'most' => $most];
+    }
+
+    /** How a route differs from the first, in words. */
+    public function against(int $i): string
+    {
+        [$one, $other] = [$this->routes()[0], $this->routes()[$i]];
+        $says = [];
+        $years = ($other['season']['median'] ?? null) === null || ($one['season']['median'] ?? null) === null ? null : $other['season']['median'] - $one['season']['median'];
+        $says[] = match (true) {
+            $years === null => ($other['season']['median'] ?? null) === ($one['season']['median'] ?? null) ? null : 'most get there '.(($other['season']['median'] ?? null) === null ? 'after the time looked at' : 'in the time looked at'),
+            $years === 0 => 'half have it in the same year',
+            default => 'half have it '.abs($years).' '.(abs($years) === 1 ? 'year ' : 'years ').($years > 0 ? 'later' : 'sooner'),
+        };
+        $last = fn (array $route): float => $route['probability_by_season'][count($route['probability_by_season']) - 1]['decimal'];
+        $early = fn (array $route): int => array_key_first(array_filter(array_column($route['probability_by_season'], 'decimal'), fn (float $chance): bool => $chance > .005)) ?? 99;
+        $early($other) === $early($one) ?: $says[] = 'the first can come '.($early($other) < $early($one) ? 'earlier' : 'later');
+        abs($last($other) - $last($one)) < .02 ?: $says[] = round(100 * abs($last($other) - $last($one))).' in 100 '.($last($other) > $last($one) ? 'more' : 'fewer')." have it by {$this->year($this->project->horizon)}";
+        $other['money'] === $one['money'] ?: $says[] = ($other['money'] > $one['money'] ? 'costs more' : 'costs less');
+        $inbreeding = Rational::parse($other['inbreeding'])->compareTo(Rational::parse($one['inbreeding']));
+        $inbreeding === 0 ?: $says[] = 'its young are '.($inbreeding > 0 ? 'more' : 'less').' inbred';
+        count($other['steps']) === count($one['steps']) ?: $says[] = count($other['steps']) > count($one['steps']) ? 'one generation or cross more' : 'fewer crosses';
+
+        return implode(', ', array_filter($says));
+    }
+
+    /**
+     * Names that would lie over each other stand beside each other, so that each stays at the height of its line.
+     *
+     * @param  list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}>  $curves
+     * @return list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}>
+     */
+    private function apart(array $curves): array
+    {
+        foreach ($curves as $i => $curve) {
+            $beside = count(array_filter(array_slice($curves, 0, $i), fn (array $other): bool => abs($other['end'][1] - $curve['end'][1]) < 12));
+            $curves[$i]['end'][0] += 11 * $beside;
         }
 
         return $curves;
@@ -111,7 +158,7 @@ class ProjectPage
 
     public function x(int $season): float
     {
-        return round(48 + ($season - 1) * (self::WIDTH - 80) / max(1, $this->project->horizon - 1), 1);
+        return round(48 + ($season - 1) * (self::WIDTH - 110) / max(1, $this->project->horizon - 1), 1);
     }
 
     public function y(float $chance): float
@@ -119,46 +166,38 @@ class ProjectPage
         return round(14 + (1 - $chance) * (self::HEIGHT - 44), 1);
     }
 
-    /**
-     * A route as a river: a column for each generation, crosses as junctions, founders at the source of their arm.
-     *
-     * @param  array<string, mixed>  $route
-     * @return array{nodes: list<array{x: float, y: float, title: string, text: string, kind: string, note: string}>, lines: list<array{float, float, float, float, float}>, width: float, height: float}
-     */
-    public function river(array $route): array
+    /** @param  array<string, mixed>  $route */
+    public function river(array $route): River
     {
-        $level = [];
-        $nodes = $rows = $lines = [];
-        $place = function (string $id, int $at, string $title, string $text, string $kind, string $note) use (&$nodes, &$rows): void {
-            if (! isset($nodes[$id])) {
-                $rows[$at] = ($rows[$at] ?? -1) + 1;
-                $nodes[$id] = ['x' => 10.0 + $at * 268, 'y' => 12.0 + $rows[$at] * 96, 'title' => $title, 'text' => $text, 'kind' => $kind, 'note' => $note];
-            }
-        };
-        foreach ($route['steps'] as $step) {
-            $level[$step['key']] = 1 + max($level[$step['from']['sire'] ?? ''] ?? 0, $level[$step['from']['dam'] ?? ''] ?? 0);
-        }
-        foreach ($route['steps'] as $step) {
-            $at = $level[$step['key']];
-            foreach (['sire', 'dam'] as $role) {
-                if ($step['from'][$role] === null) {
-                    $id = "{$role} {$step[$role]}";
-                    $place($id, 0, $this->named($step[$role]), $step["{$role}_genes"], 'founder', $role === 'sire' ? 'male' : 'female');
-                }
-            }
-            $keep = $step['keep'][0];
-            $isLast = $step['key'] === 'target';
-            $place($step['key'], $at, $keep['genes'], $isLast ? 'the target' : "keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'), $isLast ? 'target' : 'young', "{$step['probability']} an egg, from {$this->year($step['season'])}");
-            foreach (['sire', 'dam'] as $role) {
-                $lines[] = [$step['from'][$role] ?? "{$role} {$step[$role]}", $step['key'], (float) $step['decimal']];
-            }
-        }
-        $drawn = [];
-        foreach ($lines as [$from, $to, $odds]) {
-            $drawn[] = [$nodes[$from]['x'] + 236, $nodes[$from]['y'] + 40, $nodes[$to]['x'], $nodes[$to]['y'] + 40, 3 + 15 * $odds];
-        }
+        return new River($route, $this, $this->clutches());
+    }
 
-        return ['nodes' => array_values($nodes), 'lines' => $drawn, 'width' => 268.0 * (1 + max(array_values($level) ?: [0])) + 10, 'height' => 96.0 * (1 + max($rows ?: [0])) + 12];
+    /** @return list<int> owned animals that the core's words name, as "a5 or a6" */
+    public function animalsOf(string $text): array
+    {
+        return array_values(array_filter(array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text))));
+    }
+
+    /** @return list<array{pair: string, hope: string, chance: string, known: int, hits: int, expected: float, sentence: string, isOdd: bool}> */
+    public function luck(): array
+    {
+        try {
+            return $this->workshop->luck($this->project, $this->clutches())->rows();
+        } catch (DestinoError) {
+            return []; // the target can no longer be read: the answer says so
+        }
+    }
+
+    /** @return list<array{int, string}> pinned animals with their names */
+    public function pinned(): array
+    {
+        return array_map(fn (int $id): array => [$id, $this->named("a{$id}")], $this->project->pinned);
+    }
+
+    /** What the house's limit of relatedness says of a route. */
+    public function closeness(string $inbreeding, ?Rational $limit): ?string
+    {
+        return $limit !== null && Rational::parse($inbreeding)->compareTo($limit) > 0 ? "F = {$inbreeding} is above the {$limit->toString()} at which your house rules warn: an unrelated mate would lower it." : null;
     }
 
     /**
@@ -169,10 +208,9 @@ class ProjectPage
      */
     public function pairsOf(array $step): array
     {
-        $numbers = fn (string $text): array => array_values(array_filter(array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text))));
         $pairs = [];
-        foreach ($numbers($step['sire']) as $sire) {
-            foreach ($numbers($step['dam']) as $dam) {
+        foreach ($this->animalsOf($step['sire']) as $sire) {
+            foreach ($this->animalsOf($step['dam']) as $dam) {
                 $pairs[] = "{$sire}:{$dam}";
             }
         }
@@ -191,15 +229,26 @@ class ProjectPage
     {
         $defaults = (new PlanAssumptions)->toArray();
         $list = [];
-        foreach ($this->result['assumptions'] ?? $defaults as $name => $value) {
+        $used = $this->result['assumptions'] ?? $defaults;
+        foreach (AssumptionWords::order() as $name) {
+            $value = $used[$name] ?? $defaults[$name];
             $list[] = ['name' => $name, 'value' => $value, 'source' => isset($this->project->assumptions[$name]) ? 'edited here' : ((float) $defaults[$name] === (float) $value ? 'default' : 'house rules')];
         }
 
         return $list;
     }
 
+    /** @var list<Clutch>|null */
+    private ?array $clutches = null;
+
     /** @return list<Clutch> clutches since the project began whose parents the plans name, oldest first: what really happened */
     public function clutches(): array
+    {
+        return $this->clutches ??= $this->recorded();
+    }
+
+    /** @return list<Clutch> */
+    private function recorded(): array
     {
         $names = [];
         foreach ($this->project->plans()->get() as $plan) {

@@ -11,11 +11,14 @@ use App\Family\Family;
 use App\House\House;
 use App\House\PairingCheck;
 use App\Models\Animal;
+use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use Destino\DestinoError;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
+use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Dilemma;
 use Destino\Planning\Founder;
 use Destino\Planning\Influence;
@@ -25,6 +28,7 @@ use Destino\Planning\PlanAssumptions;
 use Destino\Planning\Planner;
 use Destino\Planning\Project;
 use Destino\Planning\Simulation;
+use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
 
 /** Makes plans of a keeper's projects from the collection as it is now. */
@@ -49,9 +53,30 @@ class Workshop
         $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
 
         return new Project(
-            $this->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, null,
-            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden, $record->keep,
+            $this->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
+            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
+            $this->house->stances($this->shelf->catalogue()), $record->wanted === 'sure',
         );
+    }
+
+    /** The project's own limit, or that of the house where the house refuses closer relatives. */
+    private function mostInbreeding(ProjectRecord $record): ?Rational
+    {
+        if ($record->most_inbreeding !== null) {
+            return Rational::parse($record->most_inbreeding);
+        }
+
+        return ($this->house->stances($this->shelf->catalogue())[Advice::RELATED] ?? null) === Stance::Refuse ? $this->house->relatednessLimit() : null;
+    }
+
+    /**
+     * @param  list<Clutch>  $clutches
+     *
+     * @throws DestinoError when the target cannot be read
+     */
+    public function luck(ProjectRecord $record, array $clutches): LuckSoFar
+    {
+        return new LuckSoFar($this->shelf->targets()->read($record->target), $clutches, Beliefs::of($record->keeper, $this->shelf), $this->shelf);
     }
 
     /** A first answer, at once; the whole one follows as a job. */
@@ -96,7 +121,7 @@ class Workshop
     public function inputOf(Project $project): string
     {
         return hash('xxh128', serialize([
-            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->keep, $project->assumptions->toArray(),
+            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->assumptions->toArray(),
             array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->shelf->fingerprint(),
         ]));
     }

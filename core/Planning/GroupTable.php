@@ -206,6 +206,12 @@ final class GroupTable
         return $this->seen((int) array_key_first($this->looks[$look]), $hiding);
     }
 
+    /** Equal for looks under which the same diplotypes are possible. */
+    public function support(int $look): string
+    {
+        return implode(',', array_keys($this->looks[$look]));
+    }
+
     /** Whether animals of this look differ in what would be seen of them, were it not hidden. */
     public function isBlurred(int $look): bool
     {

@@ -14,7 +14,8 @@ use Destino\Pairing\Cross;
 
 /**
  * What house rules say of the crosses of a plan. Within the groups of the plan a cross that they refuse is not made at
- * all; what a founder carries besides is looked at once a route is found, and the route is left out for it.
+ * all; what a founder carries besides is looked at once a route is found, and the route is left out for it. Only what is
+ * possible counts, not how likely it is.
  */
 final class Welfare
 {
@@ -41,7 +42,8 @@ final class Welfare
     public function refuses(array $sire, array $dam): bool
     {
         foreach ($this->isAsked() ? $sire : [] as $i => $look) {
-            if ($this->refused["{$i} {$look} {$dam[$i]}"] ??= $this->verdictOn($this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i))->stance === Stance::Refuse) {
+            $group = $this->space->groups[$i];
+            if ($this->refused["{$i} {$group->support($look)} x {$group->support($dam[$i])}"] ??= $this->verdictOn($this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i))->stance === Stance::Refuse) {
                 return true;
             }
         }
@@ -52,10 +54,16 @@ final class Welfare
     /** What is to be said of a cross, with everything that is known of its parents. */
     public function verdict(Node $sire, Node $dam): Verdict
     {
-        return $this->verdicts["{$sire->key} x {$dam->key}"] ??= $this->verdictOn(
+        return $this->verdicts["{$this->kind($sire)} x {$this->kind($dam)}"] ??= $this->verdictOn(
             $sire->isFounder() ? $sire->founders[0]->belief : $this->space->beliefOf($sire->looks, Sex::Male),
             $dam->isFounder() ? $dam->founders[0]->belief : $this->space->beliefOf($dam->looks, Sex::Female),
         );
+    }
+
+    /** Equal for animals of which the same is possible: whether something can come of a cross does not depend on the odds. */
+    private function kind(Node $node): string
+    {
+        return $node->isFounder() ? $node->key : implode('|', array_map(static fn (GroupTable $group, int $look): string => $group->support($look), $this->space->groups, $node->looks));
     }
 
     /** Whether no cross behind an animal is refused. */
@@ -76,6 +84,6 @@ final class Welfare
 
     private function verdictOn(Belief $sire, Belief $dam): Verdict
     {
-        return Verdict::of(Advisor::advise(Cross::of($this->space->catalogue, $sire, $dam)), $this->space->project->stances);
+        return Verdict::of(Advisor::ofConditions(Cross::of($this->space->catalogue, $sire, $dam)), $this->space->project->stances);
     }
 }

@@ -53,9 +53,9 @@ class ProjectsTest extends TestCase
 
         $step = $latest()[0]['steps'][0];
         $this->assertSame('Piebald het Clown', $step['keep'][0]['genes']);
-        $this->post("/projects/{$project->id}/keep", ['step' => $step['key'], 'count' => '5'])->assertSessionHasNoErrors();
+        $this->post("/projects/{$project->id}/keep", ['step' => $step['keep'][0]['young'], 'count' => '5'])->assertSessionHasNoErrors();
         $this->assertSame(5, $latest()[0]['steps'][0]['keep'][0]['count']);
-        $this->post("/projects/{$project->id}/keep", ['step' => $step['key'], 'count' => ''])->assertSessionHasNoErrors();
+        $this->post("/projects/{$project->id}/keep", ['step' => $step['keep'][0]['young'], 'count' => ''])->assertSessionHasNoErrors();
         $this->assertSame(2, $latest()[0]['steps'][0]['keep'][0]['count']);
 
         $this->made(['name' => 'Wherry', 'genotype' => 'Piebald', 'hatched_on' => '2021-08-01']);
@@ -65,6 +65,41 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$project->id}")->assertSee('Crosses left out')->assertSee('Skiff × Tender');
         $this->post("/projects/{$project->id}/forbid", ['pairs' => $pairs]);
         $this->assertSame([], $project->refresh()->forbidden);
+    }
+
+    public function test_a_pinned_animal_is_in_every_way_and_the_pin_can_be_taken_out(): void
+    {
+        $this->animals();
+        $wherry = $this->made(['name' => 'Wherry', 'sex' => 'female', 'genotype' => 'het Clown', 'hatched_on' => '2021-07-01']);
+        $this->post('/projects', ['offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $routes = fn (): array => $project->plans()->latest('id')->first()->result['routes'];
+        $uses = fn (array $route): bool => str_contains(json_encode($route['steps']), "a{$wherry->id}");
+        $this->assertNotContains(true, array_map($uses, $routes()), 'nobody needs a het beside the two visuals');
+        $this->post("/projects/{$project->id}/pin", ['animal' => $wherry->id])->assertRedirect();
+        $this->assertNotSame([], $routes());
+        $this->assertNotContains(false, array_map($uses, $routes()));
+        $this->get("/projects/{$project->id}")->assertSee('every way uses them')->assertSee('take the pin out of Wherry');
+        $this->post("/projects/{$project->id}/pin", ['animal' => $wherry->id]);
+        $this->assertSame([], $project->refresh()->pinned);
+        $this->post("/projects/{$project->id}/pin", ['animal' => 9999])->assertSessionHasErrors('animal');
+    }
+
+    public function test_house_rules_and_the_limit_of_relatedness_bind_the_plan(): void
+    {
+        $this->made(['name' => 'Ferry', 'sex' => 'male', 'genotype' => 'Spider het Clown', 'hatched_on' => '2021-07-01']);
+        $this->made(['name' => 'Gig', 'sex' => 'female', 'genotype' => 'Spider het Clown', 'hatched_on' => '2021-07-01']);
+        $this->post('/projects', ['target' => 'Spider + Clown', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $this->get("/projects/{$project->id}")->assertSee('Your house rules refuse every cross that would lead there');
+        $this->put('/house/rules', ['stances' => ['dies-in-the-egg' => 'warn']]);
+
+        $this->made(['name' => 'Punt', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2021-07-01']);
+        $this->put("/projects/{$project->id}", ['target' => 'Clown, female', 'most_inbreeding' => '0', 'wanted' => 'sure', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $project->refresh();
+        $this->assertSame(['0', 'sure'], [$project->most_inbreeding, $project->wanted]);
+        $this->get("/projects/{$project->id}")->assertSee('a pair that gives it in every egg')->assertSee('F at most 0');
+        $this->put("/projects/{$project->id}", ['most_inbreeding' => '7'] + self::FORM)->assertSessionHasErrors('most_inbreeding');
     }
 
     public function test_a_plan_can_be_stopped(): void
@@ -99,8 +134,16 @@ class ProjectsTest extends TestCase
             $project = Project::query()->where('name', $name)->sole();
             $this->post("/projects/{$project->id}/plan")->assertRedirect();
             $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('Routes side by side')->assertSee($animal);
-            $page->assertSee('Plan against what happened')->assertSee('2026');
+            $page->assertSee('Plan against what happened')->assertSee('2026')->assertSee('Luck so far');
+            foreach ($name === 'Painted stripes'
+                ? ['Gunwale × Halyard', 'at 1/32', '2023 Anchor × Calico Jenny', 'kept Halyard', 'made 2022: 6 eggs, 6 hatched', 'is above the 1/8']
+                : ['2026 Lantern × Keel', '2 of 6 young are Ultramel, 3 expected at 1/2'] as $words) {
+                $page->assertSee($words);
+            }
         }
+        $this->artisan('destino:replan')->doesntExpectOutputToContain('begun')->assertSuccessful();
+        Project::query()->where('name', 'Caramel lavender')->sole()->plans()->delete();
+        $this->artisan('destino:replan')->expectsOutputToContain('Caramel lavender: begun.')->assertSuccessful();
         $this->get('/projects')->assertOk()->assertSee('The season that comes');
     }
 

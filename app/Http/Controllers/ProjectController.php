@@ -19,6 +19,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 
 class ProjectController extends Controller
 {
@@ -107,13 +108,25 @@ class ProjectController extends Controller
     public function keep(Request $request, Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
-        $valid = $request->validate(['step' => ['required', 'string', 'max:120'], 'count' => ['nullable', 'integer', 'between:1,12']], ['count' => 'Keep 1 to 12.']);
+        $valid = $request->validate(['step' => ['required', 'string', 'max:400'], 'count' => ['nullable', 'integer', 'between:1,12']], ['count' => 'Keep 1 to 12.']);
         $keep = $project->keep;
         unset($keep[$valid['step']]);
         DB::transaction(fn () => $project->update(['keep' => $keep + (($valid['count'] ?? null) === null ? [] : [$valid['step'] => (int) $valid['count']])]));
         $this->plan($project);
 
         return redirect()->route('projects.show', $project)->with('said', ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.");
+    }
+
+    /** Pins an animal, so that every way must use it, or lets it go, and plans anew. */
+    public function pin(Request $request, Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $id = (int) $request->validate(['animal' => ['required', 'integer', Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at')]], ['animal' => 'Choose an animal of the collection.'])['animal'];
+        $isPinned = in_array($id, $project->pinned, true);
+        DB::transaction(fn () => $project->update(['pinned' => $isPinned ? array_values(array_diff($project->pinned, [$id])) : [...$project->pinned, $id]]));
+        $this->plan($project);
+
+        return redirect()->route('projects.show', $project)->with('said', $isPinned ? 'The pin is taken out.' : 'Every way uses this animal from now on.');
     }
 
     public function progress(Plan $plan): JsonResponse

@@ -18,6 +18,9 @@ use Illuminate\Validation\ValidationException;
 /** The form of a project. Offers are written one a line: "female, Clown het Piebald, 24 months, 400". */
 class ProjectRequest extends RecordRequest
 {
+    /** Limits of relatedness that can be chosen for a project. */
+    public const INBREEDING = ['0', '1/16', '1/8', '1/4'];
+
     protected function subject(): ?Model
     {
         return $this->route('project');
@@ -30,7 +33,8 @@ class ProjectRequest extends RecordRequest
             'name' => ['required', 'string', 'max:80'],
             'target' => ['required', 'string', 'max:400', $this->readableTarget($shelf)],
             'horizon' => ['required', 'integer', 'between:1,'.PlannedProject::MOST_SEASONS],
-            'wanted' => ['required', Rule::in(['one', 'pair'])],
+            'wanted' => ['required', Rule::in(['one', 'pair', 'sure'])],
+            'most_inbreeding' => ['nullable', Rule::in(self::INBREEDING)],
             'weight' => ['required', 'integer', 'between:1,9'],
             'budget' => ['nullable', 'integer', 'between:0,10000000'],
             'tubs' => ['nullable', 'integer', 'between:0,500'],

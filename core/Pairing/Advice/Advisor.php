@@ -31,7 +31,22 @@ final readonly class Advisor
     /** @return list<Advice> gravest first */
     public static function advise(Cross $cross): array
     {
-        $advice = array_merge(...array_map(static fn (AdviceRule $rule): array => $rule->advise($cross), self::rules()));
+        return self::asked(self::rules(), $cross);
+    }
+
+    /** @return list<Advice> what house rules can take a stance on, gravest first */
+    public static function ofConditions(Cross $cross): array
+    {
+        return self::asked([new LethalForms, new TroubledParents, new TroubledForms, new TroubledPairs], $cross);
+    }
+
+    /**
+     * @param list<AdviceRule> $rules
+     * @return list<Advice>
+     */
+    private static function asked(array $rules, Cross $cross): array
+    {
+        $advice = array_merge(...array_map(static fn (AdviceRule $rule): array => $rule->advise($cross), $rules));
         usort($advice, static fn (Advice $a, Advice $b): int => $b->severity->rank() <=> $a->severity->rank());
 
         return $advice;

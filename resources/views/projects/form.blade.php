@@ -8,11 +8,12 @@
         <x-field-error id="version-error" :message="$errors->first('version')"/>
         <div class="two">
             <x-field name="name" label="Name" :value="old('name', $project->name)" maxlength="80" autocomplete="off"/>
-            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">What you want to hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error" @error('target') aria-invalid="true" @enderror><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">What you want to hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error" @error('target') aria-invalid="true" @enderror><p class="soft small mb-0">Also: “Clown, no Pastel” takes a gene out alone, “Pastel, no Clown” clears one, “Super Pastel” asks for two copies.</p><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
         </div>
         <div class="four">
             <x-field name="horizon" label="Look ahead" unit="seasons" :value="old('horizon', $project->horizon)" inputmode="numeric"/>
-            <x-choice name="wanted" label="Wanted" :value="old('wanted', $project->wanted)" :options="['one' => 'one animal', 'pair' => 'a breeding pair']"/>
+            <x-choice name="wanted" label="Wanted" :value="old('wanted', $project->wanted)" :options="['one' => 'one animal', 'pair' => 'a breeding pair', 'sure' => 'a pair that gives it in every egg']"/>
+            <x-choice name="most_inbreeding" label="Relatedness: F of the target at most" :value="old('most_inbreeding', $project->most_inbreeding)" :options="['' => 'no limit', '0' => '0: unrelated parents', '1/16' => '1/16: cousins', '1/8' => '1/8: half siblings', '1/4' => '1/4: siblings, parent and young']"/>
             <x-field name="budget" label="Budget for buying" :unit="$house->currency()" :value="old('budget', $project->budget)" inputmode="numeric"/>
             <x-field name="tubs" label="Tubs for young of the plan" :value="old('tubs', $project->tubs)" inputmode="numeric"/>
             <x-field name="weight" label="Weight against other projects" unit="1 to 9" :value="old('weight', $project->weight)" inputmode="numeric"/>
@@ -22,7 +23,7 @@
         <p class="soft small mb-0">All animals of the collection that are here and of known sex count as founders, with what is believed of them.</p>
         <details @if ($errors->has('assumptions') || $errors->has('assumptions.*') || $project->assumptions !== []) open @endif><summary>Assumptions of this project</summary>
             <x-field-error id="assumptions-error" :message="$errors->first('assumptions')"/>
-            <div class="four mt-2">@foreach ((new Destino\Planning\PlanAssumptions)->toArray() as $name => $value)<x-field :name="'assumptions['.$name.']'" :label="str_replace('_', ' ', $name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $value" inputmode="decimal"/>@endforeach</div>
+            <div class="four mt-2">@php($defaults = (new Destino\Planning\PlanAssumptions)->toArray())@foreach (App\Projects\AssumptionWords::order() as $name)<x-field :name="'assumptions['.$name.']'" :label="App\Projects\AssumptionWords::label($name)" :unit="App\Projects\AssumptionWords::unit($name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $defaults[$name]" inputmode="decimal"/>@endforeach</div>
         </details>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
         <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Leave it</a></div>

@@ -3,7 +3,7 @@
     <x-slot:actions><a class="button" href="{{ route('projects.story', $project) }}"><x-icon name="book"/>Story</a>@can('manage', $project)<a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Change</a><form method="post" action="{{ route('projects.replan', $project) }}" data-module="once">@csrf<button class="button main" type="submit">Plan anew</button></form>@endcan</x-slot:actions>
     <div class="stack">
     <section class="sheet">
-        <p class="soft mb-1">{{ $project->target }}{{ $project->wanted === 'pair' ? ', a breeding pair' : '' }}, {{ $project->horizon }} seasons ahead{{ $project->budget === null ? '' : ', budget '.$house->money($project->budget * 100) }}</p>
+        <p class="soft mb-1">{{ $project->target }}{{ ['pair' => ', a breeding pair', 'sure' => ', a pair that gives it in every egg'][$project->wanted] ?? '' }}{{ $project->most_inbreeding === null ? '' : ', F at most '.$project->most_inbreeding }}, {{ $project->horizon }} seasons ahead{{ $project->budget === null ? '' : ', budget '.$house->money($project->budget * 100) }}</p>
         <p class="answer mb-0">{{ $page->answer() }}</p>
         @if ($plan?->isOpen())
             <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status"><span>A first answer; the whole one is being worked out.</span> <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>@can('manage', $project)<form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>@endcan</div>
@@ -14,10 +14,15 @@
     @if ($routes !== [])
         <section class="sheet">
             <div class="head"><h2>Routes side by side</h2><span class="soft small">{{ number_format($page->result['runs']) }} keepers simulated for each; the shade is the band in which the chance lies with 95 %</span></div>
-            <svg class="plan-curves" viewBox="0 0 {{ $page::WIDTH }} {{ $page::HEIGHT }}" role="img" aria-label="Chance of having the target by year">
+            @php($money = $page->money())
+            <svg @class(['plan-curves', 'has-money' => $money['most'] > 0]) viewBox="0 0 {{ $page::WIDTH }} {{ $page::HEIGHT + ($money['most'] > 0 ? 92 : 0) }}" role="img" aria-label="Chance of having the target by year{{ $money['most'] > 0 ? ', and money spent' : '' }}">
                 @foreach ([0, .25, .5, .75, 1] as $share)<path class="grid" d="M44 {{ $page->y($share) }} H{{ $page::WIDTH - 24 }}"/><text x="38" y="{{ $page->y($share) + 4 }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
                 @for ($season = 1; $season <= $project->horizon; $season++)<text x="{{ $page->x($season) }}" y="{{ $page::HEIGHT - 6 }}" text-anchor="middle">{{ $page->year($season) }}</text>@endfor
                 @foreach ($page->curves() as $i => $curve)<polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/><polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/><text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ chr(65 + $i) }}</text>@endforeach
+                @if ($money['most'] > 0)
+                    <g transform="translate(0 {{ $page::HEIGHT + 18 }})"><text x="48" y="3">money spent up to each year</text><path class="grid" d="M44 64 H{{ $page::WIDTH - 24 }}"/><path class="grid" d="M44 10 H{{ $page::WIDTH - 24 }}"/><text x="38" y="68" text-anchor="end">{{ $house->money(0) }}</text><text x="38" y="14" text-anchor="end">{{ $house->money((int) round(100 * $money['most'])) }}</text>
+                        @foreach ($money['curves'] as $i => $curve)<polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/>@endforeach</g>
+                @endif
             </svg>
             <div class="scroll" tabindex="0" role="region" aria-label="Routes compared"><table class="list stacked"><thead><tr><th>Route</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th><th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th><th>Main risk</th></tr></thead><tbody>
                 @foreach ($routes as $i => $route)<tr><td data-label="Route"><a href="#route-{{ $i }}"><strong>{{ chr(65 + $i) }}</strong> {{ $route['name'] }}</a></td>@foreach (['median', 'p10', 'p90'] as $key)<td class="num" data-label="{{ ['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'][$key] }}">{{ $route['season'][$key] === null ? 'later' : $page->year($route['season'][$key]) }}</td>@endforeach<td class="num" data-label="Eggs">{{ $route['eggs'] }}</td><td class="num" data-label="Young kept">{{ $route['kept'] }}</td><td class="num" data-label="Money">{{ $house->money((int) round(100 * $route['money'])) }}</td><td class="num" data-label="F">{{ $route['inbreeding'] }}</td><td data-label="Main risk">{{ $route['risk'] ?? 'none stands out' }}</td></tr>@endforeach
@@ -27,22 +32,30 @@
         @foreach ($routes as $i => $route)
             @php($river = $page->river($route))
             <section class="sheet" id="route-{{ $i }}">
-                <div class="head"><h2>{{ chr(65 + $i) }} {{ $route['name'] }}</h2><span class="soft small">{{ $route['why'] }}</span></div>
-                <div class="scroll" tabindex="0" role="region" aria-label="Route {{ chr(65 + $i) }} as a river"><svg class="river" width="{{ $river['width'] }}" height="{{ $river['height'] }}" viewBox="0 0 {{ $river['width'] }} {{ $river['height'] }}" role="group" aria-label="{{ $route['name'] }}, generation by generation">
-                    @foreach ($river['lines'] as [$x1, $y1, $x2, $y2, $wide])<path class="water" style="stroke-width:{{ round($wide, 1) }}" d="M{{ $x1 }} {{ $y1 }} C {{ $x1 + 18 }} {{ $y1 }}, {{ $x2 - 18 }} {{ $y2 }}, {{ $x2 }} {{ $y2 }}"/>@endforeach
-                    @foreach ($river['nodes'] as $node)<g transform="translate({{ $node['x'] }} {{ $node['y'] }})"><rect class="node is-{{ $node['kind'] }}" width="236" height="80" rx="{{ $node['kind'] === 'founder' ? 8 : 20 }}"/><text class="name" x="14" y="25">{{ Str::limit($node['title'], 28) }}</text><text class="role" x="14" y="46">{{ Str::limit($node['text'], 36) }}</text><text class="role" x="14" y="66">{{ $node['note'] }}</text></g>@endforeach
-                </svg></div>
+                <div class="head"><h2>{{ chr(65 + $i) }} {{ $route['name'] }}</h2><span class="soft small">{{ $route['why'] }}{{ $i > 0 ? ' Against A: '.$page->against($i).'.' : '' }}</span></div>
+                @php($close = $page->closeness($route['inbreeding'], $house->relatednessLimit()))
+                @if ($close !== null)<p class="field-error mt-0"><x-icon name="diagram-3"/><span>{{ $close }}</span></p>@endif
+                <x-river :$river :label="$route['name']" :letter="chr(65 + $i)"/>
                 <ol class="steps mt-2">@foreach ($route['steps'] as $step)<li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}: {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg; {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex'] ?? 'of either sex') }}@foreach ($step['buy'] as $buy); to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}, {{ $house->money((int) round(100 * $buy['price'])) }}@endforeach
+                    @foreach ($step['cautions'] ?? [] as $caution)<span class="d-block soft small"><x-icon name="exclamation-triangle"/> {{ $caution }}</span>@endforeach
                     @can('manage', $project)<span class="row-flow no-print">
-                        @if ($step['key'] !== 'target')<form method="post" action="{{ route('projects.keep', $project) }}" class="row-flow">@csrf<input type="hidden" name="step" value="{{ $step['key'] }}"><label class="small soft" for="keep-{{ $i }}-{{ $loop->index }}">keep</label><select class="input slim" id="keep-{{ $i }}-{{ $loop->index }}" name="count"><option value="">as planned</option>@foreach (range(1, 6) as $count)<option value="{{ $count }}" @selected(($project->keep[$step['key']] ?? null) === $count)>{{ $count }}</option>@endforeach</select><button class="button slim" type="submit">Plan with it</button></form>@endif
+                        @if ($step['key'] !== 'target' && isset($step['keep'][0]['young']))<form method="post" action="{{ route('projects.keep', $project) }}" class="row-flow">@csrf<input type="hidden" name="step" value="{{ $step['keep'][0]['young'] ?? '' }}"><label class="small soft" for="keep-{{ $i }}-{{ $loop->index }}">keep</label><select class="input slim" id="keep-{{ $i }}-{{ $loop->index }}" name="count"><option value="">as planned</option>@foreach (range(1, 6) as $count)<option value="{{ $count }}" @selected(($project->keep[$step['keep'][0]['young'] ?? ''] ?? null) === $count)>{{ $count }}</option>@endforeach</select><button class="button slim" type="submit">Plan with it</button></form>@endif
                         @php($pairs = $page->pairsOf($step))
+                        @foreach ([...$page->animalsOf($step['sire']), ...$page->animalsOf($step['dam'])] as $animal)@unless (in_array($animal, $project->pinned, true))<form method="post" action="{{ route('projects.pin', $project) }}">@csrf<input type="hidden" name="animal" value="{{ $animal }}"><button class="quiet" type="submit">pin {{ $page->named("a{$animal}") }}</button></form>@endunless @endforeach
                         @if ($pairs !== [])<form method="post" action="{{ route('projects.forbid', $project) }}">@csrf @foreach ($pairs as $pair)<input type="hidden" name="pairs[]" value="{{ $pair }}">@endforeach<button class="quiet" type="submit">leave this cross out</button></form>@endif
                     </span>@endcan</li>@endforeach</ol>
             </section>
         @endforeach
+    @endif
+    @if ($project->pinned !== [] || $project->forbidden !== [])
+        <div class="two">
+        @if ($project->pinned !== [])
+            <section class="sheet"><div class="head"><h2>Pinned</h2><span class="soft small">every way uses them</span></div><ul class="plain">@foreach ($page->pinned() as [$id, $name])<li class="row-flow">{{ $name }} @can('manage', $project)<form class="ms-auto" method="post" action="{{ route('projects.pin', $project) }}">@csrf<input type="hidden" name="animal" value="{{ $id }}"><button class="quiet" type="submit" aria-label="take the pin out of {{ $name }}">take the pin out</button></form>@endcan</li>@endforeach</ul></section>
+        @endif
         @if ($project->forbidden !== [])
             <section class="sheet"><div class="head"><h2>Crosses left out</h2></div><ul class="plain">@foreach ($page->forbidden() as [$pair, $words])<li class="row-flow">{{ $words }} @can('manage', $project)<form class="ms-auto" method="post" action="{{ route('projects.forbid', $project) }}">@csrf<input type="hidden" name="pairs[]" value="{{ $pair }}"><button class="quiet" type="submit" aria-label="allow again: {{ $words }}">allow again</button></form>@endcan</li>@endforeach</ul></section>
         @endif
+        </div>
     @endif
     <div class="stack">
         @if (($page->result['pairs'] ?? []) !== [])
@@ -52,7 +65,7 @@
         <div class="two">
         @if (($page->result['dilemmas'] ?? []) !== [])
             <section class="sheet"><div class="head"><h2>If you decide otherwise</h2><span class="soft small">the best route of each choice, played</span></div>
-                <table class="list"><thead><tr><th>Choice</th><th class="num">Half have it by</th><th class="num">By {{ $page->year($project->horizon) }}</th><th class="num">Money</th></tr></thead><tbody>@foreach ($page->result['dilemmas'] as $one)<tr><td>@if ($one['question'])<span class="soft small d-block">{{ $one['question'] }}</span>@endif<strong>{{ $one['choice'] }}</strong></td><td class="num">{{ $one['by_horizon'] === null ? 'no way' : ($one['median'] === null ? 'later' : $page->year($one['median'])) }}</td><td class="num">{{ $one['by_horizon'] === null ? '' : $page::percent($one['by_horizon']) }}</td><td class="num">{{ $house->money((int) round(100 * $one['money'])) }}</td></tr>@endforeach</tbody></table></section>
+                <table class="list"><thead><tr><th>Choice</th><th class="num">Half have it by</th><th class="num">By {{ $page->year($project->horizon) }}</th><th class="num">Money</th></tr></thead><tbody>@foreach ($page->result['dilemmas'] as $one)@php($same = ! $loop->first && array_intersect_key($one, $first = ['median' => 1, 'by_horizon' => 1, 'money' => 1]) === array_intersect_key($page->result['dilemmas'][0], $first))<tr @class(['soft' => $same])><td>@if ($one['question'])<span class="soft small d-block">{{ $one['question'] }}</span>@endif<strong>{{ $one['choice'] }}</strong></td><td class="num">{{ match (true) { $same => 'no difference', $one['by_horizon'] === null => 'no way', $one['median'] === null => 'later', default => $page->year($one['median']) } }}</td><td class="num">{{ $one['by_horizon'] === null ? '' : $page::percent($one['by_horizon']) }}</td><td class="num">{{ $house->money((int) round(100 * $one['money'])) }}</td></tr>@endforeach</tbody></table></section>
         @endif
         @if (($page->result['keep'] ?? []) !== [])
             <section class="sheet"><div class="head"><h2>How many to keep</h2><span class="soft small">chance by {{ $page->year($project->horizon) }} on the first route</span></div>
@@ -60,15 +73,17 @@
         @endif
         @if (($page->result['influence'] ?? []) !== [])
             <section class="sheet"><div class="head"><h2>What moves the result most</h2><span class="soft small">half of the keepers have it by, with a low and a high figure</span></div>
-                <table class="list"><thead><tr><th>Assumption</th><th class="num">Low</th><th class="num">gives</th><th class="num">High</th><th class="num">gives</th></tr></thead><tbody>@foreach ($page->result['influence'] as $one)<tr><td>{{ str_replace('_', ' ', $one['assumption']) }}</td><td class="num">{{ $one['low'] }}</td><td class="num">{{ $one['at_low']['median'] === null ? 'later' : $page->year($one['at_low']['median']) }}, {{ $page::percent($one['at_low']['by_horizon']) }}</td><td class="num">{{ $one['high'] }}</td><td class="num">{{ $one['at_high']['median'] === null ? 'later' : $page->year($one['at_high']['median']) }}, {{ $page::percent($one['at_high']['by_horizon']) }}</td></tr>@endforeach</tbody></table></section>
+                <table class="list"><thead><tr><th>Assumption</th><th class="num">Low</th><th class="num">gives</th><th class="num">High</th><th class="num">gives</th></tr></thead><tbody>@foreach ($page->result['influence'] as $one)<tr><td>{{ App\Projects\AssumptionWords::label($one['assumption']) }}</td><td class="num">{{ App\Projects\AssumptionWords::figure($one['assumption'], $one['low']) }}</td><td class="num">{{ $one['at_low']['median'] === null ? 'later' : $page->year($one['at_low']['median']) }}, {{ $page::percent($one['at_low']['by_horizon']) }}</td><td class="num">{{ App\Projects\AssumptionWords::figure($one['assumption'], $one['high']) }}</td><td class="num">{{ $one['at_high']['median'] === null ? 'later' : $page->year($one['at_high']['median']) }}, {{ $page::percent($one['at_high']['by_horizon']) }}</td></tr>@endforeach</tbody></table></section>
         @endif
         </div>
     </div>
     <div class="two">
-        <section class="sheet"><div class="head"><h2>What this rests on</h2></div><ul class="plain">@foreach ($page->assumptions() as $one)<li>{{ str_replace('_', ' ', $one['name']) }}: <strong>{{ $one['value'] }}</strong> <span class="soft small">{{ $one['source'] }}</span></li>@endforeach</ul><p class="soft small mb-0 mt-2">A season is a year: pairing in its winter, hatching in its summer. Young are kept by what is seen, never by genotype; an uncertain founder is one animal all along. Forms that hide others are not taken into account when young are chosen.</p></section>
+        <section class="sheet"><div class="head"><h2>What this rests on</h2></div><ul class="plain">@foreach ($page->assumptions() as $one)<li>{{ App\Projects\AssumptionWords::label($one['name']) }}: <strong>{{ App\Projects\AssumptionWords::figure($one['name'], $one['value']) }}</strong> <span class="soft small">{{ $one['source'] }}</span></li>@endforeach</ul><p class="soft small mb-0 mt-2">A season is a year: pairing in its winter, hatching in its summer. Young are kept by what is seen, never by genotype; an uncertain founder is one animal all along. What a white or dark form hides is not read: young in which it hides something that differs are not built on. House rules: crosses that they refuse are not planned.</p></section>
         <section class="sheet"><div class="head"><h2>Plan against what happened</h2></div>
             @php([$clutches, $earlier] = [$page->clutches(), $page->earlier()])
             <ul class="plain">@forelse ($clutches as $clutch)<li><a href="{{ route('clutches.show', $clutch) }}">{{ $clutch->title() }}</a> <span class="soft small">{{ $clutch->stage() }}{{ $clutch->hatched === null ? '' : ', '.$clutch->hatched.' hatched' }}{{ $clutch->hatchlings->isEmpty() ? '' : ', kept '.$clutch->hatchlings->pluck('name')->implode(', ') }}</span></li>@empty<li class="soft">No clutch of these animals is recorded yet.</li>@endforelse</ul>
+            @php($luck = $page->luck())
+            @if ($luck !== [])<h3 class="mt-3 mb-2">Luck so far</h3><ul class="plain">@foreach ($luck as $one)<li @class(['text-odd' => $one['isOdd']])><strong>{{ $one['pair'] }}</strong>: {{ $one['hits'] }} of {{ $one['known'] }} young {{ $one['hits'] === 1 ? 'is' : 'are' }} {{ $one['hope'] }}, {{ $one['expected'] }} expected at {{ $one['chance'] }}. <span class="soft">{{ $one['sentence'] }}</span></li>@endforeach</ul>@endif
             @if ($earlier !== [])<h3 class="mt-3 mb-2">Earlier plans</h3><ul class="plain">@foreach ($earlier as $one)<li><span class="soft small">{{ $one['made'] }}</span> {{ $one['answer'] }}</li>@endforeach</ul>@endif
         </section>
     </div>
