@@ -34,6 +34,8 @@ use Destino\Probability\Rational;
  */
 final class Descent
 {
+    private readonly Hearing $hearing;
+
     /** @var array<string, Derived> */
     private array $known = [];
 
@@ -46,14 +48,14 @@ final class Descent
     /** @var array<string, array<string, array{list<string>, Rational}>> gametes by group and diplotype */
     private array $strands = [];
 
-    /** @var array<string, array<string, true>> loci that a statement names, by statement and groups */
-    private array $named = [];
-
     /**
      * @param array<string, Individual> $animals by id
      * @param (Closure(string): ?Belief)|null $believed what was derived of an animal before, from the same facts
      */
-    public function __construct(private readonly Catalogue $catalogue, private readonly array $animals, private readonly ?Closure $believed = null) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly array $animals, private readonly ?Closure $believed = null)
+    {
+        $this->hearing = new Hearing($catalogue);
+    }
 
     /** @throws InferenceError when the animal is unknown, a parent is of the wrong sex, or it is its own ancestor */
     public function of(string $id): Derived
@@ -217,7 +219,7 @@ final class Descent
         $gametes = [[[], Rational::one()]];
         foreach ($groups as $group) {
             $longer = [];
-            foreach ($this->outsideHaplotypes($group, $animal, $parent) as $haplotype) {
+            foreach ($this->hearing->outsideHaplotypes($group, $animal, $parent) as $haplotype) {
                 foreach ($gametes as [$haplotypes, $weight]) {
                     $longer[] = [$haplotypes + [$group->key => $haplotype], $weight];
                 }
@@ -228,39 +230,13 @@ final class Descent
         return $gametes;
     }
 
-    /** @return list<list<string>> */
-    private function outsideHaplotypes(LinkageGroup $group, Individual $animal, Sex $parent): array
-    {
-        $haplotypes = [[]];
-        foreach ($group->loci as $locus) {
-            $alleles = $locus === Sex::LOCUS ? ($parent === Sex::Male ? [Sex::X, Sex::Y] : [Sex::X]) : [Allele::WILD, ...$this->namedAt($animal, $group, $locus)];
-            $haplotypes = array_merge(...array_map(static fn (array $haplotype): array => array_map(static fn (string $allele): array => [...$haplotype, $allele], $alleles), $haplotypes));
-        }
-
-        return $haplotypes;
-    }
-
-    /** @return list<string> alleles that a statement allows here */
-    private function namedAt(Individual $animal, LinkageGroup $group, string $locus): array
-    {
-        $alleles = [];
-        foreach ($animal->testimonies as $testimony) {
-            foreach ($testimony->says->marginalAt($locus, $group)->entries() as [$pair]) {
-                $alleles += array_flip($pair);
-            }
-        }
-        unset($alleles[Allele::WILD]);
-
-        return array_map(strval(...), array_keys($alleles));
-    }
-
     /**
      * @param list<LinkageGroup> $groups
      * @return array{Weighted, list<Conflict>} weights that need not sum to 1
      */
     private function weigh(array $groups, Individual $animal, Steps $steps, bool $hasParent): array
     {
-        $relevant = $this->relevant($groups, $animal, $steps->prior !== null);
+        $relevant = $this->hearing->relevant($groups, $animal, $steps->prior !== null);
         $conflicts = $this->conflicts($groups, $relevant, $steps->prior);
         $trusted = $conflicts !== [];
         $states = $steps->prior ?? $this->founder($groups, $animal, $relevant, $trusted);
@@ -284,26 +260,6 @@ final class Descent
         }
 
         return [$states, $conflicts];
-    }
-
-    /**
-     * Statements that say something here, the weightiest first.
-     *
-     * @param list<LinkageGroup> $groups
-     * @return list<Testimony>
-     */
-    private function relevant(array $groups, Individual $animal, bool $hasPrior): array
-    {
-        $names = $order = [];
-        foreach ($animal->testimonies as $i => $one) {
-            $names[$one->id] = $this->namedLoci($groups, $one) !== [];
-            $order[$one->id] = $i;
-        }
-        $relevant = array_filter($animal->testimonies, static fn (Testimony $one): bool => $one->namesAllThatShows || $names[$one->id]);
-        // A founder starts from a statement that names something here; one that only says what is not seen narrows it.
-        usort($relevant, static fn (Testimony $a, Testimony $b): int => [! $hasPrior && $names[$b->id], $b->source->rank(), $order[$b->id]] <=> [! $hasPrior && $names[$a->id], $a->source->rank(), $order[$a->id]]);
-
-        return $relevant;
     }
 
     /**
@@ -375,13 +331,13 @@ final class Descent
     private function after(array $states, array $groups, Testimony $testimony, bool $trusted, bool $percentages): array
     {
         $certainty = $trusted ? self::lesser($testimony->certainty, $testimony->source->trust()) : $testimony->certainty;
-        $says = $this->chances($groups, $testimony);
-        $named = $this->namedLoci($groups, $testimony);
+        $says = $this->hearing->chances($groups, $testimony);
+        $named = $this->hearing->namedLoci($groups, $testimony);
         $allowed = $totals = [];
         foreach ($states as $key => [$state, $weight]) {
-            $allowed[$key] = $this->allows($state, $groups, $testimony, $says);
+            $allowed[$key] = $this->hearing->allows($state, $groups, $testimony, $says);
             if ($allowed[$key] !== null) {
-                $part = $this->namedPart($state, $groups, $named);
+                $part = $this->hearing->namedPart($state, $groups, $named);
                 $totals[$part] = isset($totals[$part]) ? $totals[$part]->plus($weight) : $weight;
             }
         }
@@ -390,7 +346,7 @@ final class Descent
             $right = match (true) {
                 $allowed[$key] === null => Rational::zero(),
                 // With one parent unrecorded the percentages are the statement's: P(state) = P(part | statement)·P(state | part).
-                $percentages => $weight->times($allowed[$key])->dividedBy($totals[$this->namedPart($state, $groups, $named)] ?? Rational::one()),
+                $percentages => $weight->times($allowed[$key])->dividedBy($totals[$this->hearing->namedPart($state, $groups, $named)] ?? Rational::one()),
                 default => $weight,
             };
             $left = $right->times($certainty)->plus($weight->times($certainty->complement()));
@@ -400,109 +356,6 @@ final class Descent
         }
 
         return $after;
-    }
-
-    /**
-     * P(named part of a state | the statement), by the key of that part.
-     *
-     * @param list<LinkageGroup> $groups
-     * @return array<string, Rational>
-     */
-    private function chances(array $groups, Testimony $testimony): array
-    {
-        $named = $this->namedLoci($groups, $testimony);
-        $chances = [];
-        foreach ($testimony->says->statesOver($groups) as [$state, $p]) {
-            $key = $this->namedPart($state, $groups, $named);
-            $chances[$key] = isset($chances[$key]) ? $chances[$key]->plus($p) : $p;
-        }
-
-        return $chances;
-    }
-
-    /**
-     * @param State $state
-     * @param list<LinkageGroup> $groups
-     * @param array<string, Rational> $says
-     * @return Rational|null P(the named part | the statement); null where the statement excludes the state
-     */
-    private function allows(array $state, array $groups, Testimony $testimony, array $says): ?Rational
-    {
-        $named = $this->namedLoci($groups, $testimony);
-        $chance = $says[$this->namedPart($state, $groups, $named)] ?? null;
-        if ($chance === null || ! $testimony->namesAllThatShows) {
-            return $chance;
-        }
-        foreach ($groups as $group) {
-            foreach ($group->loci as $i => $locus) {
-                if ($locus !== Sex::LOCUS && ! isset($named[$locus]) && $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i))->shows !== []) {
-                    return null;
-                }
-            }
-        }
-
-        return $chance;
-    }
-
-    /**
-     * Loci at which the statement says something else than wild type.
-     *
-     * @param list<LinkageGroup> $groups
-     * @return array<string, true>
-     */
-    private function namedLoci(array $groups, Testimony $testimony): array
-    {
-        $key = spl_object_id($testimony).' '.implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
-
-        return $this->named[$key] ??= $this->lookForNames($groups, $testimony);
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return array<string, true>
-     */
-    private function lookForNames(array $groups, Testimony $testimony): array
-    {
-        $named = [];
-        $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
-        foreach ($groups as $group) {
-            if (! in_array($group->key, $testimony->says->groups(), true)) {
-                continue;
-            }
-            foreach ($group->loci as $locus) {
-                if ($locus !== Sex::LOCUS && ! $testimony->says->marginalAt($locus, $group)->probabilityOf($wild)->isOne()) {
-                    $named[$locus] = true;
-                }
-            }
-        }
-
-        return $named;
-    }
-
-    /**
-     * The part of a state that a statement speaks about; with its phase where it names a whole group.
-     *
-     * @param State $state
-     * @param list<LinkageGroup> $groups
-     * @param array<string, true> $named
-     */
-    private function namedPart(array $state, array $groups, array $named): string
-    {
-        $parts = [];
-        foreach ($groups as $group) {
-            $own = array_filter($group->loci, static fn (string $locus): bool => isset($named[$locus]));
-            $others = array_filter($group->loci, static fn (string $locus): bool => ! isset($named[$locus]) && $locus !== Sex::LOCUS);
-            if ($own !== [] && $others === [] && count($group->loci) > 1) {
-                $parts[] = $state[$group->key]->key;
-
-                continue;
-            }
-            foreach ($own as $i => $locus) {
-                $parts[] = SchoolChanges::pairKey(...$state[$group->key]->pairAt($i));
-            }
-        }
-
-        return implode('|', $parts);
     }
 
     /**
@@ -517,17 +370,17 @@ final class Descent
     {
         $conflicts = [];
         foreach ($relevant as $i => $one) {
-            $says = $this->chances($groups, $one);
-            $agrees = $prior === null || array_filter($prior, fn (array $entry): bool => $this->allows($entry[0], $groups, $one, $says) !== null) !== [];
+            $says = $this->hearing->chances($groups, $one);
+            $agrees = $prior === null || array_filter($prior, fn (array $entry): bool => $this->hearing->allows($entry[0], $groups, $one, $says) !== null) !== [];
             if (! $agrees) {
                 $conflicts[] = new Conflict($this->lociAtOdds($groups, $one), [Reason::PARENTS, $one->id]);
             }
             foreach (array_slice($relevant, $i + 1) as $other) {
-                $named = $this->namedLoci($groups, $one) + $this->namedLoci($groups, $other);
-                $others = $this->chances($groups, $other);
+                $named = $this->hearing->namedLoci($groups, $one) + $this->hearing->namedLoci($groups, $other);
+                $others = $this->hearing->chances($groups, $other);
                 $both = false;
                 foreach ([...$one->says->statesOver($groups), ...$other->says->statesOver($groups)] as [$state]) {
-                    $both = $both || ($this->allows($state, $groups, $one, $says) !== null && $this->allows($state, $groups, $other, $others) !== null);
+                    $both = $both || ($this->hearing->allows($state, $groups, $one, $says) !== null && $this->hearing->allows($state, $groups, $other, $others) !== null);
                 }
                 if (! $both) {
                     $conflicts[] = new Conflict(array_keys($named), [$one->id, $other->id]);
@@ -544,7 +397,7 @@ final class Descent
      */
     private function lociAtOdds(array $groups, Testimony $testimony): array
     {
-        $named = array_keys($this->namedLoci($groups, $testimony));
+        $named = array_keys($this->hearing->namedLoci($groups, $testimony));
 
         return $named !== [] ? $named : self::lociOf($groups);
     }
@@ -564,7 +417,7 @@ final class Descent
         $reasons = [];
         $named = array_fill_keys([Reason::PARENTS], true);
         foreach ($animal->testimonies as $testimony) {
-            $named[$testimony->id] = $testimony->namesAllThatShows || isset($this->namedLoci([$group], $testimony)[$locus]);
+            $named[$testimony->id] = $testimony->namesAllThatShows || isset($this->hearing->namedLoci([$group], $testimony)[$locus]);
         }
         foreach ($steps->taken as [$by, $states]) {
             if (! $named[$by]) {

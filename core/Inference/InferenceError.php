@@ -10,14 +10,30 @@ use DomainException;
 
 final class InferenceError extends DomainException implements DestinoError
 {
+    public static function missing(string $where, string $wanted): self
+    {
+        return new self("The pedigree document wants {$wanted} at {$where}.");
+    }
+
+    public static function twice(string $id): self
+    {
+        return new self("Two animals of the pedigree are called {$id}.");
+    }
+
     public static function unknownAnimal(string $id): self
     {
-        return new self("The pedigree names the animal {$id}, which is not in it.");
+        return new self("The pedigree names {$id}, which is not in it.");
     }
 
     public static function ownAncestor(string $id): self
     {
         return new self("The animal {$id} would be its own ancestor.");
+    }
+
+    /** @param list<string> $line each the parent of the next, back to the first */
+    public static function cycle(array $line): self
+    {
+        return new self('The records make a circle: '.implode(', a parent of ', $line).'. One of these parents is wrong.');
     }
 
     public static function parentOfWrongSex(string $parent, Sex $wanted, string $young): self

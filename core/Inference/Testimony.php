@@ -22,4 +22,17 @@ final readonly class Testimony
         public Rational $certainty,
         public bool $namesAllThatShows,
     ) {}
+
+    /** Equal for statements that say the same with the same weight. */
+    public function content(): string
+    {
+        $says = [];
+        foreach ($this->says->factors as $factor) {
+            foreach ($factor->states->entries() as $key => [, $chance]) {
+                $says[] = "{$key} {$chance->toString()}";
+            }
+        }
+
+        return implode('; ', [$this->source->value, $this->certainty->toString(), $this->namesAllThatShows ? 'all' : '', ...$says]);
+    }
 }

@@ -25,6 +25,24 @@ final readonly class Rational
         private ?BigInteger $bigDenominator = null,
     ) {}
 
+    /** The fraction with the smallest denominator that lies within so much of a number (continued fractions). */
+    public static function nearest(float $number, float $within): self
+    {
+        [$low, $one, $below, $under] = [0, 1, 1, 0]; // the last two convergents
+        $rest = abs($number);
+        for ($step = 0; $step < 40; $step++) {
+            $whole = (int) floor($rest);
+            [$low, $one] = [$one, $whole * $one + $low];
+            [$below, $under] = [$under, $whole * $under + $below];
+            if (abs(abs($number) - $one / $under) <= $within || $under > 2_000_000_000) {
+                break;
+            }
+            $rest = 1 / ($rest - $whole);
+        }
+
+        return self::of($number < 0 ? -$one : $one, $under);
+    }
+
     /** @throws InvalidNumber when the denominator is 0 */
     public static function of(int $numerator, int $denominator = 1): self
     {

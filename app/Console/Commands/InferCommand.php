@@ -1,0 +1,54 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Catalogue\CatalogueShelf;
+use App\Documents\PosteriorDocument;
+use App\Prove\PedigreeReader;
+use Destino\Inference\InferenceError;
+
+class InferCommand extends AnswerCommand
+{
+    protected $signature = 'destino:infer
+        {file : a pedigree document (destino-pedigree/1), or - for standard input}
+        {--school=* : CLAIM=CHOICE for a disputed fact}
+        {--json : print one JSON document}';
+
+    protected $description = 'What the offspring say about their parents';
+
+    protected function answer(): void
+    {
+        $path = (string) $this->argument('file');
+        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw InferenceError::missing($path, 'the file'));
+        $document = json_decode((string) $text, true);
+        if (! is_array($document)) {
+            throw InferenceError::missing($path, 'a JSON document');
+        }
+        $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
+        $kindred = (new PedigreeReader($shelf))->read($document);
+        if ($kindred->faults !== []) {
+            throw $kindred->faults[0];
+        }
+        $posterior = PosteriorDocument::of($kindred, $shelf->catalogue());
+        $this->option('json') ? $this->printJson($posterior) : $this->printTable($posterior);
+    }
+
+    /** @param array<string, mixed> $posterior */
+    private function printTable(array $posterior): void
+    {
+        foreach ($posterior['animals'] as $animal) {
+            $this->line("{$animal['id']}: {$animal['text']}");
+            foreach ((array) $animal['loci'] as $locus => $pairs) {
+                $this->line("  {$locus}: ".implode(', ', array_map(fn (array $pair): string => implode('/', $pair['alleles'])." {$pair['probability']}", $pairs)));
+            }
+        }
+        foreach ($posterior['contradictions'] as $contradiction) {
+            $this->newLine();
+            $this->line("{$contradiction['subject']} cannot be what the records say. The explanations, and their odds:");
+            foreach ($contradiction['explanations'] as $one) {
+                $this->line(sprintf('  %5.1f %%  %s', 100 * $one['decimal'], $one['text']));
+            }
+        }
+        $this->line($posterior['exact'] ? 'Exact.' : 'Sampled: a probability is within about '.round(2 * $posterior['error'], 4).' of this.');
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+namespace App\Documents;
+
+use App\Prove\FaultWords;
+use App\Prove\PedigreeReader;
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\JointBelief;
+use Destino\Genome\Sex;
+use Destino\Inference\Contradiction;
+use Destino\Inference\Explanation;
+use Destino\Inference\Kindred;
+use Destino\Notation\Printer;
+
+/** What follows from a pedigree, as the document destino-posterior/1. */
+class PosteriorDocument
+{
+    /** @return array<string, mixed> */
+    public static function of(Kindred $kindred, Catalogue $catalogue): array
+    {
+        $factors = $contradictions = [];
+        $log = 0.0;
+        $isExact = true;
+        $error = 0.0;
+        foreach ($kindred->families() as $family => $ids) {
+            foreach ($kindred->groupSets() as $groups) {
+                if ($kindred->contentOf($family, $groups) === '') {
+                    continue;
+                }
+                $posterior = $kindred->posterior($family, $groups);
+                $log += $posterior->logEvidence;
+                $isExact = $isExact && $posterior->isExact;
+                $error = max($error, $posterior->error);
+                array_push($contradictions, ...$posterior->contradictions);
+                foreach ($posterior->of as $id => $states) {
+                    $factors[$id][] = new JointBelief($posterior->groups, $states);
+                }
+            }
+        }
+        $animals = [];
+        foreach ($kindred->families() as $ids) {
+            foreach ($ids as $id) {
+                $animals[] = self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue);
+            }
+        }
+
+        return [
+            'format' => 'destino-posterior/1', 'exact' => $isExact, 'error' => $error, 'log_evidence' => is_finite($log) ? round($log, 9) : null,
+            'contradiction' => $contradictions !== [], 'animals' => $animals,
+            'contradictions' => array_map(fn (Contradiction $one): array => [
+                'subject' => self::plain($one->subject), 'loci' => $one->loci,
+                'explanations' => array_map(fn (Explanation $why): array => ['kind' => $why->fault->kind->value, 'subject' => self::plain($why->fault->subject), 'alleles' => $why->fault->alleles, 'decimal' => round($why->odds, 6), 'text' => FaultWords::of($why->fault, fn (string $id): string => self::plain($id), $catalogue)], $one->explanations),
+            ], $contradictions),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function animal(string $id, Belief $belief, Catalogue $catalogue): array
+    {
+        $loci = [];
+        foreach ($belief->factors as $factor) {
+            foreach ($factor->groups as $key) {
+                $group = $catalogue->groups[$key];
+                foreach ($group->loci as $locus) {
+                    $pairs = $locus === Sex::LOCUS ? [] : $belief->marginalAt($locus, $group)->entries();
+                    $isPlain = true;
+                    $told = [];
+                    foreach ($pairs as [$pair, $chance]) {
+                        usort($pair, fn (string $a, string $b): int => [$a === Allele::WILD, $a] <=> [$b === Allele::WILD, $b]);
+                        $isPlain = $isPlain && $pair === [Allele::WILD, Allele::WILD];
+                        $told[] = ['alleles' => $pair, 'probability' => $chance->toString(), 'decimal' => round($chance->toFloat(), 9)];
+                    }
+                    if (! $isPlain) {
+                        usort($told, fn (array $a, array $b): int => [$b['decimal'], $a['alleles']] <=> [$a['decimal'], $b['alleles']]);
+                        $loci[$locus] = $told;
+                    }
+                }
+            }
+        }
+
+        return ['id' => self::plain($id), 'text' => (new Printer($catalogue))->belief($belief), 'loci' => (object) $loci];
+    }
+
+    private static function plain(string $id): string
+    {
+        return str_starts_with($id, PedigreeReader::MARK) ? substr($id, strlen(PedigreeReader::MARK)) : $id;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference;
+
+use Destino\Genome\Diplotype;
+use Destino\Probability\Distribution;
+
+/** What follows for a family at some linkage groups from everything that is recorded of it. */
+final readonly class FamilyPosterior
+{
+    /**
+     * @param list<string> $groups keys of the linkage groups
+     * @param array<string, Distribution<array<string, Diplotype>>> $of P(diplotypes | everything) by animal; those that are left out are wild type
+     * @param list<Contradiction> $contradictions
+     */
+    public function __construct(public array $groups, public array $of, public float $logEvidence, public bool $isExact, public float $error, public array $contradictions) {}
+}

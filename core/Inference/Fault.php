@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference;
+
+/** One way in which the records may be wrong. */
+final readonly class Fault
+{
+    /**
+     * @param string $subject id of the animal or brood that it is about
+     * @param list<string> $alleles the genes that it is about, where it is about some
+     */
+    public function __construct(public FaultKind $kind, public string $subject, public array $alleles = []) {}
+
+    public function key(): string
+    {
+        return "{$this->kind->value} {$this->subject} ".implode(',', $this->alleles);
+    }
+}
