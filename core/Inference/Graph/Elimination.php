@@ -42,6 +42,23 @@ final class Elimination
         return new Marginals($this->distribute(), $this->log);
     }
 
+    /**
+     * P(values of two variables | evidence), the second running fastest, after run(); the order must have been made with
+     * a scope that holds both.
+     *
+     * @return list<\Destino\Probability\Rational>
+     */
+    public function jointOf(int $one, int $other): array
+    {
+        foreach ($this->scopes as $variable => $scope) {
+            if (in_array($one, $scope, true) && in_array($other, $scope, true)) {
+                return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $this->offsets($scope, [$one, $other]), $this->sizes[$one] * $this->sizes[$other])) ?? [];
+            }
+        }
+
+        return [];
+    }
+
     /** Only the natural logarithm of P(evidence). */
     public function logEvidence(): float
     {

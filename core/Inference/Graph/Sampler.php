@@ -32,7 +32,7 @@ final class Sampler
      * @param array<int, int> $sizes
      * @param list<Factor> $factors
      */
-    public function __construct(private readonly array $sizes, private readonly array $factors, private int $sweeps = 60, int $seed = 1)
+    public function __construct(private readonly array $sizes, private readonly array $factors, private int $sweeps = 60, int $seed = 1, private readonly int $width = self::WIDTH)
     {
         $this->chance = new Randomizer(new Mt19937($seed));
     }
@@ -85,13 +85,13 @@ final class Sampler
             $scopes = array_map(static fn (Factor $factor): array => array_values(array_diff($factor->scope, $fixed)), $this->factors);
             $order = Order::of(array_diff_key($sizes, array_flip($fixed)), $scopes);
             $this->size = $order->size;
-            if ($order->largest <= self::WIDTH) {
+            if ($order->largest <= $this->width) {
                 break;
             }
             $seen = [];
             foreach ($order->variables as $i => $variable) {
                 $weight = array_product(array_map(static fn (int $one): int => $sizes[$one], [$variable, ...$order->cliques[$i]]));
-                foreach ($weight > self::WIDTH ? [$variable, ...$order->cliques[$i]] : [] as $one) {
+                foreach ($weight > $this->width ? [$variable, ...$order->cliques[$i]] : [] as $one) {
                     $seen[$one] = ($seen[$one] ?? 0) + log($sizes[$one]);
                 }
             }
