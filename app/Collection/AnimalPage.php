@@ -167,6 +167,9 @@ class AnimalPage
         if ($by === Reason::PARENTS) {
             return 'the recorded parents';
         }
+        if ($by === Reason::RELATIVES) {
+            return 'what young and other relatives showed';
+        }
         foreach ($this->statements as $statement) {
             if ((string) $statement->id === $by) {
                 return "“{$statement->text}”, {$statement->byWhom()}";

@@ -6,8 +6,10 @@ use App\Catalogue\CatalogueShelf;
 use App\Drawing\Bead;
 use App\Models\User;
 use App\Pairing\GenotypeBeads;
+use App\Prove\Kin;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
+use Destino\Genome\JointBelief;
 use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
 use Destino\Inference\Conflict;
@@ -18,9 +20,11 @@ use Destino\Inference\InferenceError;
 use Destino\Inference\Reason;
 use Destino\Inference\Source;
 use Destino\Inference\Testimony;
+use Destino\Inference\YoungLaw;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Notation\Target;
+use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +42,7 @@ use LogicException;
 class Beliefs
 {
     /** Rises whenever what is kept changes its form or the way it is derived. */
-    private const FORM = '5:';
+    private const FORM = '6:';
 
     /** Targets whose chances are kept. */
     private const TARGETS = 20;
@@ -54,8 +58,17 @@ class Beliefs
 
     private ?Descent $descent = null;
 
+    /** What young and further relatives say besides. */
+    public readonly Kin $kin;
+
+    /** @var array<string, Individual>|null */
+    private ?array $individuals = null;
+
     /** @var array<int, string> what the belief of an animal follows from, as a hash */
     private array $keys = [];
+
+    /** @var array<int, string> the same with what relatives say */
+    private array $full = [];
 
     /** @var array<string, Words>|null by key */
     private ?array $words = null;
@@ -80,15 +93,19 @@ class Beliefs
     private ?string $facts = null;
 
     /**
-     * @param array<int, array{id: int, sex: string|null, sire_id: int|null, dam_id: int|null}> $animals
+     * @param array<int, array{id: int, sex: string|null, sire_id: int|null, dam_id: int|null, sire_name: string|null, clutch_id: int|null}> $animals
      * @param array<int, list<array{id: int, text: string, source: string, certainty: int, names_all: bool}>> $statements by animal
+     * @param array<string, mixed>|null $seen clutches, counts and decisions (Kin::rows)
      */
-    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly int $keeper = 0) {}
+    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly int $keeper = 0, ?array $seen = null)
+    {
+        $this->kin = new Kin($keeper, ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]), $this->individuals(...), $shelf);
+    }
 
     public static function of(User $keeper, CatalogueShelf $shelf): self
     {
         $animals = $statements = [];
-        foreach (DB::table('animals')->where('user_id', $keeper->id)->whereNull('deleted_at')->orderBy('id')->get(['id', 'sex', 'sire_id', 'dam_id']) as $row) {
+        foreach (DB::table('animals')->where('user_id', $keeper->id)->whereNull('deleted_at')->orderBy('id')->get(['id', 'sex', 'sire_id', 'dam_id', 'sire_name', 'clutch_id']) as $row) {
             $animals[$row->id] = (array) $row;
         }
         $rows = DB::table('statements')->join('animals', 'animals.id', '=', 'statements.animal_id')
@@ -97,7 +114,7 @@ class Beliefs
         foreach ($rows as $row) {
             $statements[$row->animal_id][] = ['id' => $row->id, 'text' => $row->text, 'source' => $row->source, 'certainty' => (int) $row->certainty, 'names_all' => (bool) $row->names_all];
         }
-        $beliefs = new self($animals, $statements, $shelf, $keeper->id);
+        $beliefs = new self($animals, $statements, $shelf, $keeper->id, Kin::rows($keeper->id));
         app()->terminating($beliefs->keep(...));
 
         return $beliefs;
@@ -251,16 +268,77 @@ class Beliefs
         $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
         $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
         $derived = $this->derived($id);
-        $this->beliefs[$id] = $derived->belief;
-        $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($derived->belief), 'conflict' => $derived->conflicts !== [], 'groups' => $derived->belief->groups()];
-        $this->bodies[$id] = ['key' => $key, 'belief' => serialize($derived->belief), 'why' => serialize($this->told($derived))];
-        $this->beads[$key] = serialize(GenotypeBeads::of($derived->belief, $this->shelf->catalogue()));
+        $belief = $this->withRelatives($derived->belief, $id);
+        $this->beliefs[$id] = $belief;
+        $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()];
+        $this->bodies[$id] = ['key' => $key, 'belief' => serialize($belief), 'why' => serialize($this->told($derived, $belief))];
+        $this->beads[$key] = serialize(GenotypeBeads::of($belief, $this->shelf->catalogue()));
         $this->newBodies[$id] = true;
         $this->isChanged = true;
     }
 
+    /** What follows from statements and parents, with what all relatives say in its place wherever they say something. */
+    private function withRelatives(Belief $belief, int $id): Belief
+    {
+        $factors = [];
+        $said = [];
+        foreach ($this->kin->statesOf($id) as [$groups, $states]) {
+            $said = [...$said, ...$groups];
+            array_push($factors, ...self::apart(new JointBelief($groups, $states)));
+        }
+        foreach ($belief->factors as $factor) {
+            if (array_intersect($factor->groups, $said) === []) {
+                $factors[] = $factor;
+            }
+        }
+        $order = array_flip(array_keys($this->shelf->catalogue()->groups));
+        usort($factors, fn (JointBelief $a, JointBelief $b): int => $order[$a->groups[0]] <=> $order[$b->groups[0]]);
+
+        return new Belief($belief->sex, $factors);
+    }
+
+    /** @return list<JointBelief> groups that are independent each by itself; those that are plainly wild type left out */
+    private static function apart(JointBelief $joint): array
+    {
+        $single = [];
+        foreach ($joint->groups as $group) {
+            $weighted = [];
+            foreach ($joint->states->entries() as [$state, $chance]) {
+                $weighted[] = [$state[$group]->key, [$group => $state[$group]], $chance];
+            }
+            $single[$group] = new JointBelief([$group], Distribution::ofWeighted($weighted));
+        }
+        if (count($joint->groups) > 1) {
+            foreach ($joint->states->entries() as [$state, $chance]) {
+                $product = Rational::one();
+                foreach ($joint->groups as $group) {
+                    $product = $product->times($single[$group]->states->probabilityOf($state[$group]->key));
+                }
+                if (! $product->equals($chance)) {
+                    return [$joint];
+                }
+            }
+            $size = array_product(array_map(fn (JointBelief $one): int => $one->states->count(), $single));
+            if ($size !== $joint->states->count()) {
+                return [$joint];
+            }
+        }
+
+        return array_values(array_filter($single, function (JointBelief $one): bool {
+            foreach ($one->states->entries() as [$state]) {
+                foreach ($state as $diplotype) {
+                    if (! YoungLaw::isWild($diplotype)) {
+                        return true;
+                    }
+                }
+            }
+
+            return false;
+        }));
+    }
+
     /** @return Why */
-    private function told(Derived $derived): array
+    private function told(Derived $derived, Belief $belief): array
     {
         $printer = new Printer($this->shelf->catalogue());
         $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
@@ -270,6 +348,19 @@ class Beliefs
                 $reasons[$locus] = array_map(fn (Reason $step): array => [$step->by, Printer::text([$printer->locus($locus, $step->after)])], $steps);
             }
         }
+        foreach ($belief->groups() as $key) {
+            $group = $this->shelf->catalogue()->groups[$key];
+            foreach ($group->loci as $locus) {
+                $before = $derived->belief->marginalAt($locus, $group);
+                $after = $belief->marginalAt($locus, $group);
+                foreach ($locus === Sex::LOCUS ? [] : $after->entries() as $pair => [, $chance]) {
+                    if (! $chance->equals($before->probabilityOf($pair))) {
+                        $reasons[$locus][] = [Reason::RELATIVES, Printer::text([$printer->locus($locus, $after)])];
+                        break;
+                    }
+                }
+            }
+        }
 
         return ['reasons' => $reasons, 'conflicts' => array_map(fn (Conflict $conflict): array => [$conflict->loci, $conflict->sides], $derived->conflicts)];
     }
@@ -277,34 +368,45 @@ class Beliefs
     /** A hash of everything that the belief of an animal follows from. */
     private function key(int $id): string
     {
+        return $this->full[$id] ??= hash('xxh128', $this->forward($id).$this->kin->keyOf($id));
+    }
+
+    /** A hash of what follows from statements and parents alone. */
+    private function forward(int $id): string
+    {
         if (isset($this->keys[$id])) {
             return $this->keys[$id];
         }
         $this->keys[$id] = 'loop'; // records that make an animal its own ancestor are told by the core, when it is asked
         $this->facts ??= $this->shelf->fingerprint();
-        $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->key($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
+        $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->forward($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
 
         return $this->keys[$id] = hash('xxh128', self::FORM.serialize([$this->animals[$id]['sex'], $this->statements[$id] ?? [], $parents, $this->facts]));
     }
 
     private function descent(): Descent
     {
-        if ($this->descent === null) {
-            $individuals = [];
-            foreach ($this->animals as $id => $animal) {
-                $sex = Sex::tryFrom((string) $animal['sex']);
-                $individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter(array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []))));
-            }
-            $this->descent = new Descent($this->shelf->catalogue(), $individuals, fn (string $parent): ?Belief => $this->known((int) substr($parent, 1)));
-        }
-
-        return $this->descent;
+        return $this->descent ??= new Descent($this->shelf->catalogue(), $this->individuals());
     }
 
-    /** What was derived before and still holds. */
-    private function known(int $id): ?Belief
+    /** What follows from statements and parents alone. */
+    public function beforehand(int $id): Belief
     {
-        return isset($this->beliefs[$id]) || $this->keptBody($id) !== null ? $this->belief($id) : null;
+        return $this->derived($id)->belief;
+    }
+
+    /** @return array<string, Individual> */
+    private function individuals(): array
+    {
+        if ($this->individuals === null) {
+            $this->individuals = [];
+            foreach ($this->animals as $id => $animal) {
+                $sex = Sex::tryFrom((string) $animal['sex']);
+                $this->individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter(array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []))));
+            }
+        }
+
+        return $this->individuals;
     }
 
     private function parent(?int $id): ?string

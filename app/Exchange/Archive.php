@@ -4,8 +4,11 @@ namespace App\Exchange;
 
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Decision;
+use App\Models\OddTrait;
 use App\Models\Project;
 use App\Models\Rack;
+use App\Models\TraitEntry;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Database\Eloquent\Model;
@@ -38,10 +41,12 @@ class Archive
 
     private const CLUTCH = ['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'];
 
-    private const PROJECT = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'keep', 'notes', 'begun_on'];
+    private const PROJECT = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'keep', 'most_inbreeding', 'notes', 'begun_on'];
+
+    private const ENTRY = ['name', 'sex', 'look', 'count', 'on'];
 
     /** Fields of history entries that hold numbers of other records. */
-    private const REFERENCES = ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'];
+    private const REFERENCES = ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch', 'animal_id' => 'animal', 'clutch_count_id' => 'count'];
 
     /** @var array<string, array<int, int>> number in the document by kind and number in the database, or the other way round */
     private array $numbers = [];
@@ -76,7 +81,10 @@ class Archive
             'clutches' => array_map($this->clutch(...), $clutches),
             'projects' => $this->keeper->projects()->withTrashed()->orderBy('id')->get()->map(fn (Project $project): array => ['id' => $this->number('project', $project)] + $this->plain($project, self::PROJECT) + $this->taken($project) + [
                 'forbidden' => array_map(fn (array $pair): array => array_map(fn (int $id): ?int => $this->numberOf('animal', $id), $pair), $project->forbidden),
+                'pinned' => array_map(fn (int $id): ?int => $this->numberOf('animal', $id), $project->pinned),
             ])->all(),
+            'decisions' => $this->keeper->decisions()->withTrashed()->orderBy('id')->get()->map(fn (Decision $decision): array => ['id' => $this->number('decision', $decision), 'animal' => $this->numberOf('animal', $decision->animal_id), 'count' => $this->numberOf('count', $decision->clutch_count_id)] + $this->plain($decision, ['kind', 'alleles', 'reason', 'on']) + $this->taken($decision))->all(),
+            'traits' => $this->keeper->oddTraits()->withTrashed()->with(['entries' => fn ($entries) => $entries->withTrashed()])->orderBy('id')->get()->map($this->oddTrait(...))->all(),
             'searches' => $this->keeper->savedSearches()->get()->map(fn ($search): array => $search->only(['name', 'query']))->all(),
             'readings' => $this->keeper->readings()->orderBy('at')->orderBy('id')->get()->map(fn ($reading): array => ['at' => $reading->at->format('Y-m-d H:i:s')] + $reading->only(['place', 'kind', 'value']))->all(),
             'history' => $this->history(),
@@ -211,7 +219,17 @@ class Archive
         }
         foreach ($document['projects'] ?? [] as $project) {
             $forbidden = array_map(fn (array $pair): array => array_map(fn (?int $id): ?int => $this->there('animal', $id), $pair), $project['forbidden']);
-            $this->made('project', $project, $this->keeper->projects()->create(['forbidden' => $forbidden] + array_intersect_key($project, array_flip(self::PROJECT))));
+            $this->made('project', $project, $this->keeper->projects()->create(['forbidden' => $forbidden, 'pinned' => array_values(array_filter(array_map(fn (?int $id): ?int => $this->there('animal', $id), $project['pinned'] ?? [])))] + array_intersect_key($project, array_flip(self::PROJECT))));
+        }
+        foreach ($document['decisions'] ?? [] as $decision) {
+            $this->made('decision', $decision, $this->keeper->decisions()->create(['animal_id' => $this->there('animal', $decision['animal']), 'clutch_count_id' => $this->there('count', $decision['count'])] + array_intersect_key($decision, array_flip(['kind', 'alleles', 'reason', 'on']))));
+        }
+        foreach ($document['traits'] ?? [] as $trait) {
+            $made = $this->keeper->oddTraits()->create(array_intersect_key($trait, array_flip(['name', 'gene', 'notes'])));
+            $this->made('trait', $trait, $made);
+            foreach ($trait['entries'] as $entry) { // parents come before their young
+                $this->made('trait-entry', $entry, $made->entries()->create(['sire_id' => $this->there('trait-entry', $entry['sire']), 'dam_id' => $this->there('trait-entry', $entry['dam'])] + array_intersect_key($entry, array_flip(self::ENTRY))));
+            }
         }
         foreach ($document['searches'] as $search) {
             $this->keeper->savedSearches()->create($search);
@@ -248,6 +266,16 @@ class Archive
         return ['id' => $this->number('clutch', $clutch), 'dam' => $this->numberOf('animal', $clutch->dam_id)] + $this->plain($clutch, self::CLUTCH) + $this->taken($clutch) + [
             'sires' => $clutch->sires->map(fn ($sire): array => ['animal' => $this->numberOf('animal', $sire->animal_id), 'name' => $sire->name])->all(),
             'counts' => $clutch->counts->map(fn (Model $count): array => ['id' => $this->number('count', $count)] + $this->plain($count, ['saw', 'count', 'dead', 'note']) + $this->taken($count))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function oddTrait(OddTrait $trait): array
+    {
+        $entries = $trait->entries->sortBy('id')->values();
+
+        return ['id' => $this->number('trait', $trait)] + $this->plain($trait, ['name', 'gene', 'notes']) + $this->taken($trait) + [
+            'entries' => $entries->map(fn (TraitEntry $entry): array => ['id' => $this->number('trait-entry', $entry)] + $this->plain($entry, self::ENTRY) + $this->taken($entry) + ['sire' => $this->numberOf('trait-entry', $entry->sire_id), 'dam' => $this->numberOf('trait-entry', $entry->dam_id)])->all(),
         ];
     }
 

@@ -63,6 +63,11 @@ class Choices
             'female_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500, 'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.'],
             'male_months' => ['label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12, 'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.'],
             'male_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500, 'hint' => 'Schools: 500 to 700.'],
+            'error_unrecorded' => ['label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 50, 'hint' => 'Hets travel unnamed with many animals.'],
+            'error_misidentified' => ['label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.'],
+            'error_sire' => ['label' => 'Another male is the sire', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 10, 'hint' => 'Sperm kept from an earlier season included.'],
+            'error_misnamed' => ['label' => 'A gene is another line than it is called', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'More for genes with several lines.'],
+            'error_dead' => ['label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90, 'hint' => 'Where a form that dies is possible; the rest died of something else.'],
             'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
         ];
     }

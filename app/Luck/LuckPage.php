@@ -5,6 +5,7 @@ namespace App\Luck;
 use Destino\DestinoError;
 use Destino\Probability\InvalidNumber;
 use Destino\Probability\Luck;
+use Destino\Probability\LuckAlternatives;
 use Destino\Probability\Rational;
 
 /** The luck station: what was typed, what is wrong with it, and the answer. */
@@ -12,6 +13,9 @@ class LuckPage
 {
     /** Above this the page, unlike the command, would take too long. */
     public const MOST_EGGS = 1000;
+
+    /** What is assumed before any egg, where nothing else is typed. */
+    private const PRIORS = ['not_carried' => '5%', 'hidden' => '5%'];
 
     /**
      * @param  array<string, string>  $typed
@@ -23,10 +27,10 @@ class LuckPage
     public static function of(array $query): self
     {
         $typed = [];
-        foreach (['chance', 'eggs', 'hits'] as $field) {
+        foreach (['chance', 'eggs', 'hits', 'not_carried', 'hidden'] as $field) {
             $typed[$field] = is_string($query[$field] ?? null) ? $query[$field] : '';
         }
-        if (trim(implode('', $typed)) === '') {
+        if (trim($typed['chance'].$typed['eggs'].$typed['hits']) === '') {
             return new self($typed, [], null);
         }
         $errors = [];
@@ -40,6 +44,17 @@ class LuckPage
             if (filter_var($typed[$field], FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]]) === false) {
                 $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
             }
+        }
+        foreach (self::PRIORS as $field => $default) {
+            $typed[$field] = trim($typed[$field]) === '' ? $default : $typed[$field];
+            try {
+                Rational::parseChance($typed[$field]);
+            } catch (InvalidNumber $error) {
+                $errors[$field] = $error->getMessage();
+            }
+        }
+        if (! isset($errors['not_carried']) && ! isset($errors['hidden']) && Rational::parseChance($typed['not_carried'])->plus(Rational::parseChance($typed['hidden']))->compareTo(Rational::one()) >= 0) {
+            $errors['not_carried'] = 'The two together leave nothing for plain luck: give smaller ones.';
         }
         if ($errors !== [] || $chance === null) {
             return new self($typed, $errors, null);
@@ -68,6 +83,49 @@ class LuckPage
         $side = $this->luck->isBelowExpected() ? 'as few hits or fewer' : 'as many hits or more';
 
         return "About 1 in {$shown} such runs of eggs brings {$side}.";
+    }
+
+    /** @return list<array{name: string, share: float, text: string}> bad luck and its alternatives, with their odds now */
+    public function alternatives(): array
+    {
+        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne()) {
+            return [];
+        }
+        $after = $this->weighing()->after($this->luck->eggs, $this->luck->hits);
+
+        return [
+            ['name' => 'The chance is right; this is luck', 'share' => $after[LuckAlternatives::RIGHT]->toFloat(), 'text' => 'More eggs bring the hits.'],
+            ['name' => 'A parent does not carry it', 'share' => $after[LuckAlternatives::NOT_CARRIED]->toFloat(), 'text' => 'A test cross to a visual tells in few eggs; one hit settles that both carry it.'],
+            ['name' => 'Hits are there and overlooked', 'share' => $after[LuckAlternatives::HIDDEN]->toFloat(), 'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and ask somebody who knows the look.'],
+        ];
+    }
+
+    /**
+     * The curve of staying calm: P(no hit at all so far) by eggs, and the odds that a parent does not carry it if none came.
+     *
+     * @return array{points: string, doubt: string, calm: int|null, most: int}|null
+     */
+    public function calm(): ?array
+    {
+        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne()) {
+            return null;
+        }
+        $p = $this->luck->chance->toFloat();
+        $calm = (int) ceil(log(.05) / log(1 - $p));
+        $most = max(10, min(self::MOST_EGGS, (int) ceil(1.8 * $calm)));
+        $points = $doubt = [];
+        foreach (range(0, $most, max(1, intdiv($most, 60))) as $eggs) {
+            $x = 40 + round($eggs * 820 / $most, 1);
+            $points[] = $x.','.round(14 + 150 * (1 - (1 - $p) ** $eggs), 1);
+            $doubt[] = $x.','.round(14 + 150 * (1 - $this->weighing()->after($eggs, 0)[LuckAlternatives::NOT_CARRIED]->toFloat()), 1);
+        }
+
+        return ['points' => implode(' ', $points), 'doubt' => implode(' ', $doubt), 'calm' => $calm <= $most ? $calm : null, 'most' => $most];
+    }
+
+    private function weighing(): LuckAlternatives
+    {
+        return new LuckAlternatives($this->luck->chance ?? Rational::of(1, 2), Rational::parseChance($this->typed['not_carried']), Rational::parseChance($this->typed['hidden']));
     }
 
     /** How long bad luck stays plausible, in words. */

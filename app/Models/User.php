@@ -104,6 +104,18 @@ class User extends Authenticatable
         return $this->hasMany(Project::class);
     }
 
+    /** @return HasMany<Decision, $this> */
+    public function decisions(): HasMany
+    {
+        return $this->hasMany(Decision::class);
+    }
+
+    /** @return HasMany<OddTrait, $this> */
+    public function oddTraits(): HasMany
+    {
+        return $this->hasMany(OddTrait::class);
+    }
+
     /** @return HasMany<GeneChange, $this> */
     public function geneChanges(): HasMany
     {

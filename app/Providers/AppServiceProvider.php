@@ -8,9 +8,11 @@ use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\Clutch;
 use App\Models\ClutchCount;
+use App\Models\Decision;
 use App\Models\GeneChange;
 use App\Models\HouseRules;
 use App\Models\Observation;
+use App\Models\OddTrait;
 use App\Models\Photo;
 use App\Models\Plan;
 use App\Models\Project;
@@ -19,6 +21,7 @@ use App\Models\Reading;
 use App\Models\SavedSearch;
 use App\Models\Statement;
 use App\Models\StatusEvent;
+use App\Models\TraitEntry;
 use App\Models\User;
 use App\People\Right;
 use App\Photos\Darkroom;
@@ -41,6 +44,7 @@ class AppServiceProvider extends ServiceProvider
         'animal' => Animal::class, 'statement' => Statement::class, 'status' => StatusEvent::class, 'care' => CareEntry::class, 'observation' => Observation::class,
         'photo' => Photo::class, 'clutch' => Clutch::class, 'count' => ClutchCount::class, 'rack' => Rack::class, 'rules' => HouseRules::class,
         'gene' => GeneChange::class, 'project' => Project::class, 'plan' => Plan::class, 'search' => SavedSearch::class, 'reading' => Reading::class,
+        'decision' => Decision::class, 'trait' => OddTrait::class, 'trait-entry' => TraitEntry::class,
     ];
 
     public function register(): void

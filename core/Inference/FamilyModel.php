@@ -56,6 +56,9 @@ final class FamilyModel
         array $faults = [],
     ) {
         foreach ($faults as $fault) {
+            if (! $this->isAboutThis($fault)) {
+                continue;
+            }
             $this->faults[$fault->subject] = $fault->kind;
             $this->faultOf[$fault->subject] = $fault;
         }
@@ -70,20 +73,18 @@ final class FamilyModel
         $this->trim();
     }
 
-    /** Whether nothing but the wild type is possible anywhere. */
-    public function isPlain(): bool
+    /** Whether a fault that names genes names one of these groups. */
+    private function isAboutThis(Fault $fault): bool
     {
-        foreach ($this->domains as $domain) {
-            foreach ($domain as [$state]) {
-                foreach ($state as $diplotype) {
-                    if (! YoungLaw::isWild($diplotype)) {
-                        return false;
-                    }
+        foreach ($fault->alleles as $allele) {
+            foreach ($this->groups as $group) {
+                if (in_array($this->catalogue->allele($allele)->locus, $group->loci, true)) {
+                    return true;
                 }
             }
         }
 
-        return true;
+        return $fault->alleles === [];
     }
 
     /** @return array<string, array<string, array{State, Rational}>> */

@@ -174,8 +174,9 @@ final class FamilySolver
     /** @return list<array{Fault, float}> faults that might explain it, each with its prior */
     private function candidates(string $offender): array
     {
-        $faults = [[new Fault(FaultKind::Misidentified, $offender), $this->rates->misidentified->toFloat()]];
         $alleles = $this->allelesOf($offender);
+        $here = array_merge([], ...array_map(fn (string $locus): array => $this->catalogue->locus($locus)->alleles, $this->lociAtOdds($offender)));
+        $faults = [[new Fault(FaultKind::Misidentified, $offender, $here), $this->rates->misidentified->toFloat()]];
         $animal = $this->animal($offender);
         if ($animal !== null && ! $animal->isFounder()) {
             $faults[] = [new Fault(FaultKind::OtherSire, $offender), $this->rates->otherSire->toFloat()];

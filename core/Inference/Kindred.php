@@ -47,8 +47,9 @@ final class Kindred
     /**
      * @param array<string, Individual> $everyone by id
      * @param list<Brood> $broods
+     * @param list<Fault> $decided what the keeper holds to be wrong in the records
      */
-    public function __construct(private readonly Catalogue $catalogue, private readonly array $everyone, private readonly array $broods = [], private readonly ?ErrorRates $rates = null)
+    public function __construct(private readonly Catalogue $catalogue, private readonly array $everyone, private readonly array $broods = [], private readonly ?ErrorRates $rates = null, private readonly array $decided = [])
     {
         $this->hearing = new Hearing($catalogue);
         $this->descent = new Descent($catalogue, $everyone);
@@ -131,6 +132,10 @@ final class Kindred
             }
         }
 
+        foreach ($isNamed ? $this->decidedOf($family) : [] as $fault) {
+            $content[] = $fault->key();
+        }
+
         return $isNamed ? serialize($content) : '';
     }
 
@@ -138,11 +143,19 @@ final class Kindred
     public function posterior(int $family, array $groups): FamilyPosterior
     {
         $solver = new FamilySolver(
-            fn (array $faults): FamilyModel => $this->model($family, $groups, $faults),
+            fn (array $faults): FamilyModel => $this->model($family, $groups, [...$this->decidedOf($family), ...$faults]),
             $this->catalogue, array_map(fn (string $id): Individual => $this->animals[$id], $this->families[$family]), $this->broodsOf[$family] ?? [], $groups, $this->rates(),
         );
 
         return $solver->solve();
+    }
+
+    /** @return list<Fault> */
+    private function decidedOf(int $family): array
+    {
+        $broods = array_map(static fn (Brood $brood): string => $brood->id, $this->broodsOf[$family] ?? []);
+
+        return array_values(array_filter($this->decided, fn (Fault $fault): bool => ($this->familyOf[$fault->subject] ?? null) === $family || in_array($fault->subject, $broods, true)));
     }
 
     private function rates(): ErrorRates
@@ -176,14 +189,6 @@ final class Kindred
         $states = [];
         foreach ($this->descent->of($id)->belief->statesOver($groups) as [$state, $weight]) {
             $states[] = [$state, $weight];
-        }
-        if ($this->animals[$id]->sex !== null) {
-            return $states;
-        }
-        foreach ($groups as $group) { // a founder of unknown sex that stands in a pedigree as neither sire nor dam
-            if ($group->holdsSex()) {
-                return $states;
-            }
         }
 
         return $states;

@@ -11,6 +11,9 @@ final readonly class Reason
 {
     public const PARENTS = 'parents';
 
+    /** Young, siblings and further relatives. */
+    public const RELATIVES = 'relatives';
+
     /**
      * @param string $by id of the statement, or Reason::PARENTS
      * @param Distribution<array{string, string}> $after

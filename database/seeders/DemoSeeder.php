@@ -144,6 +144,7 @@ class DemoSeeder extends Seeder
             $this->clutches($keeper, $made);
             $this->standing($keeper, $made);
             $this->projects($keeper);
+            $this->oddLook($keeper);
         });
     }
 
@@ -198,6 +199,25 @@ class DemoSeeder extends Seeder
             }
         }
         $keeper->savedSearches()->create(['name' => 'Stripe carriers', 'query' => 'genes=carries+Genetic+Stripe']);
+    }
+
+    /** An odd look that nobody can name, over four seasons. */
+    private function oddLook(User $keeper): void
+    {
+        $trait = $keeper->oddTraits()->create(['name' => 'Ember rim', 'notes' => 'A thin rust-red rim around every flame. The seller had never seen it; both parents are said to be plain.']);
+        $made = [];
+        foreach ([
+            ['Pilot', 'male', 'odd', null, null, 1, '2022-09-10'],
+            ['Wharf', 'female', 'normal', null, null, 1, '2022-09-10'],
+            ['young of 2023', 'male', 'normal', 'Pilot', 'Wharf', 3, '2023-08-02'],
+            ['young of 2023', 'female', 'normal', 'Pilot', 'Wharf', 2, '2023-08-02'],
+            ['Gangway', 'female', 'normal', 'Pilot', 'Wharf', 1, '2023-08-02'],
+            ['young of 2026', 'female', 'odd', 'Pilot', 'Gangway', 2, '2026-08-19'],
+            ['young of 2026', 'male', 'odd', 'Pilot', 'Gangway', 1, '2026-08-19'],
+            ['young of 2026', 'male', 'normal', 'Pilot', 'Gangway', 2, '2026-08-19'],
+        ] as [$name, $sex, $look, $sire, $dam, $count, $on]) {
+            $made[$name] = $trait->entries()->create(['name' => $name, 'sex' => $sex, 'look' => $look, 'sire_id' => $sire === null ? null : $made[$sire]->id, 'dam_id' => $dam === null ? null : $made[$dam]->id, 'count' => $count, 'on' => $on]);
+        }
     }
 
     private function projects(User $keeper): void

@@ -26,6 +26,7 @@ class AccessTest extends TestCase
         'care.store' => 'helper', 'animals.place' => 'helper', 'round.create' => 'helper', 'round.store' => 'helper', 'observations.store' => 'helper', 'photos.store' => 'helper', 'searches.store' => 'helper', 'searches.destroy' => 'helper',
         'clutches.create' => 'helper', 'clutches.store' => 'helper', 'clutches.edit' => 'helper', 'clutches.update' => 'helper', 'counts.store' => 'helper', 'hatchlings.store' => 'helper', 'records.destroy' => 'helper', 'records.restore' => 'helper',
         'animals.create' => 'owner', 'animals.store' => 'owner', 'animals.edit' => 'owner', 'animals.update' => 'owner', 'statements.store' => 'owner', 'statements.edit' => 'owner', 'statements.update' => 'owner', 'status.store' => 'owner',
+        'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer', 'prove.decide' => 'owner', 'prove.read' => 'owner', 'traits.create' => 'owner', 'traits.store' => 'owner', 'traits.add' => 'owner',
         'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner', 'projects.replan' => 'owner', 'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner', 'plans.cancel' => 'owner',
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner', 'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
         'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.preview' => 'owner', 'exchange.store' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner', 'people.update' => 'owner', 'people.destroy' => 'owner',
@@ -51,7 +52,8 @@ class AccessTest extends TestCase
             'animal' => (string) $animal->id, 'statement' => (string) $animal->statements()->sole()->id, 'clutch' => (string) $clutch->id, 'kind' => 'weight',
             'photo' => (string) $animal->photos()->create(['on' => '2026-01-01', 'file' => 'photos/none.jpg', 'width' => 1, 'height' => 1])->id,
             'id' => (string) $animal->care()->create(['kind' => 'shed', 'on' => '2026-01-01'])->id, 'rack' => (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
-            'search' => (string) $this->keeper()->savedSearches()->create(['name' => 'Mine', 'query' => 'find=x'])->id, 'gene' => 'pastel', 'locus' => 'bel', 'format' => 'csv',
+            'search' => (string) $this->keeper()->savedSearches()->create(['name' => 'Mine', 'query' => 'find=x'])->id, 'gene' => 'pastel', 'locus' => 'bel', 'group' => 'clown', 'format' => 'csv',
+            'trait' => (string) $this->keeper()->oddTraits()->create(['name' => 'Mine'])->id,
             'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id, 'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,
             'upload' => (string) Str::uuid(), 'file' => 'none.sqlite', 'person' => (string) $this->person(Role::Helper)->id, 'token' => '1',
         ];

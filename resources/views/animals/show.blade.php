@@ -9,7 +9,7 @@
     <div class="two">
         <div class="stack">
         <section class="sheet" id="knowledge">
-            <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated and from the parents</span></div>
+            <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated, from the parents and from all relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
             <x-beads :beads="$card->beads()" named/>
             @foreach ($page->conflicts() as $conflict)
@@ -21,6 +21,7 @@
                     <div class="stack mt-2">@foreach ($reasons as $locus)<div><strong>{{ $locus['locus'] }}</strong><ol class="steps">@foreach ($locus['steps'] as $step)<li><span>{{ $step['text'] }}</span> <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
                 </details>
             @endif
+            <p class="mt-3 mb-0"><a href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/> The evidence: what moved it, and what would prove it</a></p>
             <div class="mt-3"><x-bead-key :sides="false"/></div>
         </section>
         <section class="sheet">

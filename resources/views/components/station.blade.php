@@ -17,7 +17,7 @@
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
-        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')], ['house', 'House', 'house', route('house')]] as [$key, $name, $icon, $link])
+        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['prove', 'Prove', 'search', route('prove')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')], ['house', 'House', 'house', route('house')]] as [$key, $name, $icon, $link])
             <a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
         @endforeach
         <button type="button" class="station push theme" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button>

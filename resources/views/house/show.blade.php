@@ -30,7 +30,16 @@
             <div class="head"><h2>Ready to breed</h2></div>
             <div class="four">
                 @foreach (App\House\Choices::numbers() as $key => $number)
-                    @continue($key === 'opening_day')
+                    @continue($key === 'opening_day' || str_starts_with($key, 'error_'))
+                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
+                @endforeach
+            </div>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>How often records are wrong</h2><span class="soft small">weighs the explanations where young hatched that the records exclude</span></div>
+            <div class="four">
+                @foreach (App\House\Choices::numbers() as $key => $number)
+                    @continue(! str_starts_with($key, 'error_'))
                     <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>

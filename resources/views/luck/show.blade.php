@@ -9,6 +9,11 @@
                 </div>
             @endforeach
             <button class="button main" type="submit">How unlikely?</button>
+            <details style="flex-basis:100%" @if (isset($page->errors['not_carried']) || isset($page->errors['hidden'])) open @endif><summary>What you thought before the eggs</summary><div class="two mt-2">
+                @foreach ([['not_carried', 'A parent does not carry it', '5%'], ['hidden', 'Hits are overlooked', '5%']] as [$field, $label, $example])
+                    <div class="field"><label for="{{ $field }}">{{ $label }}</label><input class="input" id="{{ $field }}" name="{{ $field }}" value="{{ $page->typed[$field] }}" placeholder="{{ $example }}" aria-describedby="{{ $field }}-error" @if (isset($page->errors[$field])) aria-invalid="true" @endif><x-field-error :id="$field.'-error'" :message="$page->errors[$field] ?? null"/></div>
+                @endforeach
+            </div></details>
         </form>
         @if ($page->luck)
             @php($bars = $page->bars())
@@ -33,6 +38,26 @@
                 </dl>
                 <p class="soft small mb-0 mt-2">Assumes independent eggs with one and the same chance. If a parent may not carry the gene, that doubt comes on top.</p>
             </section>
+            @php([$alternatives, $calm] = [$page->alternatives(), $page->calm()])
+            @if ($alternatives !== [])
+                <section class="sheet">
+                    <div class="head"><h2>Luck, or something else?</h2><span class="soft small">odds now, with {{ $page->typed['not_carried'] }} and {{ $page->typed['hidden'] }} before the eggs</span></div>
+                    <ul class="plain odds-bars">@foreach ($alternatives as $one)<li><div class="row-flow"><strong>{{ $one['name'] }}</strong><span class="ms-auto num">{{ App\Prove\OddsText::percent($one['share']) }}</span></div><div class="bar" aria-hidden="true"><i style="width:{{ round(100 * $one['share'], 1) }}%"></i></div><p class="soft small mb-0">{{ $one['text'] }}</p></li>@endforeach</ul>
+                </section>
+            @endif
+            @if ($calm !== null)
+                <section class="sheet">
+                    <div class="head"><h2>How long to stay calm</h2><span class="soft small">if no hit comes at all</span></div>
+                    <p class="mb-2">{{ $calm['calm'] === null ? 'At this chance more eggs than anybody hatches are needed before silence means something.' : "Up to {$calm['calm']} eggs without a hit happen to more than 1 in 20 keepers who have everything right." }}</p>
+                    <svg class="plan-curves" viewBox="0 0 900 196" role="img" aria-label="Chance of no hit so far, by eggs, falling; and the odds that a parent does not carry it, rising">
+                        @foreach ([0, .5, 1] as $share)<path class="grid" d="M40 {{ 14 + 150 * (1 - $share) }} H860"/><text x="34" y="{{ 18 + 150 * (1 - $share) }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
+                        <path class="grid" stroke-dasharray="3 4" d="M40 {{ 14 + 150 * .95 }} H860"/><text x="866" y="{{ 18 + 150 * .95 }}">1 in 20</text>
+                        @foreach ([0, .25, .5, .75, 1] as $at)<text x="{{ 40 + 820 * $at }}" y="184" text-anchor="middle">{{ round($at * $calm['most']) }} eggs</text>@endforeach
+                        <polyline class="curve-line tone-0" points="{{ $calm['points'] }}"/><polyline class="curve-line tone-1" stroke-dasharray="7 4" points="{{ $calm['doubt'] }}"/>
+                    </svg>
+                    <p class="soft small mb-0">Full line: no hit so far, if all is right. Broken line: a parent does not carry it, if none has come.</p>
+                </section>
+            @endif
         @elseif ($page->errors === [])
             <section class="empty"><p class="answer">Bad luck, or a wrong belief?</p><p class="soft">Give the chance per egg, how many eggs you have had, and how many were hits. You see how often chance alone does that.</p></section>
         @endif

@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\House\House;
+use App\Http\Requests\DecisionRequest;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use App\Prove\ContradictionDesk;
+use App\Prove\Design;
+use App\Prove\Digest;
+use App\Prove\Evidence;
+use App\Prove\OpenQuestions;
+use App\Prove\Question;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Str;
+
+/** What the offspring say about their parents. */
+class ProveController extends Controller
+{
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function index(#[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('read');
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+
+        return view('prove.index', [
+            'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(), 'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
+            'digest' => new Digest($keeper, $beliefs), 'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
+            'faults' => $beliefs->kin->kindred()->faults, 'error' => $beliefs->kin->error(),
+        ]);
+    }
+
+    /** The evidence on one animal, group by group. */
+    public function animal(Animal $animal, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('view', $animal);
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $animal->load('statements');
+        /** @var list<Clutch> $clutches */
+        $clutches = $keeper->clutches()->with('dam', 'sires.animal')->where(fn (Builder $any) => $any->where('dam_id', $animal->id)->orWhereHas('sires', fn (Builder $sire) => $sire->where('animal_id', $animal->id)))
+            ->get()->sortBy(fn (Clutch $clutch): string => $clutch->season().$clutch->id)->values()->all();
+        $further = $this->further($keeper, array_map(fn (Clutch $clutch): int => $clutch->id, $clutches));
+        $evidence = [];
+        foreach ($beliefs->belief($animal->id)->groups() as $key) {
+            $one = new Evidence(new Question($animal, $beliefs->belief($animal->id), $this->shelf->catalogue()->groups[$key], $this->shelf->catalogue()), $beliefs, $clutches, $further);
+            $steps = $one->steps();
+            if (count($steps) > 1 || count(array_filter($steps[0]['shares'])) > 1) {
+                $evidence[] = ['evidence' => $one, 'steps' => $steps];
+            }
+        }
+
+        return view('prove.animal', ['animal' => $animal, 'text' => $beliefs->text($animal->id), 'evidence' => $evidence]);
+    }
+
+    /**
+     * @param list<int> $clutches
+     * @return list<int> clutches of the young of these, of their young, and so on
+     */
+    private function further(User $keeper, array $clutches): array
+    {
+        $all = [];
+        $next = $clutches;
+        while ($next !== []) {
+            $young = $keeper->animals()->whereIn('clutch_id', $next)->pluck('id');
+            $next = array_values(array_diff($keeper->clutches()->where(fn (Builder $any) => $any->whereIn('dam_id', $young)->orWhereHas('sires', fn (Builder $sire) => $sire->whereIn('animal_id', $young)))->pluck('id')->all(), $all, $clutches));
+            $all = [...$all, ...$next];
+        }
+
+        return $all;
+    }
+
+    /** Which mate answers a question soonest. */
+    public function design(Animal $animal, string $group, #[CurrentKeeper] User $keeper): View
+    {
+        $this->authorize('view', $animal);
+        $known = $this->shelf->catalogue()->groups[$group] ?? abort(404);
+        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $question = new Question($animal, $beliefs->belief($animal->id), $known, $this->shelf->catalogue());
+
+        return view('prove.design', ['design' => new Design($question, $keeper, $beliefs, $this->shelf, $this->house), 'question' => $question, 'animal' => $animal]);
+    }
+
+    public function decide(DecisionRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $request->addTo($keeper);
+
+        return redirect()->route('prove')->with('said', 'Kept, and everything that follows from it is worked out anew.');
+    }
+
+    /** What has changed is read; from now on changes count from here. */
+    public function read(#[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('manage');
+        (new Digest($keeper, Beliefs::of($keeper, $this->shelf)))->read();
+
+        return redirect()->route('prove')->with('said', 'Noted. From now on you are told what changes after today.');
+    }
+}

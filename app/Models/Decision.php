@@ -1,0 +1,71 @@
+<?php
+
+namespace App\Models;
+
+use Destino\Inference\FaultKind;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * What a keeper holds to be wrong in the records, where young hatched that they exclude.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int|null $animal_id whom it is about
+ * @property int|null $clutch_count_id or which count of young
+ * @property FaultKind $kind
+ * @property list<string> $alleles
+ * @property string $reason
+ * @property Carbon $on
+ * @property Animal|null $animal
+ */
+class Decision extends Model implements Removable
+{
+    use KeepsHistory;
+    use SoftDeletes;
+
+    protected $fillable = ['animal_id', 'clutch_count_id', 'kind', 'alleles', 'reason', 'on', 'form_token'];
+
+    protected $attributes = ['animal_id' => null, 'clutch_count_id' => null, 'alleles' => '[]', 'deleted_at' => null];
+
+    protected $casts = ['animal_id' => 'integer', 'clutch_count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d'];
+
+    public function collectionId(): int
+    {
+        return $this->user_id;
+    }
+
+    /** @return BelongsTo<Animal, $this> */
+    public function animal(): BelongsTo
+    {
+        return $this->belongsTo(Animal::class)->withTrashed();
+    }
+
+    /** @return BelongsTo<ClutchCount, $this> */
+    public function clutchCount(): BelongsTo
+    {
+        return $this->belongsTo(ClutchCount::class)->withTrashed();
+    }
+
+    public function subject(): string
+    {
+        return $this->animal->name ?? $this->clutchCount()->first()?->sentence() ?? 'a count of young';
+    }
+
+    public function sentence(): string
+    {
+        return "the decision about {$this->subject()}";
+    }
+
+    public function rightToRemove(): string
+    {
+        return 'manage';
+    }
+
+    public function home(): string
+    {
+        return route('prove');
+    }
+}

@@ -1,0 +1,48 @@
+@php([$open, $decided, $changes] = [$desk->open(), $desk->decided(), $digest->changes()])
+<x-station title="Prove" station="prove">
+    <x-slot:actions>@can('manage')<a class="button" href="{{ route('traits.create') }}"><x-icon name="plus-lg"/>New odd look</a>@endcan</x-slot:actions>
+    <div class="stack">
+    @foreach ($faults as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault->getMessage() }} Until it is mended, nothing is concluded of this family from its young.</span></p>@endforeach
+    @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to be worked out exactly. Its odds are sampled, within about {{ App\Prove\OddsText::percent(2 * $error) }}.</span></p>@endif
+    @foreach ($open as $one)
+        <section class="sheet" id="desk-{{ $loop->index }}">
+            <div class="head"><h2><a href="{{ $one['link'] }}">{{ $one['subject'] }}</a> cannot be</h2><span class="soft small">{{ $one['about'] }}: the recorded parents do not give it</span></div>
+            @if ($one['explanations'] === [])<p class="mb-0">No single mistake in the records explains it. Look at the parents, the clutch and the statements together.</p>@else
+            <form method="post" action="{{ route('prove.decide') }}" class="stack" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Illuminate\Support\Str::uuid() }}">
+                <fieldset class="plain-set"><legend class="visually-hidden">What explains it</legend>
+                    <ul class="plain odds-bars">@foreach ($one['explanations'] as $why)<li><label class="pick"><input type="radio" name="explanation" value="{{ $why['value'] }}" @checked(old('explanation', $loop->first ? $why['value'] : '') === $why['value'])> <span>{{ $why['text'] }}</span> <strong class="ms-auto num">{{ $why['share'] }}</strong></label><div class="bar" aria-hidden="true"><i style="width:{{ $why['width'] }}%"></i></div></li>@endforeach</ul>
+                </fieldset>
+                <p class="soft small mb-0">Until you decide, every explanation counts with these odds; they rest on how often records are wrong, which you can set in the <a href="{{ route('house') }}">house rules</a>.</p>
+                @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Decide, and say why" :value="old('reason')" maxlength="1000" hint="The decision is kept with its reason, and can be taken back."/><x-field-error id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main" type="submit">Hold it to be so</button></div>@endcan
+            </form>@endif
+        </section>
+    @endforeach
+    <div class="two wide-left">
+        <section class="sheet">
+            <div class="head"><h2>Open questions</h2><span class="soft small">by what an answer is worth to your projects and sales</span></div>
+            @if ($questions === [])<p class="mb-0">Nothing is open: of every animal here you know what it carries, as far as it is recorded.</p>@endif
+            <ul class="plain">
+                @foreach ($questions as $one)
+                    <li><div class="row-flow"><a href="{{ route('prove.design', [$one['question']->animal, $one['question']->group->key]) }}"><strong>{{ $one['question']->words() }}</strong></a> @if ($one['why'])<span class="soft small">{{ $one['why'] }}</span>@endif <a class="small ms-auto" href="{{ route('prove.animal', $one['question']->animal) }}">evidence</a></div><x-shares :shares="$one['question']->answers()"/></li>
+                @endforeach
+            </ul>
+        </section>
+        <div class="stack">
+        <section class="sheet">
+            <div class="head"><h2>What changed</h2>@if ($digest->lastRead())<span class="soft small">since {{ $digest->lastRead() }}</span>@endif</div>
+            @if ($changes === null)<p>Nobody has looked yet. From the day you note it, changes are told here, with what brought them.</p>
+            @elseif ($changes === [])<p class="mb-2">Nothing is believed otherwise than then.</p>
+            @else<ul class="plain">@foreach ($changes as $change)<li><a href="{{ route('animals.show', $change['id']) }}"><strong>{{ $change['name'] }}</strong></a> @if ($change['before'] !== null)<s class="soft">{{ $change['before'] }}</s> → @endif{{ $change['after'] }} <span class="soft small d-block">{{ $change['why'] }}</span></li>@endforeach</ul>@endif
+            @can('manage')<form method="post" action="{{ route('prove.read') }}" class="mt-2">@csrf<button class="button" type="submit">{{ $changes === null ? 'Note what is believed today' : 'Read; count from today' }}</button></form>@endcan
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Odd looks</h2></div>
+            <ul class="plain">@forelse ($traits as $trait)<li><a href="{{ route('traits.show', $trait) }}"><strong>{{ $trait->name }}</strong></a> <span class="soft small">{{ $trait->entries_count }} {{ Str::plural('entry', $trait->entries_count) }}</span></li>@empty<li class="soft">An odd animal that nobody can name: keep it, breed it, and write down here what comes. The odds of what it is follow.</li>@endforelse</ul>
+        </section>
+        @if ($decided !== [])
+            <section class="sheet"><div class="head"><h2>What you decided</h2></div><ul class="plain">@foreach ($decided as $one)<li><div class="row-flow"><span>{{ $one['text'] }}</span>@can('manage')<x-take-out kind="decision" :record="$one['decision']" :label="$one['text']"/>@endcan</div><span class="soft small">{{ $one['decision']->on->format('j M Y') }}: {{ $one['decision']->reason }}</span></li>@endforeach</ul></section>
+        @endif
+        </div>
+    </div>
+    </div>
+</x-station>
