@@ -117,3 +117,44 @@ $line('one new clutch: only what it touches', Stopwatch::milliseconds(function (
 }, 1), 300);
 echo "  {$answer} worked out anew\n";
 printf("%-76s %9.0f MB  %.2f of the limit of 256 MB\n", 'memory at the most', memory_get_peak_usage() / 1e6, memory_get_peak_usage() / 256e6);
+
+// Calibration: collections drawn from the model itself, inferred from what a keeper sees of them.
+$chance = new Randomizer(new Mt19937(11));
+$flip = fn (float $p): bool => $chance->getInt(0, 999_999) < 1_000_000 * $p;
+$priors = ['50% het Clown' => .5, '66% het Clown' => 2 / 3, 'Clown' => 1.0, 'het Clown' => 1.0, 'Normal' => 0.0];
+$group = [$catalogue->groupOf('clown')];
+$buckets = [];
+for ($round = 0; $round < 200; $round++) {
+    $all = $copies = $bySex = [];
+    for ($i = 0; $i < 14; $i++) {
+        $sex = $i % 2 === 0 ? Sex::Male : Sex::Female;
+        if ($i < 4) {
+            $text = array_keys($priors)[$chance->getInt(0, 4)];
+            $copies["a{$i}"] = $text === 'Clown' ? 2 : ($flip($priors[$text]) ? 1 : 0);
+            $all["a{$i}"] = new Individual("a{$i}", $sex, null, null, [$says("s{$i}", $text, $sex)]);
+        } else {
+            [$sire, $dam] = [$bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)], $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)]];
+            $copies["a{$i}"] = ($flip($copies[$sire] / 2) ? 1 : 0) + ($flip($copies[$dam] / 2) ? 1 : 0);
+            $all["a{$i}"] = new Individual("a{$i}", $sex, $sire, $dam, [], $shelf->targets()->read($copies["a{$i}"] === 2 ? 'Clown' : 'not Clown'));
+        }
+        $bySex[$sex->value][] = "a{$i}";
+    }
+    $kindred = new Kindred($catalogue, $all);
+    foreach (array_keys($kindred->families()) as $family) {
+        foreach ($kindred->contentOf($family, $group) === '' ? [] : $kindred->posterior($family, $group)->of as $id => $states) {
+            $carries = 0.0;
+            foreach ($states->entries() as [$state, $p]) {
+                $carries += $state['clown']->key === '+~+' ? 0.0 : $p->toFloat();
+            }
+            if ($carries > 0.0 && $carries < 1.0) {
+                $bucket = (int) floor(10 * $carries);
+                $buckets[$bucket] = [($buckets[$bucket][0] ?? 0) + 1, ($buckets[$bucket][1] ?? 0.0) + $carries, ($buckets[$bucket][2] ?? 0) + ($copies[$id] > 0 ? 1 : 0)];
+            }
+        }
+    }
+}
+ksort($buckets);
+echo "Calibration: 200 collections drawn from the model; P(carries) as inferred, and how often it was so\n";
+foreach ($buckets as [$count, $sum, $true]) {
+    printf("  %5d animals given %4.1f %% on average: %4.1f %% carried it (standard error %.1f)\n", $count, 100 * $sum / $count, 100 * $true / $count, 100 * sqrt($sum / $count * (1 - $sum / $count) / $count));
+}

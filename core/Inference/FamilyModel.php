@@ -23,6 +23,9 @@ final class FamilyModel
     /** @var array<string, array<string, array{State, Rational}>> possible genotypes of each animal with P or the likelihood of its evidence */
     private array $domains = [];
 
+    /** @var array<string, true> animals of which relatives exclude something */
+    private array $trimmed = [];
+
     /** @var string|null what cannot be: an animal or a brood */
     public ?string $offender = null;
 
@@ -96,19 +99,90 @@ final class FamilyModel
     /**
      * Animals of which more than one genotype is possible are variables, in this order.
      *
+     * @param list<string> $without
      * @return list<string>
      */
-    public function variables(): array
+    public function variables(array $without = []): array
     {
-        return array_keys(array_filter($this->domains, static fn (array $domain): bool => count($domain) > 1));
+        return array_values(array_diff(array_keys(array_filter($this->domains, static fn (array $domain): bool => count($domain) > 1)), $without));
     }
 
-    /** @return list<Factor> */
-    public function factors(): array
+    /**
+     * Animals of which nothing is recorded that would tell of others, and whose young tell nothing either: what is
+     * believed of them follows from their parents and adds nothing.
+     *
+     * @return list<string>
+     */
+    public function silent(): array
     {
-        $number = array_flip($this->variables());
+        $speaks = [];
+        foreach ($this->broods as $brood) {
+            foreach ([...$brood->sires, $brood->dam] as $parent) {
+                $speaks[$parent ?? ''] = true;
+            }
+        }
+        $silent = [];
+        foreach (array_reverse($this->animals) as $animal) {
+            $isPlain = ! $animal->isFounder() && count($this->domains[$animal->id]) > 1 && ! isset($speaks[$animal->id]) && ! isset($this->trimmed[$animal->id]);
+            foreach ($isPlain ? $this->domains[$animal->id] : [] as [, $weight]) {
+                $isPlain = $isPlain && $weight->isOne();
+            }
+            if ($isPlain) {
+                $silent[] = $animal->id;
+            } else {
+                foreach ([...$this->siresOf($animal), $animal->dam] as $parent) {
+                    $speaks[$parent ?? ''] = true;
+                }
+            }
+        }
+
+        return array_reverse($silent);
+    }
+
+    /**
+     * P(genotype of a silent animal), its parents taken as independent of each other.
+     *
+     * @param array<string, list<Rational>> $of P by genotype of each animal that may be a parent
+     * @return list<Rational>
+     */
+    public function fromParents(string $id, array $of): array
+    {
+        foreach ($this->animals as $animal) {
+            if ($animal->id === $id) {
+                $factor = $this->transmission($animal, []);
+                $size = count($this->domains[$id]);
+                $sums = array_fill(0, $size, Rational::zero());
+                $at = 0;
+                $parents = [...array_values(array_filter($this->siresOf($animal), is_string(...))), ...($animal->dam === null ? [] : [$animal->dam])];
+                foreach ($this->combinations($parents, true) as $places) {
+                    $weight = Rational::one();
+                    foreach ($places as $parent => $place) {
+                        $weight = $weight->times($of[$parent][$place]);
+                    }
+                    for ($i = 0; $i < $size; $i++) {
+                        $sums[$i] = $sums[$i]->plus($weight->times($factor->table[$at++]));
+                    }
+                }
+
+                return array_values($sums);
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * @param list<string> $without animals that are left out of the graph
+     * @return list<Factor>
+     */
+    public function factors(array $without = []): array
+    {
+        $number = array_flip($this->variables($without));
         $factors = [];
         foreach ($this->animals as $animal) {
+            if (in_array($animal->id, $without, true)) {
+                continue;
+            }
             $weights = array_column(array_values($this->domains[$animal->id]), 1);
             if (array_filter($weights, static fn (Rational $weight): bool => ! $weight->isOne()) !== []) {
                 $factors[] = new Factor(isset($number[$animal->id]) ? [$number[$animal->id]] : [], $weights);
@@ -403,7 +477,10 @@ final class FamilyModel
 
                         return;
                     }
-                    $isSmaller = $isSmaller || count($smaller) < count($this->domains[$one]);
+                    if (count($smaller) < count($this->domains[$one])) {
+                        $isSmaller = true;
+                        $this->trimmed[$one] = true;
+                    }
                     $this->domains[$one] = $smaller;
                 }
             }
@@ -482,16 +559,16 @@ final class FamilyModel
 
     /**
      * @param list<string> $animals
-     * @return list<array<string, State>> every combination of their genotypes, the last running fastest
+     * @return ($places is true ? list<array<string, int>> : list<array<string, State>>) every combination of their genotypes, or of the places of these, the last running fastest
      */
-    private function combinations(array $animals): array
+    private function combinations(array $animals, bool $places = false): array
     {
         $all = [[]];
         foreach ($animals as $animal) {
             $longer = [];
             foreach ($all as $at) {
-                foreach ($this->domains[$animal] as [$state]) {
-                    $longer[] = $at + [$animal => $state];
+                foreach (array_values($this->domains[$animal]) as $place => [$state]) {
+                    $longer[] = $at + [$animal => $places ? $place : $state];
                 }
             }
             $all = $longer;

@@ -266,27 +266,50 @@ final class FamilySolver
 
     private function logEvidence(FamilyModel $model): float
     {
-        [$sizes, $factors, $order] = $this->graph($model);
+        [$sizes, $factors, $order] = $this->graph($model, $model->silent());
 
         return $order->largest > self::WIDEST ? 0.0 : (new Elimination($sizes, $factors, $order, new Doubles))->logEvidence();
     }
 
+    /**
+     * Where the whole is too wide, animals that say nothing of others are left out first and follow from their parents,
+     * whose kinship is then not taken into account; where it still is, a sampler stands in.
+     */
     private function marginals(FamilyModel $model): Marginals
     {
         [$sizes, $factors, $order] = $this->graph($model);
-        if ($order->largest > self::WIDEST) {
-            return (new Sampler($sizes, $factors))->run();
+        if ($order->largest <= self::WIDEST) {
+            return $order->size <= self::RATIONAL && count($sizes) <= 60 ? (new Elimination($sizes, $factors, $order, new Exact))->run() : (new Elimination($sizes, $factors, $order, new Doubles))->run();
+        }
+        $silent = $model->silent();
+        [$sizes, $factors, $order] = $this->graph($model, $silent);
+        $core = $order->largest <= self::WIDEST ? (new Elimination($sizes, $factors, $order, new Doubles))->run() : (new Sampler($sizes, $factors))->run();
+        if (! $core->isPossible()) {
+            return $core;
+        }
+        $of = [];
+        foreach ($model->domains() as $id => $domain) {
+            $of[$id] = count($domain) === 1 ? [Rational::one()] : [];
+        }
+        foreach ($model->variables($silent) as $number => $id) {
+            $of[$id] = $core->of[$number];
+        }
+        foreach ($silent as $id) {
+            $of[$id] = (new Doubles)->shares(array_map(static fn (Rational $one): float => $one->toFloat(), $model->fromParents($id, $of))) ?? [];
         }
 
-        return $order->size <= self::RATIONAL && count($sizes) <= 60 ? (new Elimination($sizes, $factors, $order, new Exact))->run() : (new Elimination($sizes, $factors, $order, new Doubles))->run();
+        return new Marginals(array_map(static fn (string $id): array => $of[$id], $model->variables()), $core->logEvidence, false, $core->error);
     }
 
-    /** @return array{array<int, int>, list<Graph\Factor>, Order} */
-    private function graph(FamilyModel $model): array
+    /**
+     * @param list<string> $without
+     * @return array{array<int, int>, list<Graph\Factor>, Order}
+     */
+    private function graph(FamilyModel $model, array $without = []): array
     {
         $domains = $model->domains();
-        $sizes = array_map(static fn (string $id): int => count($domains[$id]), $model->variables());
-        $factors = $model->factors();
+        $sizes = array_map(static fn (string $id): int => count($domains[$id]), $model->variables($without));
+        $factors = $model->factors($without);
 
         return [$sizes, $factors, Order::of($sizes, array_map(static fn (Graph\Factor $factor): array => $factor->scope, $factors))];
     }

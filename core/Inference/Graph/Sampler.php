@@ -103,22 +103,59 @@ final class Sampler
     }
 
     /**
+     * Values that are possible together: each variable drawn from the tables that hold only earlier ones beside it, as
+     * young from their parents, until nothing is excluded.
+     *
      * @param list<int> $cutset
-     * @return array<int, int>|null values that are possible together; null where none were found
+     * @return array<int, int>|null null where none were found
      */
     private function start(array $cutset): ?array
     {
-        for ($try = 0; $try < 200; $try++) {
+        $last = [];
+        foreach ($this->factors as $factor) {
+            if ($factor->scope !== []) {
+                $last[max($factor->scope)][] = $factor;
+            }
+        }
+        for ($try = 0; $try < 500; $try++) {
             $values = [];
-            foreach ($cutset as $variable) {
-                $values[$variable] = $this->chance->getInt(0, $this->sizes[$variable] - 1);
+            foreach ($this->sizes as $variable => $size) {
+                $weights = array_fill(0, $size, 1.0);
+                foreach ($last[$variable] ?? [] as $factor) {
+                    for ($value = 0; $value < $size; $value++) {
+                        $weights[$value] *= $this->entry($factor, [$variable => $value] + $values);
+                    }
+                }
+                $sum = array_sum($weights);
+                if ($sum <= 0.0) {
+                    continue 2;
+                }
+                $draw = $sum * $this->chance->getInt(0, 0x7FFFFFFE) / 0x7FFFFFFF;
+                $values[$variable] = $size - 1;
+                foreach ($weights as $value => $weight) {
+                    $draw -= $weight;
+                    if ($draw < 0.0) {
+                        $values[$variable] = $value;
+                        break;
+                    }
+                }
             }
-            if ($this->given($values)->isPossible()) {
-                return $values;
-            }
+
+            return array_intersect_key($values, array_flip($cutset));
         }
 
         return null;
+    }
+
+    /** @param array<int, int> $values */
+    private function entry(Factor $factor, array $values): float
+    {
+        $place = 0;
+        foreach ($factor->scope as $variable) {
+            $place = $place * $this->sizes[$variable] + $values[$variable];
+        }
+
+        return $factor->table[$place]->toFloat();
     }
 
     /** @param array<int, int> $values */
