@@ -23,11 +23,13 @@ final class FamilyModel
     /** @var array<string, array<string, array{State, Rational}>> possible genotypes of each animal with P or the likelihood of its evidence */
     private array $domains = [];
 
-    /** @var array<string, true> animals of which relatives exclude something */
+    /** @var array<string, true> animals of which evidence or relatives exclude something */
     private array $trimmed = [];
 
     /** @var string|null what cannot be: an animal or a brood */
     public ?string $offender = null;
+
+    private readonly Altered $altered;
 
     /** @var array<string, FaultKind> by subject */
     private array $faults = [];
@@ -58,6 +60,7 @@ final class FamilyModel
         private readonly ErrorRates $rates,
         array $faults = [],
     ) {
+        $this->altered = new Altered($catalogue, $groups);
         foreach ($faults as $fault) {
             if (! $this->isAboutThis($fault)) {
                 continue;
@@ -207,8 +210,8 @@ final class FamilyModel
         $domain = [];
         foreach ($this->priors[$animal->id] ?? [[self::wild($this->groups, $animal->sex ?? Sex::Female), Rational::one()]] as [$state, $weight]) {
             $variants = match ($fault?->kind) {
-                FaultKind::Unrecorded => $this->withOneMore($state, $fault->alleles),
-                FaultKind::Misnamed => $this->without($state, $fault->alleles),
+                FaultKind::Unrecorded => $this->altered->withOneMore($state, $fault->alleles),
+                FaultKind::Misnamed => $this->altered->without($state, $fault->alleles),
                 default => [[$state, Rational::one()]],
             };
             foreach ($variants as [$variant, $share]) {
@@ -239,6 +242,8 @@ final class FamilyModel
         foreach ($possible as $key => $state) {
             if (! $says[$key]->isZero()) {
                 $domain[$key] = [$state, $says[$key]];
+            } else {
+                $this->trimmed[$animal->id] = true;
             }
         }
 
@@ -286,49 +291,13 @@ final class FamilyModel
         }
         $half = Rational::of(1, 2);
         $mutant = [];
-        foreach ([$this->law->joined($this->mutated($paternal, $fault->alleles), $maternal), $this->law->joined($paternal, $this->mutated($maternal, $fault->alleles))] as $young) {
+        foreach ([$this->law->joined($this->altered->mutated($paternal, $fault->alleles), $maternal), $this->law->joined($paternal, $this->altered->mutated($maternal, $fault->alleles))] as $young) {
             foreach ($young as $key => [$state, $chance]) {
                 $mutant[$key] = [$state, isset($mutant[$key]) ? $mutant[$key][1]->plus($chance->times($half)) : $chance->times($half)];
             }
         }
 
         return $mutant;
-    }
-
-    /**
-     * @param list<array{array<string, list<string>>, Rational}> $gametes
-     * @param list<string> $alleles
-     * @return list<array{array<string, list<string>>, Rational}> with one of the alleles in place of a wild one
-     */
-    private function mutated(array $gametes, array $alleles): array
-    {
-        $mutated = [];
-        foreach ($gametes as [$haplotypes, $chance]) {
-            foreach ($alleles as $allele) {
-                $mutated[] = [array_map(fn (array $haplotype): array => $haplotype, $this->placed($haplotypes, $allele)), $chance->dividedBy(Rational::of(count($alleles)))];
-            }
-        }
-
-        return $mutated;
-    }
-
-    /**
-     * @param array<string, list<string>> $haplotypes
-     * @return array<string, list<string>>
-     */
-    private function placed(array $haplotypes, string $allele): array
-    {
-        $locus = $this->catalogue->allele($allele)->locus;
-        foreach ($this->groups as $group) {
-            $at = array_search($locus, $group->loci, true);
-            if ($at !== false) {
-                $strand = $haplotypes[$group->key];
-                $strand[$at] = $allele;
-                $haplotypes[$group->key] = array_values($strand);
-            }
-        }
-
-        return $haplotypes;
     }
 
     /** @return list<array{array<string, list<string>>, Rational}> wild type, or any allele that a statement of the young names */
@@ -399,51 +368,6 @@ final class FamilyModel
         }
 
         return $says;
-    }
-
-    /**
-     * @param State $state
-     * @param list<string> $alleles
-     * @return list<array{State, Rational}> with one copy of one of the alleles in place of a wild one, all alike
-     */
-    private function withOneMore(array $state, array $alleles): array
-    {
-        $found = [];
-        foreach ($alleles as $allele) {
-            $locus = $this->catalogue->allele($allele)->locus;
-            foreach ($this->groups as $group) {
-                $at = array_search($locus, $group->loci, true);
-                if ($at === false) {
-                    continue;
-                }
-                foreach ([0, 1] as $strand) {
-                    $haplotypes = $state[$group->key]->haplotypes;
-                    if ($haplotypes[$strand][$at] === Allele::WILD) {
-                        $haplotypes[$strand][$at] = $allele;
-                        $more = $state;
-                        $more[$group->key] = new Diplotype($haplotypes[0], $haplotypes[1]);
-                        $found[YoungLaw::key($more)] = $more;
-                    }
-                }
-            }
-        }
-
-        return array_map(static fn (array $one): array => [$one, Rational::of(1, count($found))], array_values($found));
-    }
-
-    /**
-     * @param State $state
-     * @param list<string> $alleles
-     * @return list<array{State, Rational}> the state with the wild type in place of these alleles
-     */
-    private function without(array $state, array $alleles): array
-    {
-        foreach ($this->groups as $group) {
-            [$first, $second] = array_map(static fn (array $haplotype): array => array_map(static fn (string $allele): string => in_array($allele, $alleles, true) ? Allele::WILD : $allele, $haplotype), $state[$group->key]->haplotypes);
-            $state[$group->key] = new Diplotype($first, $second);
-        }
-
-        return [[$state, Rational::one()]];
     }
 
     /** Takes out what relatives exclude, until nothing more falls. */

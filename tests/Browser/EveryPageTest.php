@@ -32,6 +32,11 @@ class EveryPageTest extends BrowserTestCase
         yield 'project' => ['/projects/2'];
         yield 'project form' => ['/projects/1/edit'];
         yield 'story' => ['/projects/1/story'];
+        yield 'prove' => ['/prove'];
+        yield 'evidence' => ['/prove/3'];
+        yield 'test crosses' => ['/prove/3/genetic-stripe'];
+        yield 'notebook of an odd look' => ['/prove/traits/1'];
+        yield 'a new notebook' => ['/prove/traits/create'];
         yield 'house rules' => ['/house'];
         yield 'building racks' => ['/racks'];
         yield 'in and out' => ['/exchange'];

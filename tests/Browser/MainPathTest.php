@@ -11,13 +11,13 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/');
         $browser->click('#sire_id option[data-genotype="Mojave/Mystic het Ultramel"]');
         $browser->waitFor('#sire-reading', 'Mojave/Mystic');
-        $browser->click('#dam_id option[data-genotype="Mystic 66% het Ultramel"]');
+        $browser->click('#dam_id option[data-genotype="Mystic 39% het Ultramel"]');
         $browser->type('#target', 'Ultramel + Mojave/Mystic')->click('.ask button');
 
-        // 1/4 compound · 2/3·1/4 Ultramel = 1/24; in six eggs 2/3·(1 − (15/16)⁶) = 0.2141.
-        $browser->waitFor('.answer', 'Ultramel + Mojave/Mystic: 1/24 per egg');
+        // Of Mooring's 2/3, four young without Ultramel leave 81/209; in six eggs 81/209·(1 − (15/16)⁶) = 0.1244.
+        $browser->waitFor('.answer', 'Ultramel + Mojave/Mystic: 81/3344 per egg');
         self::assertStringContainsString('Lantern × Mooring', $browser->text());
-        self::assertStringContainsString('21 %', $browser->text('[data-rung="6"]'));
+        self::assertStringContainsString('12 %', $browser->text('[data-rung="6"]'));
         self::assertCount(4, $browser->all('.rungs li'));
         self::assertGreaterThan(0, count($browser->all('.tray.wide .scute.is-hit')));
     }
@@ -171,6 +171,44 @@ class MainPathTest extends BrowserTestCase
         $browser->waitFor('.answer', 'have it by');
         self::assertGreaterThan(0, count($browser->all('.plan-curves polyline')));
         self::assertGreaterThan(0, count($browser->all('.river .is-target')));
+    }
+
+    public function test_what_cannot_be_is_decided_and_taken_back(): void
+    {
+        $browser = $this->browser()->visit('/prove');
+        $browser->waitFor('#desk-0', 'Tidemark carries Piebald');
+        $browser->type('#reason-0', 'Half her back is white.')->click('#desk-0 button[type="submit"]');
+        $browser->waitFor('.said', 'worked out anew');
+        $browser->waitFor('main', 'What you decided');
+        self::assertSame([], $browser->all('#desk-0'));
+        $browser->visit('/animals/20');
+        $browser->waitFor('#knowledge', 'Pinstripe het Piebald');
+        $browser->visit('/prove')->click('button[aria-label^="take out: Tidemark"]');
+        $browser->waitFor('#desk-0', 'Zephyr');
+    }
+
+    public function test_a_female_is_proved_from_the_question_to_the_pairing(): void
+    {
+        $browser = $this->browser()->visit('/prove/3');
+        $browser->waitFor('.waterfall', 'without it');
+        $browser->click('section .button.slim');
+        $browser->waitFor('.answer', 'Anchor tells soonest');
+        self::assertSame(3, count($browser->all('.plan-curves polyline')));
+        $browser->click('td[data-label="Mate"] a');
+        $browser->waitFor('main', 'Anchor');
+        self::assertStringContainsString('/pair?', $browser->driver->getCurrentURL());
+    }
+
+    public function test_a_pin_changes_the_ways(): void
+    {
+        $browser = $this->browser()->visit('/projects/create');
+        $browser->type('#name', 'Pinned')->type('#target', 'Ultramel, male');
+        $browser->click('main form button[type="submit"]');
+        $browser->waitFor('#route-0', 'pin ');
+        $name = substr($browser->find('#route-0 form[action$="/pin"] button')->getText(), 4);
+        $browser->click('#route-0 form[action$="/pin"] button');
+        $browser->waitFor('.said', 'Every way uses this animal');
+        $browser->waitFor('main', "every way uses them\n{$name}");
     }
 
     public function test_it_works_without_scripts(): void

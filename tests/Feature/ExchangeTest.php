@@ -35,6 +35,8 @@ class ExchangeTest extends TestCase
         $this->delete("/records/animal/{$from->animals()->where('name', 'Weir')->sole()->id}");
         $this->put('/house', ['weight' => 'oz', 'schools' => ['enchi-cinnamon-allelism' => 'allelic']]);
         $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Driftlight', 'inheritance' => 'recessive', 'effect' => 'light']);
+        $this->post('/prove/decisions', ['explanation' => "unrecorded|a{$from->animals()->where('name', 'Tidemark')->sole()->id}|piebald", 'reason' => 'Half her back is white.'])->assertSessionHasNoErrors();
+        $from->projects()->first()->update(['pinned' => [$anchor->id], 'most_inbreeding' => '1/8', 'wanted' => 'sure']);
         $darkroom = app(Darkroom::class);
         $path = (string) tempnam(sys_get_temp_dir(), 'destino-');
         (new Archive($from, $darkroom))->write($path);
@@ -48,6 +50,7 @@ class ExchangeTest extends TestCase
         [$same, $samePhotos] = Archive::open($again);
         $this->assertEquals($document, $same);
         $this->assertSame($photos, $samePhotos);
+        $this->assertSame([1, 8, 1], [$to->decisions()->count(), $to->oddTraits()->sole()->entries()->count(), count($to->projects()->first()->pinned)]);
 
         $this->flushSession();
         $this->actingAs($to)->get('/animals/'.$to->animals()->where('name', 'Zephyr')->sole()->id)->assertOk()->assertSee('cannot both be right');

@@ -23,7 +23,7 @@
     @if ($sons !== null && count($answers) > 1)
         <section class="sheet">
             <div class="head"><h2>Or with sons held back</h2><span class="soft small">sons of hers by a male without it, each bred back to her</span></div>
-            <table class="list"><thead><tr><th>Sons kept</th><th class="num">One of them carries it, if she does</th><th class="num">A visual hatches, 10 eggs of each son</th></tr></thead><tbody>@foreach ($sons as $one)<tr><td>{{ $one['sons'] }}</td><td class="num">{{ $one['carries'] }}</td><td class="num">{{ $one['proves'] }}</td></tr>@endforeach</tbody></table>
+            <div class="scroll" tabindex="0" role="region" aria-label="Sons held back"><table class="list"><thead><tr><th>Sons kept</th><th class="num">One of them carries it, if she does</th><th class="num">A visual hatches, 10 eggs of each son</th></tr></thead><tbody>@foreach ($sons as $one)<tr><td>{{ $one['sons'] }}</td><td class="num">{{ $one['carries'] }}</td><td class="num">{{ $one['proves'] }}</td></tr>@endforeach</tbody></table></div>
             <p class="soft small mb-0 mt-2">Parent to young gives F = 1/4 in these young; see your limit of relatedness in the house rules.</p>
         </section>
     @endif

@@ -46,22 +46,23 @@ final class PlainSearch
      */
     private function cross(array $sire, array $dam, float $from, array &$young): float
     {
-        $combinations = [[[], 1.0]];
+        $combinations = [[[], 1.0, null]];
         foreach ($this->space->groups as $i => $group) {
             $longer = [];
-            foreach ($combinations as [$looks, $chance]) {
-                foreach ($group->cross($sire[$i], $dam[$i]) as [$look, , $p]) {
-                    $longer[] = [[...$looks, $look], $chance * $p];
+            foreach ($combinations as [$looks, $chance, $sex]) {
+                foreach ($group->cross($sire[$i], $dam[$i]) as [$look, , $p, $own]) {
+                    $longer[] = [[...$looks, $look], $chance * $p, $sex ?? $own];
                 }
             }
             $combinations = $longer;
         }
         $hit = 0.0;
-        foreach ($combinations as [$looks, $chance]) {
-            $hit += $chance * $this->space->accepted($looks, Sex::Male)->toFloat();
-            foreach ([Sex::Male, Sex::Female] as $sex) {
+        $wanted = $this->space->project->target->sex;
+        foreach ($combinations as [$looks, $chance, $own]) {
+            $hit += $chance * $this->space->accepted($looks, $own ?? $wanted ?? Sex::Male)->toFloat() * ($own === null && $wanted !== null ? .5 : 1.0);
+            foreach ($own === null ? [Sex::Male, Sex::Female] : [$own] as $sex) {
                 $key = implode('.', $looks).$sex->value;
-                $ready = $from + 1 / $this->space->perSeason($chance / 2, 1) - 1 + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
+                $ready = $from + 1 / $this->space->perSeason($own === null ? $chance / 2 : $chance, 1) - 1 + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
                 $young[$key] = min($young[$key] ?? INF, $ready);
             }
         }

@@ -131,16 +131,32 @@ final class PlannerTest extends TestCase
         self::assertSame('1/8', $route->steps[count($route->steps) - 1]->odds->toString());
     }
 
-    public function testTheSearchFindsTheLeastOfAllTwoLocusWays(): void
+    /** @return iterable<string, array{string, list<string>}> target, genes of two males and two females */
+    public static function twoLoci(): iterable
     {
-        // Against plain enumeration: every way of at most two generations, expected as the search counts.
-        foreach ([['het Clown', 'het Clown het Piebald', 'Piebald'], ['Clown', 'Piebald', 'het Clown het Piebald'], ['het Clown het Piebald', 'Clown', 'het Piebald'], ['Clown het Piebald', 'Piebald het Clown', 'Normal']] as $genes) {
-            $document = self::document('Clown + Piebald', [['male', $genes[0]], ['female', $genes[1]], ['female', $genes[2]], ['male', $genes[2]]]);
-            $planner = self::planner($document);
-            $routes = $planner->routes();
-            self::assertNotSame([], $routes, implode(', ', $genes));
-            self::assertEqualsWithDelta((new PlainSearch($planner->space()))->least(), $routes[0]->expected, 1e-9, implode(', ', $genes));
-        }
+        yield 'two recessives from hets' => ['Clown + Piebald', ['het Clown', 'Piebald', 'het Clown het Piebald', 'Piebald']];
+        yield 'two recessives from visuals' => ['Clown + Piebald', ['Clown', 'het Clown het Piebald', 'Piebald', 'het Clown het Piebald']];
+        yield 'a visual that is late' => ['Clown + Piebald', ['het Clown het Piebald', 'het Piebald', 'Clown', 'het Piebald']];
+        yield 'carriers of one another' => ['Clown + Piebald', ['Clown het Piebald', 'Normal', 'Piebald het Clown', 'Normal']];
+        yield 'two copies and a recessive' => ['Super Pastel + Clown', ['Pastel', 'het Clown', 'Pastel het Clown', 'Clown']];
+        yield 'a compound of a complex' => ['Mojave/Mystic + Clown', ['Mojave', 'het Clown', 'Mystic het Clown', 'Normal']];
+        yield 'two copies in a complex' => ['Super Mojave + Enchi', ['Mojave', 'Enchi', 'Mojave Enchi', 'Mystic']];
+        yield 'a recessive series' => ['Albino/Candy + Pastel', ['het Albino', 'Pastel', 'Candy', 'het Candy Pastel']];
+        yield 'uncertain hets' => ['Clown + Pastel', ['66% het Clown', 'Pastel', 'Clown', '50% het Clown Pastel']];
+        yield 'a gene to be cleared' => ['Pastel, no Clown', ['Pastel Clown', 'het Clown', 'Normal', 'Clown']];
+        yield 'linked to sex' => ['Banana + Clown, female', ['Banana (male maker)', 'het Clown', 'Clown', 'Banana']];
+        yield 'forms that die' => ['Spider + Super Pastel', ['Spider Pastel', 'Pastel', 'Spider', 'Pastel']];
+    }
+
+    /** @param list<string> $genes */
+    #[DataProvider('twoLoci')]
+    public function testTheSearchFindsTheLeastOfAllTwoLocusWays(string $target, array $genes): void
+    {
+        // Against plain enumeration: every way of at most three generations, expected as the search counts.
+        $planner = self::planner(self::document($target, [['male', $genes[0]], ['male', $genes[1]], ['female', $genes[2]], ['female', $genes[3], 18]]));
+        $routes = $planner->routes();
+        self::assertNotSame([], $routes);
+        self::assertEqualsWithDelta((new PlainSearch($planner->space()))->least(), $routes[0]->expected, 1e-9);
     }
 
     public function testRoutesDifferAndBuyingIsCompared(): void
