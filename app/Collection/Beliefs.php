@@ -42,7 +42,7 @@ use LogicException;
 class Beliefs
 {
     /** Rises whenever what is kept changes its form or the way it is derived. */
-    private const FORM = '6:';
+    private const FORM = '7:';
 
     /** Targets whose chances are kept. */
     private const TARGETS = 20;
@@ -268,6 +268,7 @@ class Beliefs
         $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
         $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
         $derived = $this->derived($id);
+        $derived = new Derived($derived->belief, $derived->reasons, array_values(array_filter($derived->conflicts, fn (Conflict $conflict): bool => $this->stands($conflict, $id))));
         $belief = $this->withRelatives($derived->belief, $id);
         $this->beliefs[$id] = $belief;
         $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()];
@@ -275,6 +276,21 @@ class Beliefs
         $this->beads[$key] = serialize(GenotypeBeads::of($belief, $this->shelf->catalogue()));
         $this->newBodies[$id] = true;
         $this->isChanged = true;
+    }
+
+    /** Whether a conflict is still one: what the parents exclude may be explained by what is known of them since, or decided. */
+    private function stands(Conflict $conflict, int $id): bool
+    {
+        if (! in_array(Reason::PARENTS, $conflict->sides, true) || $this->kin->keyOf($id) === '') {
+            return true;
+        }
+        foreach ($this->kin->contradictions() as $contradiction) {
+            if ($contradiction->subject === "a{$id}") {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** What follows from statements and parents, with what all relatives say in its place wherever they say something. */

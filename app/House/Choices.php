@@ -67,6 +67,7 @@ class Choices
             'error_misidentified' => ['label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.'],
             'error_sire' => ['label' => 'Another male is the sire', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 10, 'hint' => 'Sperm kept from an earlier season included.'],
             'error_misnamed' => ['label' => 'A gene is another line than it is called', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'More for genes with several lines.'],
+            'error_mutation' => ['label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000, 'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.'],
             'error_dead' => ['label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90, 'hint' => 'Where a form that dies is possible; the rest died of something else.'],
             'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
         ];

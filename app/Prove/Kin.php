@@ -149,7 +149,7 @@ class Kin
     {
         $share = fn (string $key, int $of): Rational => Rational::of($house->number($key), $of);
 
-        return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), Rational::of(1, 1_000_000), $share('error_dead', 100));
+        return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100));
     }
 
     /** @return list<Fault> */

@@ -42,6 +42,7 @@ class ProveTest extends TestCase
         $decision = Decision::query()->sole();
         $this->get('/prove')->assertDontSee('cannot be</h2>', false)->assertSee('What you decided')->assertSee('Half her back is white');
         $this->assertSame(['Pinstripe het Piebald', 'Pinstripe Piebald'], array_map($this->text(...), ['Tidemark', 'Zephyr']));
+        $this->get("/animals/{$this->id('Zephyr')}")->assertDontSee('cannot both be right');
         $this->assertSame(1, Animal::query()->where('name', 'Tidemark')->sole()->statements()->count(), 'no statement is overwritten');
 
         $this->delete("/records/decision/{$decision->id}")->assertRedirect('/prove');

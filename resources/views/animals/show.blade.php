@@ -13,7 +13,7 @@
             <p class="answer mb-3">{{ $card->genotype() }}</p>
             <x-beads :beads="$card->beads()" named/>
             @foreach ($page->conflicts() as $conflict)
-                <div class="clash mt-3" role="note"><p class="mb-1"><x-icon name="exclamation-triangle"/> <strong>These cannot both be right about {{ $conflict['about'] }}:</strong></p><ul class="mb-1">@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul><p class="small mb-0">Until it is settled, each counts with the trust of its source. Correct or take out the one that is wrong; nothing is overwritten.</p></div>
+                <div class="clash mt-3" role="note"><p class="mb-1"><x-icon name="exclamation-triangle"/> <strong>These cannot both be right about {{ $conflict['about'] }}:</strong></p><ul class="mb-1">@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul><p class="small mb-0">Until it is settled, each counts with the trust of its source. Correct or take out the one that is wrong; nothing is overwritten. What may explain young that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a>.</p></div>
             @endforeach
             @php($reasons = $page->reasons())
             @if ($reasons !== [])

@@ -49,7 +49,7 @@
                 <section class="sheet">
                     <div class="head"><h2>How long to stay calm</h2><span class="soft small">if no hit comes at all</span></div>
                     <p class="mb-2">{{ $calm['calm'] === null ? 'At this chance more eggs than anybody hatches are needed before silence means something.' : "Up to {$calm['calm']} eggs without a hit happen to more than 1 in 20 keepers who have everything right." }}</p>
-                    <svg class="plan-curves" viewBox="0 0 900 196" role="img" aria-label="Chance of no hit so far, by eggs, falling; and the odds that a parent does not carry it, rising">
+                    <svg class="plan-curves" viewBox="-24 0 950 196" role="img" aria-label="Chance of no hit so far, by eggs, falling; and the odds that a parent does not carry it, rising">
                         @foreach ([0, .5, 1] as $share)<path class="grid" d="M40 {{ 14 + 150 * (1 - $share) }} H860"/><text x="34" y="{{ 18 + 150 * (1 - $share) }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
                         <path class="grid" stroke-dasharray="3 4" d="M40 {{ 14 + 150 * .95 }} H860"/><text x="866" y="{{ 18 + 150 * .95 }}">1 in 20</text>
                         @foreach ([0, .25, .5, .75, 1] as $at)<text x="{{ 40 + 820 * $at }}" y="184" text-anchor="middle">{{ round($at * $calm['most']) }} eggs</text>@endforeach

@@ -15,7 +15,7 @@
         <section class="sheet">
             <div class="head"><h2>Routes side by side</h2><span class="soft small">{{ number_format($page->result['runs']) }} keepers simulated for each; the shade is the band in which the chance lies with 95 %</span></div>
             @php($money = $page->money())
-            <svg @class(['plan-curves', 'has-money' => $money['most'] > 0]) viewBox="0 0 {{ $page::WIDTH }} {{ $page::HEIGHT + ($money['most'] > 0 ? 92 : 0) }}" role="img" aria-label="Chance of having the target by year{{ $money['most'] > 0 ? ', and money spent' : '' }}">
+            <svg @class(['plan-curves', 'has-money' => $money['most'] > 0]) viewBox="-16 0 {{ $page::WIDTH + 16 }} {{ $page::HEIGHT + ($money['most'] > 0 ? 92 : 0) }}" role="img" aria-label="Chance of having the target by year{{ $money['most'] > 0 ? ', and money spent' : '' }}">
                 @foreach ([0, .25, .5, .75, 1] as $share)<path class="grid" d="M44 {{ $page->y($share) }} H{{ $page::WIDTH - 24 }}"/><text x="38" y="{{ $page->y($share) + 4 }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
                 @for ($season = 1; $season <= $project->horizon; $season++)<text x="{{ $page->x($season) }}" y="{{ $page::HEIGHT - 6 }}" text-anchor="middle">{{ $page->year($season) }}</text>@endfor
                 @foreach ($page->curves() as $i => $curve)<polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/><polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/><text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ chr(65 + $i) }}</text>@endforeach

@@ -9,7 +9,7 @@
     @if ($mates !== [] && count($answers) > 1)
         <section class="sheet">
             <div class="head"><h2>Every mate that tells something</h2><span class="soft small">eggs that hatch, until one answer stands at 95 or 99 % with 19 in 20</span></div>
-            <svg class="plan-curves" viewBox="0 0 720 190" role="img" aria-label="Chance to know after each number of eggs, for the first three mates">
+            <svg class="plan-curves" viewBox="-18 0 738 190" role="img" aria-label="Chance to know after each number of eggs, for the first three mates">
                 @foreach ([0, .5, 1] as $share)<path class="grid" d="M44 {{ 14 + 140 * (1 - $share) }} H690"/><text x="38" y="{{ 18 + 140 * (1 - $share) }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
                 @foreach ([1, 4, 8, 12, 16] as $eggs)<text x="{{ 60 + ($eggs - 1) * 40 }}" y="176" text-anchor="middle">{{ $eggs }} {{ $eggs === 1 ? 'egg' : '' }}</text>@endforeach
                 @foreach (array_slice($mates, 0, 3) as $i => $mate)<polyline class="curve-line tone-{{ $i }}" points="{{ implode(' ', array_map(fn ($chance, $at) => (60 + $at * 40).','.round(14 + 140 * (1 - $chance), 1), $mate['curve'], array_keys($mate['curve']))) }}" @if ($i) stroke-dasharray="{{ ['', '7 4', '2 3'][$i] }}" @endif/><text class="curve-name" x="{{ 668 + 9 * $i }}" y="{{ 18 + 140 * (1 - $mate['curve'][15]) }}">{{ chr(65 + $i) }}</text>@endforeach

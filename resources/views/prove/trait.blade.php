@@ -12,7 +12,7 @@
         <section class="sheet">
             <div class="head"><h2>Which cross next</h2><span class="soft small">chance that one answer stands at 95 % after so many eggs</span></div>
             @if ($next === [])<p class="mb-0">Add a mate of the other sex, or young of two animals of the notebook: then the crosses can be compared.</p>@else
-            <div class="scroll" tabindex="0" role="region" aria-label="Crosses compared"><table class="list"><thead><tr><th>Cross</th><th class="num">tells</th>@foreach ([4, 6, 8, 12] as $eggs)<th class="num">{{ $eggs }}</th>@endforeach</tr></thead><tbody>@foreach ($next as $cross)<tr><td>{{ $cross['sire'] }} × {{ $cross['dam'] }}</td><td class="num">{{ number_format($cross['bits'], 2) }} bits</td>@foreach ($cross['curve'] as $chance)<td class="num">{{ App\Prove\OddsText::percent($chance) }}</td>@endforeach</tr>@endforeach</tbody></table></div>
+            <div class="scroll" tabindex="0" role="region" aria-label="Crosses compared"><table class="list stacked"><thead><tr><th>Cross</th><th class="num">tells</th>@foreach ([4, 6, 8, 12] as $eggs)<th class="num">{{ $eggs }} eggs</th>@endforeach</tr></thead><tbody>@foreach ($next as $cross)<tr><td data-label="Cross">{{ $cross['sire'] }} × {{ $cross['dam'] }}</td><td class="num" data-label="tells">{{ number_format($cross['bits'], 2) }} bits</td>@foreach ($cross['curve'] as $at => $chance)<td class="num" data-label="{{ [4, 6, 8, 12][$at] }} eggs">{{ App\Prove\OddsText::percent($chance) }}</td>@endforeach</tr>@endforeach</tbody></table></div>
             <p class="soft small mb-0 mt-2">A clutch of six is one season; the first line tells most in it.</p>@endif
         </section>
         <section class="sheet">
