@@ -44,7 +44,7 @@ final class FamilyModel
      * @param list<LinkageGroup> $groups
      * @param list<Individual> $animals parents before their young
      * @param list<Brood> $broods
-     * @param array<string, list<array{State, Rational}>> $priors of founders
+     * @param array<string, list<array{State, Rational}>> $priors of founders, and of parents whose mate is not recorded
      * @param list<array{array<string, list<string>>, Rational}> $otherMale gametes of the males of the collection, taken together
      * @param list<Fault> $faults that are taken for granted
      */
@@ -322,6 +322,29 @@ final class FamilyModel
     }
 
     /**
+     * P(genotype of an animal with one recorded parent), before its statements are heard.
+     *
+     * @return array<string, Rational>
+     */
+    private function before(Individual $animal): array
+    {
+        $parent = $animal->dam ?? $animal->sires()[0] ?? '';
+        $before = [];
+        foreach ($this->priors[$parent] ?? [] as [$state, $weight]) {
+            foreach ($this->young($animal, $animal->dam === null ? $state : null, $animal->dam === null ? null : $state) as $key => [, $chance]) {
+                $before[$key] = isset($before[$key]) ? $before[$key]->plus($weight->times($chance)) : $weight->times($chance);
+            }
+        }
+
+        return $before;
+    }
+
+    private static function share(Rational $chance, Rational $of): Rational
+    {
+        return $of->isZero() ? $chance : $chance->dividedBy($of);
+    }
+
+    /**
      * P(what is recorded of an animal | its genotype). With one parent unrecorded the percentages of the weightiest
      * statement are taken, since there is nothing else that they could follow from.
      *
@@ -350,17 +373,18 @@ final class FamilyModel
             $chances = $this->hearing->chances($this->groups, $testimony);
             $named = $this->hearing->namedLoci($this->groups, $testimony);
             $allowed = $parts = [];
+            $before = $hasOneParent && $i === 0 ? $this->before($animal) : [];
             foreach ($states as $key => $state) {
                 $allowed[$key] = $this->hearing->allows($state, $this->groups, $testimony, $chances);
                 if ($allowed[$key] !== null) {
                     $part = $this->hearing->namedPart($state, $this->groups, $named);
-                    $parts[$part] = ($parts[$part] ?? 0) + 1;
+                    $parts[$part] = ($parts[$part] ?? Rational::zero())->plus($before[$key] ?? Rational::zero());
                 }
             }
             foreach ($states as $key => $state) {
                 $right = match (true) {
                     $allowed[$key] === null => Rational::zero(),
-                    $hasOneParent && $i === 0 => $allowed[$key]->dividedBy(Rational::of($parts[$this->hearing->namedPart($state, $this->groups, $named)] ?? 1)),
+                    $hasOneParent && $i === 0 => self::share($allowed[$key], $parts[$this->hearing->namedPart($state, $this->groups, $named)] ?? Rational::zero()),
                     default => Rational::one(),
                 };
                 $says[$key] = $says[$key]->times($right->times($testimony->certainty)->plus($testimony->certainty->complement()));

@@ -171,8 +171,12 @@ final class Kindred
     {
         $priors = [];
         foreach ($this->families[$family] as $id) {
-            if ($this->animals[$id]->isFounder()) {
+            $animal = $this->animals[$id];
+            if ($animal->isFounder()) {
                 $priors[$id] = $this->priorOf($id, $groups);
+            } elseif ($animal->testimonies !== [] && ($animal->dam === null || $animal->sires() === [null])) {
+                $parent = $animal->dam ?? $animal->sires()[0] ?? '';
+                $priors[$parent] ??= $this->priorOf($parent, $groups);
             }
         }
         $needsMale = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire) !== [];

@@ -21,7 +21,7 @@
                     <div class="stack mt-2">@foreach ($reasons as $locus)<div><strong>{{ $locus['locus'] }}</strong><ol class="steps">@foreach ($locus['steps'] as $step)<li><span>{{ $step['text'] }}</span> <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
                 </details>
             @endif
-            <p class="mt-3 mb-0"><a href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/> The evidence: what moved it, and what would prove it</a></p>
+            <p class="mt-3 mb-0"><a class="button slim" href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/>The evidence, and what would prove it</a></p>
             <div class="mt-3"><x-bead-key :sides="false"/></div>
         </section>
         <section class="sheet">

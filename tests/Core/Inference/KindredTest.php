@@ -146,6 +146,16 @@ final class KindredTest extends TestCase
         }
     }
 
+    public function testWithOneParentRecordedThePercentageIsThatOfTheStatement(): void
+    {
+        foreach (['Normal', 'het Clown', '50% het Clown'] as $dam) {
+            $answer = PosteriorDocument::of(self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'D', 'sex' => 'female', 'stated' => $dam], ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => '66% het Clown']]]), Shelf::catalogue());
+            self::assertSame('66% het Clown', $answer['animals'][1]['text'], "out of {$dam}");
+        }
+        $visual = PosteriorDocument::of(self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'D', 'sex' => 'female', 'stated' => '50% het Clown'], ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => 'Clown']]]), Shelf::catalogue());
+        self::assertSame('het Clown', $visual['animals'][0]['text'], 'a visual son proves her, whoever the sire was');
+    }
+
     public function testAMaleMakerIsReadFromHisYoung(): void
     {
         // Phase unknown: on X or on Y alike. Three Banana sons and two daughters without it speak for Y.
