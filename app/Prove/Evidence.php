@@ -20,7 +20,7 @@ class Evidence
     public function steps(): array
     {
         $ids = array_map(fn (Clutch $clutch): int => $clutch->id, $this->clutches);
-        $steps = [['label' => 'Statements, parents and their other young', 'note' => 'without young of its own', 'shares' => $this->shares($this->beliefs->kin->without([...$ids, ...$this->further])), 'without' => null]];
+        $steps = [['label' => 'Statements, parents and their other young', 'note' => 'without young of its own', 'shares' => $ids === [] && $this->further === [] ? $this->now() : $this->shares($this->beliefs->kin->without([...$ids, ...$this->further])), 'without' => null]];
         $last = $steps[0]['shares'];
         foreach ($this->clutches as $i => $clutch) {
             $shares = $this->shares($this->beliefs->kin->without([...array_slice($ids, $i + 1), ...$this->further]));
@@ -30,7 +30,7 @@ class Evidence
             }
             $last = $shares;
         }
-        $now = $this->shares($this->beliefs->kin->kindred());
+        $now = $this->now();
         if (self::differ($now, $last)) {
             $steps[] = ['label' => 'What their young showed in turn', 'note' => count($this->further).' clutches of its descendants', 'shares' => $now, 'without' => self::told($last)];
         }
@@ -41,7 +41,7 @@ class Evidence
     /** @return list<array{text: string, without: string}> the animal's own statements, and what would be believed without each */
     public function statements(): array
     {
-        $now = $this->shares($this->beliefs->kin->kindred());
+        $now = $this->now();
         $told = [];
         foreach ($this->question->animal->statements as $statement) {
             $without = $this->shares($this->beliefs->kin->without([], [(string) $statement->id]));
@@ -51,6 +51,12 @@ class Evidence
         }
 
         return $told;
+    }
+
+    /** @return array<string, float> as it is believed, and kept */
+    private function now(): array
+    {
+        return $this->question->answers();
     }
 
     /** @return array<string, float> P(answer) by words */

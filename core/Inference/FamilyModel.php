@@ -242,7 +242,7 @@ final class FamilyModel
         foreach ($possible as $key => $state) {
             if (! $says[$key]->isZero()) {
                 $domain[$key] = [$state, $says[$key]];
-            } else {
+            } elseif ($this->isOfSex($state, $animal)) { // its sex alone tells nothing of anybody
                 $this->trimmed[$animal->id] = true;
             }
         }
@@ -321,6 +321,18 @@ final class FamilyModel
         return $this->outside[$key];
     }
 
+    /** @param State $state */
+    private function isOfSex(array $state, Individual $animal): bool
+    {
+        foreach ($this->groups as $group) {
+            if ($group->holdsSex() && $animal->sex !== null && Sex::ofAlleles($state[$group->key]->pairAt($group->indexOf(Sex::LOCUS))) !== $animal->sex) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /**
      * P(genotype of an animal with one recorded parent), before its statements are heard.
      *
@@ -356,10 +368,8 @@ final class FamilyModel
         $says = array_fill_keys(array_keys($states), Rational::one());
         $isFree = in_array($this->faults[$animal->id] ?? null, [FaultKind::Misidentified, FaultKind::Misnamed], true);
         foreach ($states as $key => $state) {
-            foreach ($this->groups as $group) {
-                if ($group->holdsSex() && $animal->sex !== null && Sex::ofAlleles($state[$group->key]->pairAt($group->indexOf(Sex::LOCUS))) !== $animal->sex) {
-                    $says[$key] = Rational::zero();
-                }
+            if (! $this->isOfSex($state, $animal)) {
+                $says[$key] = Rational::zero();
             }
             if ($animal->saw !== null && ! $isFree && ! $this->law->accepts($state, $animal->saw)) {
                 $says[$key] = Rational::zero();

@@ -21,6 +21,9 @@ final class Sampler
     /** Entries that all sweeps together may touch: some seconds. */
     private const WORK = 20_000_000;
 
+    /** What a variable costs each time, in entries. */
+    private const EACH = 400;
+
     private const BATCHES = 10;
 
     private readonly Randomizer $chance;
@@ -48,8 +51,8 @@ final class Sampler
         foreach (array_keys($this->sizes) as $variable) {
             $sums[$variable] = array_fill(0, self::BATCHES, array_fill(0, $this->sizes[$variable], 0.0));
         }
-        $this->sweeps = (int) max(self::BATCHES, min($this->sweeps, self::WORK / max(1.0, count($cutset) * $this->size)));
-        $burnIn = intdiv($this->sweeps, 5);
+        $this->sweeps = (int) max(3, min($this->sweeps, self::WORK / max(1.0, count($cutset) * ($this->size + self::EACH * count($this->sizes)))));
+        $burnIn = max(1, intdiv($this->sweeps, 5));
         $counts = array_fill(0, self::BATCHES, 0);
         for ($sweep = -$burnIn; $sweep < $this->sweeps; $sweep++) {
             foreach ($cutset as $variable) {
