@@ -40,7 +40,7 @@ function importPreview(Browser $browser): void
 }
 $folder = dirname(__DIR__).'/docs/screenshots';
 is_dir($folder) || mkdir($folder, 0775, true);
-$server = Server::start(demo: true);
+$server = Server::start(demo: true, works: true);
 $browser = Browser::start($server->address);
 foreach ($views as $name => [$path, $width, $height, $theme]) {
     if (isset($argv[1]) && $argv[1] !== $name) {

@@ -28,6 +28,7 @@ use Destino\Planning\PlanAssumptions;
 use Destino\Planning\Planner;
 use Destino\Planning\Project;
 use Destino\Planning\Simulation;
+use Destino\Planning\Space;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
 
@@ -180,15 +181,40 @@ class Workshop
         $family = Family::of($record->keeper);
         $beliefs = Beliefs::of($record->keeper, $this->shelf);
         $season = fn (Founder $founder): int => max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
+        $serves = $this->otherProjects($record, $owned);
         $pairs = [];
         foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
             [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
-            $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam))] + ($male === null || $female === null ? [] : [
+            $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? []] + ($male === null || $female === null ? [] : [
                 'inbreeding' => $family->kinship($male, $female)->toString(), 'stance' => PairingCheck::of($male, $female, $family, $beliefs, $this->house, $this->shelf)->stance->value,
             ]);
         }
 
         return $pairs;
+    }
+
+    /**
+     * Which other projects a pairing would bring on: their target at once, or young that carry all of it.
+     *
+     * @param  list<Founder>  $owned
+     * @return array<string, list<string>> names by sire and dam
+     */
+    private function otherProjects(ProjectRecord $record, array $owned): array
+    {
+        $serves = [];
+        /** @var ProjectRecord $other */
+        foreach ($record->keeper->projects()->whereKeyNot($record->id)->orderByDesc('weight')->get() as $other) {
+            try {
+                $space = new Space($this->shelf->catalogue(), $this->project($other->setRelation('keeper', $record->keeper)));
+            } catch (DestinoError) {
+                continue; // its own page says what is wrong with its target
+            }
+            foreach ((new PairFinder($space))->best($owned, 2000) as [$sire, $dam]) {
+                $serves["{$sire->id} {$dam->id}"][] = $other->name;
+            }
+        }
+
+        return $serves;
     }
 
     /** The pairing that comes next: in December. */

@@ -53,7 +53,8 @@ class ExchangeTest extends TestCase
         $this->assertSame([1, 8, 1], [$to->decisions()->count(), $to->oddTraits()->sole()->entries()->count(), count($to->projects()->first()->pinned)]);
 
         $this->flushSession();
-        $this->actingAs($to)->get('/animals/'.$to->animals()->where('name', 'Zephyr')->sole()->id)->assertOk()->assertSee('cannot both be right');
+        $this->actingAs($to)->get('/animals/'.$to->animals()->where('name', 'Quayside')->sole()->id)->assertOk()->assertSee('cannot both be right');
+        $this->get('/animals/'.$to->animals()->where('name', 'Tidemark')->sole()->id)->assertSee('Pinstripe het Piebald');
         array_map(unlink(...), [$path, $again]);
     }
 

@@ -102,6 +102,19 @@ class ProjectsTest extends TestCase
         $this->put("/projects/{$project->id}", ['most_inbreeding' => '7'] + self::FORM)->assertSessionHasErrors('most_inbreeding');
     }
 
+    public function test_a_pairing_that_serves_two_projects_says_so(): void
+    {
+        $this->animals();
+        Queue::fake();
+        $this->post('/projects', ['name' => 'Striking heads', 'target' => 'Clown'] + self::FORM)->assertSessionHasNoErrors();
+        $this->post('/projects', ['offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $second = Project::query()->where('name', 'Two recessives')->sole();
+        (new \App\Jobs\MakePlan($second->plans()->sole()->id))->handle();
+        $pairs = $second->plans()->sole()->result['pairs'];
+        $this->assertSame(['Striking heads'], $pairs[0]['serves']);
+        $this->get("/projects/{$second->id}")->assertSeeInOrder(['Every pairing you could make', 'Serves as well', 'Skiff × Tender', 'Striking heads']);
+    }
+
     public function test_a_plan_can_be_stopped(): void
     {
         $this->animals();

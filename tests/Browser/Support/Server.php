@@ -10,8 +10,11 @@ class Server
     /** @param  resource  $process */
     private function __construct(public readonly string $address, private readonly string $database, private $process) {}
 
-    /** @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there */
-    public static function start(bool $demo, bool $empty = false, ?string $database = null): self
+    /**
+     * @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there
+     * @param bool $works whether long work is done at once; otherwise it waits for a worker that is not there, and pages show the first answer
+     */
+    public static function start(bool $demo, bool $empty = false, ?string $database = null, bool $works = false): self
     {
         $root = dirname(__DIR__, 3);
         $database ??= (string) tempnam(sys_get_temp_dir(), 'destino-');
@@ -19,7 +22,7 @@ class Server
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
             'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
-            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'sync',
+            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');

@@ -35,6 +35,9 @@ final class PlannerTest extends TestCase
         // A male maker's sons have it but for the 7 %; a daughter is wanted.
         yield 'a daughter of a male maker' => [self::document('Banana, female', [['male', 'Banana (male maker)'], ['female', 'Normal']]), $waits($clutch(.5 * .07))];
         yield 'five whole eggs, every season' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 5]), $waits($clutch(1 / 4, 1, 5))];
+        yield 'a hit that white hides counts as it hatches' => [self::document('Mojave/Lesser + Clown', [['male', 'Mojave het Clown'], ['female', 'Lesser Clown']]), $waits($clutch(1 / 8))];
+        yield 'an egg of a form that dies is no hit' => [self::document('Spider + Clown, male', [['male', 'Spider het Clown'], ['female', 'Spider Clown']]), [1 => $clutch(1 / 8)]];
+        yield 'a dam of an allele at each place' => [self::document('Mojave, no Mystic', [['male', 'Normal'], ['female', 'Mojave/Mystic']]), $waits($clutch(1 / 2))];
         yield 'what is there already' => [self::document('Clown', [['male', 'Clown'], ['female', 'Normal']]), []];
     }
 
