@@ -1,0 +1,118 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Beliefs;
+use App\House\House;
+use App\Http\Middleware\EnterCollection;
+use App\Models\Animal;
+use App\Models\Clutch;
+use Destino\Inference\FaultKind;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Cache;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** What is kept of beliefs is never out of date: after every change it is what a fresh start would say. */
+class KeptBeliefsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_what_is_kept_follows_every_change(): void
+    {
+        $chance = new Randomizer(new Mt19937(3));
+        $this->family();
+        $changes = $this->changes();
+        $moved = 0;
+        for ($step = 0; $step < 60; $step++) {
+            $name = array_keys($changes)[$chance->getInt(0, count($changes) - 1)];
+            $before = $this->texts();
+            $changes[$name]($chance);
+            $kept = $this->texts();
+            $moved += $kept === $before ? 0 : 1;
+            Cache::flush();
+            $this->assertSame($this->texts(), $kept, "step {$step}: {$name}");
+        }
+        $this->assertGreaterThan(20, $moved, 'the changes do change something');
+    }
+
+    public function test_a_change_elsewhere_works_nothing_out_anew(): void
+    {
+        $this->family();
+        $lone = $this->made(['name' => 'Lone', 'sex' => 'male', 'genotype' => 'Pastel']);
+        $this->texts();
+        $parts = fn (): array => Cache::get("kin:{$this->keeper()->id}")['all'];
+        $before = $parts();
+        $lone->statements()->create(['text' => 'Pastel het Ultramel', 'source' => 'own']);
+        $this->texts();
+        $this->assertCount(count($before) - count(array_intersect($before, $parts())) + 1, array_diff($parts(), $before), 'one part of one animal, and a new one');
+        $this->assertCount(2, array_intersect($before, $parts()), 'the family stays as it was, at both of its loci');
+    }
+
+    public function test_an_edited_gene_fact_or_school_counts_at_once(): void
+    {
+        $this->family();
+        $before = $this->texts();
+        $this->put('/house', ['error_unrecorded' => '7'])->assertSessionHasNoErrors();
+        $this->assertSame($before, $this->texts(), 'a rate moves nothing where nothing is contradicted');
+        $young = Animal::query()->where('name', 'Kept 1')->sole();
+        $young->statements()->delete();
+        $young->statements()->create(['text' => 'Clown Piebald', 'source' => 'own', 'on' => '2026-01-01']);
+        $doubtful = $this->texts();
+        $this->put('/house', ['error_unrecorded' => '400'])->assertSessionHasNoErrors();
+        $this->assertNotSame($doubtful, $this->texts(), 'now it does');
+    }
+
+    private function family(): void
+    {
+        $sire = $this->made(['name' => 'Sire', 'sex' => 'male', 'genotype' => '66% het Clown het Piebald']);
+        $dam = $this->made(['name' => 'Dam', 'genotype' => 'Clown']);
+        $other = $this->made(['name' => 'Other', 'genotype' => '50% het Clown']);
+        foreach ([[$dam, 'One'], [$other, 'Two']] as [$female, $label]) {
+            $clutch = $this->keeper()->clutches()->create(['dam_id' => $female->id, 'label' => $label, 'hatched_on' => '2025-07-01', 'hatched' => 6]);
+            $clutch->sires()->create(['animal_id' => $sire->id]);
+        }
+        $this->young('Kept 1', 'One', $sire, $dam);
+        $this->young('Kept 2', 'Two', $sire, $other);
+    }
+
+    private function young(string $name, string $clutch, Animal $sire, Animal $dam): Animal
+    {
+        return $this->made(['name' => $name, 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'clutch_id' => $this->keeper()->clutches()->where('label', $clutch)->sole()->id]);
+    }
+
+    /** @return array<string, callable(Randomizer): mixed> what a keeper may do */
+    private function changes(): array
+    {
+        $clutch = fn (Randomizer $chance): Clutch => $this->keeper()->clutches()->orderBy('id')->get()[$chance->getInt(0, 1)];
+        $animal = fn (Randomizer $chance): Animal => $this->keeper()->animals()->orderBy('id')->get()[$chance->getInt(0, $this->keeper()->animals()->count() - 1)];
+
+        return [
+            'a count of plain young' => fn (Randomizer $chance) => $clutch($chance)->counts()->create(['saw' => 'not Clown', 'count' => $chance->getInt(1, 3)]),
+            'a count of visual young' => fn (Randomizer $chance) => $chance->getInt(0, 2) === 0 ? $clutch($chance)->counts()->create(['saw' => 'Clown', 'count' => 1]) : null,
+            'a count taken out' => fn (Randomizer $chance) => $clutch($chance)->counts()->latest('id')->first()?->delete(),
+            'a count changed' => fn (Randomizer $chance) => $clutch($chance)->counts()->latest('id')->first()?->update(['count' => $chance->getInt(1, 5)]),
+            'a statement' => fn (Randomizer $chance) => $animal($chance)->statements()->create(['text' => ['50% het Clown', 'het Piebald', '66% het Piebald', 'Pastel'][$chance->getInt(0, 3)], 'source' => 'seller', 'certainty' => [100, 80][$chance->getInt(0, 1)], 'names_all' => false]),
+            'a statement taken out' => fn (Randomizer $chance) => ($of = $animal($chance))->statements()->count() > 1 ? $of->statements()->latest('id')->first()?->delete() : null,
+            'another possible sire' => fn (Randomizer $chance) => ($of = $clutch($chance))->sires()->count() < 2 ? $of->sires()->create(['animal_id' => $this->made(['name' => "Rival {$chance->getInt(1, 999999)}", 'sex' => 'male', 'genotype' => 'het Clown'])->id]) : null,
+            'the last possible sire gone' => fn (Randomizer $chance) => ($of = $clutch($chance))->sires()->count() > 1 ? $of->sires()->latest('id')->first()?->delete() : null,
+            'a young animal more' => fn (Randomizer $chance) => $this->young("Young {$chance->getInt(1, 999999)}", 'One', $this->keeper()->animals()->where('name', 'Sire')->sole(), $this->keeper()->animals()->where('name', 'Dam')->sole()),
+            'a decision' => fn (Randomizer $chance) => $this->keeper()->decisions()->create(['kind' => FaultKind::Unrecorded, 'animal_id' => $this->keeper()->animals()->where('name', 'Other')->sole()->id, 'alleles' => ['piebald'], 'reason' => 'So it must be.', 'on' => '2026-01-01']),
+            'the decision taken back' => fn (Randomizer $chance) => $this->keeper()->decisions()->latest('id')->first()?->delete(),
+        ];
+    }
+
+    /** @return array<string, string> what is believed of each animal, by name */
+    private function texts(): array
+    {
+        app()->forgetInstance(House::class);
+        EnterCollection::layOut($this->keeper()->fresh());
+        $beliefs = Beliefs::of($this->keeper(), app(CatalogueShelf::class));
+        $texts = $this->keeper()->animals()->orderBy('id')->get()->mapWithKeys(fn (Animal $animal): array => [$animal->name => $beliefs->text($animal->id)])->all();
+        $beliefs->keep();
+
+        return $texts;
+    }
+}
