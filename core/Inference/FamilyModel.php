@@ -31,6 +31,9 @@ final class FamilyModel
 
     private readonly Altered $altered;
 
+    /** @var list<Brood> that say something of these groups */
+    private readonly array $broods;
+
     /** @var array<string, FaultKind> by subject */
     private array $faults = [];
 
@@ -54,13 +57,14 @@ final class FamilyModel
         private readonly YoungLaw $law,
         private readonly array $groups,
         private readonly array $animals,
-        private readonly array $broods,
+        array $broods,
         private readonly array $priors,
         private readonly array $otherMale,
         private readonly ErrorRates $rates,
         array $faults = [],
     ) {
         $this->altered = new Altered($catalogue, $groups);
+        $this->broods = array_values(array_filter($broods, $this->saysSomething(...)));
         foreach ($faults as $fault) {
             if (! $this->isAboutThis($fault)) {
                 continue;
@@ -77,6 +81,17 @@ final class FamilyModel
             }
         }
         $this->trim();
+    }
+
+    private function saysSomething(Brood $brood): bool
+    {
+        foreach ($this->groups as $group) {
+            if (array_intersect($group->loci, $brood->saw->loci()) !== [] || ($group->holdsSex() && $brood->saw->sex !== null)) {
+                return true;
+            }
+        }
+
+        return $brood->saw->only || $brood->isDead;
     }
 
     /** Whether a fault that names genes names one of these groups. */

@@ -86,7 +86,10 @@ final class FamilySolver
         $isExact = true;
         $error = 0.0;
         $total = Rational::zero();
-        foreach ($explanations as $explanation) {
+        foreach ($explanations as $i => $explanation) {
+            if ($i > 0 && ! $isExact) {
+                break; // a family that has to be sampled is sampled once, for the likeliest explanation
+            }
             $model = ($this->model)([...$assumed, ...($explanation->fault->subject === '' ? [] : [$explanation->fault])]);
             if ($model->offender !== null) {
                 continue;

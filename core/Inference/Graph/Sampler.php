@@ -18,8 +18,11 @@ final class Sampler
     /** Entries of the largest table once the cutset is fixed. */
     private const WIDTH = 4_000;
 
-    /** Entries that all sweeps together may touch: some seconds. */
-    private const WORK = 20_000_000;
+    /** Entries that all visits together may touch: some seconds. */
+    private const WORK = 4_000_000;
+
+    /** Visits of fixed variables at the least. */
+    private const LEAST = 40;
 
     /** What a variable costs each time, in entries. */
     private const EACH = 400;
@@ -35,7 +38,7 @@ final class Sampler
      * @param array<int, int> $sizes
      * @param list<Factor> $factors
      */
-    public function __construct(private readonly array $sizes, private readonly array $factors, private int $sweeps = 60, int $seed = 1, private readonly int $width = self::WIDTH)
+    public function __construct(private readonly array $sizes, private readonly array $factors, private readonly int $sweeps = 60, int $seed = 1, private readonly int $width = self::WIDTH)
     {
         $this->chance = new Randomizer(new Mt19937($seed));
     }
@@ -47,28 +50,28 @@ final class Sampler
         if ($values === null) {
             return new Marginals([], -INF, false);
         }
+        $work = max(1.0, $this->size + self::EACH * count($this->sizes));
+        $visits = (int) max(self::LEAST, min($this->sweeps * count($cutset), self::WORK / $work));
+        $burnIn = intdiv($visits, 5);
         $sums = [];
         foreach (array_keys($this->sizes) as $variable) {
             $sums[$variable] = array_fill(0, self::BATCHES, array_fill(0, $this->sizes[$variable], 0.0));
         }
-        $this->sweeps = (int) max(3, min($this->sweeps, self::WORK / max(1.0, count($cutset) * ($this->size + self::EACH * count($this->sizes)))));
-        $burnIn = max(1, intdiv($this->sweeps, 5));
         $counts = array_fill(0, self::BATCHES, 0);
-        for ($sweep = -$burnIn; $sweep < $this->sweeps; $sweep++) {
-            foreach ($cutset as $variable) {
-                $others = $values;
-                unset($others[$variable]);
-                $marginals = $this->given($others);
-                $values[$variable] = $this->draw($marginals->of[$variable]);
-                if ($sweep < 0) {
-                    continue;
-                }
-                $batch = min(self::BATCHES - 1, intdiv($sweep * self::BATCHES, $this->sweeps));
-                $counts[$batch]++;
-                foreach (array_keys($this->sizes) as $one) {
-                    foreach (isset($others[$one]) ? [$others[$one] => Rational::one()] : $marginals->of[$one] as $value => $share) {
-                        $sums[$one][$batch][$value] += $share->toFloat();
-                    }
+        for ($visit = -$burnIn; $visit < $visits; $visit++) {
+            $variable = $cutset[($visit + $burnIn) % count($cutset)];
+            $others = $values;
+            unset($others[$variable]);
+            $marginals = $this->given($others);
+            $values[$variable] = $this->draw($marginals->of[$variable]);
+            if ($visit < 0) {
+                continue;
+            }
+            $batch = intdiv($visit * self::BATCHES, $visits);
+            $counts[$batch]++;
+            foreach (array_keys($this->sizes) as $one) {
+                foreach (isset($others[$one]) ? [$others[$one] => Rational::one()] : $marginals->of[$one] as $value => $share) {
+                    $sums[$one][$batch][$value] += $share->toFloat();
                 }
             }
         }
