@@ -28,7 +28,10 @@ use Illuminate\Support\Facades\DB;
 class Kin
 {
     /** Rises whenever what is kept changes its form or the way it is worked out. */
-    private const FORM = '3:';
+    private const FORM = '4:';
+
+    /** Digits of a denominator that can still be read. */
+    private const DIGITS = 8;
 
     private ?Kindred $kindred = null;
 
@@ -217,10 +220,37 @@ class Kin
     {
         $posterior = $kindred->posterior($family, $groups);
         $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
-        $part = ['of' => array_map(fn (Distribution $states): string => serialize([$keys, $states]), $posterior->of), 'contradictions' => $posterior->contradictions, 'exact' => $posterior->isExact, 'error' => $posterior->error];
+        $part = ['of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readable($states)]), $posterior->of), 'contradictions' => $posterior->contradictions, 'exact' => $posterior->isExact, 'error' => $posterior->error];
         Cache::put("kin:part:{$hash}", $part, now()->addMonth());
 
         return $this->parts[$hash] = $part;
+    }
+
+    /**
+     * Fractions that no longer can be read give way to the simplest within a ten-millionth of their value: what is kept of
+     * a belief is for pairings and pages, and every conclusion starts from the records again.
+     *
+     * @param  Distribution<array<string, Diplotype>>  $states
+     * @return Distribution<array<string, Diplotype>>
+     */
+    private static function readable(Distribution $states): Distribution
+    {
+        $entries = $states->entries();
+        $longest = max([0, ...array_map(fn (array $entry): int => strlen((string) $entry[1]->denominator()), $entries)]);
+        if ($longest <= self::DIGITS) {
+            return $states;
+        }
+        uasort($entries, fn (array $a, array $b): int => $b[1]->compareTo($a[1]));
+        $weighted = [];
+        $others = Rational::zero();
+        foreach (array_slice($entries, 1, null, true) as $key => [$state, $chance]) {
+            $simple = Rational::nearest($chance->toFloat(), 1e-7 * $chance->toFloat());
+            $others = $others->plus($simple);
+            $weighted[] = [(string) $key, $state, $simple];
+        }
+        $largest = (string) array_key_first($entries);
+
+        return Distribution::ofWeighted([[$largest, $entries[$largest][0], $others->complement()], ...$weighted]);
     }
 
     /** @return Part|null */

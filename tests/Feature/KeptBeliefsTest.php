@@ -65,6 +65,23 @@ class KeptBeliefsTest extends TestCase
         $this->assertNotSame($doubtful, $this->texts(), 'now it does');
     }
 
+    public function test_a_long_silence_leaves_a_fraction_that_can_be_read_and_never_claims_to_be_sure(): void
+    {
+        $this->family();
+        $clutch = $this->keeper()->clutches()->where('label', 'Two')->sole();
+        $clutch->counts()->create(['saw' => 'not Clown', 'count' => 37]);
+        $this->texts();
+        $beliefs = Beliefs::of($this->keeper(), app(CatalogueShelf::class));
+        foreach (['Sire', 'Other'] as $name) {
+            $states = $beliefs->belief($this->keeper()->animals()->where('name', $name)->sole()->id)->statesOver([app(CatalogueShelf::class)->catalogue()->groupOf('clown')]);
+            $this->assertCount(2, $states, 'a rest of doubt stays');
+            foreach ($states as [, $chance]) {
+                $this->assertLessThan(20, strlen($chance->toString()));
+                $this->assertGreaterThan(0.0, $chance->toFloat());
+            }
+        }
+    }
+
     private function family(): void
     {
         $sire = $this->made(['name' => 'Sire', 'sex' => 'male', 'genotype' => '66% het Clown het Piebald']);

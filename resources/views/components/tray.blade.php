@@ -17,6 +17,9 @@
             $showsGenes = $row->marks !== [] && $w > 60 && $h > 112;
             $fits = max(1, (int) floor(($w - 20) / 20));
             $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - ($showsGenes ? 66 : 40)) / 17));
+            $size = $w > 110 && $h > 60 ? 19 : 14;
+            $fraction = $row->outcome->probability->toString();
+            $share = ($row->isHit() ? '★ ' : '').(mb_strlen($fraction) * $size * .58 + ($row->isHit() ? 20 : 0) > $w - 20 ? $row->percent() : $fraction);
             $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;
         @endphp
         <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit(), 'is-dead' => $row->outcome->isLethal]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" @if ($lines === []) aria-label="{{ $row->outcome->probability->toString() }} {{ $row->outcome->label }}{{ $sexMark }}" @endif data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
@@ -25,7 +28,7 @@
             @if ($row->outcome->isLethal)<rect width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" fill="url(#dead-{{ $width }})"/>@endif
             <rect class="edge" x="1.5" y="1.5" width="{{ round(max(0, $w - 3), 2) }}" height="{{ round(max(0, $h - 3), 2) }}" rx="{{ min(11, $w / 3, $h / 3) }}"/>
             @if ($w > 44 && $h > 28)
-                <text class="share" x="11" y="24" font-size="{{ $w > 110 && $h > 60 ? 19 : 14 }}">{{ $row->isHit() ? '★ ' : '' }}{{ $row->outcome->probability->toString() }}</text>
+                <text class="share" x="11" y="24" font-size="{{ $size }}">{{ $share }}</text>
             @endif
             @foreach ($lines as $k => $line)
                 <text x="11" y="{{ 45 + 17 * $k }}" font-size="14" font-weight="550">{{ $line }}</text>
