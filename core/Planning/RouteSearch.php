@@ -117,7 +117,7 @@ final class RouteSearch
             $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
             $left = implode(',', array_map(static fn (array $pair): string => implode(':', $pair), array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true))));
             $apart = $this->isTraced($founder->id) ? " = {$founder->id}" : '';
-            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart}"][] = [$founder, $looks, $ready];
+            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart} {$this->welfare->marks($founder)}"][] = [$founder, $looks, $ready];
         }
         $nodes = [];
         foreach ($alike as $key => $same) {

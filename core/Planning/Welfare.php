@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Destino\Planning;
 
+use Destino\Genome\Allele;
 use Destino\Genome\Belief;
+use Destino\Genome\Condition;
+use Destino\Genome\GenotypePattern;
+use Destino\Genome\PairWarning;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Advisor;
@@ -22,6 +26,9 @@ final class Welfare
     /** @var array<string, bool> by group and looks */
     private array $refused = [];
 
+    /** @var array<string, true>|null */
+    private ?array $troubled = null;
+
     /** @var array<string, Verdict> by the two animals */
     private array $verdicts = [];
 
@@ -31,6 +38,49 @@ final class Welfare
     public function isAsked(): bool
     {
         return $this->space->project->stances !== [];
+    }
+
+    /** Equal for founders that house rules can only judge alike, whatever a plan looks at. */
+    public function marks(Founder $founder): string
+    {
+        if (! $this->isAsked()) {
+            return '';
+        }
+        $marks = [];
+        foreach ($founder->belief->factors as $factor) {
+            foreach ($factor->states->entries() as [$state]) {
+                foreach ($state as $diplotype) {
+                    foreach (array_merge(...$diplotype->haplotypes) as $allele) {
+                        if (isset($this->troubled()[$allele])) {
+                            $marks[$diplotype->key] = true;
+                        }
+                    }
+                }
+            }
+        }
+        ksort($marks);
+
+        return implode(',', array_keys($marks));
+    }
+
+    /** @return array<string, true> alleles of which some form dies or brings a condition */
+    private function troubled(): array
+    {
+        if ($this->troubled === null) {
+            $this->troubled = [];
+            $catalogue = $this->space->catalogue;
+            foreach ([...array_merge([], ...array_map(static fn (Condition $condition): array => array_column($condition->appliesTo, 'pattern'), array_values($catalogue->conditions))), ...array_map(static fn (PairWarning $warning): GenotypePattern => $warning->pattern, $catalogue->warnings)] as $pattern) {
+                $this->troubled += array_fill_keys(array_keys($pattern->copies), true);
+            }
+            foreach (array_keys($catalogue->loci) as $locus) {
+                foreach ($catalogue->formsAt($locus) as $form) {
+                    $this->troubled += $form->isLethal() ? array_fill_keys($form->pair, true) : [];
+                }
+            }
+            unset($this->troubled[Allele::WILD]);
+        }
+
+        return $this->troubled;
     }
 
     /**

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use App\Projects\ProjectReader;
+use Destino\Genome\Sex;
+use Destino\Pairing\Advice\Advisor;
+use Destino\Pairing\Advice\Stance;
+use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
 use Destino\Pairing\Looks;
 use Destino\Planning\Dilemma;
@@ -16,6 +20,8 @@ use Destino\Planning\Space;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Support\Shelf;
 
 /** Pins, house rules, relatedness, proving first, sure pairs and forms that hide others. */
@@ -74,6 +80,44 @@ final class LimitsTest extends TestCase
         $plan = self::planner(['rules' => ['stances' => ['wobble' => 'refuse']]] + $document)->plan(10);
         self::assertSame([], $plan->routes);
         self::assertStringContainsString('house rules refuse', (string) $plan->unreachable);
+    }
+
+    public function testNoPlannedCrossIsOneThatTheRulesRefuseWhateverTheAnimals(): void
+    {
+        $chance = new Randomizer(new Mt19937(17));
+        $genes = ['Spider', 'Spider het Clown', 'Clown', 'het Clown', 'Pastel het Clown', 'Champagne', 'Hidden Gene Woma', 'Super Pastel', 'Fire Spider', 'Spider Clown', 'Normal', 'Lesser het Clown', 'Mojave', 'Desert', 'Desert het Clown'];
+        $genes = array_values(array_filter($genes, static fn (string $text): bool => Shelf::shelf()->reader()->read($text, Sex::Female)->belief !== null));
+        $targets = array_values(array_filter(['Spider + Clown', 'Spider + Super Pastel', 'Clown + Pastel', 'Lesser/Mojave + Clown', 'Desert + Clown'], static fn (string $text): bool => ! str_contains($text, 'Desert') || in_array('Desert', $genes, true)));
+        $stances = ['dies-in-the-egg' => Stance::Refuse, 'female-laying-trouble' => Stance::Refuse, 'wobble' => Stance::Warn];
+        $looked = $warned = 0;
+        for ($round = 0; $round < 40; $round++) {
+            $animals = array_map(static fn (int $i): array => ["A{$i}", $i % 2 === 0 ? 'male' : 'female', $genes[$chance->getInt(0, count($genes) - 1)]], range(0, 5));
+            $planner = self::planner(['rules' => ['stances' => array_map(static fn (Stance $one): string => $one->value, $stances)]] + self::document($targets[$round % count($targets)], $animals));
+            foreach ($planner->routes(quick: $round % 3 > 0) as $route) {
+                foreach ($route->steps as $step) {
+                    foreach ($this->parents($step->sires, $step->sireGenes, Sex::Male) as $sire) {
+                        foreach ($this->parents($step->dams, $step->damGenes, Sex::Female) as $dam) {
+                            $verdict = Verdict::of(Advisor::advise(Cross::of(Shelf::catalogue(), $sire, $dam)), $stances);
+                            self::assertNotSame(Stance::Refuse, $verdict->stance, "{$step->sireGenes} × {$step->damGenes}");
+                            self::assertSame($verdict->stance === Stance::Warn, $step->cautions !== [], "{$step->sireGenes} × {$step->damGenes}");
+                            $looked++;
+                            $warned += $step->cautions === [] ? 0 : 1;
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(40, $looked);
+        self::assertGreaterThan(5, $warned);
+    }
+
+    /**
+     * @param list<Founder> $founders
+     * @return list<\Destino\Genome\Belief> what is known of each animal that may be the parent
+     */
+    private function parents(array $founders, string $genes, Sex $sex): array
+    {
+        return $founders === [] ? [Shelf::shelf()->reader()->read($genes, $sex)->beliefOrFail()] : array_map(static fn (Founder $founder): \Destino\Genome\Belief => $founder->belief, $founders);
     }
 
     /** @return iterable<string, array{string, list<array{string, string, string}>, int, string}> target, animals, crosses, words of the last pair */
