@@ -23,6 +23,7 @@ use Destino\Inference\Individual;
 use Destino\Inference\Kindred;
 use Destino\Inference\YoungLaw;
 use Destino\Probability\Rational;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
 
@@ -103,6 +104,53 @@ final class FamiliesTest extends TestCase
         }
         foreach ($posterior->of as $states) {
             self::assertGreaterThan(0, $states->count(), 'everybody is still believed to be something');
+        }
+    }
+
+    /** @return iterable<string, array{string, list<array{string, string, string}>, list<array{string, string, string, string, string}>}> gene, founders, young */
+    public static function impossibleFamilies(): iterable
+    {
+        yield 'a recessive out of nowhere' => ['clown', [['S', 'male', 'het Clown'], ['D', 'female', 'Normal'], ['O', 'male', 'Clown']], [['K', 'female', 'S', 'D', 'Clown']]];
+        yield 'a plain one of two visuals' => ['clown', [['S', 'male', 'Clown'], ['D', 'female', 'Clown'], ['O', 'male', 'Normal']], [['K', 'female', 'S', 'D', 'Pastel']]];
+        yield 'an allele that neither has' => ['mojave', [['S', 'male', 'Mystic'], ['D', 'female', 'Normal'], ['O', 'male', 'Mojave']], [['K', 'male', 'S', 'D', 'Mojave']]];
+        yield 'two copies of one parent' => ['pastel', [['S', 'male', 'Pastel'], ['D', 'female', 'Enchi']], [['K', 'male', 'S', 'D', 'Super Pastel']]];
+        yield 'a grandchild' => ['clown', [['S', 'male', 'Normal'], ['D', 'female', 'Normal'], ['E', 'female', 'het Clown']], [['P', 'male', 'S', 'D', 'Pinstripe'], ['K', 'female', 'P', 'E', 'Clown']]];
+        yield 'a son with what only daughters can have had' => ['banana', [['S', 'male', 'Normal'], ['D', 'female', 'Normal']], [['K', 'male', 'S', 'D', 'Banana']]];
+    }
+
+    /**
+     * @param list<array{string, string, string}> $founders
+     * @param list<array{string, string, string, string, string}> $young
+     */
+    #[DataProvider('impossibleFamilies')]
+    public function testEveryExplanationThatIsDecidedSettlesTheMatter(string $gene, array $founders, array $young): void
+    {
+        $group = Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($gene)->locus);
+        $individuals = self::animals($founders);
+        foreach ($young as [$id, $sex, $sire, $dam, $genes]) {
+            $said = new \Destino\Inference\Testimony("{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Source::Own, Rational::one(), true);
+            $individuals[$id] = new Individual($id, Sex::from($sex), $sire, $dam, [$said]);
+        }
+        $kindred = new Kindred(Shelf::catalogue(), $individuals);
+        $family = (int) $kindred->familyOf('K');
+        $contradictions = $kindred->posterior($family, [$group])->contradictions;
+        self::assertCount(1, $contradictions);
+        self::assertGreaterThan(1, count($contradictions[0]->explanations));
+        foreach ($contradictions[0]->explanations as $explanation) {
+            $settled = (new Kindred(Shelf::catalogue(), $individuals, [], null, [$explanation->fault]))->posterior($family, [$group]);
+            self::assertSame([], $settled->contradictions, $explanation->fault->key());
+            self::assertGreaterThan(-INF, $settled->logEvidence);
+        }
+        // Undecided, everybody is believed to be what the explanations make of them, in proportion.
+        $mixed = $kindred->posterior($family, [$group])->of['K'];
+        $expected = [];
+        foreach ($contradictions[0]->explanations as $explanation) {
+            foreach ((new Kindred(Shelf::catalogue(), $individuals, [], null, [$explanation->fault]))->posterior($family, [$group])->of['K']->entries() as $key => [, $chance]) {
+                $expected[$key] = ($expected[$key] ?? 0.0) + $explanation->odds * $chance->toFloat();
+            }
+        }
+        foreach ($expected as $key => $chance) {
+            self::assertEqualsWithDelta($chance, $mixed->probabilityOf((string) $key)->toFloat(), .003, (string) $key);
         }
     }
 
