@@ -66,7 +66,7 @@ class ProveTest extends TestCase
     {
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => '66% het Clown']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown']);
-        $this->get('/prove')->assertSee('Nobody has looked yet');
+        $this->get('/prove')->assertSee('Nobody has looked yet')->assertDontSee('It begins with the first animal');
         $this->post('/prove/read')->assertRedirect('/prove');
         $this->get('/prove')->assertSee('Nothing is believed otherwise');
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-05-05', 'hatched_on' => '2026-07-05', 'hatched' => 5]);
@@ -76,6 +76,11 @@ class ProveTest extends TestCase
         $this->get('/prove')->assertSeeInOrder(['66% het Clown', '6% het Clown', 'what young or other relatives showed']);
         $this->post("/clutches/{$clutch->id}/counts", ['saw' => 'Clown', 'count' => 1]);
         $this->assertSame('het Clown', $this->text('Skiff'));
+    }
+
+    public function test_an_empty_collection_is_told_what_to_do_first(): void
+    {
+        $this->get('/prove')->assertOk()->assertSee('It begins with the first animal')->assertSee('Add an animal');
     }
 
     public function test_two_possible_sires_share_what_hatched(): void

@@ -2,6 +2,7 @@
 
 namespace App\Console\Commands;
 
+use Closure;
 use Destino\DestinoError;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;
@@ -22,6 +23,21 @@ abstract class AnswerCommand extends Command
     private const WRONG_INPUT = 2;
 
     abstract protected function answer(): void;
+
+    /**
+     * The JSON document that the argument "file" names.
+     *
+     * @param  Closure(string, string): DestinoError  $missing  the error for what is wanted at a place
+     * @return array<array-key, mixed>
+     */
+    protected function fileDocument(Closure $missing): array
+    {
+        $path = (string) $this->argument('file');
+        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw $missing($path, 'the file'));
+        $document = json_decode((string) $text, true);
+
+        return is_array($document) ? $document : throw $missing($path, 'a JSON document');
+    }
 
     public function run(InputInterface $input, OutputInterface $output): int
     {

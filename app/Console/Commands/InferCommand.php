@@ -18,12 +18,7 @@ class InferCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $path = (string) $this->argument('file');
-        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw InferenceError::missing($path, 'the file'));
-        $document = json_decode((string) $text, true);
-        if (! is_array($document)) {
-            throw InferenceError::missing($path, 'a JSON document');
-        }
+        $document = $this->fileDocument(InferenceError::missing(...));
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $kindred = (new PedigreeReader($shelf))->read($document);
         if ($kindred->faults !== []) {

@@ -22,12 +22,7 @@ class PlanCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $path = (string) $this->argument('file');
-        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw ProjectError::missing($path, 'the file'));
-        $document = json_decode((string) $text, true);
-        if (! is_array($document)) {
-            throw ProjectError::missing($path, 'a JSON document');
-        }
+        $document = $this->fileDocument(ProjectError::missing(...));
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $project = (new ProjectReader($shelf))->read($document);
         $runs = $this->wholeNumber('runs', 1, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('runs', $typed, ['1 to 100000']));

@@ -32,7 +32,7 @@ class ProveController extends Controller
         $beliefs = Beliefs::of($keeper, $this->shelf);
 
         return view('prove.index', [
-            'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(), 'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
+            'hasAnimals' => $keeper->animals()->exists(), 'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(), 'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
             'digest' => new Digest($keeper, $beliefs), 'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
             'faults' => $beliefs->kin->kindred()->faults, 'error' => $beliefs->kin->error(),
         ]);

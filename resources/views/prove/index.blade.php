@@ -20,7 +20,8 @@
     <div class="two wide-left">
         <section class="sheet">
             <div class="head"><h2>Open questions</h2><span class="soft small">by what an answer is worth to your projects and sales</span></div>
-            @if ($questions === [])<p class="mb-0">Nothing is open: of every animal here you know what it carries, as far as it is recorded.</p>@endif
+            @if (! $hasAnimals)<p>Here stands what you do not know of your animals, which mate would tell it soonest, and what their young have shown. It begins with the first animal.</p>@can('manage')<p class="mb-0"><a class="button main" href="{{ route('animals.create') }}">Add an animal</a></p>@endcan
+            @elseif ($questions === [])<p class="mb-0">Nothing is open: of every animal here you know what it carries, as far as it is recorded.</p>@endif
             <ul class="plain">
                 @foreach ($questions as $one)
                     <li><div class="row-flow"><a href="{{ route('prove.design', [$one['question']->animal, $one['question']->group->key]) }}"><strong>{{ $one['question']->words() }}</strong></a> @if ($one['why'])<span class="soft small">{{ $one['why'] }}</span>@endif <a class="small ms-auto" href="{{ route('prove.animal', $one['question']->animal) }}">evidence</a></div><x-shares :shares="$one['question']->answers()"/></li>
