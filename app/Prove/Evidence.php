@@ -68,8 +68,12 @@ class Evidence
         if ($family === null || $groups === null || $kindred->contentOf($family, $groups) === '') {
             return [Question::NOTHING => 1.0];
         }
+        $states = $kindred->posterior($family, $groups)->of[$id] ?? null;
+        if ($states === null) { // nothing could be concluded from the relatives
+            return $this->now();
+        }
         $shares = [];
-        foreach ($kindred->posterior($family, $groups)->of[$id]->entries() as [$state, $chance]) {
+        foreach ($states->entries() as [$state, $chance]) {
             $words = $this->question->answerOf($state[$this->question->group->key]);
             $shares[$words] = ($shares[$words] ?? 0.0) + $chance->toFloat();
         }

@@ -56,6 +56,10 @@ final class FamilySolver
             return new FamilyPosterior($this->keys(), $this->named($model, $marginals), $marginals->logEvidence, $marginals->isExact, $marginals->error, []);
         }
 
+        if (! $marginals->isExact) { // a sampler that found no beginning proves nothing: statements and parents alone are left
+            return new FamilyPosterior($this->keys(), [], 0.0, false, 1.0, []);
+        }
+
         return $this->explained($model);
     }
 
@@ -95,6 +99,9 @@ final class FamilySolver
                 continue;
             }
             $marginals = $this->marginals($model);
+            if (! $marginals->isPossible()) {
+                continue; // more is wrong than was looked for: statements and parents alone are left
+            }
             $weight = Rational::nearest($explanation->odds, 5e-4); // rates that are assumed deserve no more digits
             $total = $total->plus($weight);
             [$isExact, $error] = [$isExact && $marginals->isExact, max($error, $marginals->error)];

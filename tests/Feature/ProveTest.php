@@ -83,6 +83,19 @@ class ProveTest extends TestCase
         $this->get('/prove')->assertOk()->assertSee('It begins with the first animal')->assertSee('Add an animal');
     }
 
+    public function test_a_family_full_of_contradictions_still_has_its_pages(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Normal']);
+        for ($i = 0; $i < 9; $i++) {
+            $dam = $this->made(['name' => "Dam {$i}", 'genotype' => 'Normal']);
+            $young = $this->made(['name' => "Young {$i}", 'sex' => 'male', 'genotype' => 'Clown', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
+        }
+        foreach (['/prove', "/prove/{$young->id}", "/prove/{$sire->id}", "/prove/{$young->id}/clown", '/animals', "/animals/{$young->id}", '/pair'] as $page) {
+            $this->get($page)->assertOk();
+        }
+        $this->get('/prove')->assertSee('cannot be')->assertSee('Young');
+    }
+
     public function test_two_possible_sires_share_what_hatched(): void
     {
         [$one, $two] = [$this->made(['name' => 'One', 'sex' => 'male', 'genotype' => '50% het Clown']), $this->made(['name' => 'Two', 'sex' => 'male', 'genotype' => 'Normal'])];

@@ -107,6 +107,27 @@ final class FamiliesTest extends TestCase
         }
     }
 
+    public function testMoreThanCanBeExplainedIsStillTold(): void
+    {
+        // Nine visuals of one sire, each of another dam: more than are looked for.
+        $founders = [['S', 'male', 'Normal']];
+        $young = [];
+        for ($i = 0; $i < 9; $i++) {
+            $founders[] = ["D{$i}", 'female', 'Normal'];
+            $young[] = ["K{$i}", 'male', 'S', "D{$i}", 'Clown'];
+        }
+        $kindred = self::kindred($founders, $young);
+        $posterior = $kindred->posterior((int) $kindred->familyOf('animal S'), [Shelf::catalogue()->groupOf('clown')]);
+        self::assertNotSame([], $posterior->contradictions);
+        foreach ($posterior->contradictions as $one) {
+            self::assertMatchesRegularExpression('/^animal K\d$/', $one->subject);
+            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Explanation $why): float => $why->odds, $one->explanations)) ?: 1.0, 1e-9);
+        }
+        foreach ($posterior->of as $states) {
+            self::assertGreaterThan(0, $states->count());
+        }
+    }
+
     /** @return iterable<string, array{string, list<array{string, string, string}>, list<array{string, string, string, string, string}>}> gene, founders, young */
     public static function impossibleFamilies(): iterable
     {
