@@ -5,11 +5,11 @@
 use App\Catalogue\CatalogueShelf;
 use Bench\Stopwatch;
 use Destino\Genome\Sex;
-use Destino\Inference\Brood;
-use Destino\Inference\Individual;
-use Destino\Inference\Kindred;
-use Destino\Inference\Source;
-use Destino\Inference\Testimony;
+use Destino\Inference\Evidence\Brood;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Family\Kindred;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
 use Destino\Probability\Rational;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -54,7 +54,7 @@ $solve = function (Kindred $kindred): array {
     $isExact = true;
     $tables = 0;
     foreach (array_keys($kindred->families()) as $family) {
-        foreach ($kindred->groupSets() as $groups) {
+        foreach ($kindred->groupSetsOf($family) as $groups) {
             if ($kindred->contentOf($family, $groups) !== '') {
                 $isExact = $kindred->posterior($family, $groups)->isExact && $isExact;
                 $tables++;
@@ -97,7 +97,7 @@ echo "  {$answer[1]} families and loci, ".($answer[0] ? "all exact\n" : "some sa
 $before = [];
 $kindred = new Kindred($catalogue, $wide);
 foreach (array_keys($kindred->families()) as $family) {
-    foreach ($kindred->groupSets() as $groups) {
+    foreach ($kindred->groupSetsOf($family) as $groups) {
         $before[$kindred->contentOf($family, $groups)] = true;
     }
 }
@@ -106,7 +106,7 @@ $line('one new clutch: only what it touches', Stopwatch::milliseconds(function (
     $kindred = new Kindred($catalogue, $wide, [new Brood('b', [$wide[$dam]->sire], $dam, $shelf->targets()->read('not Clown'), 5)]);
     $answer = 0;
     foreach (array_keys($kindred->families()) as $family) {
-        foreach ($kindred->groupSets() as $groups) {
+        foreach ($kindred->groupSetsOf($family) as $groups) {
             $content = $kindred->contentOf($family, $groups);
             if ($content !== '' && ! isset($before[$content])) {
                 $kindred->posterior($family, $groups);

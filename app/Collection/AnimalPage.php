@@ -18,7 +18,7 @@ use App\Models\StatusEvent;
 use App\Models\User;
 use Destino\Genome\Condition;
 use Destino\Husbandry\Readiness;
-use Destino\Inference\Reason;
+use Destino\Inference\Descent\Reason;
 use Illuminate\Database\Eloquent\Builder;
 
 /** All that the page of an animal shows. */

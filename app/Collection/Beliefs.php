@@ -4,23 +4,25 @@ namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
 use App\Drawing\Bead;
+use App\House\House;
 use App\Models\User;
 use App\Pairing\GenotypeBeads;
+use App\Prove\ClutchParents;
 use App\Prove\Kin;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\JointBelief;
 use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
-use Destino\Inference\Conflict;
-use Destino\Inference\Derived;
-use Destino\Inference\Descent;
-use Destino\Inference\Individual;
+use Destino\Inference\Descent\Conflict;
+use Destino\Inference\Descent\Derived;
+use Destino\Inference\Descent\Descent;
+use Destino\Inference\Evidence\Individual;
 use Destino\Inference\InferenceError;
-use Destino\Inference\Reason;
-use Destino\Inference\Source;
-use Destino\Inference\Testimony;
-use Destino\Inference\YoungLaw;
+use Destino\Inference\Descent\Reason;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
+use Destino\Inference\Inheritance\YoungLaw;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Notation\Target;
@@ -42,7 +44,7 @@ use LogicException;
 class Beliefs
 {
     /** Rises whenever what is kept changes its form or the way it is derived. */
-    private const FORM = '7:';
+    private const FORM = '8:';
 
     /** Targets whose chances are kept. */
     private const TARGETS = 20;
@@ -57,6 +59,9 @@ class Beliefs
     private array $unreadable = [];
 
     private ?Descent $descent = null;
+
+    /** @var list<array<string, mixed>> */
+    private readonly array $clutches;
 
     /** What young and further relatives say besides. */
     public readonly Kin $kin;
@@ -92,6 +97,11 @@ class Beliefs
 
     private ?string $facts = null;
 
+    private ?string $outside = null;
+
+    /** @var array<string, Sex>|null */
+    private ?array $sexes = null;
+
     /**
      * @param array<int, array{id: int, sex: string|null, sire_id: int|null, dam_id: int|null, sire_name: string|null, clutch_id: int|null}> $animals
      * @param array<int, list<array{id: int, text: string, source: string, certainty: int, names_all: bool}>> $statements by animal
@@ -99,6 +109,7 @@ class Beliefs
      */
     public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly int $keeper = 0, ?array $seen = null)
     {
+        $this->clutches = $seen['clutches'] ?? [];
         $this->kin = new Kin($keeper, ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]), $this->individuals(...), $shelf);
     }
 
@@ -189,7 +200,7 @@ class Beliefs
     public function unreadable(int $id): array
     {
         foreach ($this->statements[$id] ?? [] as $statement) {
-            $this->read($statement, Sex::tryFrom((string) $this->animals[$id]['sex']));
+            $this->read($statement, Sex::tryFrom((string) $this->sexOf($id)));
         }
 
         return array_intersect_key($this->unreadable, array_flip(array_column($this->statements[$id] ?? [], 'id')));
@@ -285,7 +296,7 @@ class Beliefs
             return true;
         }
         foreach ($this->kin->contradictions() as $contradiction) {
-            if ($contradiction->subject === "a{$id}") {
+            if ($contradiction->subject === "a{$id}" || in_array("a{$id}", $contradiction->others, true)) {
                 return true;
             }
         }
@@ -397,12 +408,32 @@ class Beliefs
         $this->facts ??= $this->shelf->fingerprint();
         $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->forward($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
 
-        return $this->keys[$id] = hash('xxh128', self::FORM.serialize([$this->animals[$id]['sex'], $this->statements[$id] ?? [], $parents, $this->facts]));
+        $isHalfKnown = ($parents[0] === '-') !== ($parents[1] === '-');
+
+        return $this->keys[$id] = hash('xxh128', self::FORM.serialize([$this->sexOf($id), $this->statements[$id] ?? [], $parents, $this->facts, $isHalfKnown ? $this->outside() : '']));
+    }
+
+    private function sexOf(int $id): ?string
+    {
+        $this->sexes ??= ClutchParents::sexes($this->animals, $this->clutches);
+
+        return ($this->sexes["a{$id}"] ?? null)?->value;
+    }
+
+    /** What is said of all founders, from whom it follows how often animals from outside carry a gene. */
+    private function outside(): string
+    {
+        if ($this->outside === null) {
+            $founders = array_keys(array_filter($this->animals, fn (array $animal): bool => ! isset($this->animals[$animal['sire_id'] ?? 0]) && ! isset($this->animals[$animal['dam_id'] ?? 0])));
+            $this->outside = hash('xxh128', serialize([$founders, array_intersect_key($this->statements, array_flip($founders)), app(House::class)->number('error_unrecorded')]));
+        }
+
+        return $this->outside;
     }
 
     private function descent(): Descent
     {
-        return $this->descent ??= new Descent($this->shelf->catalogue(), $this->individuals());
+        return $this->descent ??= new Descent($this->shelf->catalogue(), $this->individuals(), null, Kin::rates(app(House::class))->unrecorded);
     }
 
     /** What follows from statements and parents alone. */
@@ -416,8 +447,9 @@ class Beliefs
     {
         if ($this->individuals === null) {
             $this->individuals = [];
+            $sexes = ClutchParents::sexes($this->animals, $this->clutches);
             foreach ($this->animals as $id => $animal) {
-                $sex = Sex::tryFrom((string) $animal['sex']);
+                $sex = $sexes["a{$id}"] ?? null;
                 $this->individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter(array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []))));
             }
         }
@@ -440,6 +472,6 @@ class Beliefs
             return null;
         }
 
-        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Rational::of($statement['certainty'], 100), $statement['names_all']);
+        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Rational::of($statement['certainty'], 100), $statement['names_all'], $reading->absent);
     }
 }

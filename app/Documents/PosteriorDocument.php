@@ -9,10 +9,13 @@ use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\JointBelief;
 use Destino\Genome\Sex;
-use Destino\Inference\Contradiction;
-use Destino\Inference\Explanation;
-use Destino\Inference\Kindred;
+use Destino\Inference\Faults\Contradiction;
+use Destino\Inference\Faults\Explanation;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Family\Kindred;
 use Destino\Notation\Printer;
+use Destino\Probability\Rational;
 
 /** What follows from a pedigree, as the document destino-posterior/1. */
 class PosteriorDocument
@@ -20,20 +23,18 @@ class PosteriorDocument
     /** @return array<string, mixed> */
     public static function of(Kindred $kindred, Catalogue $catalogue): array
     {
-        $factors = $contradictions = [];
+        $factors = $contradictions = $unlikely = [];
         $log = 0.0;
         $isExact = true;
         $error = 0.0;
         foreach ($kindred->families() as $family => $ids) {
-            foreach ($kindred->groupSets() as $groups) {
-                if ($kindred->contentOf($family, $groups) === '') {
-                    continue;
-                }
+            foreach ($kindred->groupSetsOf($family) as $groups) {
                 $posterior = $kindred->posterior($family, $groups);
                 $log += $posterior->logEvidence;
                 $isExact = $isExact && $posterior->isExact;
                 $error = max($error, $posterior->error);
                 array_push($contradictions, ...$posterior->contradictions);
+                array_push($unlikely, ...$posterior->unlikely);
                 foreach ($posterior->of as $id => $states) {
                     $factors[$id][] = new JointBelief($posterior->groups, $states);
                 }
@@ -49,10 +50,22 @@ class PosteriorDocument
         return [
             'format' => 'destino-posterior/1', 'exact' => $isExact, 'error' => $error, 'log_evidence' => is_finite($log) ? round($log, 9) : null,
             'contradiction' => $contradictions !== [], 'animals' => $animals,
-            'contradictions' => array_map(fn (Contradiction $one): array => [
-                'subject' => self::plain($one->subject), 'loci' => $one->loci,
-                'explanations' => array_map(fn (Explanation $why): array => ['kind' => $why->fault->kind->value, 'subject' => self::plain($why->fault->subject), 'alleles' => $why->fault->alleles, 'decimal' => round($why->odds, 6), 'text' => FaultWords::of($why->fault, fn (string $id): string => self::plain($id), $catalogue)], $one->explanations),
-            ], $contradictions),
+            'contradictions' => array_map(fn (Contradiction $one): array => self::contradiction($one, $catalogue), $contradictions),
+            'unlikely' => array_map(fn (Contradiction $one): array => self::contradiction($one, $catalogue) + ['decimal' => (float) $one->chance], $unlikely),
+            'rates' => array_map(fn (Rational $rate): string => $rate->toString(), $kindred->rates()->all()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function contradiction(Contradiction $one, Catalogue $catalogue): array
+    {
+        return [
+            'subject' => self::plain($one->subject), 'loci' => $one->loci, 'others' => array_map(self::plain(...), $one->others),
+            'explanations' => array_map(fn (Explanation $why): array => [
+                'kind' => $why->kind()->value ?? 'several', 'subject' => self::plain($why->fault->subject), 'alleles' => $why->fault->alleles,
+                'faults' => array_map(fn (Fault $fault): array => ['kind' => $fault->kind->value, 'subject' => self::plain($fault->subject), 'alleles' => $fault->alleles] + ($fault->kind === FaultKind::Misnamed ? ['instead' => $fault->instead] : []), $why->faults),
+                'decimal' => round($why->odds, 6), 'text' => FaultWords::all($why->faults, fn (string $id): string => self::plain($id), $catalogue),
+            ], $one->explanations),
         ];
     }
 

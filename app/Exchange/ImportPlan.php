@@ -8,7 +8,7 @@ use App\Collection\Status;
 use App\Http\Requests\CareRequest;
 use App\Models\User;
 use Destino\Genome\Sex;
-use Destino\Inference\Source;
+use Destino\Inference\Evidence\Source;
 use Destino\Notation\Printer;
 
 /** What a list of animals would become in a collection, row by row. Nothing is written here. */

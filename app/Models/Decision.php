@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use Destino\Inference\FaultKind;
+use Destino\Inference\Faults\FaultKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $clutch_count_id or which count of young
  * @property FaultKind $kind
  * @property list<string> $alleles
+ * @property string|null $instead what a misnamed gene is
  * @property string $reason
  * @property Carbon $on
  * @property Animal|null $animal
@@ -26,9 +27,9 @@ class Decision extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['animal_id', 'clutch_count_id', 'kind', 'alleles', 'reason', 'on', 'form_token'];
+    protected $fillable = ['animal_id', 'clutch_count_id', 'kind', 'alleles', 'instead', 'reason', 'on', 'form_token'];
 
-    protected $attributes = ['animal_id' => null, 'clutch_count_id' => null, 'alleles' => '[]', 'deleted_at' => null];
+    protected $attributes = ['animal_id' => null, 'clutch_count_id' => null, 'alleles' => '[]', 'instead' => null, 'deleted_at' => null];
 
     protected $casts = ['animal_id' => 'integer', 'clutch_count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d'];
 

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use Destino\Inference\Source;
+use Destino\Inference\Evidence\Source;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;

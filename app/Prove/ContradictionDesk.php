@@ -8,12 +8,16 @@ use App\Models\Animal;
 use App\Models\ClutchCount;
 use App\Models\Decision;
 use App\Models\User;
-use Destino\Inference\Contradiction;
-use Destino\Inference\Explanation;
+use Destino\Inference\Faults\Contradiction;
+use Destino\Inference\Faults\Explanation;
+use Destino\Inference\Faults\Fault;
 
 /** Young that the records exclude, with what may explain each, and what was decided. */
 class ContradictionDesk
 {
+    /** Explanations less likely than this are not offered. */
+    private const SLIGHT = 5e-4;
+
     public function __construct(private readonly User $keeper, private readonly Beliefs $beliefs, private readonly CatalogueShelf $shelf) {}
 
     /** @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> */
@@ -22,13 +26,21 @@ class ContradictionDesk
         $open = [];
         foreach ($this->beliefs->kin->contradictions() as $contradiction) {
             $open[] = [
-                'subject' => $this->name($contradiction->subject), 'link' => $this->link($contradiction->subject),
-                'about' => implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $contradiction->loci)),
+                'subject' => $this->names($contradiction), 'link' => $this->link($contradiction->subject), 'about' => $this->about($contradiction),
                 'explanations' => $this->explanations($contradiction),
             ];
         }
 
         return $open;
+    }
+
+    /** @return list<array{subject: string, link: string, about: string, chance: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> what is possible and hardly so */
+    public function unlikely(): array
+    {
+        return array_map(fn (Contradiction $one): array => [
+            'subject' => $this->names($one), 'link' => $this->link($one->subject), 'about' => $this->about($one),
+            'chance' => number_format(1 / max(1e-12, (float) $one->chance)), 'explanations' => $this->explanations($one),
+        ], $this->beliefs->kin->unlikely());
     }
 
     /** @return list<array{decision: Decision, text: string}> newest first */
@@ -44,14 +56,24 @@ class ContradictionDesk
     private function explanations(Contradiction $contradiction): array
     {
         return array_map(fn (Explanation $one): array => [
-            'text' => FaultWords::of($one->fault, $this->name(...), $this->shelf->catalogue()), 'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
-            'value' => implode('|', [$one->fault->kind->value, $one->fault->subject, implode(',', $one->fault->alleles)]),
-        ], $contradiction->explanations);
+            'text' => FaultWords::all($one->faults, $this->name(...), $this->shelf->catalogue()), 'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
+            'value' => implode(';', array_map(fn (Fault $fault): string => implode('|', [$fault->kind->value, $fault->subject, implode(',', $fault->alleles), $fault->instead ?? '']), $one->faults)),
+        ], array_values(array_filter($contradiction->explanations, fn (Explanation $one): bool => $one->odds >= self::SLIGHT)));
     }
 
-    private function faultOf(Decision $decision): \Destino\Inference\Fault
+    private function about(Contradiction $one): string
     {
-        return new \Destino\Inference\Fault($decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->clutch_count_id}", array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))));
+        return implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $one->loci));
+    }
+
+    private function names(Contradiction $one): string
+    {
+        return implode(', ', array_map($this->name(...), [$one->subject, ...$one->others]));
+    }
+
+    private function faultOf(Decision $decision): Fault
+    {
+        return new Fault($decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->clutch_count_id}", array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))), isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null);
     }
 
     private function name(string $id): string

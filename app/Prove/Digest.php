@@ -4,7 +4,7 @@ namespace App\Prove;
 
 use App\Collection\Beliefs;
 use App\Models\User;
-use Destino\Inference\Reason;
+use Destino\Inference\Descent\Reason;
 use Illuminate\Support\Facades\DB;
 
 /** What is believed otherwise than when the keeper last looked, and why. */

@@ -5,7 +5,7 @@ namespace App\Prove;
 use App\Collection\Beliefs;
 use App\Models\Clutch;
 use Destino\Genome\LinkageGroup;
-use Destino\Inference\Kindred;
+use Destino\Inference\Family\Kindred;
 
 /** How an animal came to what is believed of it at a group: before its young, after each clutch, and now. */
 class Evidence
@@ -64,11 +64,12 @@ class Evidence
     {
         $id = "a{$this->question->animal->id}";
         $family = $kindred->familyOf($id);
-        $groups = $this->setOf($kindred);
-        if ($family === null || $groups === null || $kindred->contentOf($family, $groups) === '') {
+        $groups = $family === null ? null : $this->setOf($kindred, $family);
+        if ($family === null || $groups === null) {
             return [Question::NOTHING => 1.0];
         }
-        $states = $kindred->posterior($family, $groups)->of[$id] ?? null;
+        $plain = $kindred->plain($family, $groups);
+        $states = ($plain->isDisputed ? $kindred->posterior($family, $groups) : $plain)->of[$id] ?? null;
         if ($states === null) { // nothing could be concluded from the relatives
             return $this->now();
         }
@@ -83,9 +84,9 @@ class Evidence
     }
 
     /** @return list<LinkageGroup>|null */
-    private function setOf(Kindred $kindred): ?array
+    private function setOf(Kindred $kindred, int $family): ?array
     {
-        foreach ($kindred->groupSets() as $groups) {
+        foreach ($kindred->groupSetsOf($family) as $groups) {
             foreach ($groups as $group) {
                 if ($group->key === $this->question->group->key) {
                     return $groups;

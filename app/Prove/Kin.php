@@ -7,13 +7,15 @@ use App\House\House;
 use Destino\DestinoError;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
-use Destino\Inference\Brood;
-use Destino\Inference\Contradiction;
-use Destino\Inference\ErrorRates;
-use Destino\Inference\Fault;
-use Destino\Inference\FaultKind;
-use Destino\Inference\Individual;
-use Destino\Inference\Kindred;
+use Destino\Inference\Evidence\Brood;
+use Destino\Inference\Faults\Contradiction;
+use Destino\Inference\Faults\ErrorRates;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Family\FamilyPosterior;
+use Destino\Inference\Family\Kindred;
+use Destino\Notation\Target;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
@@ -23,12 +25,12 @@ use Illuminate\Support\Facades\DB;
  * What the whole collection says of each animal: parents, young, counted siblings, cousins. Each family is worked out at
  * each set of linkage groups by itself and kept under its content, so that a new egg works out only what it touches.
  *
- * @phpstan-type Part array{of: array<string, string>, contradictions: list<Contradiction>, exact: bool, error: float}
+ * @phpstan-type Part array{of: array<string, string>, contradictions: list<Contradiction>, unlikely: list<Contradiction>, exact: bool, error: float, disputed: bool}
  */
 class Kin
 {
     /** Rises whenever what is kept changes its form or the way it is worked out. */
-    private const FORM = '4:';
+    private const FORM = '5:';
 
     /** Digits of a denominator that can still be read. */
     private const DIGITS = 8;
@@ -41,6 +43,9 @@ class Kin
     /** @var array<string, Part> */
     private array $parts = [];
 
+    /** @var list<string> parts that only tell that their family is disputed */
+    private array $plainParts = [];
+
     /**
      * @param array<string, mixed> $records rows that the answers follow from
      * @param \Closure(): array<string, Individual> $individuals by id, with what was stated of them
@@ -51,14 +56,14 @@ class Kin
     public static function rows(int $keeper): array
     {
         $clutches = [];
-        foreach (DB::table('clutches')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'dam_id']) as $row) {
-            $clutches[$row->id] = ['id' => $row->id, 'dam' => $row->dam_id, 'sires' => []];
+        foreach (DB::table('clutches')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'dam_id', 'hatched']) as $row) {
+            $clutches[$row->id] = ['id' => $row->id, 'dam' => $row->dam_id, 'hatched' => $row->hatched, 'sires' => []];
         }
         foreach (DB::table('clutch_sires')->whereIn('clutch_id', array_keys($clutches))->orderBy('id')->get(['clutch_id', 'animal_id']) as $row) {
             $clutches[$row->clutch_id]['sires'][] = $row->animal_id;
         }
         $counts = DB::table('clutch_counts')->whereIn('clutch_id', array_keys($clutches))->whereNull('deleted_at')->orderBy('id')->get(['id', 'clutch_id', 'saw', 'count', 'dead']);
-        $decisions = DB::table('decisions')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'animal_id', 'clutch_count_id', 'kind', 'alleles']);
+        $decisions = DB::table('decisions')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'animal_id', 'clutch_count_id', 'kind', 'alleles', 'instead']);
 
         return [
             'clutches' => array_values($clutches), 'counts' => array_values($counts->map(fn (object $row): array => (array) $row)->all()),
@@ -97,6 +102,12 @@ class Kin
         return $all;
     }
 
+    /** @return list<Contradiction> what is possible and hardly so */
+    public function unlikely(): array
+    {
+        return array_merge([], ...array_map(fn (string $hash): array => $this->part($hash)['unlikely'], $this->index()['all']));
+    }
+
     /** The largest error of a sampled answer; 0 where all are exact. */
     public function error(): float
     {
@@ -117,42 +128,69 @@ class Kin
      */
     public function without(array $clutches, array $statements = []): Kindred
     {
+        $parents = new ClutchParents($this->records);
         $individuals = [];
-        $sires = $damOf = [];
-        foreach ($this->records['clutches'] as $row) {
-            $sires[$row['id']] = array_map(fn (?int $sire): ?string => $sire === null || ! isset($this->records['animals'][$sire]) ? null : "a{$sire}", $row['sires']);
-            $damOf[$row['id']] = "a{$row['dam']}";
-        }
         foreach (($this->individuals)() as $id => $one) {
             $row = $this->records['animals'][(int) substr($id, 1)];
             $isLeftOut = in_array($row['clutch_id'], $clutches, true);
             $testimonies = array_values(array_filter($one->testimonies, fn ($testimony): bool => ! $isLeftOut && ! in_array($testimony->id, $statements, true)));
-            $possible = $one->sire === null && $row['sire_name'] === null && $row['clutch_id'] !== null ? ($sires[$row['clutch_id']] ?? []) : [];
-            // Several males of the collection may be the sire; one outside it may have carried anything, so he is left open.
-            $isOpen = count($possible) > 1 && ! in_array(null, $possible, true);
-            $individuals[$id] = new Individual($id, $one->sex, $one->sire, $one->dam, $testimonies, null, $isOpen ? $possible : []);
+            [$possible, $clutch] = $parents->of($row, $one->sire);
+            $individuals[$id] = new Individual($id, $one->sex, count($possible) === 1 ? $possible[0] : null, $one->dam, $testimonies, null, count($possible) > 1 ? $possible : [], [], $clutch);
         }
+
+        return new Kindred($this->shelf->catalogue(), $individuals, $this->broods($parents, $individuals, $clutches), self::rates(app(House::class)), $this->decided());
+    }
+
+    /**
+     * What was counted, each hatchling once: one that was kept as an animal and counted as well speaks as the animal.
+     *
+     * @param  array<string, Individual>  $individuals
+     * @param  list<int>  $without  clutches that are left out
+     * @return list<Brood>
+     */
+    private function broods(ClutchParents $parents, array $individuals, array $without): array
+    {
         $broods = [];
-        foreach ($this->records['counts'] as $row) {
-            $of = $sires[$row['clutch_id']] ?? [];
-            if ($of === [] || in_array(null, $of, true) || in_array($row['clutch_id'], $clutches, true) || ! isset($individuals[$damOf[$row['clutch_id']] ?? ''])) {
-                continue; // a sire of whom nothing is known can have given anything
+        foreach ($this->records['clutches'] as $clutch) {
+            if (in_array($clutch['id'], $without, true) || ! isset($individuals["a{$clutch['dam']}"])) {
+                continue;
             }
-            try {
-                $broods[] = new Brood("c{$row['id']}", $of, $damOf[$row['clutch_id']], $this->shelf->targets()->read($row['saw']), (int) $row['count'], (bool) $row['dead']);
-            } catch (DestinoError) {
-                continue; // a name that the catalogue no longer has: the clutch's own page says so
+            $counts = $this->readable($clutch['id']);
+            $left = $parents->tally($clutch, array_values(array_filter($counts, fn (array $count): bool => ! $count['dead'])), $individuals, $this->shelf->catalogue())->counts;
+            $living = 0;
+            foreach ($counts as $count) {
+                $number = $count['dead'] ? $count['count'] : $left[$living++];
+                if ($number > 0) {
+                    $broods[] = new Brood("c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number, $count['dead'], [], "k{$clutch['id']}");
+                }
             }
         }
 
-        return new Kindred($this->shelf->catalogue(), $individuals, $broods, self::rates(app(House::class)), $this->decided());
+        return $broods;
+    }
+
+    /** @return list<array{id: int, saw: Target, count: int, dead: bool}> counts of a clutch; a name that the catalogue no longer has is told on the clutch's own page */
+    private function readable(int $clutch): array
+    {
+        $counts = [];
+        foreach ($this->records['counts'] as $row) {
+            if ($row['clutch_id'] === $clutch) {
+                try {
+                    $counts[] = ['id' => $row['id'], 'saw' => $this->shelf->targets()->read($row['saw']), 'count' => (int) $row['count'], 'dead' => (bool) $row['dead']];
+                } catch (DestinoError) {
+                    continue;
+                }
+            }
+        }
+
+        return $counts;
     }
 
     public static function rates(House $house): ErrorRates
     {
         $share = fn (string $key, int $of): Rational => Rational::of($house->number($key), $of);
 
-        return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100));
+        return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100), $share('error_masked', 1000), $share('error_mixed', 1000));
     }
 
     /** @return list<Fault> */
@@ -161,7 +199,7 @@ class Kin
         $faults = [];
         foreach ($this->records['decisions'] as $row) {
             $alleles = array_values(array_filter((array) json_decode($row['alleles'], true), fn (mixed $allele): bool => is_string($allele) && isset($this->shelf->catalogue()->alleles[$allele])));
-            $faults[] = new Fault(FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['clutch_count_id']}", $alleles);
+            $faults[] = new Fault(FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['clutch_count_id']}", $alleles, isset($this->shelf->catalogue()->alleles[$row['instead'] ?? '']) ? $row['instead'] : null);
         }
 
         return $faults;
@@ -188,24 +226,18 @@ class Kin
         $kindred = $this->kindred();
         $before = (array) (Cache::get("kin:{$this->keeper}")['all'] ?? []);
         $keys = $parts = $all = [];
-        foreach ($kindred->families() as $family => $ids) {
-            foreach ($kindred->groupSets() as $groups) {
-                $content = $kindred->contentOf($family, $groups);
-                if ($content === '') {
-                    continue;
-                }
-                $hash = hash('xxh128', $about.implode(',', array_map(fn (LinkageGroup $group): string => $group->key, $groups)).$content);
-                $part = $this->keptPart($hash) ?? $this->solved($hash, $kindred, $family, $groups);
-                $all[] = $hash;
+        foreach (array_keys($kindred->families()) as $family) {
+            foreach ($this->ofFamily($kindred, $family, $about) as $hash => $part) {
+                $all[] = (string) $hash;
                 foreach ($part['of'] as $id => $states) {
-                    $parts[$id][] = $hash;
+                    $parts[$id][] = (string) $hash;
                     $keys[$id] = hash('xxh128', ($keys[$id] ?? '').$states);
                 }
             }
         }
         $index = ['fingerprint' => $fingerprint, 'keys' => $keys, 'parts' => $parts, 'all' => $all];
         Cache::put("kin:{$this->keeper}", $index, now()->addMonth());
-        foreach (array_diff($before, $all) as $old) {
+        foreach (array_diff($before, $all, $this->plainParts) as $old) {
             Cache::forget("kin:part:{$old}");
         }
 
@@ -213,14 +245,46 @@ class Kin
     }
 
     /**
+     * The parts of one family: each by itself, or, where something in it is wrong, each with all others.
+     *
+     * @return array<string, Part> by hash
+     */
+    private function ofFamily(Kindred $kindred, int $family, string $about): array
+    {
+        $parts = [];
+        $isDisputed = false;
+        $sets = $kindred->groupSetsOf($family);
+        $name = fn (array $groups): string => implode(',', array_map(fn (LinkageGroup $group): string => $group->key, $groups));
+        foreach ($sets as $groups) {
+            $hash = hash('xxh128', $about.$name($groups).$kindred->contentOf($family, $groups));
+            $parts[$hash] = $this->keptPart($hash) ?? $this->solved($hash, $kindred->plain($family, $groups), $groups);
+            $isDisputed = $isDisputed || $parts[$hash]['disputed'];
+        }
+        if (! $isDisputed) {
+            return $parts;
+        }
+        $whole = $kindred->wholeContentOf($family);
+        array_push($this->plainParts, ...array_map(strval(...), array_keys($parts)));
+        $parts = [];
+        foreach ($sets as $groups) {
+            $hash = hash('xxh128', "{$about}all {$name($groups)}{$whole}");
+            $parts[$hash] = $this->keptPart($hash) ?? $this->solved($hash, $kindred->posterior($family, $groups), $groups);
+        }
+
+        return $parts;
+    }
+
+    /**
      * @param list<LinkageGroup> $groups
      * @return Part
      */
-    private function solved(string $hash, Kindred $kindred, int $family, array $groups): array
+    private function solved(string $hash, FamilyPosterior $posterior, array $groups): array
     {
-        $posterior = $kindred->posterior($family, $groups);
         $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
-        $part = ['of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readable($states)]), $posterior->of), 'contradictions' => $posterior->contradictions, 'exact' => $posterior->isExact, 'error' => $posterior->error];
+        $part = [
+            'of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readableStates($states)]), $posterior->of), 'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
+            'exact' => $posterior->isExact, 'error' => $posterior->error, 'disputed' => $posterior->isDisputed,
+        ];
         Cache::put("kin:part:{$hash}", $part, now()->addMonth());
 
         return $this->parts[$hash] = $part;
@@ -233,7 +297,7 @@ class Kin
      * @param  Distribution<array<string, Diplotype>>  $states
      * @return Distribution<array<string, Diplotype>>
      */
-    private static function readable(Distribution $states): Distribution
+    private static function readableStates(Distribution $states): Distribution
     {
         $entries = $states->entries();
         $longest = max([0, ...array_map(fn (array $entry): int => strlen((string) $entry[1]->denominator()), $entries)]);
@@ -270,6 +334,6 @@ class Kin
         $this->index = null;
         $this->index();
 
-        return $this->parts[$hash] ?? ['of' => [], 'contradictions' => [], 'exact' => true, 'error' => 0.0];
+        return $this->parts[$hash] ?? ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
     }
 }

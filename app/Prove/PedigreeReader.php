@@ -3,15 +3,19 @@
 namespace App\Prove;
 
 use App\Catalogue\CatalogueShelf;
+use App\Documents\DocumentError;
+use App\Documents\DocumentSchema;
 use Destino\Genome\Sex;
-use Destino\Inference\Brood;
-use Destino\Inference\ErrorRates;
-use Destino\Inference\Individual;
+use Destino\Inference\Evidence\Brood;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Roles;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
+use Destino\Inference\Family\Kindred;
+use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\InferenceError;
-use Destino\Inference\Kindred;
-use Destino\Inference\Source;
-use Destino\Inference\Testimony;
 use Destino\Notation\NotationError;
+use Destino\Notation\Target;
 use Destino\Probability\Rational;
 
 /** Reads a pedigree document (destino-pedigree/1), and says where it is not as it should be. */
@@ -25,63 +29,110 @@ class PedigreeReader
     public function __construct(private readonly CatalogueShelf $shelf) {}
 
     /**
-     * @param  array<string, mixed>  $document
+     * @param  array<array-key, mixed>  $document
      *
-     * @throws InferenceError|NotationError
+     * @throws DocumentError|InferenceError|NotationError
      */
     public function read(array $document, ?ErrorRates $rates = null): Kindred
     {
-        if (($document['format'] ?? null) !== self::FORMAT) {
-            throw InferenceError::missing('format', '"'.self::FORMAT.'"');
-        }
+        (new DocumentSchema('pedigree'))->check($document);
+        /** @var list<array<string, mixed>> $entries */
+        $entries = $document['animals'] ?? [];
+        $sexes = self::sexes($entries);
         $animals = [];
-        foreach (self::list($document['animals'] ?? [], 'animals') as $i => $entry) {
-            $animal = $this->animal(self::list($entry, "animals[{$i}]"), "animals[{$i}]");
+        foreach ($entries as $i => $entry) {
+            $animal = $this->animal($entry, "animals[{$i}]", $sexes);
             isset($animals[$animal->id]) ? throw InferenceError::twice(substr($animal->id, strlen(self::MARK))) : $animals[$animal->id] = $animal;
         }
         $broods = [];
-        foreach (self::list($document['groups'] ?? [], 'groups') as $i => $entry) {
-            $broods[] = $this->brood(self::list($entry, "groups[{$i}]"), $i);
+        foreach ($document['groups'] ?? [] as $i => $entry) {
+            $broods[] = $this->brood($entry, "groups[{$i}]");
         }
 
         return new Kindred($this->shelf->catalogue(), $animals, $broods, $rates);
     }
 
-    /** @param  array<array-key, mixed>  $entry */
-    private function animal(array $entry, string $where): Individual
+    /**
+     * Sexes as recorded, or as the role of a parent has them: a text is read for its sex.
+     *
+     * @param  list<array<string, mixed>>  $entries
+     * @return array<string, Sex>
+     */
+    private static function sexes(array $entries): array
     {
-        $id = self::id($entry['id'] ?? null) ?? throw InferenceError::missing("{$where}.id", 'a text or a whole number');
-        $sex = ($entry['sex'] ?? null) === null ? null : Sex::tryFrom(is_string($entry['sex']) ? $entry['sex'] : '') ?? throw InferenceError::missing("{$where}.sex", '"male", "female" or null');
-        $testimonies = [];
-        if (($entry['stated'] ?? null) !== null) {
-            $text = is_string($entry['stated']) ? $entry['stated'] : throw InferenceError::missing("{$where}.stated", 'a genotype in the notation');
-            $reading = $this->shelf->reader()->read($text, $sex ?? Sex::Female);
-            $testimonies[] = new Testimony("{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, Rational::one(), false);
+        $recorded = $places = [];
+        foreach ($entries as $entry) {
+            $id = self::id($entry['id']);
+            if (($entry['sex'] ?? null) !== null) {
+                $recorded[(string) $id] = Sex::from($entry['sex']);
+            }
+            $places[] = [(string) $id, (string) $id, self::sires($entry)[0], self::id($entry['dam'] ?? null)];
         }
-        $saw = ($entry['saw'] ?? null) === null ? null : $this->shelf->targets()->read(is_string($entry['saw']) ? $entry['saw'] : throw InferenceError::missing("{$where}.saw", 'a condition in the notation'));
 
-        return new Individual($id, $sex, self::id($entry['sire'] ?? null), self::id($entry['dam'] ?? null), $testimonies, $saw);
+        return Roles::among($recorded, $places)->sexes;
     }
 
-    /** @param  array<array-key, mixed>  $entry */
-    private function brood(array $entry, int|string $i): Brood
+    /**
+     * @param  array<string, mixed>  $entry
+     * @param  array<string, Sex>  $sexes
+     */
+    private function animal(array $entry, string $where, array $sexes): Individual
     {
-        $where = "groups[{$i}]";
-        $count = $entry['count'] ?? 1;
-        $saw = is_string($entry['saw'] ?? null) ? $entry['saw'] : throw InferenceError::missing("{$where}.saw", 'a condition in the notation');
-        is_int($count) && $count >= 1 && $count <= 1000 ?: throw InferenceError::missing("{$where}.count", 'a whole number from 1 to 1000');
+        $id = (string) self::id($entry['id']);
+        $sex = ($entry['sex'] ?? null) === null ? null : Sex::from($entry['sex']);
+        $testimonies = [];
+        if (($entry['stated'] ?? null) !== null) {
+            $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? Sex::Female);
+            $certainty = Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100));
+            $testimonies[] = new Testimony("{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false, $reading->absent);
+        } elseif (isset($entry['certainty'])) {
+            throw new DocumentError(["{$where}.certainty goes with “stated”, which is missing."]);
+        }
+        [$sires, $weights] = self::sires($entry);
 
-        return new Brood($where, [self::id($entry['sire'] ?? null)], self::id($entry['dam'] ?? null) ?? throw InferenceError::missing("{$where}.dam", 'the id of an animal'), $this->shelf->targets()->read($saw), $count, ($entry['dead'] ?? false) === true);
+        return new Individual($id, $sex, count($sires) === 1 ? $sires[0] : null, self::id($entry['dam'] ?? null), $testimonies, $this->saw($entry), count($sires) > 1 ? $sires : [], $weights, $entry['clutch'] ?? null);
+    }
+
+    /** @param  array<string, mixed>  $entry */
+    private function brood(array $entry, string $where): Brood
+    {
+        [$sires, $weights] = self::sires($entry);
+
+        return new Brood($where, $sires, (string) self::id($entry['dam']), $this->saw($entry) ?? throw new DocumentError(["{$where} wants “saw”."]), $entry['count'] ?? 1, $entry['dead'] ?? false, $weights, $entry['clutch'] ?? null);
+    }
+
+    /** @param  array<string, mixed>  $entry */
+    private function saw(array $entry): ?Target
+    {
+        return ($entry['saw'] ?? null) === null ? null : $this->shelf->targets()->read($entry['saw']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry
+     * @return array{non-empty-list<string|null>, list<Rational>} the possible sires, and their weights where some are given
+     */
+    private static function sires(array $entry): array
+    {
+        if (($entry['sires'] ?? []) === []) {
+            return [[self::id($entry['sire'] ?? null)], []];
+        }
+        if (($entry['sire'] ?? null) !== null) {
+            throw new DocumentError(['An entry has “sire” or “sires”, not both.']);
+        }
+        $sires = $weights = [];
+        foreach ($entry['sires'] as $sire) {
+            $sires[] = self::id(is_array($sire) ? $sire['id'] ?? null : $sire);
+            $weights[] = Rational::parse(rtrim(rtrim(number_format((float) (is_array($sire) ? $sire['weight'] ?? 1 : 1), 12, '.', ''), '0'), '.'));
+        }
+        if (count(array_unique($sires)) < count($sires)) {
+            throw new DocumentError(['The same sire stands twice among “sires”.']);
+        }
+
+        return [$sires, count($sires) > 1 ? $weights : []];
     }
 
     private static function id(mixed $value): ?string
     {
         return is_string($value) || is_int($value) ? self::MARK.$value : null;
-    }
-
-    /** @return array<array-key, mixed> */
-    private static function list(mixed $value, string $where): array
-    {
-        return is_array($value) ? $value : throw InferenceError::missing($where, 'an object or a list');
     }
 }

@@ -5,9 +5,9 @@ namespace App\Prove;
 use App\Catalogue\CatalogueShelf;
 use App\Models\OddTrait;
 use App\Models\TraitEntry;
-use Destino\Inference\TraitAnimal;
-use Destino\Inference\TraitHypothesis;
-use Destino\Inference\TraitNotebook;
+use Destino\Inference\Experiments\TraitAnimal;
+use Destino\Inference\Experiments\TraitHypothesis;
+use Destino\Inference\Experiments\TraitNotebook;
 
 /** What the notebook of an unknown trait says: the hypotheses over time, and which cross would tell most. */
 class TraitPage

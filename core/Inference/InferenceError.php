@@ -42,4 +42,29 @@ final class InferenceError extends DomainException implements DestinoError
 
         return new self("{$parent} is recorded as the {$role} of {$young} and is not {$wanted->value}.");
     }
+
+    public static function bothParents(string $parent, string $young): self
+    {
+        return new self("{$parent} is recorded as the sire and as the dam of {$young}.");
+    }
+
+    public static function twoRoles(string $animal, string $sireOf, string $damOf): self
+    {
+        return new self("{$animal} is recorded as the sire of {$sireOf} and as the dam of {$damOf}.");
+    }
+
+    public static function clutchDiffers(string $clutch): self
+    {
+        return new self("The young of the clutch {$clutch} are recorded with different parents.");
+    }
+
+    public static function oneAnswer(string $where, string $wanted, string $got): self
+    {
+        return new self("{$where} is {$got}, where {$wanted} is wanted.");
+    }
+
+    public static function unknownField(string $where, string $field, string ...$known): self
+    {
+        return new self(($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there. Known are ".implode(', ', $known).'.');
+    }
 }

@@ -13,6 +13,7 @@ final readonly class Reading
      * @param list<Piece> $pieces in the order of the text
      * @param list<string> $notes what was assumed in reading
      * @param list<NotationError> $errors in the order of the text
+     * @param list<string> $absent alleles that the text says are not carried
      */
     public function __construct(
         public string $text,
@@ -20,6 +21,7 @@ final readonly class Reading
         public array $pieces,
         public array $notes,
         public array $errors,
+        public array $absent = [],
     ) {}
 
     /** @throws NotationError the first error, where there is one */

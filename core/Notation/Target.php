@@ -47,16 +47,20 @@ final readonly class Target
         return new self($this->text, $this->conditions, $this->only, $sex, $this->notes);
     }
 
-    /** Whether a form passes all that is asked of its locus. */
-    public function accepts(Form $form): bool
+    /**
+     * Whether a form passes all that is asked of its locus.
+     *
+     * @param bool $isHidden whether another form hides what shows here, so that "not X" says nothing of it
+     */
+    public function accepts(Form $form, bool $isHidden = false): bool
     {
         foreach ($this->byLocus[$form->locus] ?? [] as $condition) {
-            if (! $condition->accepts($form)) {
+            if (! $condition->accepts($form) && ! ($isHidden && $condition->isOnlyOfTheEye())) {
                 return false;
             }
         }
 
-        return ! $this->only || array_diff($form->shows, array_keys($this->named)) === [];
+        return ! $this->only || $isHidden || array_diff($form->shows, array_keys($this->named)) === [];
     }
 
     public function acceptsSex(?Sex $sex): bool

@@ -28,6 +28,12 @@ final readonly class TargetCondition
         return false;
     }
 
+    /** Whether it only says what is not to be seen, which a form that hides it makes true of anything. */
+    public function isOnlyOfTheEye(): bool
+    {
+        return array_filter($this->anyOf, static fn (Clause $clause): bool => ! in_array($clause->kind, [ClauseKind::NotShowing, ClauseKind::NotForm], true)) === [];
+    }
+
     /** @return list<string> alleles that it asks to show or to be carried */
     public function wantedAlleles(): array
     {

@@ -14,6 +14,11 @@ final class InvalidNumber extends InvalidArgumentException implements DestinoErr
         return new self('A fraction cannot have 0 below the line.');
     }
 
+    public static function notFinite(): self
+    {
+        return new self("A number must be finite.");
+    }
+
     public static function unreadable(string $text): self
     {
         $shown = mb_substr($text, 0, 30);

@@ -8,7 +8,7 @@ use App\House\House;
 use App\Http\Middleware\EnterCollection;
 use App\Models\Animal;
 use App\Models\Clutch;
-use Destino\Inference\FaultKind;
+use Destino\Inference\Faults\FaultKind;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Cache;
 use Random\Engine\Mt19937;

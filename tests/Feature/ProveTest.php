@@ -105,8 +105,8 @@ class ProveTest extends TestCase
             $clutch->sires()->create(['animal_id' => $sire->id]);
         }
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 2]);
-        // Each egg is of either with 1/2: (3/4)² against 1.
-        $this->assertSame('36% het Clown', $this->text('One'));
+        // The clutch is of one of them, either with 1/2: half of (1/2)² and half of 1, against 1.
+        $this->assertSame('38% het Clown', $this->text('One'));
         $clutch->counts()->create(['saw' => 'Clown', 'count' => 1]);
         $this->assertSame('het Clown', $this->text('One'));
     }

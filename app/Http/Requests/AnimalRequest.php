@@ -13,7 +13,7 @@ use App\Models\Statement;
 use App\Models\User;
 use Closure;
 use Destino\Genome\Sex;
-use Destino\Inference\Source;
+use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;

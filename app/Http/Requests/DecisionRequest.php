@@ -4,10 +4,11 @@ namespace App\Http\Requests;
 
 use App\Models\Decision;
 use App\Models\User;
-use Destino\Inference\FaultKind;
+use Destino\Inference\Faults\FaultKind;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 
-/** What a keeper holds to be wrong: "kind|a5|allele,allele", and why. */
+/** What a keeper holds to be wrong: "kind|a5|allele,allele|instead", several joined with ";", and why. */
 class DecisionRequest extends RecordRequest
 {
     protected function subject(): ?Model
@@ -21,7 +22,7 @@ class DecisionRequest extends RecordRequest
         $kinds = implode('|', array_column(FaultKind::cases(), 'value'));
 
         return [
-            'explanation' => ['required', "regex:/^({$kinds})\\|[ac]\\d{1,12}\\|[a-z0-9,-]{0,900}$/"],
+            'explanation' => ['required', "regex:/^(({$kinds})\\|[ac]\\d{1,12}\\|[a-z0-9,-]{0,900}(\\|[a-z0-9-]{0,60})?(;|$)){1,12}$/"],
             'reason' => ['required', 'string', 'max:1000'],
             'form_token' => ['nullable', 'uuid'],
         ];
@@ -42,23 +43,48 @@ class DecisionRequest extends RecordRequest
         });
     }
 
-    public function addTo(User $keeper): Decision
+    /** @return list<Decision> one for each thing that is held to be wrong */
+    public function addTo(User $keeper): array
     {
-        [$kind, $subject, $alleles] = explode('|', (string) $this->validated('explanation'));
-        $id = (int) substr($subject, 1);
+        return DB::transaction(function () use ($keeper): array {
+            $decisions = [];
+            foreach ($this->faults() as $i => [$kind, $subject, $alleles, $instead]) {
+                $id = (int) substr($subject, 1);
+                $values = ['kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null, 'clutch_count_id' => $subject[0] === 'c' ? $id : null, 'alleles' => array_values(array_filter(explode(',', $alleles))), 'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'), 'on' => now()->format('Y-m-d')];
+                /** @var Decision $decision */
+                $decision = $i === 0 ? $this->once($keeper->decisions(), $values) : $keeper->decisions()->create($values);
+                $decisions[] = $decision;
+                if ($i === 0 && ! $decision->wasRecentlyCreated) {
+                    break; // the second click of a double one
+                }
+            }
 
-        /** @var Decision */
-        return $this->once($keeper->decisions(), ['kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null, 'clutch_count_id' => $subject[0] === 'c' ? $id : null, 'alleles' => array_values(array_filter(explode(',', $alleles))), 'reason' => $this->validated('reason'), 'on' => now()->format('Y-m-d')]);
+            return $decisions;
+        });
+    }
+
+    /** @return list<array{string, string, string, string}> kind, subject, alleles, what a misnamed gene is */
+    private function faults(): array
+    {
+        return array_map(function (string $fault): array {
+            [$kind, $subject, $alleles, $instead] = [...explode('|', $fault), ''];
+
+            return [$kind, $subject, $alleles, $instead];
+        }, array_values(array_filter(explode(';', (string) $this->input('explanation')))));
     }
 
     private function isOfCollection(): bool
     {
-        $subject = explode('|', (string) $this->input('explanation'))[1];
         /** @var User $user */
         $user = $this->user();
         $keeper = $user->keeper();
-        $id = (int) substr($subject, 1);
+        foreach ($this->faults() as [, $subject]) {
+            $id = (int) substr($subject, 1);
+            if (! ($subject[0] === 'a' ? $keeper->animals()->whereKey($id)->exists() : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($id))->exists())) {
+                return false;
+            }
+        }
 
-        return $subject[0] === 'a' ? $keeper->animals()->whereKey($id)->exists() : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($id))->exists();
+        return true;
     }
 }

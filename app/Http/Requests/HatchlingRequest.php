@@ -9,7 +9,7 @@ use App\House\House;
 use App\Models\Animal;
 use App\Models\Clutch;
 use Destino\Genome\Sex;
-use Destino\Inference\Source;
+use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;

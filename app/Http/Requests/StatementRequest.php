@@ -5,7 +5,7 @@ namespace App\Http\Requests;
 use App\Catalogue\CatalogueShelf;
 use App\Models\Animal;
 use App\Models\Statement;
-use Destino\Inference\Source;
+use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;

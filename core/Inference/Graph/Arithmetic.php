@@ -7,49 +7,61 @@ namespace Destino\Inference\Graph;
 use Destino\Probability\Rational;
 
 /**
- * Numbers that the tables of a factor graph hold, with the three loops that elimination is made of.
+ * Numbers that the tables of a factor graph hold, with the loops that elimination is made of. A table holds only what is
+ * possible: a number above 0 by its place, and nothing at every other place.
  *
  * @template N
  */
 interface Arithmetic
 {
     /** @return N */
-    public function of(Rational $number): mixed;
+    public function of(Rational|float $number): mixed;
 
     /**
      * @param array<int, N> $table
+     * @param list<int> $places place in the other table of each entry, in the order of the entries
      * @param array<int, N> $other
-     * @param list<int> $offsets place in the other table of each place of this one
-     * @return array<int, N> table[i] · other[offsets[i]]
+     * @return array<int, N> the products; entries that the other table excludes are left out
      */
-    public function times(array $table, array $other, array $offsets): array;
+    public function filtered(array $table, array $places, array $other): array;
 
     /**
      * @param array<int, N> $table
-     * @param array<int, N> $other
-     * @param list<int> $offsets
-     * @return array<int, N> table[i] / other[offsets[i]], 0 where both are 0
+     * @param list<int> $bases place in the result of each entry
+     * @param list<int> $common place of what each entry shares with the other table
+     * @param array<int, list<array{int, N}>> $index the other table: what it adds to the place, and its number, by what is shared
+     * @return array<int, N> the products
      */
-    public function over(array $table, array $other, array $offsets): array;
+    public function joined(array $table, array $bases, array $common, array $index): array;
 
     /**
      * @param array<int, N> $table
-     * @param list<int> $offsets place in the result of each place of the table
+     * @param list<int> $places place in the result of each entry
      * @return array<int, N> the entries that fall on each place, added up
      */
-    public function sums(array $table, array $offsets, int $size): array;
+    public function sums(array $table, array $places): array;
+
+    /**
+     * @param array<int, N> $table
+     * @param array<int, N> $by
+     * @return array<int, N> table[i] / by[i], where both are there
+     */
+    public function over(array $table, array $by): array;
 
     /**
      * Keeps a table in a comfortable range.
      *
      * @param array<int, N> $table
-     * @return array{array<int, N>, float} the table divided by a number, and the natural logarithm of that number; minus infinity where all is 0
+     * @return array{array<int, N>, float} the table divided by a number, and the natural logarithm of that number; minus infinity where nothing is possible
      */
     public function scaled(array $table): array;
 
     /**
      * @param array<int, N> $table
-     * @return list<Rational>|null shares of the sum; null where all is 0
+     * @return list<Rational>|null shares of the sum, for the places from 0 to size - 1; null where nothing is possible
      */
-    public function shares(array $table): ?array;
+    public function shares(array $table, int $size): ?array;
+
+    /** @param N $number */
+    public function float(mixed $number): float;
 }

@@ -9,7 +9,8 @@ use Destino\Probability\Rational;
 /**
  * Scaled doubles, for large collections. Every entry is a sum of products of positive numbers, so that nothing cancels
  * and the relative error of a share stays near the number of steps times 2⁻⁵³ (the tests hold it below 1e-11). Shares are
- * given as the simplest fraction within 1e-12, so that what is 1/9 is read as 1/9.
+ * given as the simplest fraction within 1e-12 (of themselves, where they are small), so that what is 1/9 is read as 1/9
+ * and what is possible never as impossible.
  *
  * @implements Arithmetic<float>
  */
@@ -17,38 +18,66 @@ final readonly class Doubles implements Arithmetic
 {
     public const TOLERANCE = 1e-12;
 
-    public function of(Rational $number): float
+    public function of(Rational|float $number): float
     {
-        return $number->toFloat();
+        return is_float($number) ? $number : $number->toFloat();
     }
 
-    public function times(array $table, array $other, array $offsets): array
+    public function filtered(array $table, array $places, array $other): array
     {
-        foreach ($offsets as $i => $at) {
-            $table[$i] *= $other[$at];
+        $left = [];
+        $i = 0;
+        foreach ($table as $key => $entry) {
+            if (isset($other[$places[$i]])) {
+                $left[$key] = $entry * $other[$places[$i]];
+            }
+            $i++;
         }
 
-        return $table;
+        return $left;
     }
 
-    public function over(array $table, array $other, array $offsets): array
+    public function joined(array $table, array $bases, array $common, array $index): array
     {
-        foreach ($offsets as $i => $at) {
-            $by = $other[$at];
-            $table[$i] = $by === 0.0 ? 0.0 : $table[$i] / $by;
+        $joined = [];
+        $i = 0;
+        foreach ($table as $entry) {
+            $base = $bases[$i];
+            foreach ($index[$common[$i]] ?? [] as [$extra, $factor]) {
+                $joined[$base + $extra] = $entry * $factor;
+            }
+            $i++;
         }
 
-        return $table;
+        return $joined;
     }
 
-    public function sums(array $table, array $offsets, int $size): array
+    public function sums(array $table, array $places): array
     {
-        $sums = array_fill(0, $size, 0.0);
-        foreach ($offsets as $i => $at) {
-            $sums[$at] += $table[$i];
+        $sums = [];
+        $i = 0;
+        foreach ($table as $entry) {
+            $at = $places[$i++];
+            if (isset($sums[$at])) {
+                $sums[$at] += $entry;
+            } else {
+                $sums[$at] = $entry;
+            }
         }
 
         return $sums;
+    }
+
+    public function over(array $table, array $by): array
+    {
+        $left = [];
+        foreach ($table as $key => $entry) {
+            if (isset($by[$key]) && $by[$key] > 0.0) {
+                $left[$key] = $entry / $by[$key];
+            }
+        }
+
+        return $left;
     }
 
     public function scaled(array $table): array
@@ -57,25 +86,34 @@ final readonly class Doubles implements Arithmetic
         if ($most <= 0.0) {
             return [$table, -INF];
         }
+        if ($most > 1e-60 && $most < 1e60) {
+            return [$table, 0.0];
+        }
 
         return [array_map(static fn (float $entry): float => $entry / $most, $table), log($most)];
     }
 
-    public function shares(array $table): ?array
+    public function shares(array $table, int $size): ?array
     {
         $sum = array_sum($table);
         if ($sum <= 0.0) {
             return null;
         }
-        $shares = array_map(static fn (float $entry): Rational => Rational::nearest($entry / $sum, self::TOLERANCE), $table);
-        // The largest share takes what rounding has left over, so that they sum to 1.
-        $largest = (int) array_search(max([0.0, ...$table]), $table, true);
+        $largest = (int) array_search(max($table), $table, true);
+        $shares = [];
         $others = Rational::zero();
-        foreach ($shares as $i => $share) {
-            $others = $i === $largest ? $others : $others->plus($share);
+        for ($i = 0; $i < $size; $i++) {
+            $share = ($table[$i] ?? 0.0) / $sum;
+            $shares[$i] = $share === 0.0 ? Rational::zero() : Rational::nearest($share, self::TOLERANCE * min(1.0, 100 * $share));
+            $others = $i === $largest ? $others : $others->plus($shares[$i]);
         }
-        $shares[$largest] = $others->complement();
+        $shares[$largest] = $others->complement(); // the largest takes what rounding has left over, so that they sum to 1
 
         return array_values($shares);
+    }
+
+    public function float(mixed $number): float
+    {
+        return $number;
     }
 }

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Graph;
 
+use Destino\Probability\Rational;
+use Random\Randomizer;
+
 /**
  * Variable elimination over a bucket tree: every variable in turn is summed out of the tables that hold it, and the table
- * that is left goes to the next variable of it; then the way back brings to each what the rest says (Dechter 1999).
+ * that is left goes to the next variable of it; then the way back brings to each what the rest says (Dechter 1999). Tables
+ * hold only what is possible, so that they are far smaller than the order alone tells.
  *
  * @template N
  */
 final class Elimination
 {
-    /** @var array<int, list<int>> variables of each bucket, its own first */
+    /** @var array<int, Scope> variables of each bucket, its own first */
     private array $scopes = [];
 
     /** @var array<int, array<int, N>> product of the tables of a bucket and of what came from below */
@@ -26,96 +30,198 @@ final class Elimination
 
     private float $log = 0.0;
 
+    /** Entries that all tables hold together, and those of the largest. */
+    public int $entries = 0;
+
+    public int $largest = 0;
+
+    /** @var array<int, int> place in the order of elimination by variable */
+    private readonly array $turn;
+
     /**
      * @param array<int, int> $sizes number of values by variable
      * @param list<Factor> $factors
      * @param Arithmetic<N> $arithmetic
+     * @param int $budget entries that all tables may hold together
+     * @param list<array{Scope, array<int, N>}> $prepared further tables, as prepared() gives them for the same order
      */
-    public function __construct(private readonly array $sizes, private readonly array $factors, private readonly Order $order, private readonly Arithmetic $arithmetic) {}
+    public function __construct(private readonly array $sizes, private readonly array $factors, private readonly Order $order, private readonly Arithmetic $arithmetic, private readonly int $budget = PHP_INT_MAX, private readonly array $prepared = [])
+    {
+        $this->turn = array_flip($order->variables);
+    }
 
+    /** @throws TooWide */
     public function run(): Marginals
     {
         if (! $this->collect()) {
             return new Marginals([], -INF);
         }
 
-        return new Marginals($this->distribute(), $this->log);
+        $marginals = [];
+        foreach ($this->distribute() as $variable => $own) {
+            $marginals[$variable] = $this->arithmetic->shares($own, $this->sizes[$variable]) ?? [];
+        }
+
+        return new Marginals($marginals, $this->log);
     }
 
     /**
-     * P(values of two variables | evidence), the second running fastest, after run(); the order must have been made with
-     * a scope that holds both.
+     * P(value | evidence) of every variable in doubles, for means of many answers.
      *
-     * @return list<\Destino\Probability\Rational>
+     * @return array<int, array<int, float>>|null by variable and value, those that are impossible left out; null where the evidence cannot be
+     */
+    public function floats(): ?array
+    {
+        if (! $this->collect()) {
+            return null;
+        }
+        $floats = [];
+        foreach ($this->distribute() as $variable => $own) {
+            $weights = array_map($this->arithmetic->float(...), $own);
+            $sum = array_sum($weights);
+            foreach ($weights as $value => $weight) {
+                $floats[$variable][$value] = $weight / $sum;
+            }
+        }
+
+        return $floats;
+    }
+
+    /**
+     * P(values of two variables | evidence), the second running fastest, after run(); some table must hold both.
+     *
+     * @return list<Rational> empty where no table holds both
      */
     public function jointOf(int $one, int $other): array
     {
-        foreach ($this->scopes as $variable => $scope) {
-            if (in_array($one, $scope, true) && in_array($other, $scope, true)) {
-                return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $this->offsets($scope, [$one, $other]), $this->sizes[$one] * $this->sizes[$other])) ?? [];
+        foreach ($this->holding([$one, $other]) as $variable) {
+            $scope = $this->scopes[$variable];
+            if (isset($scope->strides[$one], $scope->strides[$other])) {
+                $places = $scope->places(array_keys($this->products[$variable]), [$one => $this->sizes[$other], $other => 1]);
+
+                return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $places), $this->sizes[$one] * $this->sizes[$other]) ?? [];
             }
         }
 
         return [];
     }
 
-    /** Only the natural logarithm of P(evidence). */
+    /**
+     * Buckets that may hold some variables together: their own and those that were emptied before.
+     *
+     * @param list<int> $variables
+     * @return list<int>
+     */
+    private function holding(array $variables): array
+    {
+        $last = min(array_map(fn (int $variable): int => $this->turn[$variable], $variables));
+
+        return array_slice($this->order->variables, 0, $last + 1);
+    }
+
+    /** @return list<Rational> P(value of a variable | evidence), after run() */
+    public function marginalOf(int $variable): array
+    {
+        $places = $this->scopes[$variable]->places(array_keys($this->products[$variable]), [$variable => 1]);
+
+        return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $places), $this->sizes[$variable]) ?? [];
+    }
+
+    /**
+     * Only the natural logarithm of P(evidence).
+     *
+     * @throws TooWide
+     */
     public function logEvidence(): float
     {
         return $this->collect() ? $this->log : -INF;
     }
 
+    /**
+     * Values of all variables drawn together from P(values | evidence), after collect() has been done by run() or logEvidence().
+     *
+     * @return array<int, int> value by variable
+     */
+    public function draw(Randomizer $chance): array
+    {
+        $values = [];
+        foreach (array_reverse($this->order->variables) as $variable) {
+            $scope = $this->scopes[$variable];
+            $rest = 0;
+            foreach (array_slice($scope->variables, 1) as $other) {
+                $rest += $values[$other] * $scope->strides[$other];
+            }
+            $weights = [];
+            for ($value = 0; $value < $this->sizes[$variable]; $value++) {
+                $entry = $this->products[$variable][$rest + $value * $scope->strides[$variable]] ?? null;
+                $weights[$value] = $entry === null ? 0.0 : $this->arithmetic->float($entry);
+            }
+            $values[$variable] = Draw::from($weights, $chance);
+        }
+
+        return $values;
+    }
+
+    /** @return list<array{Scope, array<int, N>}> the tables that hold a variable, made ready once for many runs over the same order */
+    public function prepared(): array
+    {
+        $prepared = [];
+        foreach ($this->factors as $factor) {
+            if ($factor->scope !== []) {
+                $prepared[] = $this->inOrder($factor->scope, array_map($this->arithmetic->of(...), $factor->table));
+            }
+        }
+
+        return $prepared;
+    }
+
     private function collect(): bool
     {
-        $turn = array_flip($this->order->variables);
-        /** @var array<int, list<array{list<int>, array<int, N>}>> $buckets */
         $buckets = array_fill_keys($this->order->variables, []);
+        foreach ($this->prepared as [$scope, $table]) {
+            $buckets[$scope->variables[0]][] = [$scope, $table];
+        }
         foreach ($this->factors as $factor) {
             $table = array_map($this->arithmetic->of(...), $factor->table);
             if ($factor->scope === []) {
-                [, $log] = $this->arithmetic->scaled($table);
-                $this->log += $log;
+                $this->log += $this->arithmetic->scaled($table)[1];
+                if ($table !== []) {
+                    $this->log += log($this->arithmetic->float($this->arithmetic->scaled($table)[0][0]));
+                }
 
                 continue;
             }
-            $first = $factor->scope[0];
-            foreach ($factor->scope as $variable) {
-                $first = $turn[$variable] < $turn[$first] ? $variable : $first;
-            }
-            $buckets[$first][] = [$factor->scope, $table];
+            [$scope, $table] = $this->inOrder($factor->scope, $table);
+            $buckets[$scope->variables[0]][] = [$scope, $table];
         }
-        foreach ($this->order->variables as $i => $variable) {
-            $scope = [$variable, ...$this->order->cliques[$i]];
-            $product = $this->product($scope, $buckets[$variable]);
-            $buckets[$variable] = [];
+        foreach ($this->order->variables as $variable) {
+            $tables = $buckets[$variable];
+            unset($buckets[$variable]);
+            [$scope, $product] = $this->product($variable, $tables);
             [$product, $log] = $this->arithmetic->scaled($product);
             $this->log += $log;
             if ($log === -INF) {
                 return false;
             }
+            $this->spend(count($product));
             $this->scopes[$variable] = $scope;
             $this->products[$variable] = $product;
-            $rest = $this->order->cliques[$i];
-            $up = $this->arithmetic->sums($product, $this->offsets($scope, $rest), $this->sizeOf($rest));
-            if ($rest === []) {
-                [, $log] = $this->arithmetic->scaled($up);
-                $this->log += $log;
+            $rest = new Scope(array_slice($scope->variables, 1), $this->sizes);
+            $up = $this->arithmetic->sums($product, $scope->places(array_keys($product), $rest->strides));
+            if ($rest->variables === []) {
+                $this->log += log($this->arithmetic->float($up[0]));
 
                 continue;
             }
-            $next = $rest[0];
-            foreach ($rest as $other) {
-                $next = $turn[$other] < $turn[$next] ? $other : $next;
-            }
-            $this->parents[$variable] = $next;
+            $this->parents[$variable] = $rest->variables[0];
             $this->up[$variable] = $up;
-            $buckets[$next][] = [$rest, $up];
+            $buckets[$rest->variables[0]][] = [$rest, $up];
         }
 
         return $this->log > -INF;
     }
 
-    /** @return array<int, list<\Destino\Probability\Rational>> */
+    /** @return array<int, array<int, N>> weight of each value, by variable */
     private function distribute(): array
     {
         $marginals = [];
@@ -123,72 +229,124 @@ final class Elimination
             $scope = $this->scopes[$variable];
             $parent = $this->parents[$variable] ?? null;
             if ($parent !== null) {
-                $rest = array_slice($scope, 1);
-                $all = $this->arithmetic->sums($this->products[$parent], $this->offsets($this->scopes[$parent], $rest), $this->sizeOf($rest));
-                $down = $this->arithmetic->over($all, $this->up[$variable], range(0, count($all) - 1));
-                [$this->products[$variable]] = $this->arithmetic->scaled($this->arithmetic->times($this->products[$variable], $down, $this->offsets($scope, $rest)));
+                $rest = new Scope(array_slice($scope->variables, 1), $this->sizes);
+                $all = $this->arithmetic->sums($this->products[$parent], $this->scopes[$parent]->places(array_keys($this->products[$parent]), $rest->strides));
+                $down = $this->arithmetic->over($all, $this->up[$variable]);
+                $places = $scope->places(array_keys($this->products[$variable]), $rest->strides);
+                [$this->products[$variable]] = $this->arithmetic->scaled($this->arithmetic->filtered($this->products[$variable], $places, $down));
             }
-            $marginals[$variable] = $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $this->offsets($scope, [$variable]), $this->sizes[$variable])) ?? [];
+            $marginals[$variable] = $this->arithmetic->sums($this->products[$variable], $scope->places(array_keys($this->products[$variable]), [$variable => 1]));
         }
 
         return $marginals;
     }
 
     /**
-     * @param list<int> $scope
-     * @param list<array{list<int>, array<int, N>}> $tables
-     * @return array<int, N>
+     * A table with its variables in the order of elimination.
+     *
+     * @param non-empty-list<int> $variables
+     * @param array<int, N> $table
+     * @return array{Scope, array<int, N>}
      */
-    private function product(array $scope, array $tables): array
+    private function inOrder(array $variables, array $table): array
     {
-        usort($tables, static fn (array $a, array $b): int => count($b[1]) <=> count($a[1]));
-        $product = array_fill(0, $this->sizeOf($scope), $this->arithmetic->of(\Destino\Probability\Rational::one()));
-        foreach ($tables as [$own, $table]) {
-            $product = $this->arithmetic->times($product, $table, $this->offsets($scope, $own));
+        $sorted = $variables;
+        usort($sorted, fn (int $a, int $b): int => $this->turn[$a] <=> $this->turn[$b]);
+        $scope = new Scope($sorted, $this->sizes);
+        if ($sorted === $variables) {
+            return [$scope, $table];
         }
+        $places = (new Scope($variables, $this->sizes))->places(array_keys($table), $scope->strides);
 
-        return $product;
+        return [$scope, array_combine($places, array_values($table))];
     }
 
     /**
-     * The place in a table over some of the variables, for each place of a table over all of them.
-     *
-     * @param list<int> $scope
-     * @param list<int> $part
-     * @return list<int>
+     * @param list<array{Scope, array<int, N>}> $tables
+     * @return array{Scope, array<int, N>}
      */
-    private function offsets(array $scope, array $part): array
+    private function product(int $variable, array $tables): array
     {
-        $stride = [];
-        $step = 1;
-        foreach (array_reverse($part) as $variable) {
-            $stride[$variable] = $step;
-            $step *= $this->sizes[$variable];
-        }
-        $offsets = [0];
-        foreach ($scope as $variable) {
-            $step = $stride[$variable] ?? 0;
-            $size = $this->sizes[$variable];
-            $longer = [];
-            foreach ($offsets as $offset) {
-                for ($value = 0; $value < $size; $value++) {
-                    $longer[] = $offset + $value * $step;
-                }
+        usort($tables, static fn (array $a, array $b): int => [count($b[0]->variables), count($a[1])] <=> [count($a[0]->variables), count($b[1])]);
+        [$scope, $product] = array_shift($tables) ?? [new Scope([$variable], $this->sizes), array_fill(0, $this->sizes[$variable], $this->arithmetic->of(Rational::one()))];
+        while ($tables !== []) {
+            $next = $this->closest($scope, $tables);
+            [$other, $table] = $tables[$next];
+            array_splice($tables, $next, 1);
+            $keys = array_keys($product);
+            if (array_diff_key($other->strides, $scope->strides) === []) {
+                $product = $this->arithmetic->filtered($product, $scope->places($keys, $other->strides), $table);
+
+                continue;
             }
-            $offsets = $longer;
+            [$scope, $product] = $this->join($scope, $product, $other, $table);
         }
 
-        return $offsets;
+        return [$scope, $product];
     }
 
-    /** @param list<int> $scope */
-    private function sizeOf(array $scope): int
+    /**
+     * The table that adds the fewest places: one that only excludes comes first.
+     *
+     * @param non-empty-list<array{Scope, array<int, N>}> $tables
+     */
+    private function closest(Scope $scope, array $tables): int
     {
-        $size = 1;
-        foreach ($scope as $variable) {
-            $size *= $this->sizes[$variable];
+        $best = 0;
+        $least = INF;
+        foreach ($tables as $i => [$other]) {
+            $adds = 1.0;
+            foreach (array_diff_key($other->strides, $scope->strides) as $extra => $_) {
+                $adds *= $this->sizes[$extra];
+            }
+            if ($adds < $least) {
+                [$best, $least] = [$i, $adds];
+            }
         }
 
-        return $size;
+        return $best;
+    }
+
+    /**
+     * @param array<int, N> $product
+     * @param array<int, N> $table
+     * @return array{Scope, array<int, N>}
+     */
+    private function join(Scope $scope, array $product, Scope $other, array $table): array
+    {
+        $variables = array_keys($scope->strides + $other->strides);
+        usort($variables, fn (int $a, int $b): int => $this->turn[$a] <=> $this->turn[$b]);
+        $union = new Scope($variables, $this->sizes);
+        if (! is_int($union->size)) {
+            throw TooWide::beyond($this->budget);
+        }
+        $shared = (new Scope(array_values(array_filter($variables, static fn (int $one): bool => isset($scope->strides[$one], $other->strides[$one]))), $this->sizes))->strides;
+        $keys = array_keys($table);
+        $of = $other->places($keys, $shared);
+        $adds = $other->places($keys, array_diff_key($union->strides, $scope->strides));
+        $index = [];
+        foreach ($keys as $i => $key) {
+            $index[$of[$i]][] = [$adds[$i], $table[$key]];
+        }
+        $own = array_keys($product);
+        $common = $scope->places($own, $shared);
+        $entries = 0;
+        foreach ($common as $place) {
+            $entries += count($index[$place] ?? []);
+        }
+        if ($this->entries + $entries > $this->budget) {
+            throw TooWide::beyond($this->budget);
+        }
+
+        return [$union, $this->arithmetic->joined($product, $scope->places($own, array_intersect_key($union->strides, $scope->strides)), $common, $index)];
+    }
+
+    private function spend(int $entries): void
+    {
+        $this->entries += $entries;
+        $this->largest = max($this->largest, $entries);
+        if ($this->entries > $this->budget) {
+            throw TooWide::beyond($this->budget);
+        }
     }
 }

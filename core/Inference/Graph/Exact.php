@@ -7,43 +7,67 @@ namespace Destino\Inference\Graph;
 use Destino\Probability\Rational;
 
 /**
- * Exact rationals, for families of a size at which their digits stay readable.
+ * Exact rationals, for families of the size that a person could check.
  *
  * @implements Arithmetic<Rational>
  */
 final readonly class Exact implements Arithmetic
 {
-    public function of(Rational $number): Rational
+    public function of(Rational|float $number): Rational
     {
-        return $number;
+        return is_float($number) ? throw new \LogicException('A table of doubles has no exact answer.') : $number;
     }
 
-    public function times(array $table, array $other, array $offsets): array
+    public function filtered(array $table, array $places, array $other): array
     {
-        foreach ($offsets as $i => $at) {
-            $table[$i] = $table[$i]->isZero() ? $table[$i] : $table[$i]->times($other[$at]);
+        $left = [];
+        $i = 0;
+        foreach ($table as $key => $entry) {
+            $factor = $other[$places[$i++]] ?? null;
+            if ($factor !== null) {
+                $left[$key] = $entry->times($factor);
+            }
         }
 
-        return $table;
+        return $left;
     }
 
-    public function over(array $table, array $other, array $offsets): array
+    public function joined(array $table, array $bases, array $common, array $index): array
     {
-        foreach ($offsets as $i => $at) {
-            $table[$i] = $table[$i]->isZero() ? $table[$i] : $table[$i]->dividedBy($other[$at]);
+        $joined = [];
+        $i = 0;
+        foreach ($table as $entry) {
+            foreach ($index[$common[$i]] ?? [] as [$extra, $factor]) {
+                $joined[$bases[$i] + $extra] = $entry->times($factor);
+            }
+            $i++;
         }
 
-        return $table;
+        return $joined;
     }
 
-    public function sums(array $table, array $offsets, int $size): array
+    public function sums(array $table, array $places): array
     {
-        $sums = array_fill(0, $size, Rational::zero());
-        foreach ($offsets as $i => $at) {
-            $sums[$at] = $table[$i]->isZero() ? $sums[$at] : $sums[$at]->plus($table[$i]);
+        $sums = [];
+        $i = 0;
+        foreach ($table as $entry) {
+            $at = $places[$i++];
+            $sums[$at] = isset($sums[$at]) ? $sums[$at]->plus($entry) : $entry;
         }
 
         return $sums;
+    }
+
+    public function over(array $table, array $by): array
+    {
+        $left = [];
+        foreach ($table as $key => $entry) {
+            if (isset($by[$key])) {
+                $left[$key] = $entry->dividedBy($by[$key]);
+            }
+        }
+
+        return $left;
     }
 
     public function scaled(array $table): array
@@ -56,18 +80,21 @@ final readonly class Exact implements Arithmetic
             return [$table, -INF];
         }
 
-        return [array_map(static fn (Rational $entry): Rational => $entry->dividedBy($most), $table), self::log($most)];
+        return [array_map(static fn (Rational $entry): Rational => $entry->dividedBy($most), $table), $most->log()];
     }
 
-    public function shares(array $table): ?array
+    public function shares(array $table, int $size): ?array
     {
         $sum = array_reduce($table, static fn (Rational $sum, Rational $entry): Rational => $sum->plus($entry), Rational::zero());
+        if ($sum->isZero()) {
+            return null;
+        }
 
-        return $sum->isZero() ? null : array_values(array_map(static fn (Rational $entry): Rational => $entry->dividedBy($sum), $table));
+        return array_map(static fn (int $i): Rational => isset($table[$i]) ? $table[$i]->dividedBy($sum) : Rational::zero(), range(0, $size - 1));
     }
 
-    private static function log(Rational $number): float
+    public function float(mixed $number): float
     {
-        return log($number->numerator()->toFloat()) - log($number->denominator()->toFloat());
+        return $number->toFloat();
     }
 }

@@ -4,17 +4,30 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Graph;
 
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
 /**
- * In which order to eliminate the variables of a graph: always the one whose table is smallest next (min-weight), ties by
- * the fewest new edges (min-fill). Finding the best order is hard; this one is near it on pedigrees.
+ * In which order to eliminate the variables of a graph. Finding the best order is hard; weighted min-fill (the variable
+ * whose neighbours lack the lightest edges comes next) is near it on pedigrees, and where the first try is wide, others
+ * with ties broken by chance are tried within a budget, and the best is kept (restarts after Fishelson and Geiger 2004).
  */
 final readonly class Order
 {
+    /** Full tables below this many entries need no second try. */
+    private const NARROW = 20_000.0;
+
+    /** Beyond this no other try would come near enough. */
+    private const HOPELESS = 3e8;
+
+    /** Variables that all tries together may eliminate. */
+    private const WORK = 12_000;
+
     /**
      * @param list<int> $variables in order
      * @param list<list<int>> $cliques the variables beside each when its turn comes
-     * @param float $size entries of all tables
-     * @param float $largest entries of the largest table
+     * @param float $size entries of all tables, were they full
+     * @param float $largest entries of the largest table, were it full
      */
     private function __construct(public array $variables, public array $cliques, public float $size, public float $largest) {}
 
@@ -22,7 +35,40 @@ final readonly class Order
      * @param array<int, int> $sizes number of values by variable
      * @param list<list<int>> $scopes
      */
-    public static function of(array $sizes, array $scopes): self
+    public static function of(array $sizes, array $scopes, int $work = self::WORK): self
+    {
+        $beside = self::beside($sizes, $scopes);
+        $best = (new Greedy($sizes, $beside, null))->run(INF);
+        $each = max(1, count($sizes));
+        for ($try = 1; $best !== null && $best[3] > self::NARROW && $best[2] < self::HOPELESS && $try * $each <= $work; $try++) {
+            $other = (new Greedy($sizes, $beside, new Randomizer(new Mt19937($try)), $try % 2 === 0))->run($best[2]);
+            $best = $other !== null && $other[2] < $best[2] ? $other : $best;
+        }
+
+        return $best === null ? new self([], [], 0.0, 0.0) : new self(...$best);
+    }
+
+    /**
+     * An order of the variables that are left once so many are set aside that no table grows wider than asked.
+     *
+     * @param array<int, int> $sizes
+     * @param list<list<int>> $scopes
+     * @param array<int, int> $spared how often a variable was set aside before
+     * @return array{self, list<int>} the order, and the variables that are set aside
+     */
+    public static function narrow(array $sizes, array $scopes, float $width, Randomizer $chance, array $spared): array
+    {
+        $greedy = new Greedy($sizes, self::beside($sizes, $scopes), $chance, false, $width, $spared);
+
+        return [new self(...$greedy->run(INF) ?? [[], [], 0.0, 0.0]), $greedy->aside];
+    }
+
+    /**
+     * @param array<int, int> $sizes
+     * @param list<list<int>> $scopes
+     * @return array<int, array<int, true>>
+     */
+    private static function beside(array $sizes, array $scopes): array
     {
         $beside = array_fill_keys(array_keys($sizes), []);
         foreach ($scopes as $scope) {
@@ -34,87 +80,7 @@ final readonly class Order
                 }
             }
         }
-        $logs = array_map(static fn (int $size): float => log($size), $sizes);
-        $cost = [];
-        foreach ($sizes as $variable => $size) {
-            $cost[$variable] = self::cost($variable, $beside, $logs);
-        }
-        $variables = $cliques = [];
-        $total = $largest = 0.0;
-        while ($cost !== []) {
-            $next = self::least($cost, $beside);
-            $neighbours = array_keys($beside[$next]);
-            $variables[] = $next;
-            $cliques[] = $neighbours;
-            $entries = exp($cost[$next]);
-            $total += $entries;
-            $largest = max($largest, $entries);
-            unset($cost[$next], $beside[$next]);
-            foreach ($neighbours as $a) {
-                unset($beside[$a][$next]);
-                foreach ($neighbours as $b) {
-                    if ($a !== $b) {
-                        $beside[$a][$b] = true;
-                    }
-                }
-            }
-            foreach ($neighbours as $a) {
-                $cost[$a] = self::cost($a, $beside, $logs);
-            }
-        }
 
-        return new self($variables, $cliques, $total, $largest);
-    }
-
-    /**
-     * @param array<int, array<int, true>> $beside
-     * @param array<int, float> $logs
-     */
-    private static function cost(int $variable, array $beside, array $logs): float
-    {
-        $cost = $logs[$variable];
-        foreach ($beside[$variable] as $other => $_) {
-            $cost += $logs[$other];
-        }
-
-        return $cost;
-    }
-
-    /**
-     * @param non-empty-array<int, float> $cost
-     * @param array<int, array<int, true>> $beside
-     */
-    private static function least(array $cost, array $beside): int
-    {
-        $least = min($cost);
-        $best = null;
-        $fewest = INF;
-        foreach ($cost as $variable => $own) {
-            if ($own <= $least + 1e-9) {
-                $fill = self::fill($variable, $beside);
-                if ($fill < $fewest) {
-                    [$best, $fewest] = [$variable, $fill];
-                    if ($fill === 0) {
-                        break;
-                    }
-                }
-            }
-        }
-
-        return $best ?? array_key_first($cost);
-    }
-
-    /** @param array<int, array<int, true>> $beside */
-    private static function fill(int $variable, array $beside): int
-    {
-        $missing = 0;
-        $neighbours = array_keys($beside[$variable]);
-        foreach ($neighbours as $i => $a) {
-            foreach (array_slice($neighbours, $i + 1) as $b) {
-                $missing += isset($beside[$a][$b]) ? 0 : 1;
-            }
-        }
-
-        return $missing;
+        return $beside;
     }
 }

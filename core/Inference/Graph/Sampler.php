@@ -4,173 +4,174 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Graph;
 
-use Destino\Probability\Rational;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * For graphs that are too wide to be exact: some variables are fixed so that the rest is narrow enough, and drawn anew in
- * turn from what the rest, worked out exactly, says of them (Gibbs sampling with a cutset, after Bidyuk and Dechter 2007).
- * Answers are means of exact answers; their error is judged from the means of ten batches.
+ * For graphs that are too wide to be exact: so many variables are set aside that the rest is narrow, the whole rest is drawn
+ * at once from what is exact given them, and then others are set aside (blocking Gibbs sampling, Jensen, Kong and Kjærulff
+ * 1995). Several chains start apart; answers are means of exact answers, and their error is judged from how the chains
+ * and their halves differ.
  */
 final class Sampler
 {
-    /** Entries of the largest table once the cutset is fixed. */
-    private const WIDTH = 4_000;
+    /** Entries of the largest table once enough is set aside. */
+    private const WIDTH = 1_000.0;
 
-    /** Entries that all visits together may touch: some seconds. */
-    private const WORK = 4_000_000;
+    /** Entries that all draws together may touch. */
+    private const WORK = 2.4e7;
 
-    /** Visits of fixed variables at the least. */
-    private const LEAST = 40;
+    private const CHAINS = 4;
 
-    /** What a variable costs each time, in entries. */
-    private const EACH = 400;
+    /** Sets of variables that are set aside in turn. */
+    private const SETS = 8;
 
-    private const BATCHES = 10;
+    /** What stands for "impossible" while a first possible combination is looked for. */
+    private const HARDLY = 1e-6;
 
     private readonly Randomizer $chance;
 
-    /** Entries of all tables once the cutset is fixed. */
-    private float $size = 1.0;
+    /** @var list<list<int>> scopes of the factors */
+    private readonly array $scopes;
+
+    /** @var list<Factor> in doubles */
+    private readonly array $factors;
 
     /**
      * @param array<int, int> $sizes
      * @param list<Factor> $factors
+     * @param float $work entries that all draws together may touch
      */
-    public function __construct(private readonly array $sizes, private readonly array $factors, private readonly int $sweeps = 60, int $seed = 1, private readonly int $width = self::WIDTH)
+    public function __construct(private readonly array $sizes, array $factors, private readonly float $work = self::WORK, int $seed = 1, private readonly float $width = self::WIDTH)
     {
         $this->chance = new Randomizer(new Mt19937($seed));
-    }
-
-    public function run(): Marginals
-    {
-        $cutset = $this->cutset();
-        $values = $this->start($cutset);
-        if ($values === null) {
-            return new Marginals([], -INF, false);
-        }
-        $work = max(1.0, $this->size + self::EACH * count($this->sizes));
-        $visits = (int) max(self::LEAST, min($this->sweeps * count($cutset), self::WORK / $work));
-        $burnIn = intdiv($visits, 5);
-        $sums = [];
-        foreach (array_keys($this->sizes) as $variable) {
-            $sums[$variable] = array_fill(0, self::BATCHES, array_fill(0, $this->sizes[$variable], 0.0));
-        }
-        $counts = array_fill(0, self::BATCHES, 0);
-        for ($visit = -$burnIn; $visit < $visits; $visit++) {
-            $variable = $cutset[($visit + $burnIn) % count($cutset)];
-            $others = $values;
-            unset($others[$variable]);
-            $marginals = $this->given($others);
-            $values[$variable] = $this->draw($marginals->of[$variable]);
-            if ($visit < 0) {
-                continue;
-            }
-            $batch = intdiv($visit * self::BATCHES, $visits);
-            $counts[$batch]++;
-            foreach (array_keys($this->sizes) as $one) {
-                foreach (isset($others[$one]) ? [$others[$one] => Rational::one()] : $marginals->of[$one] as $value => $share) {
-                    $sums[$one][$batch][$value] += $share->toFloat();
-                }
-            }
-        }
-
-        return $this->means($sums, $counts);
-    }
-
-    /** @return list<int> variables that leave a narrow graph once they are fixed: always one of the widest table */
-    private function cutset(): array
-    {
-        $fixed = [];
-        do {
-            $sizes = $this->sizes;
-            foreach ($fixed as $variable) {
-                $sizes[$variable] = 1;
-            }
-            $scopes = array_map(static fn (Factor $factor): array => array_values(array_diff($factor->scope, $fixed)), $this->factors);
-            $order = Order::of(array_diff_key($sizes, array_flip($fixed)), $scopes);
-            $this->size = $order->size;
-            if ($order->largest <= $this->width) {
-                break;
-            }
-            $seen = [];
-            foreach ($order->variables as $i => $variable) {
-                $weight = array_product(array_map(static fn (int $one): int => $sizes[$one], [$variable, ...$order->cliques[$i]]));
-                foreach ($weight > $this->width ? [$variable, ...$order->cliques[$i]] : [] as $one) {
-                    $seen[$one] = ($seen[$one] ?? 0) + log($sizes[$one]);
-                }
-            }
-            arsort($seen);
-            $fixed[] = (int) array_key_first($seen);
-        } while ($seen !== []);
-
-        return $fixed;
+        $this->factors = array_map(static fn (Factor $factor): Factor => $factor->inDoubles(), $factors);
+        $this->scopes = array_map(static fn (Factor $factor): array => $factor->scope, $factors);
     }
 
     /**
-     * Values that are possible together: each variable drawn from the tables that hold only earlier ones beside it, as
-     * young from their parents, until nothing is excluded.
-     *
-     * @param list<int> $cutset
-     * @return array<int, int>|null null where none were found
+     * @param (callable(array<int, int>, int): void)|null $each told of every draw of all variables, and of its chain
+     * @return Marginals not possible where no combination was found that is
      */
-    private function start(array $cutset): ?array
+    public function run(?callable $each = null): Marginals
     {
-        $last = [];
-        foreach ($this->factors as $factor) {
-            if ($factor->scope !== []) {
-                $last[max($factor->scope)][] = $factor;
+        [$orders, $cost] = $this->orders();
+        $ready = array_map(fn (array $one): array => $this->ready($one, $this->factors), $orders);
+        $visits = (int) max(10, min(150, $this->work / self::CHAINS / max(1.0, $cost)));
+        $means = new ChainMeans($this->sizes, 2 * self::CHAINS);
+        for ($chain = 0; $chain < self::CHAINS; $chain++) {
+            $values = $this->start($orders);
+            if ($values === null) {
+                return new Marginals([], -INF, false, 1.0);
+            }
+            $burnIn = intdiv($visits, 4) + 1;
+            for ($visit = -$burnIn; $visit < $visits; $visit++) {
+                $turn = ($visit + $burnIn + $chain) % count($orders);
+                [$order, $aside] = $orders[$turn];
+                $elimination = $this->given(array_intersect_key($values, array_flip($aside)), $order, ...$ready[$turn]);
+                $floats = $elimination->floats() ?? [];
+                $values = $elimination->draw($this->chance) + array_intersect_key($values, array_flip($aside));
+                if ($visit >= 0) {
+                    $means->add(2 * $chain + intdiv(2 * $visit, $visits), $floats, $values);
+                    $each === null || $each($values, 2 * $chain + intdiv(2 * $visit, $visits));
+                }
             }
         }
-        for ($try = 0; $try < 500; $try++) {
-            $values = [];
-            foreach ($this->sizes as $variable => $size) {
-                $weights = array_fill(0, $size, 1.0);
-                foreach ($last[$variable] ?? [] as $factor) {
-                    for ($value = 0; $value < $size; $value++) {
-                        $weights[$value] *= $this->entry($factor, [$variable => $value] + $values);
-                    }
-                }
-                $sum = array_sum($weights);
-                if ($sum <= 0.0) {
-                    continue 2;
-                }
-                $draw = $sum * $this->chance->getInt(0, 0x7FFFFFFE) / 0x7FFFFFFF;
-                $values[$variable] = $size - 1;
-                foreach ($weights as $value => $weight) {
-                    $draw -= $weight;
-                    if ($draw < 0.0) {
-                        $values[$variable] = $value;
-                        break;
-                    }
-                }
-            }
 
-            return array_intersect_key($values, array_flip($cutset));
+        return new Marginals($means->shares(), 0.0, false, $means->error());
+    }
+
+    /** @return array{non-empty-list<array{Order, list<int>}>, float} orders with what is set aside, and the entries of one draw */
+    private function orders(): array
+    {
+        $orders = [];
+        $spared = [];
+        $cost = 0.0;
+        do {
+            [$order, $aside] = Order::narrow($this->sizes, $this->scopes, $this->width, $this->chance, $spared);
+            foreach ($aside as $one) {
+                $spared[$one] = ($spared[$one] ?? 0) + 1;
+            }
+            $orders[] = [$order, $aside];
+            $cost += ($order->size + 100 * count($this->sizes)) / self::SETS;
+        } while (count($orders) < self::SETS);
+
+        return [$orders, $cost];
+    }
+
+    /**
+     * Values that are possible together: what is impossible counts as hardly possible, until a draw needs none of it.
+     *
+     * @param non-empty-list<array{Order, list<int>}> $orders
+     * @return array<int, int>|null null where none were found
+     */
+    private function start(array $orders): ?array
+    {
+        $soft = array_map($this->softened(...), $this->factors);
+        $values = array_map(fn (int $size): int => $this->chance->getInt(0, $size - 1), $this->sizes);
+        for ($try = 0; $try < 40; $try++) {
+            [$order, $aside] = $orders[$try % count($orders)];
+            $elimination = $this->given(array_intersect_key($values, array_flip($aside)), $order, $soft, []);
+            $elimination->logEvidence();
+            $values = $elimination->draw($this->chance) + array_intersect_key($values, array_flip($aside));
+            if ($this->isPossible($values)) {
+                return $values;
+            }
         }
 
         return null;
     }
 
-    /** @param array<int, int> $values */
-    private function entry(Factor $factor, array $values): float
+    private function softened(Factor $factor): Factor
     {
-        $place = 0;
-        foreach ($factor->scope as $variable) {
-            $place = $place * $this->sizes[$variable] + $values[$variable];
-        }
+        $size = array_product(array_map(fn (int $variable): int => $this->sizes[$variable], $factor->scope));
+        $most = max([0.0, ...array_values($factor->table)]);
 
-        return $factor->table[$place]->toFloat();
+        return new Factor($factor->scope, $factor->table + array_fill(0, (int) $size, self::HARDLY * $most));
     }
 
     /** @param array<int, int> $values */
-    private function given(array $values): Marginals
+    private function isPossible(array $values): bool
+    {
+        foreach ($this->factors as $factor) {
+            $place = 0;
+            foreach ($factor->scope as $variable) {
+                $place = $place * $this->sizes[$variable] + $values[$variable];
+            }
+            if (! isset($factor->table[$place])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * What stays as it is while some variables are set aside is made ready once.
+     *
+     * @param array{Order, list<int>} $of order and variables set aside
+     * @param list<Factor> $factors
+     * @return array{list<Factor>, list<array{Scope, array<int, float>}>} the tables that a draw has to cut, and the others
+     */
+    private function ready(array $of, array $factors): array
+    {
+        [$order, $aside] = $of;
+        $cut = array_filter($factors, static fn (Factor $factor): bool => $factor->scope === [] || array_intersect($factor->scope, $aside) !== []);
+
+        return [array_values($cut), (new Elimination(array_diff_key($this->sizes, array_flip($aside)), array_values(array_diff_key($factors, $cut)), $order, new Doubles))->prepared()];
+    }
+
+    /**
+     * @param array<int, int> $values
+     * @param list<Factor> $factors
+     * @param list<array{Scope, array<int, float>}> $prepared
+     * @return Elimination<float>
+     */
+    private function given(array $values, Order $order, array $factors, array $prepared): Elimination
     {
         $sizes = array_diff_key($this->sizes, $values);
-        $factors = array_map(fn (Factor $factor): Factor => $this->sliced($factor, $values), $this->factors);
 
-        return (new Elimination($sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)), new Doubles))->run();
+        return new Elimination($sizes, array_map(fn (Factor $factor): Factor => $this->sliced($factor, $values), $factors), $order, new Doubles, PHP_INT_MAX, $prepared);
     }
 
     /** @param array<int, int> $values */
@@ -179,60 +180,22 @@ final class Sampler
         if (array_intersect_key(array_flip($factor->scope), $values) === []) {
             return $factor;
         }
-        $places = [0];
-        $step = count($factor->table);
-        foreach ($factor->scope as $variable) {
-            $step = intdiv($step, $this->sizes[$variable]);
-            $longer = [];
-            foreach ($places as $place) {
-                foreach (isset($values[$variable]) ? [$values[$variable]] : range(0, $this->sizes[$variable] - 1) as $value) {
-                    $longer[] = $place + $value * $step;
-                }
-            }
-            $places = $longer;
+        $scope = new Scope($factor->scope, $this->sizes);
+        $free = array_values(array_filter($factor->scope, static fn (int $variable): bool => ! isset($values[$variable])));
+        $keys = array_keys($factor->table);
+        $fixed = $scope->places($keys, array_intersect_key($scope->strides, $values));
+        $places = $scope->places($keys, (new Scope($free, $this->sizes))->strides);
+        $wanted = 0;
+        foreach ($scope->strides as $variable => $stride) {
+            $wanted += isset($values[$variable]) ? $values[$variable] * $stride : 0;
         }
-
-        return new Factor(array_values(array_filter($factor->scope, static fn (int $variable): bool => ! isset($values[$variable]))), array_map(static fn (int $place): Rational => $factor->table[$place], $places));
-    }
-
-    /** @param list<Rational> $shares */
-    private function draw(array $shares): int
-    {
-        $draw = $this->chance->getInt(0, 0x7FFFFFFE) / 0x7FFFFFFF;
-        foreach ($shares as $value => $share) {
-            $draw -= $share->toFloat();
-            if ($draw < 0) {
-                return $value;
+        $table = [];
+        foreach ($keys as $i => $key) {
+            if ($fixed[$i] === $wanted) {
+                $table[$places[$i]] = $factor->table[$key];
             }
         }
 
-        return count($shares) - 1;
-    }
-
-    /**
-     * @param array<int, array<int, array<int, float>>> $sums by variable, batch and value
-     * @param array<int, int> $counts by batch
-     */
-    private function means(array $sums, array $counts): Marginals
-    {
-        $of = [];
-        $error = 0.0;
-        foreach ($sums as $variable => $batches) {
-            $mean = [];
-            for ($value = 0; $value < $this->sizes[$variable]; $value++) {
-                $means = [];
-                foreach ($batches as $batch => $values) {
-                    if ($counts[$batch] > 0) {
-                        $means[] = $values[$value] / $counts[$batch];
-                    }
-                }
-                $mean[$value] = array_sum($means) / max(1, count($means));
-                $spread = array_sum(array_map(static fn (float $one): float => ($one - $mean[$value]) ** 2, $means));
-                $error = max($error, sqrt($spread / max(1, count($means) * (count($means) - 1))));
-            }
-            $of[$variable] = (new Doubles)->shares($mean) ?? [];
-        }
-
-        return new Marginals($of, 0.0, false, $error);
+        return new Factor($free, $table);
     }
 }

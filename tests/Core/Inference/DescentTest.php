@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Inference;
 
 use Destino\Genome\Sex;
-use Destino\Inference\Derived;
-use Destino\Inference\Descent;
-use Destino\Inference\Individual;
+use Destino\Inference\Descent\Derived;
+use Destino\Inference\Descent\Descent;
+use Destino\Inference\Evidence\Individual;
 use Destino\Inference\InferenceError;
-use Destino\Inference\Reason;
-use Destino\Inference\Source;
-use Destino\Inference\Testimony;
+use Destino\Inference\Descent\Reason;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
 use Destino\Notation\Printer;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -73,16 +73,16 @@ final class DescentTest extends TestCase
         $derived = self::founder([['Clown', Source::Seller, '1'], ['het Clown', Source::Laboratory, '1']]);
         self::assertCount(1, $derived->conflicts);
         self::assertSame([['clown'], ['1', '0']], [$derived->conflicts[0]->loci, $derived->conflicts[0]->sides]);
-        // 0.99 · 0.1 against 0.01 · 1: the laboratory's 99 % and the seller's 90 %.
-        self::assertSame('possible Clown (9%) 91% het Clown', self::text($derived));
+        // 0.99 · 0.1 against 0.01 · 0.9: the laboratory's 99 % and the seller's 90 %.
+        self::assertSame('possible Clown (8%) 92% het Clown', self::text($derived));
     }
 
     public function testASeenAbsenceSpeaksAgainstAStatement(): void
     {
         $derived = self::founder([['Pastel Enchi', Source::Seller, '1'], ['Pastel', Source::Own, '7/10']]);
         self::assertSame([['enchi'], ['0', '1']], [$derived->conflicts[0]->loci, $derived->conflicts[0]->sides]);
-        // 0.9·0.3 for Enchi against 0.1 for none.
-        self::assertSame('Pastel possible Enchi (73%)', self::text($derived));
+        // 0.9·0.3 for Enchi against 0.1·0.7 for none.
+        self::assertSame('Pastel possible Enchi (79%)', self::text($derived));
     }
 
     public function testAStatementThatTheParentsExclude(): void

@@ -9,9 +9,9 @@ use App\Prove\PedigreeReader;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
-use Destino\Inference\FaultKind;
+use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\InferenceError;
-use Destino\Inference\Kindred;
+use Destino\Inference\Family\Kindred;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -200,7 +200,7 @@ final class KindredTest extends TestCase
         $kindred = self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => 'Clown'], ['id' => 'D', 'sex' => 'female', 'stated' => 'Clown']], 'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 5]]]);
         $contradiction = $kindred->posterior(0, [Shelf::catalogue()->groupOf('clown')])->contradictions[0];
         self::assertSame('groups[0]', $contradiction->subject);
-        $kinds = array_map(static fn (\Destino\Inference\Explanation $one): FaultKind => $one->fault->kind, $contradiction->explanations);
+        $kinds = array_map(static fn (\Destino\Inference\Faults\Explanation $one): FaultKind => $one->fault->kind, $contradiction->explanations);
         self::assertContains(FaultKind::Misnamed, $kinds);
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Inference;
 
 use Destino\Genome\Sex;
-use Destino\Inference\TraitAnimal;
-use Destino\Inference\TraitHypothesis;
-use Destino\Inference\TraitNotebook;
+use Destino\Inference\Experiments\TraitAnimal;
+use Destino\Inference\Experiments\TraitHypothesis;
+use Destino\Inference\Experiments\TraitNotebook;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

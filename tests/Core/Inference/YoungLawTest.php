@@ -6,7 +6,7 @@ namespace Tests\Core\Inference;
 
 use Destino\Genome\Diplotype;
 use Destino\Genome\Sex;
-use Destino\Inference\YoungLaw;
+use Destino\Inference\Inheritance\YoungLaw;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\Rational;

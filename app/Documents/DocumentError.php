@@ -1,0 +1,16 @@
+<?php
+
+namespace App\Documents;
+
+use Destino\DestinoError;
+use InvalidArgumentException;
+
+/** A document that is not as its schema wants it: everything that is wrong, each with its place. */
+class DocumentError extends InvalidArgumentException implements DestinoError
+{
+    /** @param non-empty-list<string> $faults */
+    public function __construct(public readonly array $faults)
+    {
+        parent::__construct(implode(' ', $faults));
+    }
+}

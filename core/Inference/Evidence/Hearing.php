@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Evidence;
+
+use Destino\Genome\Allele;
+use Destino\Genome\Belief;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Diplotype;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\Mask;
+use Destino\Genome\SchoolChanges;
+use Destino\Genome\Sex;
+use Destino\Inference\Inheritance\GenotypeSpace;
+use Destino\Probability\Rational;
+
+/**
+ * What the statements about an animal say of some linkage groups.
+ *
+ * @phpstan-type State array<string, Diplotype>
+ */
+final class Hearing
+{
+    /** @var array<string, array{Testimony, array<string, true>}> loci that a statement names, by statement and groups */
+    private array $named = [];
+
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    /**
+     * Statements that say something here, the weightiest first. One that was made twice is heard once, as sure as it was
+     * at its surest.
+     *
+     * @return list<Testimony>
+     */
+    public function relevant(GenotypeSpace $space, Individual $animal, bool $hasPrior): array
+    {
+        $names = $order = $relevant = [];
+        foreach ($animal->testimonies as $i => $one) {
+            $names[$one->id] = $this->namedLoci($space->groups, $one) !== [];
+            $order[$one->id] = $i;
+            if ($one->namesAllThatShows || $names[$one->id] || $this->absentHere($space, $one) !== []) {
+                $before = $relevant[$one->claim()] ?? null;
+                $relevant[$one->claim()] = $before !== null && $before->certainty->compareTo($one->certainty) > 0 ? $before : $one;
+            }
+        }
+        $relevant = array_values($relevant);
+        // A founder starts from a statement that names something here; one that only says what is not there narrows it.
+        usort($relevant, static fn (Testimony $a, Testimony $b): int => [! $hasPrior && $names[$b->id], $b->source->rank(), $order[$b->id]] <=> [! $hasPrior && $names[$a->id], $a->source->rank(), $order[$a->id]]);
+
+        return $relevant;
+    }
+
+    /**
+     * P(named part of a state | the statement), by the key of that part.
+     *
+     * @return array<string, Rational>
+     */
+    public function chances(GenotypeSpace $space, Testimony $testimony): array
+    {
+        $named = $this->namedLoci($space->groups, $testimony);
+        $chances = [];
+        foreach ($testimony->says->statesOver($space->groups) as [$state, $p]) {
+            $key = $this->namedPart($state, $space->groups, $named);
+            $chances[$key] = isset($chances[$key]) ? $chances[$key]->plus($p) : $p;
+        }
+
+        return $chances;
+    }
+
+    /**
+     * @param State $state
+     * @param array<string, Rational> $says
+     * @param list<Mask> $hiding what else the animal has that hides what shows
+     * @return Rational|null P(the named part | the statement); null where the statement excludes the state
+     */
+    public function allows(array $state, GenotypeSpace $space, Testimony $testimony, array $says, array $hiding = []): ?Rational
+    {
+        $named = $this->namedLoci($space->groups, $testimony);
+        $chance = $says[$this->namedPart($state, $space->groups, $named)] ?? null;
+        if ($chance === null || $this->carriesAny($state, $space, $testimony->absent)) {
+            return null;
+        }
+        if (! $testimony->namesAllThatShows) {
+            return $chance;
+        }
+        $masks = [...$hiding, ...$space->masksOf($space->number($state))];
+        foreach ($space->groups as $group) {
+            foreach ($group->loci as $i => $locus) {
+                $isNamed = $locus === Sex::LOCUS || isset($named[$locus]);
+                if (! $isNamed && $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i))->shows !== [] && ($masks === [] || ! $space->isHidden($state, $group, $i, $masks))) {
+                    return null;
+                }
+            }
+        }
+
+        return $chance;
+    }
+
+    /** @return list<string> alleles of these groups that a statement says the animal does not carry */
+    public function absentHere(GenotypeSpace $space, Testimony $testimony): array
+    {
+        return array_values(array_filter($testimony->absent, fn (string $allele): bool => $space->holds($this->catalogue->allele($allele)->locus)));
+    }
+
+    /**
+     * Loci at which the statement says something else than wild type.
+     *
+     * @param list<LinkageGroup> $groups
+     * @return array<string, true>
+     */
+    public function namedLoci(array $groups, Testimony $testimony): array
+    {
+        $key = spl_object_id($testimony).' '.implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
+        $this->named[$key] ??= [$testimony, $this->lookForNames($groups, $testimony)]; // kept, so that its number is not used again
+
+        return $this->named[$key][1];
+    }
+
+    /**
+     * The part of a state that a statement speaks about; with its phase where it names a whole group.
+     *
+     * @param State $state
+     * @param list<LinkageGroup> $groups
+     * @param array<string, true> $named
+     */
+    public function namedPart(array $state, array $groups, array $named): string
+    {
+        $parts = [];
+        foreach ($groups as $group) {
+            $own = array_filter($group->loci, static fn (string $locus): bool => isset($named[$locus]));
+            $others = array_filter($group->loci, static fn (string $locus): bool => ! isset($named[$locus]) && $locus !== Sex::LOCUS);
+            if ($own !== [] && $others === [] && count($group->loci) > 1) {
+                $parts[] = $state[$group->key]->key;
+
+                continue;
+            }
+            foreach ($own as $i => $locus) {
+                $parts[] = SchoolChanges::pairKey(...$state[$group->key]->pairAt($i));
+            }
+        }
+
+        return implode('|', $parts);
+    }
+
+    /** @return list<string> mutant alleles that the statements about an animal name here, present or absent */
+    public function allelesNamed(GenotypeSpace $space, Individual $animal): array
+    {
+        $alleles = [];
+        foreach ($animal->testimonies as $testimony) {
+            $alleles += array_flip(self::allelesIn($space, $testimony->says)) + array_flip($this->absentHere($space, $testimony));
+        }
+
+        return array_map(strval(...), array_keys($alleles));
+    }
+
+    /** @return list<string> mutant alleles that a belief holds possible here */
+    public static function allelesIn(GenotypeSpace $space, Belief $belief): array
+    {
+        $alleles = [];
+        foreach ($space->groups as $group) {
+            if (in_array($group->key, $belief->groups(), true)) {
+                foreach ($belief->factorOf($group)->states->entries() as [$state]) {
+                    $alleles += array_flip(array_merge(...$state[$group->key]->haplotypes));
+                }
+            }
+        }
+        unset($alleles[Allele::WILD], $alleles[Sex::X], $alleles[Sex::Y]);
+
+        return array_map(strval(...), array_keys($alleles));
+    }
+
+    /**
+     * @param State $state
+     * @param list<string> $alleles
+     */
+    private function carriesAny(array $state, GenotypeSpace $space, array $alleles): bool
+    {
+        foreach ($alleles as $allele) {
+            foreach ($space->groups as $group) {
+                foreach ($state[$group->key]->haplotypes as $haplotype) {
+                    if (in_array($allele, $haplotype, true)) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return array<string, true>
+     */
+    private function lookForNames(array $groups, Testimony $testimony): array
+    {
+        $named = [];
+        $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
+        foreach ($groups as $group) {
+            if (! in_array($group->key, $testimony->says->groups(), true)) {
+                continue;
+            }
+            foreach ($group->loci as $locus) {
+                if ($locus !== Sex::LOCUS && ! $testimony->says->marginalAt($locus, $group)->probabilityOf($wild)->isOne()) {
+                    $named[$locus] = true;
+                }
+            }
+        }
+
+        return $named;
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Inference\Faults\Hypothesis;
+use Destino\Inference\Inheritance\GenotypeSpace;
+
+/**
+ * Spaces of genotypes of a family that say something of each other and are worked out together: where a form hides others,
+ * where one of several males is the sire at all of them, where an egg died of one form or of another.
+ */
+final readonly class Bundles
+{
+    /** @param list<list<GenotypeSpace>> $all */
+    private function __construct(public array $all, public Hiding $hiding) {}
+
+    /** @param list<GenotypeSpace> $spaces of which anything is recorded in the family */
+    public static function of(Context $context, Hypothesis $hypothesis, array $spaces): self
+    {
+        $hiding = Hiding::in($context, $hypothesis, $spaces);
+        $name = [];
+        foreach ($spaces as $space) {
+            $name[$space->key] = $space->key;
+        }
+        $tie = static function (array $keys) use (&$name): void {
+            $names = array_map(static fn (string $key): string => $name[$key], $keys);
+            $name = array_map(static fn (string $one): string => in_array($one, $names, true) ? $names[0] : $one, $name);
+        };
+        foreach ($hiding->ties as [$key, $loci]) {
+            $others = array_filter($spaces, static fn (GenotypeSpace $space): bool => $loci === [] || array_intersect($space->loci(), $loci) !== []);
+            $tie([$key, ...array_values(array_map(static fn (GenotypeSpace $space): string => $space->key, $others))]);
+        }
+        foreach ([...$hypothesis->family->members, ...$hypothesis->family->eggs] as $member) {
+            if (count($member->sires) > 1 || $hypothesis->otherSires !== []) {
+                $tie(array_keys($name));
+                break;
+            }
+        }
+        foreach (self::deaths($context, $hypothesis, $spaces) as $keys) {
+            $tie($keys);
+        }
+        $bundles = [];
+        foreach ($spaces as $space) {
+            $bundles[$name[$space->key]][] = $space;
+        }
+
+        return new self(array_values($bundles), $hiding);
+    }
+
+    /**
+     * @param list<GenotypeSpace> $spaces
+     * @return list<non-empty-list<string>> spaces at which eggs that were found dead may have died of their form
+     */
+    private static function deaths(Context $context, Hypothesis $hypothesis, array $spaces): array
+    {
+        $ties = [];
+        $models = [];
+        foreach ($hypothesis->family->eggs as $eggs) {
+            if (! ($eggs->brood->isDead ?? false)) {
+                continue;
+            }
+            $keys = [];
+            foreach ($spaces as $space) {
+                $model = $models[$space->key] ??= FamilyModel::of($context, $hypothesis, [$space]);
+                if ($model->offender === null && EggEvidence::dieAt($model, $eggs, 0)) {
+                    $keys[] = $space->key;
+                }
+            }
+            if (count($keys) > 1) {
+                $ties[] = $keys;
+            }
+        }
+
+        return $ties;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Genome\Diplotype;
+use Destino\Inference\Faults\Contradiction;
+use Destino\Probability\Distribution;
+
+/** What follows for a family at some linkage groups from everything that is recorded of it. */
+final readonly class FamilyPosterior
+{
+    /**
+     * @param list<string> $groups keys of the linkage groups
+     * @param array<string, Distribution<array<string, Diplotype>>> $of P(diplotypes | everything) by animal; those that are left out are wild type
+     * @param list<Contradiction> $contradictions
+     * @param list<Contradiction> $unlikely evidence that is possible, and hardly so
+     * @param bool $isDisputed whether other groups of the family have a say in it, since something is wrong somewhere
+     */
+    public function __construct(
+        public array $groups,
+        public array $of,
+        public float $logEvidence,
+        public bool $isExact,
+        public float $error,
+        public array $contradictions,
+        public array $unlikely = [],
+        public bool $isDisputed = false,
+    ) {}
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Inference\Graph\Doubles;
+use Destino\Inference\Graph\Elimination;
+use Destino\Inference\Graph\Exact;
+use Destino\Inference\Graph\Factor;
+use Destino\Inference\Graph\Order;
+use Destino\Inference\Graph\Sampler;
+use Destino\Inference\Graph\TooWide;
+use Destino\Probability\Rational;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * Works out a family: exactly in rationals where it is small, exactly in scaled doubles where it is larger. Beyond that the
+ * animals that tell nothing of others are left to draws of all others, and where even these are too wide, all are drawn.
+ */
+final readonly class FamilySolver
+{
+    /** Entries of all tables, were they full, up to which rationals are used. */
+    private const RATIONAL = 6000;
+
+    /** Entries that the tables may really hold together. */
+    public const WIDEST = 2_200_000;
+
+    /** Beyond this, and twice those that are always in it, silent animals are shared out over several graphs. */
+    private const BATCH = 500_000.0;
+
+    /** And so many times what one graph may hold, were the tables full, they may hold together. */
+    private const SHARED = 5.0;
+
+    /** Beyond this many times that, were the tables full, it is not even tried. */
+    private const HOPELESS = 2.0;
+
+    /** The same for those that tell of others by themselves, of whom there are fewer. */
+    private const HOPELESS_CORE = 20.0;
+
+    /** Draws of all others for the animals that tell nothing of them. */
+    private const DRAWS = 1_600;
+
+    public static function solve(FamilyModel $model, int $widest = self::WIDEST): Solved
+    {
+        if ($model->offender !== null) {
+            return Solved::impossible();
+        }
+        $network = Network::of($model);
+        $order = self::order($network);
+        $isSmall = $order->size <= self::RATIONAL && count($network->sizes) <= 60;
+        try {
+            $marginals = $isSmall ? (new Elimination($network->sizes, $network->factors, $order, new Exact))->run() : self::elimination($network, $order, $widest, self::HOPELESS)->run();
+        } catch (TooWide) {
+            return self::apart($model, $widest);
+        }
+
+        return $marginals->isPossible() ? new Solved(self::named($model, $network, $marginals->of), $marginals->logEvidence) : Solved::impossible();
+    }
+
+    /** Only log P(evidence); 0 where the family is too wide for it. */
+    public static function logEvidence(FamilyModel $model): float
+    {
+        if ($model->offender !== null) {
+            return -INF;
+        }
+        $network = Network::of($model, Silence::of($model));
+        try {
+            return self::elimination($network, self::order($network), self::WIDEST)->logEvidence();
+        } catch (TooWide) {
+            return 0.0;
+        }
+    }
+
+    /** Those that tell of others by themselves; the silent ones with them, some at a time, or from draws of them. */
+    private static function apart(FamilyModel $model, int $widest): Solved
+    {
+        $silent = Silence::of($model);
+        $core = Network::of($model, $silent);
+        $order = self::order($core);
+        try {
+            $elimination = self::elimination($core, $order, $widest);
+            $marginals = $elimination->run();
+        } catch (TooWide) {
+            return self::drawn($model, $core, $silent);
+        }
+        if (! $marginals->isPossible()) {
+            return Solved::impossible();
+        }
+        $of = self::named($model, $core, $marginals->of);
+        $silence = Silence::over($model, $core, $silent);
+        $plain = $silence->beside($elimination);
+        $others = array_values(array_diff($silent, array_keys($plain)));
+        $some = self::someAtATime($model, $silent, Silence::bySire($model, $others), $order->size, $widest);
+        if ($some !== null) {
+            return new Solved(self::with($model, $of, $plain + $some), $marginals->logEvidence);
+        }
+        $chance = new Randomizer(new Mt19937(1));
+        for ($draw = 0; $draw < self::DRAWS; $draw++) {
+            $silence->add($elimination->draw($chance), intdiv(8 * $draw, self::DRAWS), $chance);
+        }
+
+        return new Solved(self::with($model, $of, $plain + $silence->shares()), $marginals->logEvidence, false, $silence->error());
+    }
+
+    /**
+     * Exact answers for silent members, as many at a time as the graph bears.
+     *
+     * @param list<string> $silent all of them, as "space member"
+     * @param list<string> $wanted those that are asked for
+     * @param float $core entries of those that are in every graph, were the tables full
+     * @return array<string, array<int, Rational>>|null by "space member" and number of the genotype; null where it would be too much
+     */
+    private static function someAtATime(FamilyModel $model, array $silent, array $wanted, float $core, int $widest): ?array
+    {
+        $plan = [];
+        $left = self::SHARED * $widest;
+        if ($wanted === [] || ! self::share($model, $silent, $wanted, $core, $plan, $left)) {
+            return $wanted === [] ? [] : null;
+        }
+        $all = [];
+        foreach ($plan as [$some, $network, $order]) {
+            try {
+                $of = self::named($model, $network, self::elimination($network, $order, $widest)->run()->of);
+            } catch (TooWide) {
+                return null;
+            }
+            foreach ($some as $name) {
+                [$space, $id] = explode(' ', $name, 2);
+                $all[$name] = $of[(int) $space][$id];
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * Shares silent members out over graphs, each not much larger than the one of all others.
+     *
+     * @param list<string> $silent
+     * @param list<string> $wanted
+     * @param list<array{list<string>, Network, Order}> $plan who is worked out in which graph, added to
+     * @param float $left entries that may still be planned
+     * @return bool false where it would be too much
+     */
+    private static function share(FamilyModel $model, array $silent, array $wanted, float $core, array &$plan, float &$left): bool
+    {
+        $network = Network::of($model, array_values(array_diff($silent, Silence::withAncestors($model, $silent, $wanted))));
+        $order = self::order($network, 2_000);
+        if ($order->size > 2 * $core + self::BATCH && count($wanted) > 1) {
+            $half = intdiv(count($wanted), 2);
+
+            return self::share($model, $silent, array_slice($wanted, 0, $half), $core, $plan, $left) && self::share($model, $silent, array_slice($wanted, $half), $core, $plan, $left);
+        }
+        $left -= $order->size;
+        $plan[] = [$wanted, $network, $order];
+
+        return $left >= 0.0;
+    }
+
+    /** @param list<string> $silent */
+    private static function drawn(FamilyModel $model, Network $core, array $silent): Solved
+    {
+        $silence = Silence::over($model, $core, $silent);
+        $chance = new Randomizer(new Mt19937(1));
+        $marginals = (new Sampler($core->sizes, $core->factors))->run(static fn (array $values, int $part) => $silence->add($values, $part, $chance));
+        if (! $marginals->isPossible()) { // a sampler that found no beginning proves nothing
+            return new Solved([], 0.0, false, 1.0);
+        }
+
+        return new Solved(self::with($model, self::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false, max($marginals->error, $silence->error()));
+    }
+
+    /**
+     * @param list<array<string, array<int, Rational>>> $of
+     * @param array<string, array<int, Rational>> $silent by "space member"
+     * @return list<array<string, array<int, Rational>>>
+     */
+    private static function with(FamilyModel $model, array $of, array $silent): array
+    {
+        foreach ($silent as $name => $shares) {
+            [$space, $id] = explode(' ', $name, 2);
+            $of[(int) $space][$id] = $shares;
+        }
+
+        return array_values($of);
+    }
+
+    /** @return Elimination<float> */
+    private static function elimination(Network $network, Order $order, int $widest, float $hopeless = self::HOPELESS_CORE): Elimination
+    {
+        if ($order->size > $hopeless * $widest) {
+            throw TooWide::beyond($widest);
+        }
+
+        return new Elimination($network->sizes, $network->factors, $order, new Doubles, $widest);
+    }
+
+    private static function order(Network $network, int $work = 12_000): Order
+    {
+        return Order::of($network->sizes, array_map(static fn (Factor $factor): array => $factor->scope, $network->factors), $work);
+    }
+
+    /**
+     * @param array<int, list<Rational>> $marginals by variable
+     * @return list<array<string, array<int, Rational>>>
+     */
+    private static function named(FamilyModel $model, Network $network, array $marginals): array
+    {
+        $of = [];
+        foreach ($model->domains as $i => $domains) {
+            $of[$i] = [];
+            foreach ($domains as $id => $domain) {
+                $variable = $network->variableOf($i, $id);
+                if ($variable !== null || count($domain) === 1) {
+                    $of[$i][$id] = array_combine(array_keys($domain), $variable === null ? [Rational::one()] : $marginals[$variable]);
+                }
+            }
+        }
+
+        return $of;
+    }
+}

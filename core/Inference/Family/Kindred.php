@@ -1,0 +1,439 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\Sex;
+use Destino\Inference\Descent\Descent;
+use Destino\Inference\Evidence\Brood;
+use Destino\Inference\Evidence\Hearing;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Roles;
+use Destino\Inference\Faults\ErrorRates;
+use Destino\Inference\Faults\Explainer;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\Hypothesis;
+use Destino\Inference\InferenceError;
+use Destino\Inference\Inheritance\GenotypeSpace;
+
+/**
+ * A collection as families: animals that are joined by parentage or by a clutch. Families have nothing to say of each
+ * other, and neither have linkage groups that nothing ties together, so each family is worked out by itself at each
+ * bundle of groups, and what is kept of it holds as long as its content does. Only where something is wrong in a family
+ * do all its groups have a say together.
+ */
+final class Kindred
+{
+    /** @var array<string, Individual> those of families without a fault */
+    private array $animals = [];
+
+    /** @var list<list<string>> ids by family, parents before their young */
+    private array $families = [];
+
+    /** @var list<InferenceError> what is wrong with the records of a family, which is left out */
+    public array $faults = [];
+
+    /** @var array<string, int> family by animal */
+    private array $familyOf = [];
+
+    /** @var array<int, list<Brood>> by family */
+    private array $broodsOf = [];
+
+    /** @var array<string, Individual> by id, of the sex that their roles give them */
+    private readonly array $everyone;
+
+    private readonly Context $context;
+
+    private readonly Descent $descent;
+
+    /** @var array<int, Hypothesis> by family: what was decided */
+    private array $given = [];
+
+    /** @var array<int, Bundles> by family */
+    private array $bundles = [];
+
+    /** @var array<string, GenotypeSpace> by groups */
+    private array $spaces = [];
+
+    /** @var array<int, array<string, FamilyPosterior>> by family and space, before anything that is wrong was explained */
+    private array $plain = [];
+
+    /** @var array<int, array<string, FamilyPosterior>> by family and space */
+    private array $explained = [];
+
+    /**
+     * @param array<string, Individual> $everyone by id
+     * @param list<Brood> $broods
+     * @param list<Fault> $decided what the keeper holds to be wrong in the records
+     * @param Descent|null $descent over the same animals, where there is one already
+     */
+    public function __construct(private readonly Catalogue $catalogue, array $everyone, private readonly array $broods = [], private readonly ?ErrorRates $rates = null, private readonly array $decided = [], ?Descent $descent = null)
+    {
+        $roles = Roles::of($everyone, $broods);
+        $this->everyone = array_map(static fn (Individual $animal): Individual => ($roles->sexes[$animal->id] ?? null) === $animal->sex ? $animal : $animal->ofSex($roles->sexes[$animal->id] ?? null), $everyone);
+        $this->descent = $descent ?? new Descent($catalogue, $this->everyone, null, $this->rates()->unrecorded);
+        $this->context = new Context($catalogue, new Hearing($catalogue), $this->descent, $this->rates(), $this->otherMales(...));
+        $this->gather($roles->wrong);
+    }
+
+    /** @return list<list<string>> ids by family, parents before their young */
+    public function families(): array
+    {
+        return $this->families;
+    }
+
+    /** @throws InferenceError when the animal is unknown or its family is left out */
+    public function animal(string $id): Individual
+    {
+        return $this->animals[$id] ?? throw InferenceError::unknownAnimal($id);
+    }
+
+    public function familyOf(string $id): ?int
+    {
+        return $this->familyOf[$id] ?? null;
+    }
+
+    public function rates(): ErrorRates
+    {
+        return $this->rates ?? ErrorRates::assumed();
+    }
+
+    /** @return list<list<LinkageGroup>> that anything is recorded of in a family; groups that a statement ties stand together */
+    public function groupSetsOf(int $family): array
+    {
+        return array_merge(...array_map(static fn (array $bundle): array => array_map(static fn (GenotypeSpace $space): array => $space->groups, $bundle), $this->bundles($family)->all));
+    }
+
+    /**
+     * Everything that a family's answer at some groups follows from, gene facts aside; empty where nothing is recorded there.
+     *
+     * @param list<LinkageGroup> $groups
+     */
+    public function contentOf(int $family, array $groups): string
+    {
+        $bundle = $this->bundleOf($family, $groups);
+
+        return $bundle === null ? '' : (new FamilyContent($this->context, $this->given($family), $bundle, $this->bundles($family)->hiding->from($bundle)))->text($this->decidedOf($family));
+    }
+
+    /** Everything that a family's answers follow from where something in it is wrong. */
+    public function wholeContentOf(int $family): string
+    {
+        return implode("\n", array_map(fn (array $bundle): string => $this->contentOf($family, $bundle[0]->groups), $this->bundles($family)->all));
+    }
+
+    /**
+     * What the records of these groups alone say; where they exclude each other, or hardly allow each other, the answer is
+     * disputed and that of posterior() is the one to take.
+     *
+     * @param list<LinkageGroup> $groups
+     */
+    public function plain(int $family, array $groups): FamilyPosterior
+    {
+        $key = self::keyOf($groups);
+        if (! isset($this->plain[$family][$key])) {
+            $bundle = $this->bundleOf($family, $groups);
+            $this->plain[$family] = ($this->plain[$family] ?? []) + $this->explainer($family)->plain($bundle ?? [$this->space($groups)]);
+        }
+
+        return $this->plain[$family][$key];
+    }
+
+    /** @param list<LinkageGroup> $groups */
+    public function posterior(int $family, array $groups): FamilyPosterior
+    {
+        $isDisputed = false;
+        foreach ($this->groupSetsOf($family) as $set) {
+            $isDisputed = $this->plain($family, $set)->isDisputed || $isDisputed;
+        }
+        if (! $isDisputed) {
+            return $this->plain($family, $groups);
+        }
+        $this->explained[$family] ??= $this->explainer($family)->explained($this->plain[$family]);
+
+        return $this->explained[$family][self::keyOf($groups)] ?? $this->plain($family, $groups);
+    }
+
+    private function explainer(int $family): Explainer
+    {
+        return new Explainer($this->context, $this->given($family), $this->bundles($family), $this->decidedOf($family), $this->space(...));
+    }
+
+    /** @return list<Fault> */
+    private function decidedOf(int $family): array
+    {
+        $broods = array_map(static fn (Brood $brood): string => $brood->id, $this->broodsOf[$family] ?? []);
+
+        return array_values(array_filter($this->decided, fn (Fault $fault): bool => ($this->familyOf[$fault->subject] ?? null) === $family || in_array($fault->subject, $broods, true)));
+    }
+
+    private function given(int $family): Hypothesis
+    {
+        return $this->given[$family] ??= Hypothesis::of(Family::of(array_map(fn (string $id): Individual => $this->animals[$id], $this->families[$family]), $this->broodsOf[$family] ?? []), $this->decidedOf($family), $this->catalogue);
+    }
+
+    private function bundles(int $family): Bundles
+    {
+        return $this->bundles[$family] ??= Bundles::of($this->context, $this->given($family), $this->spacesOf($family));
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<GenotypeSpace>|null those that are worked out together with these groups
+     */
+    private function bundleOf(int $family, array $groups): ?array
+    {
+        $key = self::keyOf($groups);
+        foreach ($this->bundles($family)->all as $bundle) {
+            foreach ($bundle as $space) {
+                if ($space->key === $key) {
+                    return $bundle;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<GenotypeSpace> that anything is recorded of in a family; groups that a statement ties stand together */
+    private function spacesOf(int $family): array
+    {
+        $tied = [];
+        foreach ([...$this->given($family)->family->members, ...$this->given($family)->family->eggs] as $member) {
+            foreach ($member->animal->testimonies ?? [] as $testimony) {
+                foreach ($testimony->says->factors as $factor) {
+                    self::tie($tied, $factor->groups);
+                }
+                foreach ($testimony->absent as $allele) {
+                    self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
+                }
+            }
+            $saw = $member->animal->saw ?? $member->brood?->saw;
+            foreach ($saw?->loci() ?? [] as $locus) {
+                self::tie($tied, [$this->catalogue->groupOf($locus)->key]);
+            }
+            if ($saw?->sex !== null) {
+                self::tie($tied, [$this->catalogue->sexGroup()->key]);
+            }
+        }
+        foreach ($this->decidedOf($family) as $fault) {
+            foreach ($fault->kind->isHeardAnywhere() ? $fault->alleles : [] as $allele) {
+                self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
+            }
+        }
+        $sets = [];
+        foreach ($this->catalogue->groups as $key => $group) {
+            if (isset($tied[$key])) {
+                $sets[$tied[$key]][] = $group;
+            }
+        }
+
+        return array_values(array_map($this->space(...), $sets));
+    }
+
+    /** @param list<LinkageGroup> $groups */
+    private function space(array $groups): GenotypeSpace
+    {
+        return $this->spaces[self::keyOf($groups)] ??= new GenotypeSpace($this->catalogue, $groups);
+    }
+
+    /** @param list<LinkageGroup> $groups */
+    private static function keyOf(array $groups): string
+    {
+        return implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
+    }
+
+    /** @return list<string> males of the collection that are not the recorded sire of a litter, nor its young or their descendants */
+    private function otherMales(Family $family, string $litter): array
+    {
+        $not = [];
+        foreach ($this->families as $ids) { // the recorded sires are read before the hypothesis put another in their place
+            foreach ($ids as $id) {
+                $member = $family->members[$id] ?? null;
+                if ($member !== null && $member->litter === $litter) {
+                    $not += array_fill_keys([...$family->descendants($id), ...array_filter($this->animals[$id]->sires(), is_string(...))], true);
+                }
+            }
+        }
+        foreach ($family->eggs as $eggs) {
+            $not += $eggs->litter === $litter ? array_fill_keys(array_filter($eggs->brood->sires ?? [], is_string(...)), true) : [];
+        }
+
+        return array_values(array_filter(array_map(strval(...), array_keys($this->animals)), fn (string $id): bool => $this->animals[$id]->sex === Sex::Male && ! isset($not[$id])));
+    }
+
+    /**
+     * @param array<string, string> $tied name of the set by group
+     * @param list<string> $groups
+     */
+    private static function tie(array &$tied, array $groups): void
+    {
+        foreach ($groups as $group) {
+            $tied[$group] ??= $group;
+        }
+        $names = array_map(static fn (string $group): string => $tied[$group], $groups);
+        foreach (count(array_unique($names)) > 1 ? $tied : [] as $group => $name) {
+            $tied[$group] = in_array($name, $names, true) ? $names[0] : $name;
+        }
+    }
+
+    /**
+     * Joins animals to families, and leaves out those whose records make no pedigree.
+     *
+     * @param array<string, InferenceError> $wrong roles that cannot be
+     */
+    private function gather(array $wrong): void
+    {
+        $root = [];
+        foreach (array_keys($this->everyone) as $id) {
+            $root[$id] = (string) $id;
+        }
+        $clutches = [];
+        foreach ($this->everyone as $id => $animal) {
+            foreach ([...$animal->sires(), $animal->dam] as $parent) {
+                if ($parent !== null) {
+                    isset($this->everyone[$parent]) ? self::join($root, (string) $id, $parent) : $wrong[$id] = InferenceError::unknownAnimal($parent);
+                }
+            }
+            if ($animal->clutch !== null) {
+                $this->sameClutch($clutches, $animal->clutch, (string) $id, [$animal->sires(), $animal->dam], $root, $wrong);
+            }
+        }
+        foreach ($this->broods as $brood) {
+            foreach ([...$brood->sires, $brood->dam] as $parent) {
+                if ($parent !== null) {
+                    isset($this->everyone[$parent]) ? self::join($root, $brood->dam, $parent) : $wrong[$brood->dam] = InferenceError::unknownAnimal($parent);
+                }
+            }
+            if ($brood->clutch !== null && isset($this->everyone[$brood->dam])) {
+                $this->sameClutch($clutches, $brood->clutch, $brood->dam, [$brood->sires, $brood->dam], $root, $wrong);
+            }
+        }
+        $this->faults = array_values(array_diff_key($wrong, $this->everyone)); // eggs of a dam that is not recorded
+        $this->lineUp($root, $wrong);
+    }
+
+    /**
+     * @param array<string, array{string, array{list<string|null>, string|null}}> $clutches first of each clutch with its parents
+     * @param array{list<string|null>, string|null} $parents
+     * @param array<string, string> $root
+     * @param array<string, InferenceError> $wrong
+     */
+    private function sameClutch(array &$clutches, string $clutch, string $id, array $parents, array &$root, array &$wrong): void
+    {
+        $clutches[$clutch] ??= [$id, $parents];
+        if ($clutches[$clutch][1] !== $parents) {
+            $wrong[$id] = InferenceError::clutchDiffers($clutch);
+        }
+        self::join($root, $id, $clutches[$clutch][0]);
+    }
+
+    /**
+     * @param array<string, string> $root
+     * @param array<string, InferenceError> $wrong
+     */
+    private function lineUp(array $root, array $wrong): void
+    {
+        $members = [];
+        foreach (array_keys($this->everyone) as $id) {
+            $members[self::rootOf($root, (string) $id)][] = (string) $id;
+        }
+        foreach ($members as $ids) {
+            $faults = array_intersect_key($wrong, array_flip($ids));
+            $line = $faults === [] ? $this->inOrder($ids) : array_values($faults)[0];
+            if ($line instanceof InferenceError) {
+                array_push($this->faults, ...($faults === [] ? [$line] : array_values($faults)));
+
+                continue;
+            }
+            foreach ($line as $id) {
+                $this->familyOf[$id] = count($this->families);
+                $this->animals[$id] = $this->everyone[$id];
+            }
+            $this->families[] = $line;
+        }
+        foreach ($this->broods as $brood) {
+            if (isset($this->familyOf[$brood->dam])) {
+                $this->broodsOf[$this->familyOf[$brood->dam]][] = $brood;
+            }
+        }
+    }
+
+    /**
+     * @param list<string> $ids of one family
+     * @return list<string>|InferenceError parents before their young, or the circle that they make
+     */
+    private function inOrder(array $ids): array|InferenceError
+    {
+        $order = $open = [];
+        foreach ($ids as $id) {
+            $stack = [[$id, false]];
+            while ($stack !== []) { // by hand, so that a line of five thousand generations does not exhaust the call stack
+                [$one, $isDone] = array_pop($stack);
+                if ($isDone) {
+                    unset($open[$one]);
+                    $order[$one] = true;
+                } elseif (! isset($order[$one])) {
+                    if (isset($open[$one])) {
+                        continue;
+                    }
+                    $open[$one] = true;
+                    $stack[] = [$one, true];
+                    foreach ([...$this->everyone[$one]->sires(), $this->everyone[$one]->dam] as $parent) {
+                        if ($parent !== null && isset($open[$parent])) {
+                            $line = array_keys($open);
+                            $circle = array_slice($line, (int) array_search($parent, $line, true));
+
+                            return InferenceError::cycle([...array_reverse($this->onTheWay($circle, $parent)), $one]);
+                        }
+                        if ($parent !== null) {
+                            $stack[] = [$parent, false];
+                        }
+                    }
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($order));
+    }
+
+    /**
+     * Of animals that are open, those that lead from one to the last as young and parent.
+     *
+     * @param list<array-key> $open
+     * @return list<string>
+     */
+    private function onTheWay(array $open, string $first): array
+    {
+        $way = [$first];
+        foreach (array_slice($open, 1) as $next) {
+            if (in_array((string) $next, [...$this->everyone[$way[count($way) - 1]]->sires(), $this->everyone[$way[count($way) - 1]]->dam], true)) {
+                $way[] = (string) $next;
+            }
+        }
+
+        return $way;
+    }
+
+    /** @param array<string, string> $root */
+    private static function rootOf(array &$root, string $id): string
+    {
+        while ($root[$id] !== $id) {
+            $root[$id] = $root[$root[$id]];
+            $id = $root[$id];
+        }
+
+        return $id;
+    }
+
+    /** @param array<string, string> $root */
+    private static function join(array &$root, string $a, string $b): void
+    {
+        if (isset($root[$a], $root[$b])) {
+            $root[self::rootOf($root, $a)] = self::rootOf($root, $b);
+        }
+    }
+}

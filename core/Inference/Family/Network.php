@@ -1,0 +1,399 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Genome\Mask;
+use Destino\Inference\Graph\Factor;
+use Destino\Inference\Inheritance\GenotypeSpace;
+use Destino\Probability\Rational;
+
+/**
+ * A family as a factor graph: P(founders) · Π P(young | parents) · Π P(evidence | genotype). Variables are the genotypes of
+ * members that have more than one, which of several males is the sire of a clutch, which male another sire is, and of which
+ * classes counted eggs are. A member that is certain is no variable, so that it cuts the graph.
+ */
+final class Network
+{
+    /** Ways to share eggs among classes that are held in one variable. */
+    private const MOST_SHARINGS = 400;
+
+    /** @var array<int, int> values by variable */
+    public array $sizes = [];
+
+    /** @var list<Factor> */
+    public array $factors = [];
+
+    /** @var array<string, int> variable by name */
+    private array $variables = [];
+
+    /** @var array<string, array<int, int>> place of each genotype in its domain, by space and member */
+    private array $places = [];
+
+    /** @param array<string, true> $without members at a space that are left out, as "space member" */
+    private function __construct(private readonly FamilyModel $model, private readonly array $without) {}
+
+    /** @param list<string> $without members at a space that are left out, as "space member" */
+    public static function of(FamilyModel $model, array $without = []): self
+    {
+        $network = new self($model, array_fill_keys($without, true));
+        foreach ($model->domains as $i => $domains) {
+            foreach ($domains as $id => $domain) {
+                if (count($domain) > 1 && ! isset($network->without["{$i} {$id}"])) {
+                    $network->variable("{$i} {$id}", count($domain));
+                }
+            }
+        }
+        $network->addSires();
+        foreach (array_keys($model->spaces) as $i) {
+            $network->addAnimals($i);
+        }
+        foreach ($model->hypothesis->family->eggs as $eggs) {
+            $network->addEggs($eggs);
+        }
+        $network->addOtherSires();
+
+        return $network;
+    }
+
+    /** The variable of a member at a space; null where it is certain or left out. */
+    public function variableOf(int $i, string $id): ?int
+    {
+        return $this->variables["{$i} {$id}"] ?? null;
+    }
+
+    /**
+     * Who is the sire of a member in a draw: weights by place among its sires.
+     *
+     * @param array<int, int> $values by variable
+     * @return array<int, float>
+     */
+    public function sireIn(Member $member, array $values): array
+    {
+        $places = $this->model->sires[$member->batch] ?? array_keys($member->sires);
+        $variable = $this->variables["sire {$member->batch}"] ?? null;
+        if ($variable === null) {
+            return [$places[array_key_first($places)] => 1.0];
+        }
+        if (isset($places[$values[$variable]])) {
+            return [$places[$values[$variable]] => 1.0];
+        }
+
+        return array_map(static fn (Rational $weight): float => $weight->toFloat(), array_intersect_key($member->weights, array_flip($places))); // mixed paternity
+    }
+
+    private function variable(string $name, int $size): int
+    {
+        if (! isset($this->variables[$name])) {
+            $this->variables[$name] = count($this->sizes);
+            $this->sizes[] = $size;
+        }
+
+        return $this->variables[$name];
+    }
+
+    private function addSires(): void
+    {
+        $of = [];
+        foreach ([...$this->model->hypothesis->family->members, ...$this->model->hypothesis->family->eggs] as $member) {
+            if (isset($this->model->sires[$member->batch])) {
+                $of[$member->batch] ??= $member;
+            }
+        }
+        foreach ($of as $batch => $member) {
+            $places = $this->model->sires[$batch];
+            $mixed = $this->model->context->rates->mixed;
+            $weights = array_map(static fn (int $place): Rational => $member->weights[$place]->times($mixed->complement()), $places);
+            $weights = $mixed->isZero() ? $weights : [...$weights, $mixed];
+            if (count($weights) > 1) {
+                $this->factors[] = Factor::dense([$this->variable("sire {$batch}", count($weights))], $weights);
+            }
+        }
+    }
+
+    /** The variable of which male is the sire of this one; null where only one can be. */
+    private function sireVariable(Member $member): ?int
+    {
+        $batch = $this->variables["sire {$member->batch}"] ?? null;
+        if ($batch === null || ! $this->model->isMixed()) {
+            return $batch;
+        }
+        $name = "own sire {$member->id}";
+        if (! isset($this->variables[$name])) {
+            $places = $this->model->sires[$member->batch];
+            $own = $this->variable($name, count($places));
+            $table = [];
+            foreach ([...array_keys($places), null] as $of) {
+                foreach ($places as $i => $place) {
+                    $table[] = $of === null ? $member->weights[$place] : ($of === $i ? Rational::one() : Rational::zero());
+                }
+            }
+            $this->factors[] = Factor::dense([$batch, $own], $table);
+        }
+
+        return $this->variables[$name];
+    }
+
+    private function addAnimals(int $i): void
+    {
+        foreach ($this->model->hypothesis->family->members as $id => $member) {
+            if (isset($this->without["{$i} {$id}"])) {
+                continue;
+            }
+            $weights = array_values($this->model->domains[$i][$id]);
+            if (array_filter($weights, static fn (Rational $weight): bool => ! $weight->isOne()) !== [] && ! isset($this->model->hypothesis->otherSires[$this->litterOf($id)])) {
+                $this->factors[] = Factor::dense($this->scope($i, [$id]), $weights);
+            }
+            if (! $member->isFounder()) {
+                $this->transmit($member, $i);
+                $this->hide($member, $i);
+            }
+        }
+    }
+
+    private function litterOf(string $id): string
+    {
+        foreach (array_keys($this->model->hypothesis->otherSires) as $litter) {
+            if (Family::otherSireOf((string) $litter) === $id) {
+                return (string) $litter;
+            }
+        }
+
+        return '';
+    }
+
+    private function transmit(Member $member, int $i): void
+    {
+        $choice = $this->sireVariable($member);
+        $places = array_values($this->model->sires[$member->batch] ?? array_keys($member->sires));
+        foreach ($places as $option => $place) {
+            $table = [];
+            $own = array_keys($this->model->domains[$i][$member->id]);
+            foreach (array_keys($this->model->domains[$i][$member->sires[$place]]) as $sire) {
+                foreach (array_keys($this->model->domains[$i][(string) $member->dam]) as $dam) {
+                    $young = $this->model->young($member, $i, $sire, $dam);
+                    foreach ($own as $number) {
+                        $table[] = $young[$number] ?? Rational::zero();
+                    }
+                }
+            }
+            $this->factors[] = $this->under($choice, $option, $this->scope($i, [$member->sires[$place], (string) $member->dam, $member->id]), $table);
+        }
+    }
+
+    /**
+     * A table that holds where a male is the sire, and says nothing where he is not.
+     *
+     * @param list<int> $scope
+     * @param list<Rational> $table
+     */
+    private function under(?int $choice, int $option, array $scope, array $table): Factor
+    {
+        if ($choice === null) {
+            return Factor::dense($scope, $table);
+        }
+        $whole = [];
+        $one = Rational::one();
+        for ($value = 0; $value < $this->sizes[$choice]; $value++) {
+            array_push($whole, ...($value === $option ? $table : array_fill(0, count($table), $one)));
+        }
+
+        return Factor::dense([$choice, ...$scope], $whole);
+    }
+
+    /** What is hidden at this space by what the animal is at others. */
+    private function hide(Member $member, int $i): void
+    {
+        $others = [];
+        foreach ($this->model->spaces as $j => $space) {
+            $ways = [];
+            foreach ($j !== $i && $space->canHide() ? array_keys($this->model->domains[$j][$member->id]) : [] as $number) {
+                $ways[GenotypeSpace::maskKey($space->masksOf($number))] = true;
+            }
+            if ($ways !== [] && array_keys($ways) !== ['']) {
+                $others[] = $j;
+            }
+        }
+        $numbers = array_keys($this->model->domains[$i][$member->id]);
+        if ($others === []) {
+            return;
+        }
+        $evidence = new AnimalEvidence($this->model, $i);
+        $table = [];
+        $isHeard = false;
+        foreach ($this->maskings($member, $others) as $masks) {
+            $given = $evidence->given($member, $numbers, $masks);
+            foreach ($numbers as $number) {
+                $table[] = $ratio = $given[$number]->dividedBy($this->model->domains[$i][$member->id][$number]);
+                $isHeard = $isHeard || ! $ratio->isOne();
+            }
+        }
+        if ($isHeard) {
+            $scope = array_map(fn (int $j): ?int => $this->variableOf($j, $member->id), $others);
+            $this->factors[] = Factor::dense([...array_values(array_filter($scope, is_int(...))), ...$this->scope($i, [$member->id])], $table);
+        }
+    }
+
+    /**
+     * @param list<int> $spaces
+     * @return list<list<Mask>> what hides for each combination of an animal's genotypes there
+     */
+    private function maskings(Member $member, array $spaces): array
+    {
+        $all = [$this->model->surelyHiding($member)];
+        foreach ($spaces as $j) {
+            $longer = [];
+            foreach ($all as $masks) {
+                foreach (array_keys($this->model->domains[$j][$member->id]) as $number) {
+                    $longer[] = [...$masks, ...$this->model->spaces[$j]->masksOf($number)];
+                }
+            }
+            $all = $longer;
+        }
+
+        return $all;
+    }
+
+    private function addEggs(Member $eggs): void
+    {
+        $evidence = new EggEvidence($this->model, $eggs);
+        $count = $eggs->brood->count ?? 0;
+        $most = $this->model->isMixed() && isset($this->variables["sire {$eggs->batch}"]) ? 1 : self::fits(count($evidence->classes));
+        for ($part = 0; $count > 0; $part++) {
+            $this->addSome($eggs, $evidence, min($count, $most), $part);
+            $count -= $most;
+        }
+    }
+
+    /** The most eggs whose classes are held in one variable. */
+    private static function fits(int $classes): int
+    {
+        if ($classes === 1) {
+            return PHP_INT_MAX;
+        }
+        $eggs = 1;
+        while (self::sharingsOf($eggs + 1, $classes) <= self::MOST_SHARINGS && $eggs < 1000) {
+            $eggs++;
+        }
+
+        return $eggs;
+    }
+
+    private static function sharingsOf(int $eggs, int $classes): float
+    {
+        $ways = 1.0;
+        for ($i = 1; $i < $classes; $i++) {
+            $ways = $ways * ($eggs + $i) / $i;
+        }
+
+        return $ways;
+    }
+
+    private function addSome(Member $eggs, EggEvidence $evidence, int $count, int $part): void
+    {
+        $part = new Member("{$eggs->id} part {$part}", null, $eggs->sires, $eggs->weights, $eggs->dam, $eggs->batch, $eggs->litter, null, $eggs->brood);
+        $choice = $this->sireVariable($part);
+        $sharings = self::sharings($count, count($evidence->classes));
+        $classes = null;
+        if (count($sharings) > 1) {
+            $classes = $this->variable("classes {$part->id}", count($sharings));
+            $this->factors[] = Factor::dense([$classes], array_map(static fn (array $shares): Rational => self::ways($shares, array_column($evidence->classes, 'weight')), $sharings));
+        }
+        foreach (array_keys($this->model->spaces) as $i) {
+            foreach ($evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i]) ? array_values($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires)) : [] as $option => $place) {
+                $table = [];
+                foreach ($sharings as $shares) {
+                    foreach (array_keys($this->model->domains[$i][$eggs->sires[$place]]) as $sire) {
+                        foreach (array_keys($this->model->domains[$i][(string) $eggs->dam]) as $dam) {
+                            $table[] = self::product($evidence, $i, $shares, $sire, $dam);
+                        }
+                    }
+                }
+                $this->factors[] = $this->under($choice, $option, [...($classes === null ? [] : [$classes]), ...$this->scope($i, [$eggs->sires[$place], (string) $eggs->dam])], $table);
+            }
+        }
+        if ($classes === null && ! $evidence->classes[0]['weight']->isOne()) {
+            $this->factors[] = new Factor([], [$evidence->classes[0]['weight']->power(max(0, $count))]);
+        }
+    }
+
+    /** @param list<int> $shares */
+    private static function product(EggEvidence $evidence, int $i, array $shares, int $sire, int $dam): Rational
+    {
+        $product = Rational::one();
+        foreach ($shares as $class => $count) {
+            if ($count > 0) {
+                $product = $product->times($evidence->chance($i, $class, $sire, $dam)->power($count));
+            }
+        }
+
+        return $product;
+    }
+
+    /** @return list<list<int>> every way to share eggs among classes */
+    private static function sharings(int $eggs, int $classes): array
+    {
+        if ($classes === 1) {
+            return [[$eggs]];
+        }
+        $all = [];
+        for ($first = 0; $first <= $eggs; $first++) {
+            foreach (self::sharings($eggs - $first, $classes - 1) as $rest) {
+                $all[] = [$first, ...$rest];
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param list<int> $shares
+     * @param list<Rational> $weights
+     * @return Rational multinomial coefficient times the weights of the classes
+     */
+    private static function ways(array $shares, array $weights): Rational
+    {
+        $ways = Rational::one();
+        $left = array_sum($shares);
+        foreach ($shares as $class => $count) {
+            for ($i = 1; $i <= $count; $i++) {
+                $ways = $ways->times(Rational::of($left, $i))->times($weights[$class]);
+                $left--;
+            }
+        }
+
+        return $ways;
+    }
+
+    /** Which male another sire is ties what he is at one space to what he is at another. */
+    private function addOtherSires(): void
+    {
+        foreach (array_keys($this->model->hypothesis->otherSires) as $litter) {
+            $id = Family::otherSireOf((string) $litter);
+            $males = OtherMales::of($this->model, (string) $litter);
+            $which = count($males->weights) > 1 ? $this->variable("male {$litter}", count($males->weights)) : null;
+            if ($which !== null) {
+                $this->factors[] = Factor::dense([$which], $males->weights);
+            }
+            foreach ($this->model->domains as $i => $domains) {
+                $table = [];
+                foreach ($males->priors as $priors) {
+                    foreach (array_keys($domains[$id]) as $number) {
+                        $table[] = $priors[$i][$number] ?? Rational::zero();
+                    }
+                }
+                $this->factors[] = Factor::dense([...($which === null ? [] : [$which]), ...$this->scope($i, [$id])], $table);
+            }
+        }
+    }
+
+    /**
+     * @param list<string> $ids
+     * @return list<int>
+     */
+    private function scope(int $i, array $ids): array
+    {
+        return array_values(array_filter(array_map(fn (string $id): ?int => $this->variables["{$i} {$id}"] ?? null, $ids), is_int(...)));
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Family;
+
+use Destino\Genome\Sex;
+use Destino\Probability\Rational;
+
+/**
+ * Who another sire may be: any male here that is not the recorded sire nor among the young or their descendants, and one
+ * from outside, all alike. Males of whom the same is believed are taken together.
+ */
+final readonly class OtherMales
+{
+    /**
+     * @param list<Rational> $weights summing to 1
+     * @param list<list<array<int, Rational>>> $priors P(genotype) by male, space and number of the genotype
+     */
+    private function __construct(public array $weights, public array $priors) {}
+
+    public static function of(FamilyModel $model, string $litter): self
+    {
+        $males = ($model->context->otherMales)($model->hypothesis->family, $litter);
+        $share = Rational::of(1, count($males) + 1);
+        $found = [];
+        $outside = array_values($model->outsiders[Family::otherSireOf($litter)]);
+        $found['outside'] = [$share, $outside];
+        foreach ($males as $id) {
+            $priors = [];
+            $key = '';
+            foreach ($model->spaces as $space) {
+                $prior = $model->context->beforehandOf(self::member($model->context, $id), $space);
+                ksort($prior);
+                $priors[] = $prior;
+                foreach ($prior as $number => $weight) {
+                    $key .= "{$number}:{$weight->toString()} ";
+                }
+                $key .= '|';
+            }
+            $found[$key] = [isset($found[$key]) ? $found[$key][0]->plus($share) : $share, $priors];
+        }
+
+        return new self(array_values(array_column($found, 0)), array_values(array_column($found, 1)));
+    }
+
+    public static function member(Context $context, string $id): Member
+    {
+        return new Member($id, Sex::Male, [], [], null, $id, $id, $context->descent->animal($id));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Faults;
+
+use Destino\Probability\Rational;
+
+/** How often what is recorded is wrong: assumed figures, each of which a keeper may edit. */
+final readonly class ErrorRates
+{
+    /** @var Rational P(an animal whose form hides others carries one copy of a given gene unseen) */
+    public Rational $masked;
+
+    /** @var Rational P(the eggs of a clutch with several possible sires have each their own) */
+    public Rational $mixed;
+
+    /**
+     * @param Rational $unrecorded P(an animal carries one copy of a gene that nobody mentioned)
+     * @param Rational $misidentified P(a hatchling is taken for what it is not, badly enough that the records exclude it)
+     * @param Rational $otherSire P(the sire of a clutch is another male, sperm kept from an earlier season included)
+     * @param Rational $misnamed P(a gene is another line or allele than it is called)
+     * @param Rational $mutation P(a gamete carries a new mutation to a given allele)
+     * @param Rational $lethalDead P(an egg of a lethal form is what was seen | an egg is seen dead where such a form is possible)
+     */
+    public function __construct(
+        public Rational $unrecorded,
+        public Rational $misidentified,
+        public Rational $otherSire,
+        public Rational $misnamed,
+        public Rational $mutation,
+        public Rational $lethalDead,
+        ?Rational $masked = null,
+        ?Rational $mixed = null,
+    ) {
+        $this->masked = $masked ?? Rational::of(1, 10);
+        $this->mixed = $mixed ?? Rational::zero();
+    }
+
+    public static function assumed(): self
+    {
+        return new self(Rational::of(1, 20), Rational::of(1, 1000), Rational::of(1, 100), Rational::of(1, 1000), Rational::of(1, 1_000_000), Rational::of(9, 10));
+    }
+
+    /** P(one fault); a count of eggs is misidentified egg by egg, and one of two gametes mutates. */
+    public function of(FaultKind $kind, int $eggs = 1): float
+    {
+        return match ($kind) {
+            FaultKind::Unrecorded => $this->unrecorded->toFloat(),
+            FaultKind::Misidentified => $this->misidentified->toFloat() ** $eggs,
+            FaultKind::OtherSire => $this->otherSire->toFloat(),
+            FaultKind::Misnamed => $this->misnamed->toFloat(),
+            FaultKind::Masked => $this->masked->toFloat(),
+            FaultKind::Mutation => (2 * $this->mutation->toFloat()) ** $eggs,
+        };
+    }
+
+    /** @return array<string, Rational> by name */
+    public function all(): array
+    {
+        return ['unrecorded' => $this->unrecorded, 'misidentified' => $this->misidentified, 'other-sire' => $this->otherSire, 'misnamed' => $this->misnamed, 'masked' => $this->masked, 'mutation' => $this->mutation, 'lethal-dead' => $this->lethalDead, 'mixed-paternity' => $this->mixed];
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Faults;
+
+use Destino\Genome\Catalogue;
+use Destino\Inference\Evidence\Brood;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Family\Family;
+use Destino\Inference\Family\Member;
+use Destino\Inference\Inheritance\GenotypeSpace;
+
+/** A family and what is taken to be wrong in its records. */
+final readonly class Hypothesis
+{
+    /**
+     * @param array<string, list<string>> $free members whose looks and statements are not heard, with the alleles at whose loci; all where none are named
+     * @param array<string, list<list<string>>> $hidden by founder: alleles of which it carries one more copy
+     * @param array<string, list<string>> $mutations by member: alleles of which a gamete carries a new copy
+     * @param array<string, true> $otherSires litters
+     */
+    private function __construct(public Family $family, public array $free, public array $hidden, public array $mutations, public array $otherSires) {}
+
+    /** @param list<Fault> $faults */
+    public static function of(Family $family, array $faults, Catalogue $catalogue): self
+    {
+        $free = $hidden = $mutations = $otherSires = $names = [];
+        foreach ($faults as $fault) {
+            $member = $family->member($fault->subject);
+            if ($member === null) {
+                continue;
+            }
+            match ($fault->kind) {
+                FaultKind::Misidentified => $free[$member->id] = $fault->alleles === [] || ($free[$member->id] ?? [0]) === [] ? [] : [...$free[$member->id] ?? [], ...$fault->alleles],
+                FaultKind::Unrecorded, FaultKind::Masked => $hidden[$member->id][] = $fault->alleles,
+                FaultKind::Mutation => $mutations[$member->id] = [...$mutations[$member->id] ?? [], ...$fault->alleles],
+                FaultKind::OtherSire => $otherSires[$member->litter] = true,
+                FaultKind::Misnamed => $names[$member->id][] = $fault,
+            };
+        }
+        foreach (array_keys($otherSires) as $litter) {
+            $family = $family->withOtherSire((string) $litter);
+        }
+
+        return new self($names === [] ? $family : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)), $free, $hidden, $mutations, $otherSires);
+    }
+
+    /** Whether what is recorded of a member is not heard at a space. */
+    public function frees(string $id, GenotypeSpace $space): bool
+    {
+        return isset($this->free[$id]) && ($this->free[$id] === [] || array_filter($this->free[$id], static fn (string $allele): bool => $space->holds($space->catalogue->allele($allele)->locus)) !== []);
+    }
+
+    /** @param list<Fault> $faults */
+    private static function renamed(Member $member, array $faults, Catalogue $catalogue): Member
+    {
+        $animal = $member->animal;
+        $brood = $member->brood;
+        foreach ($faults as $fault) {
+            $renaming = new Renaming($catalogue, $fault->alleles, $fault->instead);
+            $animal = $animal === null ? null : self::animal($animal, $renaming);
+            $brood = $brood === null ? null : new Brood($brood->id, $brood->sires, $brood->dam, $renaming->target($brood->saw), $brood->count, $brood->isDead, $brood->weights, $brood->clutch);
+        }
+
+        return $animal === $member->animal && $brood === $member->brood ? $member : new Member($member->id, $member->sex, $member->sires, $member->weights, $member->dam, $member->batch, $member->litter, $animal, $brood, $member->isOutsider);
+    }
+
+    private static function animal(Individual $animal, Renaming $renaming): Individual
+    {
+        return $animal->saying(array_map($renaming->testimony(...), $animal->testimonies), $animal->saw === null ? null : $renaming->target($animal->saw));
+    }
+}

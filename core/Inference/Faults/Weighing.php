@@ -1,0 +1,325 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Inference\Faults;
+
+use Closure;
+use Destino\Genome\LinkageGroup;
+use Destino\Inference\Family\Bundles;
+use Destino\Inference\Family\Context;
+use Destino\Inference\Family\Family;
+use Destino\Inference\Family\FamilyModel;
+use Destino\Inference\Family\FamilySolver;
+use Destino\Inference\Inheritance\GenotypeSpace;
+
+/**
+ * Weighs sets of faults: P(faults) · P(evidence | faults), over all loci. For one matter all sets of one or two faults that
+ * make its records possible, no smaller one of which does; for several, their sets in combination, so that what explains
+ * two of them counts once.
+ *
+ * @phpstan-import-type Combination from Explainer
+ * @phpstan-type Weighed array{faults: list<Fault>, log: float}
+ */
+final class Weighing
+{
+    /** Sets of a matter that are combined with those of others, and combinations that are gone on with. */
+    private const BEAM = 10;
+
+    /** Sets less likely than this beside the best are not looked at. */
+    private const HOPELESS = 1e-5;
+
+    /** Explanations of a matter that are told. */
+    private const TOLD = 12;
+
+    /** @var array<string, float> log P(evidence) by bundle and faults */
+    private array $logs = [];
+
+    /** @var array<int, list<Weighed>> by matter */
+    private array $sets = [];
+
+    /** @var list<Combination>|null */
+    private ?array $combinations = null;
+
+    private readonly Candidates $candidates;
+
+    /**
+     * @param list<Fault> $decided
+     * @param non-empty-list<Matter> $matters
+     * @param Closure(list<LinkageGroup>): GenotypeSpace $space
+     */
+    public function __construct(private readonly Context $context, private readonly Family $family, private readonly Bundles $bundles, private readonly array $decided, private readonly array $matters, private readonly Closure $space)
+    {
+        $this->candidates = new Candidates($context->catalogue, $family, $context->rates);
+    }
+
+    /** @return list<Explanation> of a matter, the likeliest first; their odds sum to 1 */
+    public function explanations(int $matter): array
+    {
+        $weights = $faults = [];
+        $most = max([-INF, ...array_column($this->combinations($this->matters), 'log')]);
+        foreach ($this->combinations($this->matters) as $one) {
+            $chosen = $one['chosen'][$matter];
+            $key = (new Explanation($chosen === [] ? [new Fault(FaultKind::Misidentified, '')] : $chosen, 1.0))->key();
+            $weights[$key] = ($weights[$key] ?? 0.0) + exp($one['log'] - $most);
+            $faults[$key] = $chosen;
+        }
+        arsort($weights);
+        $weights = array_slice($weights, 0, self::TOLD, true);
+        $sum = array_sum($weights);
+        $explanations = [];
+        foreach ($weights as $key => $weight) {
+            if ($faults[$key] !== []) {
+                $explanations[] = new Explanation($faults[$key], $weight / $sum);
+            }
+        }
+
+        return $explanations;
+    }
+
+    /**
+     * @param list<Matter> $matters
+     * @return list<Combination> faults for all matters together
+     */
+    public function combinations(array $matters): array
+    {
+        if ($this->combinations !== null) {
+            return $this->combinations;
+        }
+        $beam = [['faults' => [], 'log' => 0.0, 'chosen' => []]];
+        foreach ($matters as $i => $matter) {
+            $next = [];
+            foreach ($beam as $before) {
+                foreach ($this->setsOf($i) as $set) {
+                    $faults = self::union($before['faults'], $this->really($matter, $set['faults']));
+                    $log = count($matters) === 1 ? $set['log'] : $this->log($faults, range(0, $i));
+                    if ($log > -INF) {
+                        $next[] = ['faults' => $faults, 'log' => $log, 'chosen' => [...$before['chosen'], $set['faults']]];
+                    }
+                }
+            }
+            usort($next, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
+            $beam = count($matters) === 1 ? $next : array_slice($next, 0, self::BEAM);
+        }
+
+        return $this->combinations = $beam;
+    }
+
+    /** @return list<Weighed> sets that explain one matter while the others are not heard, the likeliest first */
+    private function setsOf(int $i): array
+    {
+        if (isset($this->sets[$i])) {
+            return $this->sets[$i];
+        }
+        $matter = $this->matters[$i];
+        $candidates = $this->candidates->of($matter);
+        $free = $this->evidence([], []);
+        $found = [];
+        $best = -INF;
+        $candidates = array_values(array_filter($candidates, fn (array $one): bool => $one[1] > 0.0));
+        foreach ([...$this->whole($matter), ...array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates)] as [$faults, $prior]) {
+            $log = $prior + $this->evidence($this->really($matter, $faults), [$i]);
+            if ($log > -INF) {
+                $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
+                $best = max($best, $log);
+            }
+        }
+        foreach ($candidates as $a => [$one, $p]) {
+            foreach (array_slice($candidates, $a + 1) as [$other, $q]) {
+                $prior = log($p) + log($q);
+                if (! self::fit($one, $other) || isset($found[self::keyOf([$one])]) || isset($found[self::keyOf([$other])]) || $prior + $free < $best + log(self::HOPELESS)) {
+                    continue;
+                }
+                $log = $prior + $this->evidence([$one, $other], [$i]);
+                if ($log > -INF) {
+                    $found[self::keyOf([$one, $other])] = ['faults' => [$one, $other], 'log' => $log];
+                    $best = max($best, $log);
+                }
+            }
+        }
+        $sets = array_values(array_filter($found, static fn (array $set): bool => $set['log'] > $best + log(self::HOPELESS)));
+        usort($sets, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
+
+        return $this->sets[$i] = count($this->matters) === 1 ? $sets : array_slice($sets, 0, self::BEAM);
+    }
+
+    /**
+     * All young of the matter misidentified, each with its own prior; a statement that is not sure is simply wrong, which the
+     * evidence counts by itself.
+     *
+     * @return list<array{list<Fault>, float}>
+     */
+    private function whole(Matter $matter): array
+    {
+        $faults = [];
+        $prior = 0.0;
+        foreach ($matter->subjects as $id) {
+            $member = $this->family->member($id);
+            if ($member !== null) {
+                [$fault, $p] = $this->candidates->misidentified($matter, $member);
+                $faults[] = $fault;
+                $prior += log($p);
+            }
+        }
+
+        return count($faults) > 2 || $matter->isDoubted ? [[$faults, $matter->isDoubted ? 0.0 : $prior]] : [];
+    }
+
+    /**
+     * @param list<Fault> $faults
+     * @return list<Fault> those that have to be taken for granted: none where only a doubtful statement is wrong
+     */
+    private function really(Matter $matter, array $faults): array
+    {
+        return $matter->isDoubted ? array_values(array_filter($faults, static fn (Fault $fault): bool => $fault->kind !== FaultKind::Misidentified)) : $faults;
+    }
+
+    /**
+     * @param list<Fault> $faults
+     * @param list<int> $heard matters whose subjects are heard
+     */
+    private function log(array $faults, array $heard): float
+    {
+        $log = 0.0;
+        foreach ($faults as $fault) {
+            $log += log($this->priorOf($fault));
+        }
+
+        return $log + $this->evidence($faults, $heard);
+    }
+
+    private function priorOf(Fault $fault): float
+    {
+        foreach ($this->matters as $matter) {
+            foreach ($this->candidates->of($matter) as [$one, $prior]) {
+                if ($one->key() === $fault->key()) {
+                    return $prior;
+                }
+            }
+        }
+
+        return $this->context->rates->of($fault->kind);
+    }
+
+    /**
+     * Log P(evidence | faults), the subjects of other matters not heard.
+     *
+     * @param list<Fault> $faults
+     * @param list<int> $heard
+     */
+    private function evidence(array $faults, array $heard): float
+    {
+        foreach ($this->matters as $i => $matter) {
+            foreach (in_array($i, $heard, true) ? [] : $matter->subjects as $id) {
+                $faults[] = new Fault(FaultKind::Misidentified, $id, $matter->allelesAtOdds($this->context->catalogue));
+            }
+        }
+        $log = 0.0;
+        foreach ($this->bundlesFor($faults) as $key => $bundle) {
+            $log += $this->logs[$key] ??= $this->logOf($bundle, $faults);
+            if ($log === -INF) {
+                break;
+            }
+        }
+
+        return $log;
+    }
+
+    /**
+     * @param list<Fault> $faults
+     * @return array<string, list<GenotypeSpace>> by a key that is equal where the evidence is
+     */
+    private function bundlesFor(array $faults): array
+    {
+        $all = $this->bundles->all;
+        $otherSires = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire);
+        if ($otherSires !== []) {
+            $all = [array_merge(...$all)]; // it is the same male at all of them
+        }
+        foreach ($faults as $fault) {
+            if ($fault->instead !== null) {
+                $all = $this->withSpaceOf($fault->instead, $all);
+            }
+        }
+        $bundles = [];
+        foreach ($all as $bundle) {
+            $own = array_filter($faults, fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle));
+            $keys = array_map(static fn (Fault $fault): string => $fault->key(), $own);
+            sort($keys);
+            $bundles[implode('|', array_map(static fn (GenotypeSpace $space): string => $space->key, $bundle)).' '.implode('; ', $keys)] = $bundle;
+        }
+
+        return $bundles;
+    }
+
+    /** @param list<GenotypeSpace> $bundle */
+    private function isAbout(Fault $fault, array $bundle): bool
+    {
+        foreach ([...$fault->alleles, ...($fault->instead === null ? [] : [$fault->instead])] as $allele) {
+            foreach ($bundle as $space) {
+                if ($space->holds($this->context->catalogue->allele($allele)->locus)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<list<GenotypeSpace>> $all
+     * @return list<list<GenotypeSpace>>
+     */
+    private function withSpaceOf(string $allele, array $all): array
+    {
+        $locus = $this->context->catalogue->allele($allele)->locus;
+        foreach ($all as $bundle) {
+            foreach ($bundle as $space) {
+                if ($space->holds($locus)) {
+                    return $all;
+                }
+            }
+        }
+
+        return [...$all, [($this->space)([$this->context->catalogue->groupOf($locus)])]];
+    }
+
+    /**
+     * @param list<GenotypeSpace> $bundle
+     * @param list<Fault> $faults
+     */
+    private function logOf(array $bundle, array $faults): float
+    {
+        $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue);
+        $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
+
+        return FamilySolver::logEvidence($model);
+    }
+
+    /** Two faults that can both be, and are not two words for one. */
+    private static function fit(Fault $one, Fault $other): bool
+    {
+        return ! ($one->subject === $other->subject && ($one->kind === $other->kind || in_array(FaultKind::Misidentified, [$one->kind, $other->kind], true)) && $one->kind !== FaultKind::Unrecorded);
+    }
+
+    /**
+     * @param list<Fault> $some
+     * @param list<Fault> $more
+     * @return list<Fault> each once
+     */
+    private static function union(array $some, array $more): array
+    {
+        $keys = array_map(static fn (Fault $fault): string => $fault->key(), $some);
+
+        return [...$some, ...array_values(array_filter($more, static fn (Fault $fault): bool => ! in_array($fault->key(), $keys, true)))];
+    }
+
+    /** @param list<Fault> $faults */
+    private static function keyOf(array $faults): string
+    {
+        $keys = array_map(static fn (Fault $fault): string => $fault->key(), $faults);
+        sort($keys);
+
+        return implode('; ', $keys);
+    }
+}
