@@ -43,13 +43,14 @@ class CatalogueShelf
      * @param array<string, string> $schools of the house rules
      * @param array<string, string> $lines the line that a shared word means, of the house rules
      * @param list<GeneChange> $changes
+     * @param bool $isSlashEither whether a slash between names that are mixed up means "one of these", of the house rules
      */
-    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null) {}
+    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null, private readonly bool $isSlashEither = false) {}
 
     /** @param list<GeneChange> $changes */
     public function forHouse(House $house, array $changes): self
     {
-        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache);
+        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache, $house->simple('slash') === 'either');
         $shelf->base = $this;
 
         return $shelf;
@@ -58,7 +59,7 @@ class CatalogueShelf
     /** @param array<string, string> $schools chosen before those of the house */
     public function withSchools(array $schools): self
     {
-        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache);
+        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache, $this->isSlashEither);
         $shelf->base = $this;
 
         return $shelf;
@@ -137,6 +138,11 @@ class CatalogueShelf
         return $this->lines;
     }
 
+    public function isSlashEither(): bool
+    {
+        return $this->isSlashEither;
+    }
+
     /** @return array<string, string> the schools of the house rules */
     public function schools(): array
     {
@@ -146,7 +152,7 @@ class CatalogueShelf
     /** @param array<string, string> $schools */
     public function reader(array $schools = []): GenotypeReader
     {
-        return new GenotypeReader($this->catalogue($schools), $this->names($schools), $this->lines);
+        return new GenotypeReader($this->catalogue($schools), $this->names($schools), $this->lines, $this->isSlashEither);
     }
 
     /** @param array<string, string> $schools */
@@ -158,7 +164,7 @@ class CatalogueShelf
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */
     public function fingerprint(): string
     {
-        return $this->fingerprint ??= hash('xxh128', serialize([array_map(filemtime(...), glob(dirname((string) (new ReflectionClass(Catalogue::class))->getFileName()).'/*.php') ?: []), $this->schools, $this->lines, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
+        return $this->fingerprint ??= hash('xxh128', serialize([array_map(filemtime(...), glob(dirname((string) (new ReflectionClass(Catalogue::class))->getFileName()).'/*.php') ?: []), $this->schools, $this->lines, $this->isSlashEither, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
     }
 
     /** @param array<string, string> $schools */

@@ -465,7 +465,7 @@ class Beliefs
     /** @param array{id: int, text: string, source: string, certainty: int, names_all: bool} $statement */
     private function read(array $statement, ?Sex $sex): ?Testimony
     {
-        $reading = $this->shelf->reader()->read($statement['text'], $sex ?? Sex::Female);
+        $reading = $this->shelf->reader()->read($statement['text'], $sex);
         if ($reading->belief === null) {
             $this->unreadable[$statement['id']] = $reading->errors;
 

@@ -127,7 +127,9 @@ class ImportPlan
         if ($text === '') {
             $row->notes[] = 'No genes given: taken as Normal.';
         }
-        $reading = $this->shelf->reader()->read($row->genes, $row->values['sex'] ?? Sex::Female);
+        $reading = $this->shelf->reader()->read($row->genes, $row->values['sex'] ?? null);
+        $row->values['sex'] ??= $reading->sex;
+        $row->values['number'] ??= $reading->number;
         if ($reading->belief !== null) {
             $row->read = (new Printer($this->shelf->catalogue()))->belief($reading->belief);
             array_push($row->notes, ...$reading->notes);

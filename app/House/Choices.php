@@ -31,6 +31,10 @@ class Choices
                 'after-first-pip' => ['after the first has pipped', 'A weak sibling can get help, and the clutch is known to be at term.'],
                 'from-day' => ['from a chosen day', 'A planned day suits people with work; too early is the risk.'],
             ]],
+            'slash' => ['label' => 'A slash between names that are taken for each other (Lesser/Butter)', 'default' => 'compound', 'options' => [
+                'compound' => ['both: one from each parent', 'What the slash means in the notation; a note offers the other reading.'],
+                'either' => ['one of the two, not known which', 'What the slash often means in lists of animals for sale.'],
+            ]],
             'dominance' => ['label' => 'The word for genes that show in one copy and more in two', 'default' => 'co-dominant', 'options' => [
                 'co-dominant' => ['co-dominant', 'What most keepers say.'],
                 'incomplete dominant' => ['incomplete dominant', 'What textbooks say: two copies go further than one.'],

@@ -82,7 +82,7 @@ class PedigreeReader
         $sex = ($entry['sex'] ?? null) === null ? null : Sex::from($entry['sex']);
         $testimonies = [];
         if (($entry['stated'] ?? null) !== null) {
-            $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? Sex::Female);
+            $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? null);
             $certainty = Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100));
             $testimonies[] = new Testimony("{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false, $reading->absent);
         } elseif (isset($entry['certainty'])) {

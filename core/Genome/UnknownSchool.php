@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Genome;
 
 use Destino\DestinoError;
+use Destino\Spelling;
 use InvalidArgumentException;
 
 final class UnknownSchool extends InvalidArgumentException implements DestinoError
@@ -18,10 +19,9 @@ final class UnknownSchool extends InvalidArgumentException implements DestinoErr
     /** @param list<string> $claims */
     public static function noSuchClaim(string $claim, array $claims): self
     {
-        usort($claims, static fn (string $a, string $b): int => levenshtein(substr($claim, 0, 60), $a) <=> levenshtein(substr($claim, 0, 60), $b));
         $shown = mb_substr($claim, 0, 60);
 
-        return new self("“{$shown}” is not a disputed fact of the catalogue.", $shown, array_slice($claims, 0, 3));
+        return new self("“{$shown}” is not a disputed fact of the catalogue.", $shown, Spelling::nearest($claim, array_combine($claims, $claims)));
     }
 
     /** @param list<string> $schools */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
+use Destino\Spelling;
+
 /** Cuts typed text into tokens. Hyphens inside names and white space separate words and are not tokens. */
 final readonly class Lexer
 {
@@ -29,18 +31,12 @@ final readonly class Lexer
             [$piece, $offset] = $match[0];
             $characters += mb_strlen(substr($text, $bytes, $offset - $bytes));
             $bytes = $offset;
-            $tokens[] = new Token(self::type($match), (string) $piece, self::fold((string) $piece), $characters + 1, $characters + mb_strlen((string) $piece));
+            $tokens[] = new Token(self::type($match), (string) $piece, Spelling::fold((string) $piece), $characters + 1, $characters + mb_strlen((string) $piece));
         }
         $end = mb_strlen($text) + 1;
         $tokens[] = new Token(TokenType::End, '', '', $end, $end);
 
         return $tokens;
-    }
-
-    /** The form in which words are compared: lower case, one kind of apostrophe. */
-    public static function fold(string $word): string
-    {
-        return str_replace('’', "'", mb_strtolower($word));
     }
 
     /** @param array<array-key, array{string|null, int}> $match */

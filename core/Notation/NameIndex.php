@@ -6,6 +6,7 @@ namespace Destino\Notation;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\Inheritance;
+use Destino\Spelling;
 
 /** All names of a catalogue, found by the longest match; parentheses inside a name may be left out. */
 final class NameIndex
@@ -15,6 +16,9 @@ final class NameIndex
 
     /** @var array<string, true> every beginning of a name, and every whole one */
     private array $beginnings = [];
+
+    /** @var array<array-key, Name|null> by the words written as one; null where several names would be */
+    private array $joined = [];
 
     public function __construct(Catalogue $catalogue)
     {
@@ -58,6 +62,12 @@ final class NameIndex
      */
     public function match(TokenStream $stream): ?array
     {
+        return $this->exact($stream) ?? $this->loose($stream);
+    }
+
+    /** @return array{Name, int}|null */
+    private function exact(TokenStream $stream): ?array
+    {
         $words = [];
         $open = 0;
         $best = null;
@@ -84,30 +94,68 @@ final class NameIndex
     }
 
     /**
-     * The nearest names to a piece that is none.
+     * Words written together or apart, and in the plural ("BlackPastel", "killerbee", "Ivories"), where one name only can be
+     * meant.
+     *
+     * @return array{Name, int}|null
+     */
+    private function loose(TokenStream $stream): ?array
+    {
+        $joined = '';
+        $best = null;
+        foreach (array_slice($stream->rest(), 0, 5) as $i => $token) {
+            if (! $token->is(TokenType::Word) && ! ($i > 0 && $token->is(TokenType::Number))) {
+                break;
+            }
+            $joined .= $token->word;
+            foreach (self::singulars($joined) as $form) {
+                $name = mb_strlen($form) >= 4 ? $this->joined[$form] ?? null : null;
+                if ($name !== null && $best !== [$name, $i + 1]) {
+                    $best = [$name, $i + 1];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<string> a word as it stands, and what it may be the plural of */
+    private static function singulars(string $word): array
+    {
+        return array_values(array_filter([
+            $word, str_ends_with($word, 'ies') ? substr($word, 0, -3).'y' : null, str_ends_with($word, 'es') ? substr($word, 0, -2) : null, str_ends_with($word, 's') ? substr($word, 0, -1) : null,
+        ]));
+    }
+
+    /**
+     * The nearest names and words of the notation to a piece that is none.
      *
      * @return list<string> at most three, nearest first
      */
     public function suggestions(string $piece): array
     {
         $wanted = self::key($piece);
-        if ($wanted === '' || strlen($wanted) > 60) {
-            return [];
-        }
-        $found = [];
+        $together = $this->wordWithName($wanted);
+        $known = Keyword::SPOKEN;
         foreach ($this->names as $key => $name) {
-            $key = (string) $key;
-            $distance = levenshtein($wanted, $key);
-            if (strlen($wanted) >= 3 && str_starts_with($key, $wanted)) {
-                $distance = min($distance, 1);
-            }
-            if ($distance <= max(1, intdiv(strlen($wanted), 3))) {
-                $found[$name->text] = min($found[$name->text] ?? PHP_INT_MAX, $distance);
+            $known[(string) $key] = $name->text;
+        }
+
+        return array_slice(array_values(array_unique([...$together, ...Spelling::nearest($wanted, $known)])), 0, 3);
+    }
+
+    /** @return list<string> "het Clown" for "hetclown" */
+    private function wordWithName(string $piece): array
+    {
+        foreach (['het', 'super', 'visual', 'possible'] as $word) {
+            $rest = str_starts_with($piece, $word) ? trim(substr($piece, strlen($word))) : '';
+            $name = $rest === '' ? null : $this->names[$rest] ?? $this->joined[$rest] ?? null;
+            if ($name !== null) {
+                return ["{$word} {$name->text}"];
             }
         }
-        asort($found);
 
-        return array_slice(array_map(strval(...), array_keys($found)), 0, 3);
+        return [];
     }
 
     private function add(string $name, Name $meaning): void
@@ -117,6 +165,9 @@ final class NameIndex
             return;
         }
         $this->names[$key] = $meaning;
+        $joined = str_replace(' ', '', $key);
+        $isOther = array_key_exists($joined, $this->joined) && ($this->joined[$joined] === null || $this->joined[$joined]->text !== $meaning->text);
+        $this->joined[$joined] = $isOther ? null : $meaning;
         $words = explode(' ', $key);
         for ($i = 1; $i <= count($words); $i++) {
             $this->beginnings[implode(' ', array_slice($words, 0, $i))] = true;

@@ -9,12 +9,8 @@ use Destino\Genome\Catalogue;
 /** Reads one name where a name is due, and says what is wrong where none stands. */
 final class NameParser
 {
-    public const NORMAL = ['normal', 'wildtype', 'wild', 'classic'];
-
-    public const POSSIBLE = ['possible', 'possibly', 'poss', 'maybe', 'ph'];
-
-    /** Words that end an unknown name. */
-    private const STOPS = ['het', 'super', 'or', 'and', 'with', 'double', 'not', 'no', 'carries', 'only', 'male', 'female', ...self::NORMAL, ...self::POSSIBLE];
+    /** Words that end an unknown name, beside those of Keyword. */
+    private const STOPS = ['or', 'and', 'with', 'double', 'dbl', 'triple', 'trip', 'quad', 'not', 'carries', 'only', 'male', 'female', 'for'];
 
     /** @var list<string> */
     private array $notes = [];
@@ -34,9 +30,9 @@ final class NameParser
     }
 
     /**
-     * @return array{Name, Token} the name and its first token
+     * @return array{Name, Token} the name and its first token; of kind Shared where several genes share it and nothing settles which
      *
-     * @throws NotationError when no name stands here, or one that several genes share
+     * @throws NotationError when no name stands here
      */
     public function read(Dose $dose = Dose::Plain, int $stillWanted = 1): array
     {
@@ -47,15 +43,12 @@ final class NameParser
         }
         [$name, $length] = $match;
         $this->stream->advance($length);
-        if ($name->kind === NameKind::Shared) {
-            return [$this->settled($name, $dose, $from), $from];
-        }
 
-        return [$name, $from];
+        return [$name->kind === NameKind::Shared ? $this->settled($name) : $name, $from];
     }
 
-    /** What a shared word means here: the line of the house rules, or a question. */
-    private function settled(Name $name, Dose $dose, Token $from): Name
+    /** What a shared word means here: the line of the house rules, or the one meaning that the schools leave. */
+    private function settled(Name $name): Name
     {
         $line = $this->lines[$name->text] ?? null;
         foreach ($this->catalogue->alleles as $allele) {
@@ -65,15 +58,28 @@ final class NameParser
                 return new Name(NameKind::Allele, $allele->name, [$allele->key]);
             }
         }
-        if (count($name->choices) === 1) { // the chosen schools leave one meaning
-            $match = $this->names->match(new TokenStream($name->choices[0]));
-            if ($match !== null) {
-                return $match[0];
-            }
+        $match = count($name->choices) === 1 ? $this->names->match(new TokenStream($name->choices[0])) : null;
+
+        return $match[0] ?? $name;
+    }
+
+    /** The question that a shared word is; a word of a line before or behind it is taken with it. */
+    public function question(Name $name, Dose $dose, Token $from, bool $isLine = false): NotationError
+    {
+        while ($this->isUnknownWord($this->stream->current()) && $this->stream->current()->from === $this->stream->previous()->to + 2) {
+            $this->stream->advance();
+            $isLine = true;
         }
         $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
         $prefix = $dose === Dose::Het ? 'het ' : '';
-        throw NotationError::question($piece, $from->from, $name->question, array_map(static fn (string $choice): string => $prefix.$choice, $name->choices));
+        $hint = $isLine ? ' A word of your own for a line is given to it under Genes, and is known from then on.' : '';
+
+        return NotationError::question($piece, $from->from, $name->question.$hint, array_map(static fn (string $choice): string => $prefix.$choice, $name->choices));
+    }
+
+    private function isUnknownWord(Token $token): bool
+    {
+        return $token->is(TokenType::Word) && ! $token->isWord(...self::STOPS) && Keyword::of($token) === null && $this->names->match($this->stream) === null && preg_match('/^x\d$/', $token->word) !== 1;
     }
 
     /** The error for a place where a name is due; the stream moves behind what cannot be read. */
@@ -93,16 +99,20 @@ final class NameParser
 
             return NotationError::strayPiece($from->text, $from->from);
         }
-        if ($from->isWord('male', 'female')) {
-            $this->stream->advance();
-
-            return NotationError::misplaced($from->text, $from->from, 'the sex is given by the field, not in the text.');
-        }
         // Words up to the next one that means something are one unknown name.
         do {
             $this->stream->advance();
-            $next = $this->stream->current();
-        } while ($next->is(TokenType::Word) && ! $next->isWord(...self::STOPS) && $this->names->match($this->stream) === null);
+        } while ($this->isUnknownWord($this->stream->current()));
+        $shared = $this->names->match($this->stream);
+        if ($shared !== null && $shared[0]->kind === NameKind::Shared && $this->stream->current()->from === $this->stream->previous()->to + 2) {
+            $this->stream->advance($shared[1]);
+            $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
+            $near = $this->names->suggestions($piece);
+
+            return $near !== [] // "Dessert Ghost" is a misspelt gene; "XY Axanthic" a line's word before a word that several share
+                ? NotationError::unknownName($piece, $from->from, ...$near)
+                : $this->question($shared[0], $dose, $from, true);
+        }
         $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
         $suggestions = $this->names->suggestions($piece);
 

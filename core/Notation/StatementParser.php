@@ -6,24 +6,24 @@ namespace Destino\Notation;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
-use Destino\Probability\InvalidNumber;
 use Destino\Probability\Rational;
 
-/** Cuts one text into statements. A piece that cannot be read becomes an error, and reading goes on behind it. */
+/**
+ * Cuts one text into statements. A piece that cannot be read becomes an error, and reading goes on behind it. What people
+ * really write and what is easily read wrongly (a recessive behind a het in a list, a percentage without the word het, a
+ * slash between names of one locus) is read as meant where that is plain, and asked where it is not.
+ */
 final class StatementParser
 {
-    private const NORMAL = NameParser::NORMAL;
-
-    private const POSSIBLE = NameParser::POSSIBLE;
-
-    private const MULTIPLES = ['double' => 2, 'dbl' => 2, 'triple' => 3, 'quad' => 4, 'quadruple' => 4];
-
     private readonly TokenStream $stream;
 
     private readonly NameParser $nameParser;
+
+    private readonly FormReader $forms;
+
+    private readonly Amounts $amounts;
 
     /** @var list<Statement> */
     private array $statements = [];
@@ -31,13 +31,27 @@ final class StatementParser
     /** @var list<Piece> */
     private array $pieces = [];
 
-    /** @var list<string> */
-    private array $notes = [];
-
     /** @var list<NotationError> */
     private array $errors = [];
 
+    /** @var list<string> alleles that the text says are not carried */
+    private array $absent = [];
+
+    /** @var list<array{Name, NotationError}> words that several pairs share, which a pair that is named as well settles */
+    private array $open = [];
+
     private ?Token $normal = null;
+
+    /** Sex and number of the animal, where the text gives them. */
+    public readonly Particulars $particulars;
+
+    /** A list that "hets" or "het for" began: its recessives are hets with this chance. */
+    private ?Announced $list = null;
+
+    /** Whether a het stands before: a recessive without the word is then a question. */
+    private bool $isBehindHet = false;
+
+    private int $parentheses = 0;
 
     /** @param array<string, string> $lines what a shared word means in this house */
     public function __construct(
@@ -45,9 +59,13 @@ final class StatementParser
         private readonly NameIndex $names,
         private readonly array $lines,
         string $text,
+        private readonly bool $isSlashEither = false,
     ) {
         $this->stream = new TokenStream($text);
         $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
+        $this->amounts = new Amounts($this->stream, $names);
+        $this->forms = new FormReader($catalogue, $names, $this->stream, $this->nameParser, $isSlashEither);
+        $this->particulars = new Particulars($this->stream);
     }
 
     /** @return list<Statement> */
@@ -65,7 +83,7 @@ final class StatementParser
     /** @return list<string> */
     public function notes(): array
     {
-        return [...$this->nameParser->notes(), ...$this->notes];
+        return [...$this->nameParser->notes(), ...$this->forms->notes(), ...$this->particulars->notes()];
     }
 
     /** @return list<NotationError> */
@@ -74,15 +92,21 @@ final class StatementParser
         return $this->errors;
     }
 
+    /** @return list<string> */
+    public function absent(): array
+    {
+        return array_values(array_unique($this->absent));
+    }
+
     public function parse(): void
     {
         while (! $this->stream->atEnd()) {
-            if ($this->stream->takeType(TokenType::Separator) || $this->stream->take('and', 'with')) {
+            if ($this->stream->takeType(TokenType::Separator) || $this->stream->take('and', 'with', 'plus')) {
                 continue;
             }
             $start = $this->stream->current();
             try {
-                $this->statement($start);
+                $this->parenthesis() || $this->particulars->take($this->names) || $this->statement($start);
             } catch (NotationError $error) {
                 $this->errors[] = $error;
                 if ($this->stream->current() === $start) {
@@ -90,143 +114,229 @@ final class StatementParser
                 }
             }
         }
+        $this->settleOpen();
         $this->checkNormal();
     }
 
-    private function statement(Token $start): void
+    /** Parentheses around whole statements mean nothing by themselves. */
+    private function parenthesis(): bool
     {
-        if ($this->names->match($this->stream) === null && $this->stream->current()->isWord(...self::NORMAL)) {
-            $this->readNormal($start);
+        $open = $this->stream->current();
+        if ($this->stream->takeType(TokenType::Open)) {
+            $this->parentheses++;
+            if (! $this->stream->hasAhead(TokenType::Close)) {
+                throw NotationError::misplaced('(', $open->from, 'this parenthesis is not closed.');
+            }
 
-            return;
+            return true;
         }
-        $isPossible = $this->takePossible();
-        $chance = $this->chance();
-        $isPossible = $this->takePossible() || $isPossible;
-        $count = 1;
-        if ($this->names->match($this->stream) === null && isset(self::MULTIPLES[$this->stream->current()->word]) && $this->stream->peek()->isWord('het', 'hets')) {
-            $count = self::MULTIPLES[$this->stream->current()->word];
-            $this->stream->advance();
+        if ($this->parentheses > 0 && $this->stream->takeType(TokenType::Close)) {
+            $this->parentheses--;
+            $this->list = null;
+
+            return true;
         }
-        $dose = $this->dose();
-        for ($i = 0; $i < $count; $i++) {
+
+        return false;
+    }
+
+    private function statement(Token $start): bool
+    {
+        $isName = $this->names->match($this->stream) !== null;
+        if (! $isName && Keyword::of($start) === Keyword::Normal) {
+            return $this->readNormal($start);
+        }
+        if (! $isName && $this->without()) {
+            return true;
+        }
+        $announced = $this->amounts->read();
+        if ($announced->isList) {
+            $this->list = $announced;
+        }
+        for ($i = 0; $i < $announced->count; $i++) {
             while ($i > 0 && ($this->stream->takeType(TokenType::Separator) || $this->stream->take('and', 'het'))) {
                 continue;
             }
-            $this->form($i === 0 ? $start : $this->stream->current(), $dose, $chance, $isPossible, $count - $i);
+            $this->form($i === 0 ? $start : $this->stream->current(), $announced, $announced->count - $i);
         }
+
+        return true;
     }
 
-    private function form(Token $start, Dose $dose, ?Rational $chance, bool $isPossible, int $stillWanted): void
+    private function form(Token $start, Announced $announced, int $stillWanted): void
     {
-        [$name, $from] = $this->nameParser->read($dose, $stillWanted);
-        if ($name->kind === NameKind::Nickname) {
-            $this->nickname($name, $start, $from, $dose, $chance);
+        [$name, $from] = $this->nameParser->read($announced->dose, $stillWanted);
+        if ($name->kind === NameKind::Shared) {
+            $this->shared($name, $from, $announced);
 
             return;
         }
-        $alleles = $this->allelesOf($name, $dose, $from);
-        $choices = [$alleles];
-        while ($this->stream->current()->isWord('or')) {
-            $this->stream->advance();
-            $other = $this->dose();
-            [$next, $at] = $this->nameParser->read($other);
-            $choices[] = $this->allelesOf($next, $other, $at);
+        if ($name->kind === NameKind::Nickname) {
+            $this->nickname($name, $start, $from, $announced);
+
+            return;
         }
-        [$modifierChance, $twoCopies, $maker] = $this->modifiers($alleles);
+        $announced = $this->asMeant($name, $from, $announced);
+        $choices = $this->choices($name, $from, $announced);
+        $behind = $this->amounts->behind($choices, $this->catalogue);
+        if ($behind->dose === Dose::Het && $announced->dose === Dose::Plain) {
+            $announced = $announced->as(Dose::Het, $announced->chance ?? $behind->chance);
+            $choices = [$this->forms->copies($this->catalogue->allele($choices[0][0]), Dose::Het, $from)];
+        } elseif ($behind->dose === Dose::Two) {
+            $choices = array_map(static fn (array $alleles): array => [$alleles[0], $alleles[0]], $choices);
+        }
         $to = $this->stream->previous()->to;
         $piece = $this->stream->slice($start->from, $to);
-        $chance ??= $modifierChance;
-        if ($isPossible && $chance === null) {
-            throw NotationError::howLikely($piece, $start->from, $this->formText($alleles));
-        }
-        $alternatives = match (true) {
-            $twoCopies !== null => [[$twoCopies, [$alleles[0], $alleles[0]]], [$twoCopies->complement(), [$alleles[0]]]],
-            count($choices) > 1 => $this->evenly($choices, $chance ?? Rational::one()),
-            default => [[$chance ?? Rational::one(), $alleles]],
-        };
-        $alternatives = array_values(array_filter($alternatives, static fn (array $alternative): bool => ! $alternative[0]->isZero()));
-        $this->statements[] = new Statement($alternatives, $piece, $start->from, $to, $maker, count($choices) > 1);
-        $this->pieces[] = new Piece($piece, $start->from, $to, $this->meaning($alternatives, $maker));
+        $this->askWhereUnsure($piece, $start, $announced, $behind, $choices);
+        $this->keep($piece, $start->from, $to, $choices, $announced->chance ?? $behind->chance, $behind);
+        $this->isBehindHet = $this->isBehindHet || $announced->dose === Dose::Het;
+        $this->forms->takeSeparator($announced, fn (Announced $next) => $this->form($this->stream->current(), $next, 1));
+    }
+
+    /** A recessive in a list of hets is a het. */
+    private function asMeant(Name $name, Token $from, Announced $announced): Announced
+    {
+        $isBare = $announced->dose === Dose::Plain && $announced->chance === null && ! $announced->isPossible;
+
+        return $this->list !== null && $isBare && $this->forms->isRecessive($name) ? $announced->as(Dose::Het, $this->list->chance) : $announced;
     }
 
     /**
-     * @return list<string> one or two alleles of one locus
-     *
-     * @throws NotationError when the dose does not fit the name
+     * @return non-empty-list<list<string>> alleles of each alternative
      */
-    private function allelesOf(Name $name, Dose $dose, Token $from): array
+    private function choices(Name $name, Token $from, Announced $announced): array
     {
-        if ($name->kind === NameKind::TwoCopies || $name->kind === NameKind::Compound) {
-            if ($dose === Dose::Het || ($dose === Dose::Two && $name->kind === NameKind::Compound)) {
-                $why = $name->kind === NameKind::Compound ? 'is a compound of two alleles already' : 'is a form with two copies already';
-                throw NotationError::misplaced($name->text, $from->from, "{$name->text} {$why}; write it without “{$dose->word()}”.", [$name->text]);
-            }
-
-            return $name->alleles;
-        }
-        $allele = $this->catalogue->allele($name->alleles[0] ?? '');
-        if ($this->stream->current()->is(TokenType::Slash)) {
-            return $this->compound($allele, $from, $dose);
-        }
-
-        return $this->copies($allele, $dose, $from);
-    }
-
-    /** @return list<string> */
-    private function copies(Allele $allele, Dose $dose, Token $from): array
-    {
-        if ($allele->inheritance === Inheritance::Recessive) {
-            return match ($dose) {
-                Dose::Het => [$allele->key],
-                Dose::Two => throw NotationError::misplaced($allele->name, $from->from, "{$allele->name} is recessive: with two copies it is written plain “{$allele->name}”.", [$allele->name]),
-                Dose::Plain, Dose::Visual => [$allele->key, $allele->key],
-            };
-        }
-        if ($dose === Dose::Het) {
-            $this->notes[] = "{$allele->name} shows in one copy, so “het” adds nothing: read as one copy of {$allele->name}.";
-        }
-        if ($dose === Dose::Plain && $allele->inheritance === Inheritance::Dominant) {
-            $this->notes[] = "{$allele->name} is dominant: one copy is assumed, since two look the same. Write {$allele->twoCopyName} for two.";
-        }
-
-        return $dose === Dose::Two ? [$allele->key, $allele->key] : [$allele->key];
-    }
-
-    /** @return list<string> */
-    private function compound(Allele $first, Token $from, Dose $dose): array
-    {
-        $this->stream->advance();
-        if ($this->stream->current()->text === '+') { // "Clown/+": one copy beside the wild type
+        $choices = $this->forms->alternatives($name, $announced->dose, $from);
+        while ($this->stream->current()->isWord('or')) {
             $this->stream->advance();
-
-            return [$first->key];
-        }
-        $at = $this->stream->current();
-        $match = $this->names->match($this->stream);
-        if ($match === null) {
-            throw $this->nameParser->unknown($at);
-        }
-        $this->stream->advance($match[1]);
-        $second = $match[0]->kind === NameKind::Allele ? $this->catalogue->allele($match[0]->alleles[0] ?? '') : null;
-        $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
-        if ($second === null || $dose === Dose::Het || $dose === Dose::Two) {
-            throw NotationError::misplaced($piece, $from->from, 'a slash joins two single alleles, without het or super.');
-        }
-        if ($second->locus !== $first->locus) {
-            throw NotationError::misplaced($piece, $from->from, "{$first->name} and {$second->name} are not alleles of one locus, so there is no such compound. Write them side by side.", ["{$first->name} {$second->name}"]);
+            $other = $this->amounts->dose();
+            [$next, $at] = $this->nameParser->read($other);
+            if ($next->kind === NameKind::Shared) {
+                throw $this->nameParser->question($next, $other, $at);
+            }
+            $dose = $other === Dose::Plain && $announced->dose === Dose::Het ? Dose::Het : $other; // "het Clown or Piebald"
+            array_push($choices, ...$this->forms->alternatives($next, $dose, $at));
         }
 
-        return [$first->key, $second->key];
+        return $choices;
     }
 
-    private function nickname(Name $name, Token $start, Token $from, Dose $dose, ?Rational $chance): void
+    /**
+     * @param non-empty-list<list<string>> $choices
+     *
+     * @throws NotationError where the text leaves open what is meant
+     */
+    private function askWhereUnsure(string $piece, Token $start, Announced $announced, Behind $behind, array $choices): void
+    {
+        $form = $this->forms->textOf($choices[0]);
+        $isVisual = $this->forms->isVisualRecessive($choices[0]);
+        $het = $this->forms->hetTextOf($choices[0]);
+        $chance = $announced->chance ?? $behind->chance;
+        if ($behind->isUnsure) {
+            throw NotationError::howLikely($piece, $start->from, $het);
+        }
+        if ($announced->isPossible && $chance === null) {
+            throw NotationError::howLikely($piece, $start->from, $form);
+        }
+        $isPlain = $announced->dose === Dose::Plain && $isVisual && $behind->dose === Dose::Plain;
+        if ($isPlain && $chance !== null && ! $announced->isPossible && ! $behind->isInParentheses) {
+            $percent = Percentage::print($chance);
+            $meant = $chance->isOne() ? [$het, "visual {$form}"] : ["{$percent} {$het}", "possible {$form} ({$percent})"];
+            throw NotationError::question($piece, $start->from, 'A percentage nearly always belongs to a het.', $meant);
+        }
+        if ($isPlain && $chance === null && $this->isBehindHet) {
+            throw NotationError::question($piece, $start->from, 'Behind a het in a list it may be one as well.', [$het, "visual {$form}"]);
+        }
+    }
+
+    /** @param non-empty-list<list<string>> $choices */
+    private function keep(string $piece, int $from, int $to, array $choices, ?Rational $chance, Behind $behind): void
+    {
+        if ($behind->twoCopies !== null && count($choices[0]) !== 1) {
+            throw NotationError::misplaced($this->stream->previous()->text, $this->stream->previous()->from, 'a chance of two copies can only stand behind one copy.');
+        }
+        $each = ($chance ?? Rational::one())->dividedBy(Rational::of(count($choices)));
+        $alternatives = $behind->twoCopies !== null
+            ? [[$behind->twoCopies, [$choices[0][0], $choices[0][0]]], [$behind->twoCopies->complement(), [$choices[0][0]]]]
+            : array_map(static fn (array $alleles): array => [$each, $alleles], $choices);
+        $alternatives = array_values(array_filter($alternatives, static fn (array $alternative): bool => ! $alternative[0]->isZero()));
+        $this->statements[] = new Statement($alternatives, $piece, $from, $to, $behind->maker, count($choices) > 1);
+        $this->pieces[] = new Piece($piece, $from, $to, $this->forms->meaning($alternatives, $behind->maker));
+    }
+
+    /** "no Clown", "does not carry Clown": not a single copy. */
+    private function without(): bool
+    {
+        $start = $this->stream->current();
+        if ($this->stream->current()->isWord('not') && $this->stream->peek()->is(TokenType::Word)) {
+            $this->stream->advance();
+            [$name] = $this->nameParser->read();
+            throw NotationError::question($this->stream->slice($start->from, $this->stream->previous()->to), $start->from, 'Of what an animal carries write that it has not a single copy.', ["no {$name->text}"]);
+        }
+        if (! $this->amounts->takeWithout()) {
+            return false;
+        }
+        do {
+            [$name] = $this->nameParser->read();
+            $alleles = $name->kind === NameKind::Shared ? $this->forms->allelesNamed($name->choices) : $name->alleles;
+            if ($name->kind === NameKind::Nickname || $alleles === []) {
+                throw NotationError::misplaced($name->text, $start->from, 'say gene by gene what is not carried.');
+            }
+            $this->absent = [...$this->absent, ...$alleles];
+        } while ($this->stream->take('or', 'nor'));
+        $to = $this->stream->previous()->to;
+        $names = implode(' or ', array_map(fn (string $allele): string => $this->catalogue->allele($allele)->name, array_unique($alleles)));
+        $this->pieces[] = new Piece($this->stream->slice($start->from, $to), $start->from, $to, "not a single copy of {$names}");
+
+        return true;
+    }
+
+    private function shared(Name $name, Token $from, Announced $announced): void
+    {
+        $question = $this->nameParser->question($name, $announced->dose, $from);
+        if ($announced->dose !== Dose::Plain || $announced->chance !== null || ! $this->forms->isClass($name)) {
+            throw $question;
+        }
+        $this->open[] = [$name, $question];
+    }
+
+    /** A class of forms is settled where one of its pairs is named as well: "BEL (Mojave/Lesser)". */
+    private function settleOpen(): void
+    {
+        $named = [];
+        foreach ($this->statements as $statement) {
+            $named = $statement->isCertain() ? [...$named, ...$statement->alleles()] : $named;
+        }
+        foreach ($this->open as [$name, $question]) {
+            $settled = array_filter($name->choices, function (string $choice) use ($named): bool {
+                $pair = $this->forms->allelesNamed([$choice]);
+                $left = $named;
+                foreach ($pair as $allele) {
+                    $at = array_search($allele, $left, true);
+                    if ($at === false) {
+                        return false;
+                    }
+                    unset($left[$at]);
+                }
+
+                return $pair !== [];
+            });
+            if ($settled === []) {
+                $this->errors[] = $question;
+            } else {
+                $this->forms->note("{$name->text} is ".array_values($settled)[0].' here, as the text says.');
+                $this->pieces[] = new Piece($question->piece, $question->position, $question->position + mb_strlen($question->piece) - 1, array_values($settled)[0]);
+            }
+        }
+    }
+
+    private function nickname(Name $name, Token $start, Token $from, Announced $announced): void
     {
         $piece = $this->stream->slice($start->from, $this->stream->previous()->to);
-        if ($dose !== Dose::Plain || $chance !== null) {
+        if ($announced->dose !== Dose::Plain || $announced->chance !== null) {
             throw NotationError::misplaced($piece, $start->from, "{$name->text} is a nickname for {$name->means}; give chances and hets gene by gene.", [$name->means]);
         }
-        $inner = new self($this->catalogue, $this->names, $this->lines, $name->means);
+        $inner = new self($this->catalogue, $this->names, $this->lines, $name->means, $this->isSlashEither);
         $inner->parse();
         foreach ($inner->errors as $error) {
             $choices = array_map(static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions);
@@ -235,138 +345,13 @@ final class StatementParser
         foreach ($inner->statements as $statement) {
             $this->statements[] = new Statement($statement->alternatives, $piece, $start->from, $this->stream->previous()->to);
         }
-        $this->notes = [...$this->notes, ...$inner->notes()];
+        foreach ($inner->notes() as $note) {
+            $this->forms->note($note);
+        }
         $this->pieces[] = new Piece($piece, $start->from, $this->stream->previous()->to, $name->means);
     }
 
-    private function dose(): Dose
-    {
-        $dose = Dose::Plain;
-        while ($this->names->match($this->stream) === null) {
-            if ($this->stream->take('het', 'hets', 'heterozygous')) {
-                $this->stream->take('for');
-                $dose = Dose::Het;
-            } elseif ($this->stream->take('super', 'homozygous', 'homo')) {
-                $dose = Dose::Two;
-            } elseif ($this->stream->take('visual')) {
-                $dose = Dose::Visual;
-            } else {
-                break;
-            }
-        }
-
-        return $dose;
-    }
-
-    private function takePossible(): bool
-    {
-        if ($this->names->match($this->stream) !== null) {
-            return false;
-        }
-        if ($this->stream->take(...self::POSSIBLE)) {
-            return true;
-        }
-        if ($this->stream->current()->isWord('may') && $this->stream->peek()->isWord('carry')) {
-            $this->stream->advance(2);
-
-            return true;
-        }
-
-        return false;
-    }
-
-    /** "66%" or "2/3" before a form. */
-    private function chance(): ?Rational
-    {
-        $number = $this->stream->current();
-        if (! $number->is(TokenType::Number)) {
-            return null;
-        }
-        $this->stream->advance();
-        $isFraction = $this->stream->current()->is(TokenType::Slash) && $this->stream->peek()->is(TokenType::Number);
-        if ($isFraction) {
-            $this->stream->advance(2);
-        } elseif (! $this->stream->takeType(TokenType::Percent)) {
-            throw NotationError::misplaced($number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"]);
-        }
-        $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
-        try {
-            $chance = $isFraction ? Rational::parseChance($piece) : Percentage::parse($number->text);
-        } catch (InvalidNumber) {
-            throw NotationError::impossiblePercentage($piece, $number->from);
-        }
-
-        return $chance->isZero() ? throw NotationError::impossiblePercentage($piece, $number->from) : $chance;
-    }
-
-    /**
-     * What stands in parentheses behind a form: "(60%)", "(33% two copies)", "(male maker)".
-     *
-     * @param list<string> $alleles
-     * @return array{Rational|null, Rational|null, Sex|null} chance of the form, chance of two copies, maker
-     */
-    private function modifiers(array $alleles): array
-    {
-        $chance = $twoCopies = $maker = null;
-        while ($this->stream->current()->is(TokenType::Open)) {
-            $open = $this->stream->current();
-            $this->stream->advance();
-            $sex = Sex::tryFrom($this->stream->current()->word);
-            if ($sex !== null && $this->stream->peek()->isWord('maker')) {
-                $this->stream->advance(2);
-                $maker = $sex;
-                $this->requireSexLinked($alleles, $open);
-            } elseif (($given = $this->chance()) !== null) {
-                if ($this->stream->take('two')) {
-                    $this->stream->take('copies');
-                    $twoCopies = $given;
-                } else {
-                    $chance = $given;
-                }
-            } else {
-                while (! $this->stream->atEnd() && ! $this->stream->takeType(TokenType::Close)) {
-                    $this->stream->advance();
-                }
-                $piece = $this->stream->slice($open->from, $this->stream->previous()->to);
-                throw NotationError::misplaced($piece, $open->from, 'in parentheses stand a chance, “(60%)” or “(33% two copies)”, or “(male maker)”.');
-            }
-            if (! $this->stream->takeType(TokenType::Close)) {
-                throw NotationError::misplaced('(', $open->from, 'this parenthesis is not closed.');
-            }
-        }
-        if ($twoCopies !== null && count($alleles) !== 1) {
-            throw NotationError::misplaced($this->stream->previous()->text, $this->stream->previous()->from, 'a chance of two copies can only stand behind one copy.');
-        }
-
-        return [$chance, $twoCopies, $maker];
-    }
-
-    /** @param list<string> $alleles */
-    private function requireSexLinked(array $alleles, Token $open): void
-    {
-        $allele = $this->catalogue->allele($alleles[0] ?? '');
-        if (! $this->catalogue->groupOf($allele->locus)->holdsSex()) {
-            $this->stream->takeType(TokenType::Close);
-            throw NotationError::misplaced('(… maker)', $open->from, "{$allele->name} is not linked to sex, so it makes neither more males nor more females.", [$allele->name]);
-        }
-        if (count($alleles) === 2) {
-            $this->stream->takeType(TokenType::Close);
-            throw NotationError::misplaced('(… maker)', $open->from, 'with two copies both sex chromosomes carry it.');
-        }
-    }
-
-    /**
-     * @param list<list<string>> $choices
-     * @return list<array{Rational, list<string>}>
-     */
-    private function evenly(array $choices, Rational $chance): array
-    {
-        $each = $chance->times(Rational::of(1, count($choices)));
-
-        return array_map(static fn (array $alleles): array => [$each, $alleles], $choices);
-    }
-
-    private function readNormal(Token $start): void
+    private function readNormal(Token $start): bool
     {
         $this->stream->advance();
         if ($start->isWord('wild')) {
@@ -374,6 +359,8 @@ final class StatementParser
         }
         $this->normal = $start;
         $this->pieces[] = new Piece($this->stream->slice($start->from, $this->stream->previous()->to), $start->from, $this->stream->previous()->to, 'no gene that shows');
+
+        return true;
     }
 
     /** "Normal" beside a gene that shows is a contradiction; beside hets it is not. */
@@ -383,38 +370,10 @@ final class StatementParser
             return;
         }
         foreach ($this->statements as $statement) {
-            $form = $statement->isCertain() ? $this->formOf($statement->alleles()) : null;
+            $form = $statement->isCertain() ? $this->forms->formOf($statement->alleles()) : null;
             if ($form !== null && $form->shows !== []) {
                 $this->errors[] = NotationError::misplaced($this->normal->text, $this->normal->from, "the text also names {$form->text}, which shows.");
             }
         }
-    }
-
-    /** @param list<array{Rational, list<string>}> $alternatives */
-    private function meaning(array $alternatives, ?Sex $maker): string
-    {
-        $parts = [];
-        foreach ($alternatives as [$weight, $alleles]) {
-            $form = $this->formOf($alleles);
-            $copies = count($alleles) === 2 ? ($alleles[0] === $alleles[1] ? 'two copies' : 'one copy of each, at one locus') : 'one copy';
-            $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
-            $parts[] = ($weight->isOne() ? '' : Percentage::print($weight).' ')."{$form->text}{$known}: {$copies}".($form->shows === [] ? ', does not show' : '');
-        }
-
-        return implode('; or ', $parts).($maker === null ? '' : ", {$maker->value} maker");
-    }
-
-    /** @param list<string> $alleles */
-    private function formOf(array $alleles): Form
-    {
-        $locus = $this->catalogue->allele($alleles[0] ?? '')->locus;
-
-        return $this->catalogue->form($locus, $alleles[0] ?? Allele::WILD, $alleles[1] ?? Allele::WILD);
-    }
-
-    /** @param list<string> $alleles */
-    private function formText(array $alleles): string
-    {
-        return $this->formOf($alleles)->text;
     }
 }

@@ -23,46 +23,75 @@ final readonly class TargetReader
     /** @throws NotationError at the first piece that cannot be read */
     public function read(string $text): Target
     {
+        [$target, $errors] = $this->readAll($text);
+
+        return $target ?? throw $errors[0];
+    }
+
+    /**
+     * Reads everything that can be read and collects all errors.
+     *
+     * @return array{Target, array{}}|array{null, non-empty-list<NotationError>}
+     */
+    public function readAll(string $text): array
+    {
         if (mb_strlen($text) > GenotypeReader::MOST_CHARACTERS) {
-            throw NotationError::tooLong(mb_strlen($text), GenotypeReader::MOST_CHARACTERS);
+            return [null, [NotationError::tooLong(mb_strlen($text), GenotypeReader::MOST_CHARACTERS)]];
         }
         $stream = new TokenStream($text);
         $names = new NameParser($this->catalogue, $this->names, $this->lines, $stream);
-        $conditions = $notes = [];
+        $conditions = $notes = $errors = [];
         $only = false;
         $sex = null;
         while (! $stream->atEnd()) {
             $start = $stream->current();
-            if ($stream->takeType(TokenType::Separator) || $stream->take('and', 'with')) {
+            if ($stream->takeType(TokenType::Separator) || $stream->take('and', 'with', 'plus')) {
                 continue;
             }
-            if ($this->names->match($stream) === null) {
-                if ($stream->take('only')) {
+            try {
+                if ($this->takeOnly($stream)) {
                     $only = true;
-
-                    continue;
-                }
-                if ($stream->take(...NameParser::NORMAL)) {
-                    $stream->take('type');
-                    $only = true;
-
-                    continue;
-                }
-                $asked = Sex::tryFrom($stream->current()->word);
-                if ($asked !== null) {
-                    $stream->advance();
+                } elseif (($asked = $this->takeSex($stream)) !== null) {
                     $sex = $sex === null || $sex === $asked ? $asked : throw NotationError::misplaced($start->text, $start->from, 'one animal is not both male and female.');
-
-                    continue;
+                } else {
+                    array_push($conditions, ...$this->condition($stream, $names, $start, $notes));
                 }
+            } catch (NotationError $error) {
+                $errors[] = $error;
+                $stream->advance($stream->current() === $start ? 1 : 0);
             }
-            array_push($conditions, ...$this->condition($stream, $names, $start, $notes));
         }
-        if ($conditions === [] && ! $only && $sex === null) {
-            throw NotationError::nothingToRead('Type what you want to hatch, for example “Clown + Pastel”.');
+        if ($errors === [] && $conditions === [] && ! $only && $sex === null) {
+            $errors[] = NotationError::nothingToRead('Type what you want to hatch, for example “Clown + Pastel”.');
         }
 
-        return new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes])));
+        return $errors === [] ? [new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes]))), []] : [null, $errors];
+    }
+
+    /** "only", or "Normal", which shows nothing at all. */
+    private function takeOnly(TokenStream $stream): bool
+    {
+        if ($this->names->match($stream) !== null) {
+            return false;
+        }
+        if ($stream->take('only')) {
+            return true;
+        }
+        if (Keyword::of($stream->current()) !== Keyword::Normal) {
+            return false;
+        }
+        $stream->advance();
+        $stream->take('type');
+
+        return true;
+    }
+
+    private function takeSex(TokenStream $stream): ?Sex
+    {
+        $asked = $this->names->match($stream) === null ? Sex::tryFrom($stream->current()->word) : null;
+        $stream->advance($asked === null ? 0 : 1);
+
+        return $asked;
     }
 
     /**
@@ -80,6 +109,9 @@ final readonly class TargetReader
         do {
             $dose = $this->dose($stream);
             [$name, $from] = $names->read($dose);
+            if ($name->kind === NameKind::Shared) {
+                throw $names->question($name, $dose, $from);
+            }
             if ($name->kind === NameKind::Nickname) {
                 return $this->nickname($name, $word, $dose, $from, $clauses === []);
             }
@@ -168,12 +200,17 @@ final readonly class TargetReader
             return Dose::Plain;
         }
 
-        return match (true) {
-            $stream->take('het') => Dose::Het,
-            $stream->take('super', 'homozygous', 'homo') => Dose::Two,
-            $stream->take('visual') => Dose::Visual,
+        $dose = match (Keyword::of($stream->current())) {
+            Keyword::Het => Dose::Het,
+            Keyword::Two => Dose::Two,
+            Keyword::Visual => Dose::Visual,
             default => Dose::Plain,
         };
+        $word = $stream->current();
+        $stream->advance($dose === Dose::Plain ? 0 : 1);
+        $stream->advance($dose !== Dose::Plain && $stream->current()->text === '.' && $stream->current()->from === $word->to + 1 ? 1 : 0);
+
+        return $dose;
     }
 
     private function locusOf(Name $name): string

@@ -10,7 +10,7 @@ final class TokenStream
     private int $at = 0;
 
     /** @var list<Token> */
-    private readonly array $tokens;
+    private array $tokens;
 
     public function __construct(private readonly string $text)
     {
@@ -69,5 +69,29 @@ final class TokenStream
     public function slice(int $from, int $to): string
     {
         return mb_substr($this->text, $from - 1, $to - $from + 1);
+    }
+
+    public function textFrom(int $from): string
+    {
+        return mb_substr($this->text, $from - 1);
+    }
+
+    /** Whether a token of this type stands somewhere ahead. */
+    public function hasAhead(TokenType $type): bool
+    {
+        foreach ($this->rest() as $token) {
+            if ($token->is($type)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Takes the current word for another one of the notation. */
+    public function readAs(string $word): void
+    {
+        $token = $this->current();
+        $this->tokens[$this->at] = new Token($token->type, $token->text, $word, $token->from, $token->to);
     }
 }

@@ -9,7 +9,6 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
-use Destino\Notation\NotationError;
 use Destino\Notation\Reading;
 use Destino\Notation\TargetReader;
 use Destino\Pairing\Advice\Advice;
@@ -32,24 +31,19 @@ final readonly class Prediction
      *
      * @param array<string, string> $lines the line that house rules name for a shared word
      * @param array{sire?: Belief, dam?: Belief} $known what is believed of a parent already, in place of reading its text
+     * @param bool $isSlashEither whether a slash between names that are mixed up means "one of these"
      *
      * @throws UnreadableQuestion when a part cannot be read
      * @throws PairingError when per hatchling is asked and nothing hatches
      */
-    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = [], array $known = []): self
+    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = [], array $known = [], bool $isSlashEither = false): self
     {
         $names ??= new NameIndex($catalogue);
-        $reader = new GenotypeReader($catalogue, $names, $lines);
+        $reader = new GenotypeReader($catalogue, $names, $lines, $isSlashEither);
         $sire = isset($known['sire']) ? new Reading($question->sire, $known['sire'], [], [], []) : $reader->read($question->sire, Sex::Male);
         $dam = isset($known['dam']) ? new Reading($question->dam, $known['dam'], [], [], []) : $reader->read($question->dam, Sex::Female);
-        $errors = ['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => []];
-        $target = null;
-        try {
-            $target = trim($question->target) === '' ? null : (new TargetReader($catalogue, $names, $lines))->read($question->target);
-        } catch (NotationError $error) {
-            $errors['target'] = [$error];
-        }
-        $errors = array_filter($errors);
+        [$target, $wrong] = trim($question->target) === '' ? [null, []] : (new TargetReader($catalogue, $names, $lines))->readAll($question->target);
+        $errors = array_filter(['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => $wrong]);
         if ($errors !== []) {
             throw new UnreadableQuestion($errors, $sire, $dam);
         }

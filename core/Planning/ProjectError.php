@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Planning;
 
 use Destino\DestinoError;
+use Destino\Spelling;
 use DomainException;
 
 /** Something in a project that cannot be planned with, and what would be right. */
@@ -13,7 +14,9 @@ final class ProjectError extends DomainException implements DestinoError
     /** @param list<string> $known */
     public static function unknownAssumption(string $name, array $known): self
     {
-        return new self("“{$name}” is not an assumption. Known are: ".implode(', ', $known).'.');
+        $near = Spelling::nearest($name, array_combine($known, $known));
+
+        return new self("“{$name}” is not an assumption. ".($near === [] ? '' : 'Did you mean '.implode(' or ', $near).'? ').'Known are: '.implode(', ', $known).'.');
     }
 
     public static function notANumber(string $name): self

@@ -2,6 +2,7 @@
 
 namespace App\Console\Commands;
 
+use App\Documents\DocumentError;
 use Closure;
 use Destino\DestinoError;
 use Destino\Genome\UnknownSchool;
@@ -56,7 +57,7 @@ abstract class AnswerCommand extends Command
         try {
             $this->answer();
         } catch (DestinoError $error) {
-            self::report($this->output->getOutput(), $error->getMessage(), $this->option('json') ? self::document($error->getMessage(), $error) : null);
+            self::report($this->output->getOutput(), implode("\n", array_map(fn (array $one): string => (isset($one['field']) && count(self::all($error)) > 1 ? "{$one['field']}: " : '').$one['message'], self::all($error))), $this->option('json') ? self::document($error->getMessage(), $error) : null);
 
             return self::WRONG_INPUT;
         }
@@ -107,8 +108,27 @@ abstract class AnswerCommand extends Command
         }
     }
 
-    /** @return array{error: array<string, mixed>} */
-    private static function document(string $message, ?DestinoError $error = null): array
+    /** @return non-empty-list<array<string, mixed>> everything that is wrong, each with its place */
+    private static function all(DestinoError $error): array
+    {
+        if ($error instanceof DocumentError) {
+            return array_map(fn (string $fault): array => ['message' => $fault, 'piece' => null, 'position' => null, 'suggestions' => []], $error->faults);
+        }
+        if (! $error instanceof UnreadableQuestion) {
+            return [['message' => $error->getMessage()] + self::document($error->getMessage(), $error, false)['error']];
+        }
+        $all = [];
+        foreach ($error->errors as $field => $errors) {
+            foreach ($errors as $one) {
+                $all[] = ['message' => $one->getMessage(), 'piece' => $one->piece, 'position' => $one->position, 'suggestions' => $one->suggestions, 'field' => $field];
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return array{error: array<string, mixed>, errors?: list<array<string, mixed>>} */
+    private static function document(string $message, ?DestinoError $error = null, bool $isWhole = true): array
     {
         $piece = $error instanceof UnreadableQuestion ? $error->first() : $error;
         $details = ['message' => $message, 'piece' => null, 'position' => null, 'suggestions' => []];
@@ -122,6 +142,6 @@ abstract class AnswerCommand extends Command
             $details['field'] = $error instanceof UnreadableQuestion ? $error->field() : $error->field;
         }
 
-        return ['error' => ['message' => $details['message']] + $details];
+        return ['error' => ['message' => $details['message']] + $details] + ($isWhole ? ['errors' => $error === null ? [$details] : self::all($error)] : []);
     }
 }

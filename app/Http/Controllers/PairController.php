@@ -67,7 +67,7 @@ class PairController extends Controller
             return null;
         }
         try {
-            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools), $this->shelf->lines(), $inquiry->known());
+            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools), $this->shelf->lines(), $inquiry->known(), $this->shelf->isSlashEither());
 
             return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper), $this->house, $this->shelf) : null;
         } catch (UnreadableQuestion $error) {

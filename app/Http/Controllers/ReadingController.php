@@ -34,7 +34,7 @@ class ReadingController extends Controller
         if (in_array($request->query('as'), ['target', 'search'], true)) {
             return response()->json($this->target($text, $shelf->targets($schools)));
         }
-        $reading = $shelf->reader($schools)->read($text, Sex::tryFrom((string) $request->query('as')) ?? Sex::Female);
+        $reading = $shelf->reader($schools)->read($text, Sex::tryFrom((string) $request->query('as')));
 
         return response()->json([
             'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),
@@ -46,13 +46,8 @@ class ReadingController extends Controller
     /** @return array<string, mixed> */
     private function target(string $text, TargetReader $reader): array
     {
-        $errors = [];
-        try {
-            $notes = trim($text) === '' ? [] : $reader->read($text)->notes;
-        } catch (NotationError $error) {
-            $notes = [];
-            $errors = [$error];
-        }
+        [$target, $errors] = trim($text) === '' ? [null, []] : $reader->readAll($text);
+        $notes = $target->notes ?? [];
 
         return [
             'canonical' => null,

@@ -90,6 +90,9 @@ class AnimalRequest extends FormRequest
     {
         return DB::transaction(function () use ($keeper, $house): Animal {
             $values = $this->values();
+            $said = app(CatalogueShelf::class)->reader()->read((string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')));
+            $values['sex'] ??= $said->sex; // "1.0 Pastel": the text gives what the fields leave open
+            $values['number'] ??= $said->number !== null && ! $keeper->animals()->where('number', $said->number)->exists() ? mb_substr($said->number, 0, 40) : null;
             $year = isset($values['hatched_on']) ? (int) substr($values['hatched_on'], 0, 4) : (int) now()->format('Y');
             $values['number'] ??= Numbering::next($keeper, $house, $year);
             $token = $this->validated('form_token');
@@ -123,7 +126,7 @@ class AnimalRequest extends FormRequest
     public static function readable(CatalogueShelf $shelf, ?Sex $sex): Closure
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($shelf, $sex): void {
-            foreach ($shelf->reader()->read((string) $value, $sex ?? Sex::Female)->errors as $error) {
+            foreach ($shelf->reader()->read((string) $value, $sex)->errors as $error) {
                 $fail($error->getMessage());
             }
         };

@@ -73,7 +73,6 @@ final class GenotypeReaderTest extends TestCase
         yield 'chances above one' => ['66% Mojave 66% Super Mojave', '66% Super Mojave', 12, []];
         yield 'a bare number' => ['66 het Clown', '66', 1, ['66%']];
         yield 'super of a recessive' => ['Super Clown', 'Clown', 7, ['Clown']];
-        yield 'a slash across loci' => ['Clown/Pastel', 'Clown/Pastel', 1, ['Clown Pastel']];
         yield 'an end in the middle' => ['Pastel het', 'het', 8, []];
         yield 'fewer than announced' => ['double het Clown', 'Clown', 12, []];
         yield 'markup' => ['<b>Pastel</b>', '<', 1, []];

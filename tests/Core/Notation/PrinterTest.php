@@ -73,7 +73,7 @@ final class PrinterTest extends TestCase
 
     public function testGroupsStandInTheirOrder(): void
     {
-        $belief = Shelf::belief('50% het Piebald het Sunset Albino Pinstripe Mojave 66% het Ultramel Pastel Cryptic/Clown', Sex::Male);
+        $belief = Shelf::belief('50% het Piebald het Sunset visual Albino Pinstripe Mojave 66% het Ultramel Pastel visual Cryptic/Clown', Sex::Male);
         self::assertSame('Pastel Mojave Pinstripe Cryptic/Clown Albino het Sunset 66% het Ultramel 50% het Piebald', (new Printer(Shelf::catalogue()))->belief($belief));
     }
 

@@ -1,0 +1,350 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Notation;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Inheritance;
+use Destino\Genome\Sex;
+use Destino\Probability\InvalidNumber;
+use Destino\Probability\Rational;
+
+/** Reads how many copies and how likely: what stands before a gene's name and what stands behind it. */
+final readonly class Amounts
+{
+    public function __construct(private TokenStream $stream, private NameIndex $names) {}
+
+    /** @throws NotationError where a number is none that can be meant */
+    public function read(): Announced
+    {
+        $isPossible = $this->takePossible();
+        [$count, $dose] = $this->count();
+        $chance = $count === null ? $this->chance() : null;
+        if ($chance !== null && $this->names->match($this->stream) === null && Keyword::of($this->stream->current()) === Keyword::PossibleHet) {
+            $this->advanceWord();
+
+            return new Announced(Dose::Het, $chance); // "66% ph Clown"
+        }
+        $isPossible = $this->takePossible() || $isPossible;
+        [$count, $dose] = $count === null && $dose === Dose::Plain ? $this->count() : [$count, $dose];
+        $isList = $this->beginsList();
+        $dose = $dose === Dose::Plain ? $this->dose() : $dose;
+        $chance ??= $dose === Dose::Het && $this->stream->current()->is(TokenType::Number) ? $this->chance() : null; // "het 66% Clown"
+
+        return new Announced($dose, $chance, $count ?? 1, $isPossible, $isList);
+    }
+
+    /** Words that say how many copies the next gene has. */
+    public function dose(): Dose
+    {
+        $dose = Dose::Plain;
+        while ($this->names->match($this->stream) === null) {
+            $next = match (Keyword::of($this->stream->current())) {
+                Keyword::Het, Keyword::Hets => Dose::Het,
+                Keyword::Two => Dose::Two,
+                Keyword::Visual => Dose::Visual,
+                default => preg_match('/^x2$/', $this->stream->current()->word) === 1 ? Dose::Two : null,
+            };
+            if ($next === null) {
+                break;
+            }
+            $dose = $next;
+            $this->advanceWord();
+            $this->stream->take('for') || $this->takeColon();
+        }
+
+        return $dose;
+    }
+
+    /** "no", "without", "free of", "does not carry", "tested negative for". */
+    public function takeWithout(): bool
+    {
+        foreach ([['does', 'not', 'carry'], ["doesn't", 'carry'], ['tested', 'negative', 'for'], ['negative', 'for'], ['free', 'of'], ['no'], ['without']] as $words) {
+            foreach ($words as $i => $word) {
+                if (! ($i === 0 ? $this->stream->current() : $this->stream->peek($i))->isWord($word)) {
+                    continue 2;
+                }
+            }
+            $this->stream->advance(count($words));
+
+            return true;
+        }
+
+        return false;
+    }
+
+    /**
+     * What stands behind a form.
+     *
+     * @param non-empty-list<list<string>> $choices
+     *
+     * @throws NotationError where it cannot be meant
+     */
+    public function behind(array $choices, Catalogue $catalogue): Behind
+    {
+        $alleles = $choices[0];
+        $allele = $catalogue->allele($alleles[0] ?? '');
+        [$dose, $chance, $twoCopies, $maker] = [Dose::Plain, null, null, null];
+        $isUnsure = $isInParentheses = false;
+        while (true) {
+            $token = $this->stream->current();
+            $word = $this->names->match($this->stream) === null ? Keyword::of($token) : null;
+            if ($token->is(TokenType::Open)) {
+                $inner = $this->inParentheses();
+                $dose = $inner->dose === Dose::Plain ? $dose : $inner->dose;
+                [$chance, $twoCopies, $maker, $isUnsure, $isInParentheses] = [$inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker, $isUnsure || $inner->isUnsure, true];
+                $maker === null ? null : $this->requireSexLinked($alleles, $token, $catalogue);
+            } elseif ($token->text === '?') {
+                $this->stream->advance();
+                $isUnsure = true;
+            } elseif ($word === Keyword::Maker) {
+                $this->advanceWord();
+                $maker = $token->isWord('mm') ? Sex::Male : Sex::Female;
+                $this->requireSexLinked($alleles, $token, $catalogue);
+            } elseif ($this->isTwice()) {
+                $this->stream->advance($token->isWord('x2') ? 1 : 2);
+                $dose = Dose::Two;
+            } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive) {
+                $this->advanceWord();
+                $dose = Dose::Het;
+            } elseif ($token->is(TokenType::Number) && $this->stream->peek()->is(TokenType::Percent) && $chance === null && ($this->endsAfter(2) || (Keyword::of($this->stream->peek(2)) === Keyword::Het && $this->endsAfter(3)))) {
+                $chance = $this->chance();
+                if (Keyword::of($this->stream->current()) === Keyword::Het) { // "Clown 66% het"
+                    $this->advanceWord();
+                    $dose = Dose::Het;
+                }
+            } else {
+                return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses);
+            }
+        }
+    }
+
+    /** Whether the piece ends after so many tokens, so that these belong to what stands before. */
+    private function endsAfter(int $tokens): bool
+    {
+        $next = $this->stream->peek($tokens);
+        if ($next->text === '.' && $next->from === $this->stream->peek($tokens - 1)->to + 1) {
+            $next = $this->stream->peek($tokens + 1);
+        }
+
+        return $next->is(TokenType::End) || $next->is(TokenType::Separator) || $next->is(TokenType::Close) || $next->isWord('and', 'with', 'or');
+    }
+
+    private function isTwice(): bool
+    {
+        return $this->stream->current()->isWord('x2') || ($this->stream->current()->text === '2' && $this->stream->peek()->isWord('x') && $this->stream->peek()->from === $this->stream->current()->to + 1 && ! $this->isNameAt(2));
+    }
+
+    private function isNameAt(int $ahead): bool
+    {
+        return $this->stream->peek($ahead)->is(TokenType::Word);
+    }
+
+    /** @throws NotationError */
+    private function inParentheses(): Behind
+    {
+        $open = $this->stream->current();
+        $this->stream->advance();
+        $behind = $this->parenthesised($open);
+        if (! $this->stream->takeType(TokenType::Close)) {
+            throw NotationError::misplaced('(', $open->from, 'this parenthesis is not closed.');
+        }
+
+        return $behind;
+    }
+
+    private function parenthesised(Token $open): Behind
+    {
+        $sex = Sex::tryFrom($this->stream->current()->word);
+        if ($sex !== null && $this->stream->peek()->isWord('maker')) {
+            $this->stream->advance(2);
+
+            return new Behind(maker: $sex);
+        }
+        $word = Keyword::of($this->stream->current());
+        if ($word === Keyword::Maker) {
+            $maker = $this->stream->current()->isWord('mm') ? Sex::Male : Sex::Female;
+            $this->advanceWord();
+
+            return new Behind(maker: $maker);
+        }
+        $isPossible = $this->takePossible();
+        $chance = $this->chance();
+        if ($chance !== null && $this->stream->take('two')) {
+            $this->stream->take('copies');
+
+            return new Behind(twoCopies: $chance);
+        }
+        $isPossible = $this->takePossible() || $isPossible || $this->stream->current()->text === '?';
+        $this->stream->advance($this->stream->current()->text === '?' ? 1 : 0);
+        $dose = $this->dose();
+        if (! $this->stream->current()->is(TokenType::Close) && ! $this->stream->atEnd() || ($dose === Dose::Plain && $chance === null && ! $isPossible)) {
+            $this->failIn($open);
+        }
+
+        return new Behind($dose, $chance, isUnsure: $isPossible && $chance === null);
+    }
+
+    private function failIn(Token $open): never
+    {
+        if (! $this->stream->hasAhead(TokenType::Close) && ! $this->stream->current()->is(TokenType::Close)) {
+            throw NotationError::misplaced('(', $open->from, 'this parenthesis is not closed.');
+        }
+        while (! $this->stream->atEnd() && ! $this->stream->takeType(TokenType::Close)) {
+            $this->stream->advance();
+        }
+        $piece = $this->stream->slice($open->from, $this->stream->previous()->to);
+        throw NotationError::misplaced($piece, $open->from, 'in parentheses stand a chance, “(60%)” or “(33% two copies)”, “(het)” or “(male maker)”.');
+    }
+
+    /** @param list<string> $alleles */
+    private function requireSexLinked(array $alleles, Token $open, Catalogue $catalogue): void
+    {
+        $allele = $catalogue->allele($alleles[0] ?? '');
+        if (! $catalogue->groupOf($allele->locus)->holdsSex()) {
+            throw NotationError::misplaced('(… maker)', $open->from, "{$allele->name} is not linked to sex, so it makes neither more males nor more females.", [$allele->name]);
+        }
+        if (count($alleles) === 2) {
+            throw NotationError::misplaced('(… maker)', $open->from, 'with two copies both sex chromosomes carry it.');
+        }
+    }
+
+    /** "double het", "dh", "3x het": how many hets follow; "2x Pastel": two copies. @return array{int|null, Dose} */
+    private function count(): array
+    {
+        $token = $this->stream->current();
+        if ($this->names->match($this->stream) !== null) {
+            return [null, Dose::Plain];
+        }
+        $word = Keyword::of($token);
+        if ($word === Keyword::DoubleHet || $word === Keyword::TripleHet) {
+            $this->advanceWord();
+
+            return [$word === Keyword::DoubleHet ? 2 : 3, Dose::Het];
+        }
+        $next = $this->stream->peek($this->stream->peek()->text === '.' ? 2 : 1);
+        $count = $token->is(TokenType::Word) ? Keyword::multiples()[$token->word] ?? null : null;
+        if ($count !== null && in_array(Keyword::of($next), [Keyword::Het, Keyword::Hets], true)) {
+            $this->advanceWord();
+
+            return [$count, Dose::Plain];
+        }
+        if ($token->is(TokenType::Number) && $this->stream->peek()->isWord('x') && $this->stream->peek()->from === $token->to + 1 && in_array($token->text, ['2', '3', '4'], true)) {
+            $isHet = in_array(Keyword::of($this->stream->peek(2)), [Keyword::Het, Keyword::Hets], true);
+            if ($isHet || $token->text === '2') {
+                $this->stream->advance(2);
+
+                return $isHet ? [(int) $token->text, Dose::Plain] : [null, Dose::Two];
+            }
+        }
+
+        return [null, Dose::Plain];
+    }
+
+    /** "hets …", "het for …", "hets: …": all recessives that follow are meant. */
+    private function beginsList(): bool
+    {
+        if ($this->names->match($this->stream) !== null) {
+            return false;
+        }
+        $word = Keyword::of($this->stream->current());
+        $next = $this->stream->peek();
+
+        return $word === Keyword::Hets || ($word === Keyword::Het && ($next->isWord('for') || $next->text === ':'));
+    }
+
+    private function takeColon(): bool
+    {
+        $is = $this->stream->current()->text === ':';
+        $this->stream->advance($is ? 1 : 0);
+
+        return $is;
+    }
+
+    private function takePossible(): bool
+    {
+        if ($this->names->match($this->stream) !== null) {
+            return false;
+        }
+        if (Keyword::of($this->stream->current()) === Keyword::Possible) {
+            $this->advanceWord();
+
+            return true;
+        }
+        if (Keyword::of($this->stream->current()) === Keyword::PossibleHet) { // "ph Clown": how likely is then asked
+            return true && $this->asHet();
+        }
+        if ($this->stream->current()->isWord('may') && $this->stream->peek()->isWord('carry')) {
+            $this->stream->advance(2);
+
+            return true;
+        }
+
+        return false;
+    }
+
+    private function asHet(): bool
+    {
+        $this->stream->readAs('het');
+
+        return true;
+    }
+
+    /** A keyword, with the full stop of a short form. */
+    private function advanceWord(): void
+    {
+        $word = $this->stream->current();
+        $this->stream->advance();
+        if ($this->stream->current()->text === '.' && $this->stream->current()->from === $word->to + 1) {
+            $this->stream->advance();
+        }
+    }
+
+    /**
+     * "66%" or "2/3".
+     *
+     * @throws NotationError where the number cannot be a chance, or two are given for one
+     */
+    public function chance(): ?Rational
+    {
+        $number = $this->stream->current();
+        if (! $number->is(TokenType::Number)) {
+            return null;
+        }
+        $this->stream->advance();
+        if ($this->stream->current()->is(TokenType::Number)) { // "50-66%"
+            $this->askForOne($number, 1);
+        }
+        $isFraction = $this->stream->current()->is(TokenType::Slash) && $this->stream->peek()->is(TokenType::Number);
+        if ($isFraction && $this->stream->peek(2)->is(TokenType::Percent)) {
+            $this->askForOne($number, 2);
+        }
+        if ($this->stream->current()->is(TokenType::Percent) && $this->stream->peek()->is(TokenType::Slash) && $this->stream->peek(2)->is(TokenType::Number)) {
+            $this->askForOne($number, 3);
+        }
+        if ($isFraction) {
+            $this->stream->advance(2);
+        } elseif (! $this->stream->takeType(TokenType::Percent)) {
+            throw NotationError::misplaced($number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"]);
+        }
+        $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
+        try {
+            $chance = $isFraction ? Rational::parseChance($piece) : Percentage::parse($number->text);
+        } catch (InvalidNumber) {
+            throw NotationError::impossiblePercentage($piece, $number->from);
+        }
+
+        return $chance->isZero() ? throw NotationError::impossiblePercentage($piece, $number->from) : $chance;
+    }
+
+    private function askForOne(Token $first, int $ahead): never
+    {
+        $this->stream->advance($ahead - 1);
+        $second = $this->stream->current();
+        $this->stream->advance();
+        $this->stream->takeType(TokenType::Percent);
+        $piece = $this->stream->slice($first->from, $this->stream->previous()->to);
+        throw NotationError::question($piece, $first->from, 'Give one figure: 66% from two hets, 50% from one.', ["{$first->text}%", rtrim($second->text, '%').'%']);
+    }
+}
