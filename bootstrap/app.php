@@ -1,9 +1,12 @@
 <?php
 
+use App\Database\BusyDatabase;
 use App\Http\Middleware\AnswerWithPolicy;
 use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
+use App\Http\Middleware\NothingCutOff;
 use App\Http\Middleware\StartSession;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -12,11 +15,13 @@ use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\AuthenticateSession;
 use Laravel\Sanctum\Http\Middleware\CheckAbilities;
+use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
+        $middleware->append(NothingCutOff::class);
         $middleware->web(append: [AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         $middleware->api(append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
@@ -27,6 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'current_password', 'password_confirmation']);
+        $exceptions->render(fn (QueryException|PDOException $error, Request $request): ?Response => BusyDatabase::is($error) ? BusyDatabase::answer($request) : null);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create();

@@ -11,10 +11,10 @@ return [
             'database' => env('DB_DATABASE', database_path('keeper.sqlite')),
             'prefix' => '',
             'foreign_key_constraints' => true,
-            'busy_timeout' => 5000,
+            'busy_timeout' => 15000, // milliseconds that a writer waits for its turn
             'journal_mode' => 'wal',
             'synchronous' => 'normal',
-            'transaction_mode' => 'IMMEDIATE',
+            'transaction_mode' => 'IMMEDIATE', // App\Database\ImmediateSqlite does it before PHP 8.4
         ],
     ],
 

@@ -37,6 +37,12 @@ class ExchangeError extends DomainException implements DestinoError
         return new self('There is no owner yet. Start Destino once and make your account, or name one with --keeper.');
     }
 
+    /** Something that runs elsewhere does not let in, or does not answer. */
+    public static function refused(string $why): self
+    {
+        return new self($why);
+    }
+
     public static function noFile(string $path): self
     {
         return new self("There is no file {$path}.");

@@ -12,6 +12,7 @@ use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Advisor;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
+use Destino\Pairing\PairingError;
 
 /** What the house rules say of a pairing of two animals of the collection. */
 class PairingCheck
@@ -28,8 +29,12 @@ class PairingCheck
 
     public static function of(Animal $sire, Animal $dam, Family $family, Beliefs $beliefs, House $house, CatalogueShelf $shelf): Verdict
     {
-        $cross = Cross::of($shelf->catalogue(), $beliefs->belief($sire->id), $beliefs->belief($dam->id));
+        try {
+            $advice = Advisor::advise(Cross::of($shelf->catalogue(), $beliefs->belief($sire->id), $beliefs->belief($dam->id)));
+        } catch (PairingError $error) { // more is open about the two than can be worked out: said, and not taken for harmless
+            $advice = [new Advice('too-open', Severity::Watch, $error->getMessage(), null, [])];
+        }
 
-        return self::verdict(Advisor::advise($cross), Relatedness::of($family, $sire, $dam, $house->relatednessLimit()), $house, $shelf);
+        return self::verdict($advice, Relatedness::of($family, $sire, $dam, $house->relatednessLimit()), $house, $shelf);
     }
 }

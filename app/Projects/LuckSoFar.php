@@ -63,7 +63,11 @@ class LuckSoFar
         if ($sire === null) {
             return null;
         }
-        $cross = Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($dam->id));
+        try {
+            $cross = Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($dam->id));
+        } catch (DestinoError) {
+            return null; // more is open about the two than can be worked out: the page of the pairing says so
+        }
         $hope = $this->hopeOf($cross);
         if ($hope === null) {
             return null;

@@ -92,7 +92,11 @@ class Design
     {
         $animal = $this->question->animal;
         [$sire, $dam] = $animal->sex === Sex::Male ? [$animal, $mate] : [$mate, $animal];
-        $cross = Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($dam->id));
+        try {
+            $cross = Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($dam->id));
+        } catch (DestinoError) {
+            return 'too much is open about the two';
+        }
         $worth = [];
         /** @var Project $project */
         foreach ($this->keeper->projects()->orderByDesc('weight')->get() as $project) {

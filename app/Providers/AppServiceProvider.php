@@ -3,6 +3,7 @@
 namespace App\Providers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Database\SqliteConnector;
 use App\House\House;
 use App\Models\Animal;
 use App\Models\CareEntry;
@@ -52,6 +53,7 @@ class AppServiceProvider extends ServiceProvider
         // Without somebody signed in (commands), the shipped facts and the default rules; EnterCollection lays out a keeper's.
         $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue'), cache: $this->app->make('cache.store')));
         $this->app->bindIf(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make('catalogue.shipped'), true);
+        $this->app->bind('db.connector.sqlite', SqliteConnector::class);
         $this->app->singleton(House::class, fn (): House => new House);
         $this->app->bind(Darkroom::class, fn (): Darkroom => new Darkroom(Storage::disk('local')));
     }

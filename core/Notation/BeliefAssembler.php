@@ -18,7 +18,7 @@ use Destino\Probability\Rational;
 final class BeliefAssembler
 {
     /** More combinations of alternatives than this in one text are refused. */
-    private const MOST_CASES = 2000;
+    private const MOST_CASES = 256;
 
     /** @var list<NotationError> */
     private array $errors = [];

@@ -21,6 +21,9 @@ use Destino\Probability\Rational;
  */
 final readonly class Cross
 {
+    /** Outcomes of all cases of the parents together that one block may hold: beyond that nobody waits for the answer. */
+    private const MOST_OUTCOMES = 250_000;
+
     /** @param list<Block> $blocks in catalogue order; the block with sex is always among them */
     private function __construct(
         public Catalogue $catalogue,
@@ -30,7 +33,7 @@ final readonly class Cross
         public bool $isSexLinked,
     ) {}
 
-    /** @throws PairingError when the sire is not male or the dam not female */
+    /** @throws PairingError when the sire is not male or the dam not female, or what is not known of them ties too much together */
     public static function of(Catalogue $catalogue, Belief $sire, Belief $dam): self
     {
         if ($sire->sex !== Sex::Male || $dam->sex !== Sex::Female) {
@@ -185,11 +188,16 @@ final readonly class Cross
     private static function cases(array $groups, Belief $sire, Belief $dam, Segregation $segregation): array
     {
         $cases = [];
+        $outcomes = 0.0;
         foreach ($sire->statesOver($groups) as [$paternal, $p]) {
             foreach ($dam->statesOver($groups) as [$maternal, $q]) {
                 $byGroup = [];
                 foreach ($groups as $group) {
                     $byGroup[$group->key] = $segregation->offspring($group, $paternal[$group->key], $maternal[$group->key]);
+                }
+                $outcomes += array_product(array_map(static fn (Distribution $offspring): int => $offspring->count(), $byGroup));
+                if ($outcomes > self::MOST_OUTCOMES) {
+                    throw PairingError::tooManyCases(array_merge(...array_map(static fn (LinkageGroup $group): array => array_values(array_diff($group->loci, [Sex::LOCUS])), $groups)));
                 }
                 $cases[] = [$p->times($q), $byGroup];
             }

@@ -19,4 +19,10 @@ final class PairingError extends DomainException implements DestinoError
     {
         return new self('Every egg of this pairing dies of its form, so there is no living hatchling to speak of.');
     }
+
+    /** @param list<string> $loci names of those that the texts tie together */
+    public static function tooManyCases(array $loci): self
+    {
+        return new self('What is not known of these parents ties '.implode(', ', $loci).' together in more ways than can be worked out. Name fewer alternatives with “or”, or settle some of them.');
+    }
 }

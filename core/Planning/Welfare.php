@@ -15,6 +15,7 @@ use Destino\Pairing\Advice\Advisor;
 use Destino\Pairing\Advice\Stance;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
+use Destino\Pairing\PairingError;
 
 /**
  * What house rules say of the crosses of a plan. Within the groups of the plan a cross that they refuse is not made at
@@ -134,6 +135,12 @@ final class Welfare
 
     private function verdictOn(Belief $sire, Belief $dam): Verdict
     {
-        return Verdict::of(Advisor::ofConditions(Cross::of($this->space->catalogue, $sire, $dam)), $this->space->project->stances);
+        try {
+            $advice = Advisor::ofConditions(Cross::of($this->space->catalogue, $sire, $dam));
+        } catch (PairingError) { // more is open about the two than can be worked out
+            $advice = [];
+        }
+
+        return Verdict::of($advice, $this->space->project->stances);
     }
 }

@@ -5,10 +5,15 @@ namespace App\Console\Commands;
 use App\Exchange\ExchangeError;
 use App\Scale\RackScale;
 use Illuminate\Http\Client\ConnectionException;
+use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 
 class ScaleCommand extends AnswerCommand
 {
+    /** How often a busy collection is asked again. */
+    private const TRIES = 5;
+
     protected $signature = 'destino:scale
         {--address=http://127.0.0.1:8200 : where Destino runs}
         {--token= : a token that may log (destino:token makes one)}
@@ -24,15 +29,15 @@ class ScaleCommand extends AnswerCommand
         try {
             $answer = $http->get('animals', ['per_page' => 500]);
         } catch (ConnectionException) {
-            throw ExchangeError::noFile("answer at {$this->option('address')}: is Destino running there? (bin/destino demo)");
+            throw ExchangeError::refused("Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.");
         }
         if (! $answer->successful()) {
-            throw ExchangeError::noFile("way in with this token ({$answer->status()}): make one with destino:token");
+            throw ExchangeError::refused("Destino at {$this->option('address')} does not let this token in ({$answer->status()}). Make one that may log: bin/destino token scale.");
         }
         $animals = array_slice($answer->json('data'), 0, (int) $this->option('most'));
         $results = [];
         foreach ((new RackScale((int) $this->option('seed')))->round($animals) as $message) {
-            $reply = $http->post('weights', ['weights' => [$message]]);
+            $reply = $this->sent($http, $message);
             $results[] = ['sent' => $message, 'status' => $reply->status(), 'result' => $reply->json('results.0.result') ?? $reply->json('message')];
         }
         if ($this->option('json')) {
@@ -41,5 +46,21 @@ class ScaleCommand extends AnswerCommand
             return;
         }
         $this->table(['animal or tub', 'grams', 'answer', ''], array_map(fn (array $row): array => [$row['sent']['number'] ?? $row['sent']['tub'], $row['sent']['grams'], $row['status'], $row['result']], $results));
+    }
+
+    /**
+     * A busy collection is asked again: the message carries its own token, so that it is kept once however often it is sent.
+     *
+     * @param  array<string, mixed>  $message
+     */
+    private function sent(PendingRequest $http, array $message): Response
+    {
+        do {
+            $reply = $http->post('weights', ['weights' => [$message]]);
+            $isBusy = $reply->status() === 503 && ($tries = ($tries ?? 0) + 1) <= self::TRIES;
+            $isBusy && sleep(max(1, min(10, (int) $reply->header('Retry-After'))));
+        } while ($isBusy);
+
+        return $reply;
     }
 }

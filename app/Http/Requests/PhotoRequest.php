@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Http\Limits;
 use App\Models\Animal;
 use App\Models\Photo;
 use App\Photos\Darkroom;
@@ -41,7 +42,7 @@ class PhotoRequest extends RecordRequest
         return [
             'photo.required' => 'Choose a photograph.',
             'photo.max' => 'The photograph is larger than '.(Darkroom::MOST_KILOBYTES / 1024).' MB.',
-            'photo.uploaded' => 'The photograph could not be uploaded; it may be larger than '.(Darkroom::MOST_KILOBYTES / 1024).' MB.',
+            'photo.uploaded' => 'The photograph could not be uploaded: this server takes '.Limits::words(Limits::upload(Darkroom::MOST_KILOBYTES / 1024)).' at the most.',
             'photo' => 'The file is no JPEG, PNG or WebP picture.',
             'caption.max' => 'The caption has more than 200 characters.',
         ] + self::DAY_MESSAGES;

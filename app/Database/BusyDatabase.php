@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Database;
+
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Throwable;
+
+/** What is answered when others kept the database for so long that waiting ended: try again, and nothing typed is lost. */
+class BusyDatabase
+{
+    private const SECONDS = 5;
+
+    public static function is(Throwable $error): bool
+    {
+        return str_contains($error->getMessage(), 'database is locked') || str_contains($error->getMessage(), 'database table is locked');
+    }
+
+    public static function answer(Request $request): Response
+    {
+        $said = 'Others are writing to this collection just now, and nothing of this was kept. What you typed is still here: send it once more.';
+        if ($request->is('api/*') || $request->expectsJson()) {
+            return response()->json(['message' => 'The collection is busy; nothing was kept. Try again.'], 503, ['Retry-After' => self::SECONDS]);
+        }
+
+        return $request->isMethodSafe() || ! $request->hasSession()
+            ? response()->view('errors.503', ['exception' => new \Symfony\Component\HttpKernel\Exception\HttpException(503)], 503, ['Retry-After' => self::SECONDS])
+            : redirect()->back(303)->withInput($request->except(['password', 'password_confirmation', 'current_password']))->with('said', $said);
+    }
+}

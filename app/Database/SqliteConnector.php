@@ -1,0 +1,15 @@
+<?php
+
+namespace App\Database;
+
+use Illuminate\Database\Connectors\SQLiteConnector as Connector;
+use PDO;
+
+/** Connects to SQLite so that transactions begin as ImmediateSqlite has them. */
+class SqliteConnector extends Connector
+{
+    protected function createPdoConnection($dsn, $username, #[\SensitiveParameter] $password, $options): PDO
+    {
+        return new ImmediateSqlite($dsn, $username, $password, $options);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Turns away a form of which PHP dropped the end (max_input_vars) without a word: half of a round must not be taken for the
+ * whole.
+ */
+class NothingCutOff
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $most = (int) ini_get('max_input_vars');
+        if (! $request->isMethodSafe() && $most > 0 && count($request->request->all(), COUNT_RECURSIVE) >= $most) {
+            abort(413, 'This form has more than '.number_format($most).' fields, the most that this server takes; nothing of it was kept. Send it in parts, or start Destino with bin/destino, which sets the limit higher.');
+        }
+
+        return $next($request);
+    }
+}
