@@ -39,7 +39,7 @@ final class Spelling
         }
         $found = [];
         foreach ($known as $key => $text) {
-            $slips = self::slips($word, (string) $key);
+            $slips = self::slips($word, strval($key));
             if ($slips !== null && $slips < ($found[$text] ?? PHP_INT_MAX)) {
                 $found[$text] = $slips;
             }

@@ -9,11 +9,11 @@ use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\JointBelief;
 use Destino\Genome\Sex;
+use Destino\Inference\Family\Kindred;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;
-use Destino\Inference\Family\Kindred;
 use Destino\Notation\Printer;
 use Destino\Probability\Rational;
 

@@ -3,6 +3,7 @@
 namespace App\Documents;
 
 use Brick\Math\BigInteger;
+use Destino\Genome\Claim;
 use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
@@ -39,7 +40,7 @@ class PredictionDocument
             'survival' => self::number($prediction->cross->survival()),
             'target' => $prediction->target === null ? null : self::target($prediction->target, $question->eggs),
             'advice' => array_map(self::advice(...), $prediction->advice()),
-            'assumptions' => self::assumptions($prediction->assumptions()),
+            'assumptions' => self::assumptions($prediction->assumptions()) + ['disputed' => array_map(fn (Claim $claim): array => ['claim' => $claim->key, 'question' => $claim->question, 'school' => $prediction->catalogue->schools[$claim->key]], $prediction->disputes())],
         ], fn (mixed $value): bool => $value !== null);
     }
 

@@ -22,7 +22,7 @@ class Limits
         $number = (float) $text;
 
         return $number <= 0.0 ? INF : $number * match (strtoupper(substr($text, -1))) {
-            'G' => 1024, 'M' => 1, 'K' => 1 / 1024, default => 1 / 1048576
+            'G' => 1024, 'M' => 1, 'K' => 1 / 1024, default => 1 / 1048576,
         };
     }
 }

@@ -148,6 +148,18 @@ class Animal extends Model implements Removable
         return $this->sex === Sex::Male;
     }
 
+    /**
+     * Whose parent of a sex it is recorded as: names of its young, and titles of its clutches.
+     *
+     * @return list<string>
+     */
+    public function youngAs(Sex $sex): array
+    {
+        $clutches = $sex === Sex::Female ? Clutch::query()->where('dam_id', $this->id) : Clutch::query()->whereHas('sires', fn ($sire) => $sire->where('animal_id', $this->id));
+
+        return [...self::query()->where($sex === Sex::Male ? 'sire_id' : 'dam_id', $this->id)->orderBy('id')->pluck('name')->all(), ...$clutches->with('dam', 'sires.animal')->get()->map(fn (Clutch $clutch): string => "the clutch {$clutch->title()}")->all()];
+    }
+
     /** "male", "female" or "sex not known", and how sure. */
     public function sexWords(): string
     {

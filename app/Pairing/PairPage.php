@@ -141,19 +141,7 @@ class PairPage
     /** @return list<Claim> disputes that touch what these parents carry */
     public function claims(): array
     {
-        $claims = [];
-        foreach ($this->prediction->cross->loci() as $locus) {
-            foreach ($this->prediction->catalogue->locus($locus)->alleles as $key) {
-                $one = new GenotypePattern([$key => 1]);
-                if ($this->mayCarry($this->prediction->cross->sire, $one) || $this->mayCarry($this->prediction->cross->dam, $one)) {
-                    foreach ($this->prediction->catalogue->claimsAbout($key) as $claim) {
-                        $claims[$claim->key] = $claim;
-                    }
-                }
-            }
-        }
-
-        return array_values($claims);
+        return $this->prediction->disputes();
     }
 
     /** @return list<Bead> one for each locus that is not plainly wild type */

@@ -164,7 +164,7 @@ final readonly class CatalogueBuilder
                 $gene->textOr('note', ''),
                 array_map(static fn (Facts $cue): Cue => new Cue($cue->string('where'), $cue->string('text'), $cue->int('from_days'), ...$cue->twoNumbers('likelihood')), $gene->children('cues')),
                 $two->string('name'),
-                array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others)),
+                [...($two->has('aliases') ? $two->strings('aliases') : []), ...array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others))],
                 array_key_exists($key, $this->changes->toldApart) ? $this->changes->toldApart[$key] : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
             );
         }
@@ -202,6 +202,10 @@ final readonly class CatalogueBuilder
                 $r[] = $this->changes->fractions["{$group->string('key')}:{$loci[$i]}:{$loci[$i + 1]}"] ?? SchoolChanges::fraction($fraction);
             }
             $groups[$group->string('key')] = new LinkageGroup($group->string('key'), $loci, $r, $group->textOr('note', ''));
+        }
+        foreach ($this->changes->links as [$alleles, $fraction]) {
+            $linked = array_map(fn (string $allele): string => ($this->genes[$allele] ?? throw CatalogueFault::unknownAllele($allele, 'a school'))->string('locus'), $alleles);
+            $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.');
         }
 
         return $groups;
@@ -313,7 +317,7 @@ final readonly class CatalogueBuilder
             $form = $this->pattern($alleles, $mask->strings('form'), $mask->path());
             $through = [];
             foreach ($mask->children('shows_through') as $shown) {
-                $through[$this->changes->rename($shown->string('allele'))] = $shown->string('degree');
+                $through[$this->changes->rename($shown->string('allele')).($shown->has('copies') ? ' twice' : '')] = $shown->string('degree');
             }
             $locus = $alleles[(string) array_key_first($form->copies)]->locus;
             $masks[$locus][] = new Mask($locus, $form, Concealment::from($mask->string('hides')), $mask->string('text'), $through);
@@ -367,7 +371,7 @@ final readonly class CatalogueBuilder
         foreach ($names->children('shared') as $name) {
             $members = array_values(array_unique(array_map($this->changes->rename(...), $name->strings('members'))));
             $this->requireAlleles($alleles, $members, $name->path());
-            $shared[] = new NamedForm($name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members), $name->string('text'));
+            $shared[] = new NamedForm($name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members), $name->string('text'), $name->has('aliases') ? $name->strings('aliases') : []);
         }
         foreach ($names->children('classes') as $class) {
             $choices = [];
@@ -378,6 +382,10 @@ final readonly class CatalogueBuilder
                 $choices[$form->text] = $form->text;
             }
             $shared[] = new NamedForm($class->string('name'), '', array_values($choices), $class->string('text'), $class->strings('aliases'));
+        }
+
+        foreach ($names->children('questions') as $question) {
+            $shared[] = new NamedForm($question->string('name'), '', $question->strings('choices'), $question->string('text'), [], true);
         }
 
         return ['nicknames' => $nicknames, 'sharedNames' => $shared];

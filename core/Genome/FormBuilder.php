@@ -118,7 +118,7 @@ final readonly class FormBuilder
             $compounds[$pair] = [
                 'name' => $name, 'looks' => $compound->string('looks'), 'viability' => Viability::from($compound->string('viability')),
                 'evidence' => $compound->string('evidence'), 'extrapolated' => $compound->flag('extrapolated'),
-                'aliases' => [], 'recorded' => true,
+                'aliases' => $compound->has('aliases') ? $compound->strings('aliases') : [], 'recorded' => true,
             ];
         }
 

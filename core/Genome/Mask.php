@@ -7,7 +7,7 @@ namespace Destino\Genome;
 /** A form in which other genes cannot be read by eye. */
 final readonly class Mask
 {
-    /** @param array<string, string> $showsThrough degree ("strong", "weak") by allele key */
+    /** @param array<string, string> $showsThrough degree ("strong", "weak") by allele key, with " twice" behind it what holds for two copies */
     public function __construct(
         public string $locus,
         public GenotypePattern $form,
@@ -17,9 +17,10 @@ final readonly class Mask
     ) {}
 
     /** Whether this allele, at another locus, cannot be relied on to show. */
-    public function conceals(Allele $allele): bool
+    public function conceals(Allele $allele, int $copies = 1): bool
     {
-        if ($allele->effect === Effect::Scale || ($this->showsThrough[$allele->key] ?? '') === 'strong') {
+        $degree = ($copies === 2 ? $this->showsThrough["{$allele->key} twice"] ?? null : null) ?? $this->showsThrough[$allele->key] ?? '';
+        if ($allele->effect === Effect::Scale || $degree === 'strong') {
             return false;
         }
 

@@ -11,6 +11,7 @@ final readonly class NamedForm
      * @param string $means for a nickname: what it is short for, in the notation
      * @param list<string> $choices for a word that several lines or pairs share: what it can mean, in the notation
      * @param list<string> $aliases
+     * @param bool $isAlwaysAsked whether it is a question even where it can mean one thing only
      */
     public function __construct(
         public string $name,
@@ -18,5 +19,6 @@ final readonly class NamedForm
         public array $choices = [],
         public string $question = '',
         public array $aliases = [],
+        public bool $isAlwaysAsked = false,
     ) {}
 }

@@ -16,6 +16,7 @@ final readonly class SchoolChanges
      * @param array<string, bool|null> $toldApart whether two copies look unlike one, by allele
      * @param array<string, Severity> $severities by condition
      * @param array<string, Rational> $fractions recombination by "group:locus:locus"
+     * @param list<array{array{string, string}, Rational}> $links pairs of alleles whose loci become one linkage group, with their recombination
      */
     private function __construct(
         public array $joins,
@@ -24,12 +25,13 @@ final readonly class SchoolChanges
         public array $toldApart,
         public array $severities,
         public array $fractions,
+        public array $links = [],
     ) {}
 
     /** @param list<School> $schools one per claim */
     public static function of(array $schools): self
     {
-        $joins = $merged = $viabilities = $toldApart = $severities = $fractions = [];
+        $joins = $merged = $viabilities = $toldApart = $severities = $fractions = $links = [];
         foreach ($schools as $school) {
             foreach ($school->changes as $i => $values) {
                 $change = Facts::of($values, "school {$school->key}, change {$i}");
@@ -52,13 +54,16 @@ final readonly class SchoolChanges
                     case 'set-recombination':
                         $fractions[$change->string('linkage').':'.implode(':', $change->pair('between'))] = self::fraction($change->string('fraction'));
                         break;
+                    case 'link-loci':
+                        $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction'))];
+                        break;
                     default:
                         throw CatalogueFault::unknownChange($change->string('change'));
                 }
             }
         }
 
-        return new self($joins, $merged, $viabilities, $toldApart, $severities, $fractions);
+        return new self($joins, $merged, $viabilities, $toldApart, $severities, $fractions, $links);
     }
 
     /** @param string $words "yes", "no", or "unknown", which is null */

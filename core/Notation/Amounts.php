@@ -210,7 +210,11 @@ final readonly class Amounts
         }
     }
 
-    /** "double het", "dh", "3x het": how many hets follow; "2x Pastel": two copies. @return array{int|null, Dose} */
+    /**
+     * "double het", "dh", "3x het": how many hets follow; "2x Pastel": two copies.
+     *
+     * @return array{int|null, Dose}
+     */
     private function count(): array
     {
         $token = $this->stream->current();
@@ -273,7 +277,9 @@ final readonly class Amounts
             return true;
         }
         if (Keyword::of($this->stream->current()) === Keyword::PossibleHet) { // "ph Clown": how likely is then asked
-            return true && $this->asHet();
+            $this->stream->readAs('het');
+
+            return true;
         }
         if ($this->stream->current()->isWord('may') && $this->stream->peek()->isWord('carry')) {
             $this->stream->advance(2);
@@ -282,13 +288,6 @@ final readonly class Amounts
         }
 
         return false;
-    }
-
-    private function asHet(): bool
-    {
-        $this->stream->readAs('het');
-
-        return true;
     }
 
     /** A keyword, with the full stop of a short form. */

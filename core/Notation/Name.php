@@ -11,6 +11,7 @@ final readonly class Name
      * @param list<string> $alleles for NameKind::Allele the allele, for TwoCopies it twice, for Compound both
      * @param string $means for a nickname: what it is short for, in the notation
      * @param list<string> $choices for a shared name: what it can mean, in the notation
+     * @param bool $isAlwaysAsked for a shared name: even where one meaning is left
      */
     public function __construct(
         public NameKind $kind,
@@ -19,5 +20,6 @@ final readonly class Name
         public string $means = '',
         public array $choices = [],
         public string $question = '',
+        public bool $isAlwaysAsked = false,
     ) {}
 }

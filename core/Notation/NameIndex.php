@@ -47,7 +47,7 @@ final class NameIndex
         }
         foreach ($catalogue->sharedNames as $shared) {
             foreach ([$shared->name, ...$shared->aliases] as $name) {
-                $this->add($name, new Name(NameKind::Shared, $shared->name, [], '', $shared->choices, $shared->question));
+                $this->add($name, new Name(NameKind::Shared, $shared->name, [], '', $shared->choices, $shared->question, $shared->isAlwaysAsked));
             }
         }
         foreach ($catalogue->nicknames as $nickname) {
@@ -122,9 +122,11 @@ final class NameIndex
     /** @return list<string> a word as it stands, and what it may be the plural of */
     private static function singulars(string $word): array
     {
-        return array_values(array_filter([
+        $forms = [
             $word, str_ends_with($word, 'ies') ? substr($word, 0, -3).'y' : null, str_ends_with($word, 'es') ? substr($word, 0, -2) : null, str_ends_with($word, 's') ? substr($word, 0, -1) : null,
-        ]));
+        ];
+
+        return array_values(array_filter($forms, is_string(...)));
     }
 
     /**

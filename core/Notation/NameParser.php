@@ -58,7 +58,7 @@ final class NameParser
                 return new Name(NameKind::Allele, $allele->name, [$allele->key]);
             }
         }
-        $match = count($name->choices) === 1 ? $this->names->match(new TokenStream($name->choices[0])) : null;
+        $match = count($name->choices) === 1 && ! $name->isAlwaysAsked ? $this->names->match(new TokenStream($name->choices[0])) : null;
 
         return $match[0] ?? $name;
     }

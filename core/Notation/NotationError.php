@@ -44,7 +44,13 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     {
         $shown = self::shown($piece);
 
-        return new self("“{$shown}” at {$position} can mean several things: ".self::list($choices, 'or').'? '.$question, $shown, $position, $choices);
+        $means = match (count($choices)) {
+            0 => ': ',
+            1 => " may mean {$choices[0]}. ",
+            default => ' can mean several things: '.self::list($choices, 'or').'? ',
+        };
+
+        return new self("“{$shown}” at {$position}{$means}{$question}", $shown, $position, $choices);
     }
 
     /**

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
 

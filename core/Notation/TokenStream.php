@@ -92,6 +92,6 @@ final class TokenStream
     public function readAs(string $word): void
     {
         $token = $this->current();
-        $this->tokens[$this->at] = new Token($token->type, $token->text, $word, $token->from, $token->to);
+        array_splice($this->tokens, $this->at, 1, [new Token($token->type, $token->text, $word, $token->from, $token->to)]);
     }
 }

@@ -193,7 +193,7 @@ final readonly class Looks
     private function isConcealed(Form $form, array $hiding): bool
     {
         foreach ($hiding as $mask) {
-            $visible = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele)));
+            $visible = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)));
             if ($visible === [] && $mask->locus !== $form->locus) {
                 return true;
             }

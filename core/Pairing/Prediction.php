@@ -6,6 +6,8 @@ namespace Destino\Pairing;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Claim;
+use Destino\Genome\GenotypePattern;
 use Destino\Genome\Sex;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
@@ -66,6 +68,24 @@ final readonly class Prediction
     public function advice(): array
     {
         return Advisor::advise($this->cross);
+    }
+
+    /** @return list<Claim> disputed facts about what these parents carry or may carry, on which the answer rests */
+    public function disputes(): array
+    {
+        $claims = [];
+        foreach ($this->cross->loci() as $locus) {
+            foreach ($this->catalogue->locus($locus)->alleles as $key) {
+                $one = new GenotypePattern([$key => 1]);
+                if (! $this->cross->sire->chanceOf($one, $this->catalogue)->isZero() || ! $this->cross->dam->chanceOf($one, $this->catalogue)->isZero()) {
+                    foreach ($this->catalogue->claimsAbout($key) as $claim) {
+                        $claims[$claim->key] = $claim;
+                    }
+                }
+            }
+        }
+
+        return array_values($claims);
     }
 
     public function assumptions(): Assumptions

@@ -16,7 +16,7 @@ final class InvalidNumber extends InvalidArgumentException implements DestinoErr
 
     public static function notFinite(): self
     {
-        return new self("A number must be finite.");
+        return new self('A number must be finite.');
     }
 
     public static function unreadable(string $text): self

@@ -45,7 +45,7 @@ class PairTest extends TestCase
     public function test_a_school_changes_the_numbers_and_says_so(): void
     {
         $query = ['sire' => 'Enchi Cinnamon', 'dam' => 'Normal', 'target' => 'Enchi + Cinnamon'];
-        $this->get('/pair?'.http_build_query($query))->assertSee('1/4 per egg')->assertSee('Is enchi an allele at the cinnamon locus?');
+        $this->get('/pair?'.http_build_query($query))->assertSee('1/4 per egg')->assertSee('Is enchi an allele at the cinnamon locus, which black pastel shares?');
         $this->get('/pair?'.http_build_query($query + ['school' => ['enchi-cinnamon-allelism' => 'allelic']]))->assertSee('cannot come of this: Each part of the target can happen, but not together');
     }
 
@@ -100,7 +100,7 @@ class PairTest extends TestCase
         yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” at 1 is not a known name. Did you mean Pastel or Pastave?'];
         yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” at 1 is not a known name.'];
         yield 'three alleles' => [['dam' => 'Mojave Mystic Lesser'] + $pair, 'Mojave, Mystic and Lesser all stand at one locus'];
-        yield 'a shared word' => [['sire' => 'Axanthic'] + $pair, 'can mean several things: Axanthic (line 1), Axanthic (line 2) or Axanthic (line 3)?'];
+        yield 'a shared word' => [['sire' => 'Axanthic'] + $pair, 'can mean several things: Axanthic (line 1), Axanthic (line 2), Axanthic (line 3) or Axanthic (line 4)?'];
         yield 'an impossible percentage' => [['sire' => '150% het Clown'] + $pair, 'it must be more than 0% and at most 100%'];
         yield 'an empty dam' => [['dam' => ' '] + $pair, 'Type what the female carries'];
         yield 'a target that cannot be read' => [['target' => '66% het Clown'] + $pair, 'a target has no percentages'];

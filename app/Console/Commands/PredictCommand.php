@@ -85,6 +85,9 @@ class PredictCommand extends AnswerCommand
         foreach ($prediction->advice() as $advice) {
             $this->line("[{$advice->severity->value}] {$advice->text}");
         }
+        foreach ($prediction->disputes() as $claim) {
+            $this->line("Rests on a disputed fact: {$claim->question} Taken as “{$prediction->catalogue->schools[$claim->key]}” (--school={$claim->key}=… chooses).");
+        }
         foreach ($prediction->assumptions()->readings as $reading) {
             $this->line("Read as: {$reading}");
         }

@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Illuminate\Validation\Validator;
 
 /** The form of an animal's record, and what it does when it is right. A new animal comes with its first statement. */
 class AnimalRequest extends FormRequest
@@ -147,6 +148,24 @@ class AnimalRequest extends FormRequest
         $values['hatched_precision'] = ($hatched[1] ?? Precision::Day)->value;
 
         return $values;
+    }
+
+    /** Who is a sire somewhere is male, and who is a dam is female: the sex changes only when the roles do. */
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            $animal = $this->route('animal');
+            if (! $animal instanceof Animal || ! $this->has('sex')) {
+                return;
+            }
+            foreach (Sex::cases() as $needed) {
+                $young = $animal->youngAs($needed);
+                if ($young !== [] && Sex::tryFrom((string) $this->input('sex')) !== $needed) {
+                    $some = implode(', ', array_slice($young, 0, 3)).(count($young) > 3 ? ' and '.(count($young) - 3).' more' : '');
+                    $validator->errors()->add('sex', "{$animal->name} is recorded as the ".($needed === Sex::Male ? 'sire' : 'dam')." of {$some}, and is therefore {$needed->value}. Change that first.");
+                }
+            }
+        });
     }
 
     private function someDay(): Closure

@@ -4,11 +4,13 @@ namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
 use App\Catalogue\Extension;
+use App\Catalogue\OwnGene;
 use App\Models\GeneChange;
 use App\Models\User;
 use Closure;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
+use Destino\Genome\Viability;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
@@ -30,7 +32,7 @@ class GeneChangeRequest extends RecordRequest
                 'locus' => ['nullable', Rule::in(array_keys($catalogue->loci))],
                 'effect' => ['required', Rule::enum(Effect::class)],
                 'note' => ['nullable', 'string', 'max:2000'],
-            ],
+            ] + self::further(),
         };
     }
 
@@ -43,13 +45,42 @@ class GeneChangeRequest extends RecordRequest
         ];
     }
 
+    /** @return array<string, mixed> what a shipped gene can hold besides: its two-copy form, compounds, nicknames */
+    private static function further(): array
+    {
+        $name = ['nullable', 'string', 'max:60', "regex:/^[\\pL\\pN][\\pL\\pN '().-]*$/u"];
+
+        return [
+            'two_name' => $name, 'two_looks' => ['nullable', 'string', 'max:500'], 'two_viability' => ['nullable', Rule::enum(Viability::class)], 'two_told_apart' => ['nullable', Rule::in(['yes', 'no', 'unknown'])],
+            'aliases' => ['nullable', 'string', 'max:300'], 'compounds' => ['nullable', 'string', 'max:2000', self::compoundLines()], 'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
+        ];
+    }
+
+    private static function compoundLines(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            foreach (OwnGene::lines((string) $value) as $line) {
+                OwnGene::compound($line, app(CatalogueShelf::class)->catalogue()) === null && $fail("“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).");
+            }
+        };
+    }
+
+    private static function nicknameLines(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            foreach (OwnGene::lines((string) $value) as $line) {
+                OwnGene::nickname($line) === null && $fail("“{$line}” is no nickname. Write a line for each: nickname = genes that it is short for.");
+            }
+        };
+    }
+
     public function addTo(User $keeper): GeneChange
     {
         $valid = $this->safe();
         $values = match ($this->validated('kind')) {
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
             'cue' => ['kind' => 'cue', 'gene' => $valid['gene'], 'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]]],
-            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')]],
+            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')] + OwnGene::further($this->validated(), app(CatalogueShelf::class)->catalogue())],
         };
 
         /** @var GeneChange */

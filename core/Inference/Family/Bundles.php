@@ -24,22 +24,18 @@ final readonly class Bundles
         foreach ($spaces as $space) {
             $name[$space->key] = $space->key;
         }
-        $tie = static function (array $keys) use (&$name): void {
-            $names = array_map(static fn (string $key): string => $name[$key], $keys);
-            $name = array_map(static fn (string $one): string => in_array($one, $names, true) ? $names[0] : $one, $name);
-        };
         foreach ($hiding->ties as [$key, $loci]) {
             $others = array_filter($spaces, static fn (GenotypeSpace $space): bool => $loci === [] || array_intersect($space->loci(), $loci) !== []);
-            $tie([$key, ...array_values(array_map(static fn (GenotypeSpace $space): string => $space->key, $others))]);
+            $name = self::tied($name, [$key, ...array_values(array_map(static fn (GenotypeSpace $space): string => $space->key, $others))]);
         }
         foreach ([...$hypothesis->family->members, ...$hypothesis->family->eggs] as $member) {
             if (count($member->sires) > 1 || $hypothesis->otherSires !== []) {
-                $tie(array_keys($name));
+                $name = self::tied($name, array_keys($name));
                 break;
             }
         }
         foreach (self::deaths($context, $hypothesis, $spaces) as $keys) {
-            $tie($keys);
+            $name = self::tied($name, $keys);
         }
         $bundles = [];
         foreach ($spaces as $space) {
@@ -47,6 +43,18 @@ final readonly class Bundles
         }
 
         return new self(array_values($bundles), $hiding);
+    }
+
+    /**
+     * @param array<string, string> $name of its bundle, by space
+     * @param list<string> $keys of spaces that go together
+     * @return array<string, string>
+     */
+    private static function tied(array $name, array $keys): array
+    {
+        $names = array_values(array_intersect_key($name, array_flip($keys)));
+
+        return array_map(static fn (string $one): string => in_array($one, $names, true) ? $names[0] : $one, $name);
     }
 
     /**

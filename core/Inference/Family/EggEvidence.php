@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
-use Destino\Genome\Sex;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;

@@ -30,7 +30,9 @@ final readonly class Family
         foreach ($animals as $animal) {
             $member = self::place($animal, null, $outsiders);
             foreach ($member->parents() as $parent) {
-                isset($outsiders[$parent]) && $members[$parent] ??= $outsiders[$parent];
+                if (isset($outsiders[$parent])) {
+                    $members[$parent] ??= $outsiders[$parent];
+                }
             }
             $members[$animal->id] = $member;
         }
@@ -161,7 +163,7 @@ final readonly class Family
         $one = $animal ?? $brood ?? throw new \LogicException('A member is an animal or eggs.');
         $clutch = $one->clutch;
         $batch = $clutch !== null ? "clutch {$clutch}" : "of {$one->id}";
-        $recorded = $animal !== null ? $animal->sires() : ($brood->sires ?? []);
+        $recorded = $one instanceof Individual ? $one->sires() : $one->sires;
         if ($animal !== null && $animal->isFounder()) {
             return new Member($animal->id, $animal->sex, [], [], null, $batch, $batch, $animal);
         }

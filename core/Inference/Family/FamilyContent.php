@@ -24,13 +24,13 @@ final readonly class FamilyContent
     public function text(array $decided): string
     {
         $content = [array_map(static fn (GenotypeSpace $space): string => $space->key, $this->spaces)];
-        foreach ($this->hypothesis->family->members as $id => $member) {
-            $content[] = [$id, $member->sex?->value, $this->parents($member), $this->heard($member), $this->seen($member->animal?->saw), $this->hidden((string) $id)];
+        foreach ($this->hypothesis->family->members as $member) {
+            $content[] = [$member->id, $member->sex?->value, $this->parents($member), $this->heard($member), $this->seen($member->animal?->saw), $this->hidden($member->id)];
         }
-        foreach ($this->hypothesis->family->eggs as $id => $eggs) {
+        foreach ($this->hypothesis->family->eggs as $eggs) {
             $seen = $this->seen($eggs->brood?->saw);
             if ($seen !== null || ($eggs->brood->isDead ?? false)) {
-                $content[] = [$id, $this->parents($eggs), $seen, $eggs->brood?->count, $eggs->brood?->isDead, $this->hidden((string) $id)];
+                $content[] = [$eggs->id, $this->parents($eggs), $seen, $eggs->brood?->count, $eggs->brood?->isDead, $this->hidden($eggs->id)];
             }
         }
         foreach ($decided as $fault) {
@@ -65,8 +65,8 @@ final readonly class FamilyContent
     /** What a condition says here; null where it says nothing. */
     private function seen(?Target $saw): ?string
     {
-        foreach ($saw === null ? [] : $this->spaces as $space) {
-            if (EggEvidence::names($saw, $space)) {
+        foreach ($this->spaces as $space) {
+            if ($saw !== null && EggEvidence::names($saw, $space)) {
                 return $saw->text;
             }
         }

@@ -128,7 +128,7 @@ final class FamilyModel
     private function isOtherSire(string $id): bool
     {
         foreach (array_keys($this->hypothesis->otherSires) as $litter) {
-            if (Family::otherSireOf((string) $litter) === $id) {
+            if (Family::otherSireOf($litter) === $id) {
                 return true;
             }
         }

@@ -184,7 +184,7 @@ final readonly class FamilySolver
             $of[(int) $space][$id] = $shares;
         }
 
-        return array_values($of);
+        return $of;
     }
 
     /** @return Elimination<float> */
@@ -210,13 +210,14 @@ final readonly class FamilySolver
     {
         $of = [];
         foreach ($model->domains as $i => $domains) {
-            $of[$i] = [];
+            $own = [];
             foreach ($domains as $id => $domain) {
                 $variable = $network->variableOf($i, $id);
                 if ($variable !== null || count($domain) === 1) {
-                    $of[$i][$id] = array_combine(array_keys($domain), $variable === null ? [Rational::one()] : $marginals[$variable]);
+                    $own[$id] = array_combine(array_keys($domain), $variable === null ? [Rational::one()] : $marginals[$variable]);
                 }
             }
+            $of[] = $own;
         }
 
         return $of;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Family;
 
 use Destino\Genome\Sex;
-use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Faults\Altered;
 use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -101,8 +100,9 @@ final readonly class FounderPrior
     {
         $needed = [];
         $members = [...$this->hypothesis->family->members, ...$this->hypothesis->family->eggs];
-        foreach (array_reverse($members) as $id => $member) {
-            $own = $this->hypothesis->frees((string) $id, $this->space) ? [] : $this->named($member);
+        foreach (array_reverse($members) as $member) {
+            $id = $member->id;
+            $own = $this->hypothesis->frees($id, $this->space) ? [] : $this->named($member);
             $needed[$id] = ($needed[$id] ?? []) + array_fill_keys([...$own, ...$this->hypothesis->mutations[$id] ?? []], true);
             foreach ($member->parents() as $parent) {
                 $needed[$parent] = ($needed[$parent] ?? []) + $needed[$id];

@@ -21,13 +21,12 @@ final class Hiding
     /** @var list<array{string, list<string>}> a space, and loci where something was not seen in a member that may hide it; no loci for all */
     public array $ties = [];
 
-    /** @param list<GenotypeSpace> $spaces */
-    private function __construct(private readonly Context $context, private readonly Hypothesis $hypothesis, private readonly array $spaces) {}
+    private function __construct(private readonly Context $context, private readonly Hypothesis $hypothesis) {}
 
     /** @param list<GenotypeSpace> $spaces all of which anything is recorded in the family */
     public static function in(Context $context, Hypothesis $hypothesis, array $spaces): self
     {
-        $hiding = new self($context, $hypothesis, $spaces);
+        $hiding = new self($context, $hypothesis);
         foreach ($spaces as $space) {
             if ($space->canHide()) {
                 $hiding->look($space);

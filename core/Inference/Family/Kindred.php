@@ -289,17 +289,17 @@ final class Kindred
     {
         $root = [];
         foreach (array_keys($this->everyone) as $id) {
-            $root[$id] = (string) $id;
+            $root[$id] = $id;
         }
         $clutches = [];
         foreach ($this->everyone as $id => $animal) {
             foreach ([...$animal->sires(), $animal->dam] as $parent) {
                 if ($parent !== null) {
-                    isset($this->everyone[$parent]) ? self::join($root, (string) $id, $parent) : $wrong[$id] = InferenceError::unknownAnimal($parent);
+                    isset($this->everyone[$parent]) ? self::join($root, $id, $parent) : $wrong[$id] = InferenceError::unknownAnimal($parent);
                 }
             }
             if ($animal->clutch !== null) {
-                $this->sameClutch($clutches, $animal->clutch, (string) $id, [$animal->sires(), $animal->dam], $root, $wrong);
+                $this->sameClutch($clutches, $animal->clutch, $id, [$animal->sires(), $animal->dam], $root, $wrong);
             }
         }
         foreach ($this->broods as $brood) {
@@ -339,7 +339,7 @@ final class Kindred
     {
         $members = [];
         foreach (array_keys($this->everyone) as $id) {
-            $members[self::rootOf($root, (string) $id)][] = (string) $id;
+            $members[self::rootOf($root, $id)][] = $id;
         }
         foreach ($members as $ids) {
             $faults = array_intersect_key($wrong, array_flip($ids));

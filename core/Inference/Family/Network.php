@@ -28,9 +28,6 @@ final class Network
     /** @var array<string, int> variable by name */
     private array $variables = [];
 
-    /** @var array<string, array<int, int>> place of each genotype in its domain, by space and member */
-    private array $places = [];
-
     /** @param array<string, true> $without members at a space that are left out, as "space member" */
     private function __construct(private readonly FamilyModel $model, private readonly array $without) {}
 
@@ -74,7 +71,7 @@ final class Network
         $places = $this->model->sires[$member->batch] ?? array_keys($member->sires);
         $variable = $this->variables["sire {$member->batch}"] ?? null;
         if ($variable === null) {
-            return [$places[array_key_first($places)] => 1.0];
+            return [($places[0] ?? 0) => 1.0];
         }
         if (isset($places[$values[$variable]])) {
             return [$places[$values[$variable]] => 1.0];
@@ -155,8 +152,8 @@ final class Network
     private function litterOf(string $id): string
     {
         foreach (array_keys($this->model->hypothesis->otherSires) as $litter) {
-            if (Family::otherSireOf((string) $litter) === $id) {
-                return (string) $litter;
+            if (Family::otherSireOf($litter) === $id) {
+                return $litter;
             }
         }
 
@@ -166,7 +163,7 @@ final class Network
     private function transmit(Member $member, int $i): void
     {
         $choice = $this->sireVariable($member);
-        $places = array_values($this->model->sires[$member->batch] ?? array_keys($member->sires));
+        $places = $this->model->sires[$member->batch] ?? array_keys($member->sires);
         foreach ($places as $option => $place) {
             $table = [];
             $own = array_keys($this->model->domains[$i][$member->id]);
@@ -301,7 +298,7 @@ final class Network
             $this->factors[] = Factor::dense([$classes], array_map(static fn (array $shares): Rational => self::ways($shares, array_column($evidence->classes, 'weight')), $sharings));
         }
         foreach (array_keys($this->model->spaces) as $i) {
-            foreach ($evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i]) ? array_values($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires)) : [] as $option => $place) {
+            foreach ($evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i]) ? ($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires)) : [] as $option => $place) {
                 $table = [];
                 foreach ($sharings as $shares) {
                     foreach (array_keys($this->model->domains[$i][$eggs->sires[$place]]) as $sire) {
@@ -370,8 +367,8 @@ final class Network
     private function addOtherSires(): void
     {
         foreach (array_keys($this->model->hypothesis->otherSires) as $litter) {
-            $id = Family::otherSireOf((string) $litter);
-            $males = OtherMales::of($this->model, (string) $litter);
+            $id = Family::otherSireOf($litter);
+            $males = OtherMales::of($this->model, $litter);
             $which = count($males->weights) > 1 ? $this->variable("male {$litter}", count($males->weights)) : null;
             if ($which !== null) {
                 $this->factors[] = Factor::dense([$which], $males->weights);

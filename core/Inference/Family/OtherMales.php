@@ -41,7 +41,7 @@ final readonly class OtherMales
             $found[$key] = [isset($found[$key]) ? $found[$key][0]->plus($share) : $share, $priors];
         }
 
-        return new self(array_values(array_column($found, 0)), array_values(array_column($found, 1)));
+        return new self(array_column($found, 0), array_column($found, 1));
     }
 
     public static function member(Context $context, string $id): Member

@@ -27,6 +27,7 @@ final class Silence
     /** @param list<string> $silent as "space member", parents before their young */
     private function __construct(private readonly FamilyModel $model, private readonly Network $core, public readonly array $silent) {}
 
+    /** @param list<string> $silent as "space member", parents before their young */
     public static function over(FamilyModel $model, Network $core, array $silent): self
     {
         return new self($model, $core, $silent);
@@ -98,7 +99,7 @@ final class Silence
 
         return match (true) {
             $one === null && $other === null => [Rational::one()],
-            $one === null => $elimination->marginalOf((int) $other),
+            $one === null => $elimination->marginalOf($other),
             $other === null => $elimination->marginalOf($one),
             default => $elimination->jointOf($one, $other),
         };
@@ -164,7 +165,7 @@ final class Silence
         }
         $sum = array_sum($shares);
 
-        return array_map(static fn (float $share): float => $share / $sum, $shares);
+        return array_values(array_map(static fn (float $share): float => $share / $sum, $shares));
     }
 
     /**
@@ -244,7 +245,7 @@ final class Silence
     {
         $error = 0.0;
         foreach ($this->sums as $parts) {
-            foreach (array_keys(reset($parts) ?: []) as $place) {
+            foreach (array_keys($parts[array_key_first($parts)] ?? []) as $place) {
                 $means = [];
                 foreach ($parts as $part => $sums) {
                     $means[] = $sums[$place] / $this->counts[$part];

@@ -90,7 +90,7 @@ final class Explainer
         return $this->with($this->mixed($plain, $weighing->combinations($matters), $matters), $contradictions, $unlikely);
     }
 
-    /** @param list<Matter> $matters */
+    /** @param non-empty-list<Matter> $matters */
     private function weighing(array $matters): Weighing
     {
         $family = $this->given->family;

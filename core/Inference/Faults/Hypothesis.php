@@ -40,7 +40,7 @@ final readonly class Hypothesis
             };
         }
         foreach (array_keys($otherSires) as $litter) {
-            $family = $family->withOtherSire((string) $litter);
+            $family = $family->withOtherSire($litter);
         }
 
         return new self($names === [] ? $family : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)), $free, $hidden, $mutations, $otherSires);

@@ -38,12 +38,12 @@ final class Offences
         }
         $byLitter = [];
         foreach (array_keys($this->loci) as $id) {
-            $byLitter[$this->given->family->member((string) $id)->litter ?? ''][] = (string) $id;
+            $byLitter[$this->given->family->member($id)->litter ?? ''][] = $id;
         }
         $matters = [];
         foreach ($byLitter as $litter => $subjects) {
             $loci = array_map(strval(...), array_keys(array_merge(...array_map(fn (string $id): array => $this->loci[$id], $subjects))));
-            $matters[] = self::matter($this->context, $this->given, (string) $litter, $subjects, $loci, array_diff($subjects, array_map(strval(...), array_keys($this->doubted))) === []);
+            $matters[] = self::matter($this->context, $this->given, $litter, $subjects, $loci, array_diff($subjects, array_map(strval(...), array_keys($this->doubted))) === []);
         }
 
         return $matters;
@@ -84,7 +84,7 @@ final class Offences
             if ($model->offender === null && FamilySolver::logEvidence($model) > -INF) {
                 foreach (array_keys($model->doubted) as $id) {
                     $this->doubted[$id] = true;
-                    $this->note((string) $id, $bundle, null);
+                    $this->note($id, $bundle, null);
                 }
 
                 return;
@@ -159,7 +159,7 @@ final class Offences
      */
     private function model(array $bundle, array $freed): FamilyModel
     {
-        $faults = array_map(static fn (int|string $id): Fault => new Fault(FaultKind::Misidentified, (string) $id), array_keys($freed));
+        $faults = array_map(static fn (string $id): Fault => new Fault(FaultKind::Misidentified, $id), array_keys($freed));
 
         return FamilyModel::of($this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue), $bundle, $this->bundles->hiding->from($bundle));
     }

@@ -82,7 +82,7 @@ final readonly class Renaming
                     $isSameLocus = $this->instead !== null && $this->catalogue->allele($this->instead)->locus === $this->catalogue->allele($allele)->locus;
                     $moved += $isSameLocus ? 0 : 1;
 
-                    return $isSameLocus ? (string) $this->instead : Allele::WILD;
+                    return $isSameLocus ? $this->instead : Allele::WILD;
                 }, $haplotype);
             }, $diplotype->haplotypes);
             $state[$key] = new Diplotype($first, $second);

@@ -9,7 +9,6 @@ use Destino\Inference\Family\EggEvidence;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\Member;
 use Destino\Inference\Family\Solved;
-use Destino\Probability\Rational;
 
 /**
  * Finds what is possible and hardly so: the young of a pair whose looks, or less likely ones, had a chance of one in 10,000
@@ -29,7 +28,7 @@ final readonly class Suspicion
             foreach (array_keys($this->model->spaces) as $i) {
                 $chance = $this->chance($i, $young);
                 if ($chance !== null && $chance <= self::HARDLY) {
-                    $subjects = array_values(array_map(static fn (Member $member): string => $member->id, $this->heard($i, $young)));
+                    $subjects = array_map(static fn (Member $member): string => $member->id, $this->heard($i, $young));
                     $loci = $this->model->spaces[$i]->loci();
                     $matter = $subjects === [] ? null : Offences::matter($this->model->context, $this->model->hypothesis, $young[0]->litter, $subjects, $loci);
                     if ($matter !== null) {
@@ -118,9 +117,9 @@ final readonly class Suspicion
                 $cases[] = [$left, $right, $p->times($q)->toFloat()];
             }
         }
-        $sum = array_sum(array_column($cases, 2)) ?: 1.0;
+        $sum = array_sum(array_column($cases, 2));
 
-        return array_map(static fn (array $case): array => [$case[0], $case[1], $case[2] / $sum], $cases);
+        return $sum > 0.0 ? array_map(static fn (array $case): array => [$case[0], $case[1], $case[2] / $sum], $cases) : $cases;
     }
 
     /**

@@ -99,7 +99,7 @@ final readonly class Doubles implements Arithmetic
         if ($sum <= 0.0) {
             return null;
         }
-        $largest = (int) array_search(max($table), $table, true);
+        $largest = (int) array_search(max([0.0, ...array_values($table)]), $table, true);
         $shares = [];
         $others = Rational::zero();
         for ($i = 0; $i < $size; $i++) {

@@ -114,7 +114,7 @@ final class Elimination
      */
     private function holding(array $variables): array
     {
-        $last = min(array_map(fn (int $variable): int => $this->turn[$variable], $variables));
+        $last = min([count($this->turn), ...array_map(fn (int $variable): int => $this->turn[$variable], $variables)]);
 
         return array_slice($this->order->variables, 0, $last + 1);
     }
@@ -152,9 +152,9 @@ final class Elimination
                 $rest += $values[$other] * $scope->strides[$other];
             }
             $weights = [];
-            for ($value = 0; $value < $this->sizes[$variable]; $value++) {
+            foreach (range(0, $this->sizes[$variable] - 1) as $value) {
                 $entry = $this->products[$variable][$rest + $value * $scope->strides[$variable]] ?? null;
-                $weights[$value] = $entry === null ? 0.0 : $this->arithmetic->float($entry);
+                $weights[] = $entry === null ? 0.0 : $this->arithmetic->float($entry);
             }
             $values[$variable] = Draw::from($weights, $chance);
         }

@@ -48,7 +48,9 @@ final class Greedy
         $variables = $cliques = [];
         $total = $largest = 0.0;
         while (! $this->queue->isEmpty()) {
-            [$next, $round] = $this->queue->extract();
+            /** @var array{int, int} $entry */
+            $entry = $this->queue->extract();
+            [$next, $round] = $entry;
             if ($round !== ($this->round[$next] ?? -1)) {
                 continue;
             }

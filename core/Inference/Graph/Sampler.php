@@ -73,7 +73,9 @@ final class Sampler
                 $values = $elimination->draw($this->chance) + array_intersect_key($values, array_flip($aside));
                 if ($visit >= 0) {
                     $means->add(2 * $chain + intdiv(2 * $visit, $visits), $floats, $values);
-                    $each === null || $each($values, 2 * $chain + intdiv(2 * $visit, $visits));
+                    if ($each !== null) {
+                        $each($values, 2 * $chain + intdiv(2 * $visit, $visits));
+                    }
                 }
             }
         }
@@ -125,9 +127,9 @@ final class Sampler
     private function softened(Factor $factor): Factor
     {
         $size = array_product(array_map(fn (int $variable): int => $this->sizes[$variable], $factor->scope));
-        $most = max([0.0, ...array_values($factor->table)]);
+        $table = array_map((new Doubles)->of(...), $factor->table);
 
-        return new Factor($factor->scope, $factor->table + array_fill(0, (int) $size, self::HARDLY * $most));
+        return new Factor($factor->scope, $table + array_fill(0, (int) $size, self::HARDLY * max([0.0, ...array_values($table)])));
     }
 
     /** @param array<int, int> $values */

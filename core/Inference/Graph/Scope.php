@@ -20,9 +20,10 @@ final readonly class Scope
     public function __construct(public array $variables, private array $sizes)
     {
         $strides = [];
+        /** @var int|float $size a float once it leaves the integers */
         $size = 1;
         for ($i = count($variables) - 1; $i >= 0; $i--) {
-            $strides[$variables[$i]] = (int) $size;
+            $strides[$variables[$i]] = is_int($size) ? $size : PHP_INT_MAX; // too wide for places: join() refuses it
             $size *= $sizes[$variables[$i]];
         }
         $this->strides = $strides;

@@ -231,7 +231,7 @@ final class GenotypeSpace
         $locus = $group->loci[$i];
         $form = $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i));
         foreach ($masks as $mask) {
-            if ($mask->locus !== $locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele))) === []) {
+            if ($mask->locus !== $locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele))) === []) {
                 return true;
             }
         }

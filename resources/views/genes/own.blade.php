@@ -8,6 +8,16 @@
         <x-choice name="locus" label="Allele of a complex" blank="a locus of its own" :value="old('locus')" :options="collect($catalogue->loci)->filter(fn ($locus) => $locus->key !== 'sex')->map(fn ($locus) => $locus->name)->all()" hint="Only where pairings have shown it; else a locus of its own."/>
         <x-choice name="effect" label="What it mainly does to the look" :value="old('effect', 'pattern')" :options="array_combine(array_column(Destino\Genome\Effect::cases(), 'value'), array_column(Destino\Genome\Effect::cases(), 'value'))"/>
         <x-field name="note" label="What you know of it" type="textarea" rows="3" :value="old('note')"/>
+        <details @if ($errors->hasAny(['two_name', 'two_looks', 'aliases', 'compounds', 'nicknames'])) open @endif><summary>Two copies, compounds and other names</summary>
+            <div class="stack mt-2">
+                <x-field name="aliases" label="Other names" :value="old('aliases')" maxlength="300" hint="Separated by commas."/>
+                <div class="two"><x-field name="two_name" label="Name of two copies" :value="old('two_name')" maxlength="60" hint="Otherwise “Super” and the name."/><x-choice name="two_viability" label="Two copies" blank="not known" :value="old('two_viability')" :options="['viable' => 'live', 'reduced' => 'are weaker', 'lethal' => 'die in the egg or soon after', 'unknown' => 'not known']"/></div>
+                <x-field name="two_looks" label="How two copies look" :value="old('two_looks')" maxlength="500"/>
+                <x-choice name="two_told_apart" label="Can two copies be told from one by eye?" blank="as the inheritance has it" :value="old('two_told_apart')" :options="['yes' => 'yes', 'no' => 'no', 'unknown' => 'nobody is sure']"/>
+                <x-field name="compounds" label="Compounds with other alleles of the complex" type="textarea" rows="3" :value="old('compounds')" hint="A line for each: other allele = name of the compound, lives (or weak, or dies)."/>
+                <x-field name="nicknames" label="Nicknames of combinations" type="textarea" rows="3" :value="old('nicknames')" hint="A line for each: nickname = genes that it is short for."/>
+            </div>
+        </details>
         <div><button class="button main" type="submit">Add the gene</button></div>
     </form>
 </x-station>
