@@ -5,11 +5,11 @@
 use App\Catalogue\CatalogueShelf;
 use Bench\Stopwatch;
 use Destino\Genome\Sex;
+use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
-use Destino\Inference\Family\Kindred;
 use Destino\Probability\Rational;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

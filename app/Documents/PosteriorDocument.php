@@ -9,7 +9,7 @@ use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\JointBelief;
 use Destino\Genome\Sex;
-use Destino\Inference\Family\Kindred;
+use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;

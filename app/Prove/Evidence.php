@@ -5,7 +5,7 @@ namespace App\Prove;
 use App\Collection\Beliefs;
 use App\Models\Clutch;
 use Destino\Genome\LinkageGroup;
-use Destino\Inference\Family\Kindred;
+use Destino\Inference\Conclusions\Kindred;
 
 /** How an animal came to what is believed of it at a group: before its young, after each clutch, and now. */
 class Evidence

@@ -5,7 +5,7 @@ namespace App\Console\Commands;
 use App\Catalogue\CatalogueShelf;
 use App\Documents\PosteriorDocument;
 use App\Prove\PedigreeReader;
-use Destino\Inference\InferenceError;
+use Destino\Inference\Evidence\InferenceError;
 
 class InferCommand extends AnswerCommand
 {

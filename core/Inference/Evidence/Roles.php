@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Evidence;
 
 use Destino\Genome\Sex;
-use Destino\Inference\InferenceError;
 
 /** What being a parent says of an animal: a sire is male and a dam female, whatever is recorded of its sex or not. */
 final readonly class Roles

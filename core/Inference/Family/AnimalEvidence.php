@@ -6,7 +6,6 @@ namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
 use Destino\Inference\Evidence\Testimony;
-use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
-use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**

@@ -6,7 +6,6 @@ namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;

@@ -6,7 +6,6 @@ namespace Destino\Inference\Family;
 
 use Destino\Genome\Sex;
 use Destino\Inference\Faults\Altered;
-use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 use Destino\Notation\TargetCondition;

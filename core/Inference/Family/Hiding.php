@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
-use Destino\Inference\Faults\Hypothesis;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**

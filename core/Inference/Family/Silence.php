@@ -8,6 +8,7 @@ use Destino\Inference\Graph\ChainMeans;
 use Destino\Inference\Graph\Doubles;
 use Destino\Inference\Graph\Draw;
 use Destino\Inference\Graph\Elimination;
+use Destino\Inference\Graph\Exact;
 use Destino\Probability\Rational;
 use Random\Randomizer;
 

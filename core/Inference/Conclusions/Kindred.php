@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Family;
+namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\LinkageGroup;
@@ -11,12 +11,16 @@ use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\InferenceError;
 use Destino\Inference\Evidence\Roles;
+use Destino\Inference\Family\Bundles;
+use Destino\Inference\Family\Context;
+use Destino\Inference\Family\Family;
+use Destino\Inference\Family\FamilyContent;
+use Destino\Inference\Family\FamilyPosterior;
+use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Faults\ErrorRates;
-use Destino\Inference\Faults\Explainer;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\Hypothesis;
-use Destino\Inference\InferenceError;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;

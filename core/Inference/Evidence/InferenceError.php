@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference;
+namespace Destino\Inference\Evidence;
 
 use Destino\DestinoError;
 use Destino\Genome\Sex;

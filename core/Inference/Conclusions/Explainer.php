@@ -2,17 +2,22 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Conclusions;
 
 use Closure;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
+use Destino\Inference\Descent\Steps;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Family\FamilySolver;
+use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Family\Solved;
+use Destino\Inference\Faults\Contradiction;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;

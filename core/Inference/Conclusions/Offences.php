@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Hearing;
@@ -11,7 +11,10 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\FounderPrior;
+use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Family\Member;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\TargetCondition;
 

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Family;
 
 use Destino\Genome\Catalogue;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
-use Destino\Inference\Family\Family;
-use Destino\Inference\Family\Member;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Renaming;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /** A family and what is taken to be wrong in its records. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
@@ -12,6 +12,9 @@ use Destino\Genome\Sex;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FounderPrior;
 use Destino\Inference\Family\Member;
+use Destino\Inference\Faults\ErrorRates;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 

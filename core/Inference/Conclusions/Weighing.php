@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Destino\Inference\Faults;
+namespace Destino\Inference\Conclusions;
 
 use Closure;
 use Destino\Genome\LinkageGroup;
@@ -11,6 +11,10 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
+use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Faults\Explanation;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**
