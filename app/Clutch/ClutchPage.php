@@ -54,9 +54,11 @@ class ClutchPage
             "{$kept} kept as animals",
             "{$seen} counted by look",
         ]);
-        $open = ($this->clutch->hatched ?? 0) - $kept - $seen;
+        $tally = $this->beliefs->kin->tallyOf($this->clutch->id);
+        $open = ($this->clutch->hatched ?? 0) - $kept - $seen + $tally->shared;
+        $both = $tally->shared === 0 ? '' : '. '.$tally->shared.' of the counted '.($tally->shared === 1 ? 'is' : 'are').' taken to be kept as animals too: each hatchling counts once';
 
-        return implode(', ', $parts).match (true) {
+        return implode(', ', $parts).$both.match (true) {
             $this->clutch->hatched === null => '.',
             $open > 0 => ". {$open} hatched without a record of how they looked: count them below if you know.",
             $open < 0 => '. That is '.-$open.' more than hatched: one of the figures is wrong.',

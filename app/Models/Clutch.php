@@ -72,6 +72,7 @@ class Clutch extends Model implements Removable
     /** "2024, Anchor × Brightwater". */
     public function title(): string
     {
+        $this->loadMissing('sires.animal', 'dam');
         $sires = $this->sires->map(fn (ClutchSire $sire): string => $sire->title())->implode(' or ');
 
         return $this->label ?? trim("{$this->season()} ".($sires === '' ? 'sire not known' : $sires)." × {$this->dam->name}");

@@ -10,6 +10,7 @@ use Destino\Genome\LinkageGroup;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Tally;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\ErrorRates;
@@ -184,6 +185,18 @@ class Kin
         }
 
         return $counts;
+    }
+
+    /** Which hatchlings of a clutch were kept and counted as well. */
+    public function tallyOf(int $clutch): Tally
+    {
+        foreach ($this->records['clutches'] as $row) {
+            if ($row['id'] === $clutch) {
+                return (new ClutchParents($this->records))->tally($row, array_values(array_filter($this->readable($clutch), fn (array $count): bool => ! $count['dead'])), ($this->individuals)(), $this->shelf->catalogue());
+            }
+        }
+
+        return Tally::of(null, [], [], $this->shelf->catalogue());
     }
 
     public static function rates(House $house): ErrorRates

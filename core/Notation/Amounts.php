@@ -20,7 +20,7 @@ final readonly class Amounts
     {
         $isPossible = $this->takePossible();
         [$count, $dose] = $this->count();
-        $chance = $count === null ? $this->chance() : null;
+        $chance = $count === null && ! $this->isAtName() ? $this->chance() : null;
         if ($chance !== null && $this->names->match($this->stream) === null && Keyword::of($this->stream->current()) === Keyword::PossibleHet) {
             $this->advanceWord();
 
@@ -33,6 +33,12 @@ final readonly class Amounts
         $chance ??= $dose === Dose::Het && $this->stream->current()->is(TokenType::Number) ? $this->chance() : null; // "het 66% Clown"
 
         return new Announced($dose, $chance, $count ?? 1, $isPossible, $isList);
+    }
+
+    /** @phpstan-impure the stream moves */
+    private function isAtName(): bool
+    {
+        return $this->names->match($this->stream) !== null;
     }
 
     /** Words that say how many copies the next gene has. */

@@ -115,7 +115,13 @@ final class NameParser
         }
         $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
         $suggestions = $this->names->suggestions($piece);
+        $first = $suggestions === [] && $piece !== $from->text ? $this->names->suggestions($from->text) : [];
+        if ($first !== []) { // two misspelt names side by side are two faults
+            $this->stream->rewindBehind($from);
 
-        return NotationError::unknownName($piece, $from->from, ...($suggestions !== [] ? $suggestions : $this->names->suggestions($from->text)));
+            return NotationError::unknownName($from->text, $from->from, ...$first);
+        }
+
+        return NotationError::unknownName($piece, $from->from, ...$suggestions);
     }
 }

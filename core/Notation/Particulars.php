@@ -34,8 +34,13 @@ final class Particulars
             return false;
         }
         if ($token->text === '#' && ($this->stream->peek()->is(TokenType::Number) || $this->stream->peek()->is(TokenType::Word)) && $this->stream->peek()->from === $token->to + 1) {
-            $this->stream->advance(2);
-            $this->number = $this->stream->previous()->text;
+            $this->stream->advance();
+            $first = $this->stream->current()->from;
+            do { // all that is written in one piece: "#B-7"
+                $this->stream->advance();
+                $between = $this->stream->slice($this->stream->previous()->to + 1, $this->stream->current()->from - 1);
+            } while (in_array($between, ['', '-'], true) && ($this->stream->current()->is(TokenType::Word) || $this->stream->current()->is(TokenType::Number)));
+            $this->number = $this->stream->slice($first, $this->stream->previous()->to);
             $this->notes[] = "“#{$this->number}” is its number, not a gene.";
 
             return true;

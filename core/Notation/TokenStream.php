@@ -88,6 +88,11 @@ final class TokenStream
         return false;
     }
 
+    public function rewindBehind(Token $token): void
+    {
+        $this->at = (int) array_search($token, $this->tokens, true) + 1;
+    }
+
     /** Takes the current word for another one of the notation. */
     public function readAs(string $word): void
     {

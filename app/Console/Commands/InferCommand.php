@@ -44,6 +44,13 @@ class InferCommand extends AnswerCommand
                 $this->line(sprintf('  %5.1f %%  %s', 100 * $one['decimal'], $one['text']));
             }
         }
-        $this->line($posterior['exact'] ? 'Exact.' : 'Sampled: a probability is within about '.round(2 * $posterior['error'], 4).' of this.');
+        foreach ($posterior['unlikely'] as $one) {
+            $this->newLine();
+            $this->line(sprintf('%s is possible, and hardly so (%.2g). If it is not luck:', $one['subject'], $one['decimal']));
+            foreach ($one['explanations'] as $why) {
+                $this->line(sprintf('  %5.1f %%  %s', 100 * $why['decimal'], $why['text']));
+            }
+        }
+        $this->line($posterior['exact'] ? 'Exact.' : 'Sampled: a probability is within about '.round($posterior['error'], 4).' of this.');
     }
 }

@@ -92,7 +92,7 @@ final class Explainer
             $contradictions[] = new Contradiction($matter->subjects[0], $matter->loci, $weighing->explanations($i), null, array_slice($matter->subjects, 1));
         }
 
-        return $this->with($this->mixed($plain, $weighing->combinations($matters), $matters), $contradictions, $unlikely);
+        return $this->with($this->mixed($plain, $weighing, $matters), $contradictions, $unlikely);
     }
 
     /** @param non-empty-list<Matter> $matters */
@@ -136,19 +136,19 @@ final class Explainer
 
     /**
      * @param array<string, FamilyPosterior> $plain
-     * @param list<Combination> $combinations
      * @param list<Matter> $matters
      * @return array<string, FamilyPosterior>
      */
-    private function mixed(array $plain, array $combinations, array $matters): array
+    private function mixed(array $plain, Weighing $weighing, array $matters): array
     {
+        $combinations = $weighing->combinations($matters);
         $most = max([-INF, ...array_column($combinations, 'log')]);
         $likely = array_filter($combinations, static fn (array $one): bool => exp($one['log'] - $most) >= self::SLIGHT);
         usort($likely, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
         foreach ($this->bundles->all as $bundle) {
             $mixture = new Mixture;
             foreach (array_slice($likely, 0, self::MOST_MIXED) as $one) {
-                $mixture->add($this->solved($bundle, $one['faults']), Rational::nearest(exp($one['log'] - $most), 1e-6));
+                $mixture->add($this->solved($bundle, $one['faults'], $weighing->insisted($one['chosen'])), Rational::nearest(exp($one['log'] - $most), 1e-6));
                 if (! $mixture->isExact) {
                     break; // a family that has to be sampled is sampled once, for the likeliest explanation
                 }
@@ -174,10 +174,11 @@ final class Explainer
     /**
      * @param list<GenotypeSpace> $bundle
      * @param list<Fault> $faults
+     * @param list<string> $insisted
      */
-    private function solved(array $bundle, array $faults): Solved
+    private function solved(array $bundle, array $faults, array $insisted = []): Solved
     {
-        $hypothesis = Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue);
+        $hypothesis = Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
         $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
 
         return FamilySolver::solve($model);

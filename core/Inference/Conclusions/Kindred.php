@@ -59,6 +59,9 @@ final class Kindred
     /** @var array<int, Bundles> by family */
     private array $bundles = [];
 
+    /** @var array<int, FamilyContent> by family */
+    private array $contents = [];
+
     /** @var array<string, GenotypeSpace> by groups */
     private array $spaces = [];
 
@@ -120,7 +123,9 @@ final class Kindred
     {
         $bundle = $this->bundleOf($family, $groups);
 
-        return $bundle === null ? '' : (new FamilyContent($this->context, $this->given($family), $bundle, $this->bundles($family)->hiding->from($bundle)))->text($this->decidedOf($family));
+        $this->contents[$family] ??= new FamilyContent($this->context, $this->given($family), $this->decidedOf($family));
+
+        return $bundle === null ? '' : $this->contents[$family]->text($bundle, $this->bundles($family)->hiding->from($bundle));
     }
 
     /** Everything that a family's answers follow from where something in it is wrong. */

@@ -96,9 +96,10 @@ final class Weighing
             foreach ($beam as $before) {
                 foreach ($this->setsOf($i) as $set) {
                     $faults = self::union($before['faults'], $this->really($matter, $set['faults']));
-                    $log = count($matters) === 1 ? $set['log'] : $this->log($faults, range(0, $i));
+                    $chosen = [...$before['chosen'], $set['faults']];
+                    $log = count($matters) === 1 ? $set['log'] : $this->log($faults, range(0, $i), $this->insisted($chosen));
                     if ($log > -INF) {
-                        $next[] = ['faults' => $faults, 'log' => $log, 'chosen' => [...$before['chosen'], $set['faults']]];
+                        $next[] = ['faults' => $faults, 'log' => $log, 'chosen' => $chosen];
                     }
                 }
             }
@@ -117,12 +118,13 @@ final class Weighing
         }
         $matter = $this->matters[$i];
         $candidates = $this->candidates->of($matter);
-        $free = $this->evidence([], []);
+        $free = $this->evidence([], [], []);
         $found = [];
         $best = -INF;
         $candidates = array_values(array_filter($candidates, fn (array $one): bool => $one[1] > 0.0));
+        $candidates = $matter->isDoubted ? array_values(array_filter($candidates, static fn (array $one): bool => $one[0]->kind !== FaultKind::Misidentified)) : $candidates;
         foreach ([...$this->whole($matter), ...array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates)] as [$faults, $prior]) {
-            $log = $prior + $this->evidence($this->really($matter, $faults), [$i]);
+            $log = $prior + $this->evidence($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
             if ($log > -INF) {
                 $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
                 $best = max($best, $log);
@@ -134,7 +136,7 @@ final class Weighing
                 if (! self::fit($one, $other) || isset($found[self::keyOf([$one])]) || isset($found[self::keyOf([$other])]) || $prior + $free < $best + log(self::HOPELESS)) {
                     continue;
                 }
-                $log = $prior + $this->evidence([$one, $other], [$i]);
+                $log = $prior + $this->evidence([$one, $other], [$i], $this->insisted([$i => [$one, $other]]));
                 if ($log > -INF) {
                     $found[self::keyOf([$one, $other])] = ['faults' => [$one, $other], 'log' => $log];
                     $best = max($best, $log);
@@ -170,6 +172,23 @@ final class Weighing
     }
 
     /**
+     * Whose doubtful statements an explanation takes for right: of those that it does not hold to be simply wrong.
+     *
+     * @param array<int, list<Fault>> $chosen faults by matter
+     * @return list<string>
+     */
+    public function insisted(array $chosen): array
+    {
+        $insisted = [];
+        foreach ($chosen as $i => $faults) {
+            $isWrong = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::Misidentified) !== [];
+            $insisted = $this->matters[$i]->isDoubted && ! $isWrong ? [...$insisted, ...$this->matters[$i]->subjects] : $insisted;
+        }
+
+        return $insisted;
+    }
+
+    /**
      * @param list<Fault> $faults
      * @return list<Fault> those that have to be taken for granted: none where only a doubtful statement is wrong
      */
@@ -181,15 +200,16 @@ final class Weighing
     /**
      * @param list<Fault> $faults
      * @param list<int> $heard matters whose subjects are heard
+     * @param list<string> $insisted
      */
-    private function log(array $faults, array $heard): float
+    private function log(array $faults, array $heard, array $insisted): float
     {
         $log = 0.0;
         foreach ($faults as $fault) {
             $log += log($this->priorOf($fault));
         }
 
-        return $log + $this->evidence($faults, $heard);
+        return $log + $this->evidence($faults, $heard, $insisted);
     }
 
     private function priorOf(Fault $fault): float
@@ -210,8 +230,9 @@ final class Weighing
      *
      * @param list<Fault> $faults
      * @param list<int> $heard
+     * @param list<string> $insisted
      */
-    private function evidence(array $faults, array $heard): float
+    private function evidence(array $faults, array $heard, array $insisted): float
     {
         foreach ($this->matters as $i => $matter) {
             foreach (in_array($i, $heard, true) ? [] : $matter->subjects as $id) {
@@ -220,7 +241,7 @@ final class Weighing
         }
         $log = 0.0;
         foreach ($this->bundlesFor($faults) as $key => $bundle) {
-            $log += $this->logs[$key] ??= $this->logOf($bundle, $faults);
+            $log += $this->logs[$key.' '.implode(',', $insisted)] ??= $this->logOf($bundle, $faults, $insisted);
             if ($log === -INF) {
                 break;
             }
@@ -291,10 +312,11 @@ final class Weighing
     /**
      * @param list<GenotypeSpace> $bundle
      * @param list<Fault> $faults
+     * @param list<string> $insisted
      */
-    private function logOf(array $bundle, array $faults): float
+    private function logOf(array $bundle, array $faults, array $insisted): float
     {
-        $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue);
+        $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
         $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
 
         return FamilySolver::logEvidence($model);

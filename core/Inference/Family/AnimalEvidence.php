@@ -66,7 +66,7 @@ final readonly class AnimalEvidence
         $isHalfKnown = ($member->animal->dam === null) !== ($member->animal->sires() === [null]);
         foreach ($this->context->hearing->relevant($this->space, $member->animal, true) as $i => $testimony) {
             $before = $isHalfKnown && $i === 0 ? $this->before($member) : null;
-            foreach ($this->weights($testimony, $numbers, $masks, $before) as $number => $weight) {
+            foreach ($this->weights($member, $testimony, $numbers, $masks, $before) as $number => $weight) {
                 $says[$number] = $says[$number]->times($weight);
             }
         }
@@ -80,7 +80,7 @@ final readonly class AnimalEvidence
      * @param array<int, Rational>|null $before P(genotype) before the statement, where its percentages count
      * @return array<int, Rational>
      */
-    private function weights(Testimony $testimony, array $numbers, array $masks, ?array $before): array
+    private function weights(Member $member, Testimony $testimony, array $numbers, array $masks, ?array $before): array
     {
         $chances = $this->context->hearing->chances($this->space, $testimony);
         $named = $this->context->hearing->namedLoci($this->space->groups, $testimony);
@@ -101,7 +101,11 @@ final readonly class AnimalEvidence
                 $before !== null => self::share($chance, $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)]),
                 default => Rational::one(),
             };
-            $weights[$number] = $chance === null ? $testimony->certainty->complement() : $right->times($testimony->certainty);
+            $weights[$number] = match (true) {
+                $chance !== null => $right->times($testimony->certainty),
+                isset($this->hypothesis->insisted[$member->id]) => Rational::zero(),
+                default => $testimony->certainty->complement(),
+            };
         }
 
         return $weights;

@@ -127,7 +127,7 @@ final class EggEvidence
     {
         $ways = [[[], $this->model->surelyHiding($this->eggs)]];
         foreach ($this->model->spaces as $i => $space) {
-            $own = $space->canHide() && ! $this->isDead ? $this->waysAt($i) : [];
+            $own = $space->canHide() ? $this->waysAt($i) : [];
             if (array_keys($own) === [''] || $own === []) {
                 continue;
             }
@@ -146,9 +146,7 @@ final class EggEvidence
     /** @return array<string, list<Mask>> ways in which these eggs may hide things by what they are at a space, by key */
     public static function hidingAt(FamilyModel $model, Member $eggs, int $i): array
     {
-        $evidence = new self($model, $eggs);
-
-        return $evidence->isDead ? [] : $evidence->waysAt($i);
+        return (new self($model, $eggs))->waysAt($i);
     }
 
     /** Whether eggs of these parents can die of their form at a space. */
@@ -162,7 +160,7 @@ final class EggEvidence
     {
         $ways = [];
         foreach ($this->pairs($i) as [$sire, $dam]) {
-            foreach ($this->model->spaces[$i]->living($sire, $dam) as $number => $_) {
+            foreach ($this->isDead ? $this->model->spaces[$i]->eggs($sire, $dam) : $this->model->spaces[$i]->living($sire, $dam) as $number => $_) {
                 $masks = $this->model->spaces[$i]->masksOf($number);
                 if (! isset($ways[$key = GenotypeSpace::maskKey($masks)]) && $this->model->spaces[$i]->accepts($number, $this->saw)) {
                     $ways[$key] = $masks;

@@ -5,38 +5,82 @@ declare(strict_types=1);
 namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
+use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 
-/** All that the answer of a family at some spaces follows from, as a text: equal texts, equal answers. */
-final readonly class FamilyContent
+/**
+ * All that the answer of a family at some spaces follows from, as a text: equal texts, equal answers. What is the same at all
+ * spaces (who is whose young) is put together once.
+ */
+final class FamilyContent
 {
+    private readonly string $structure;
+
+    /** @var array<string, array<string, true>> groups that a statement names, by its content */
+    private array $groups = [];
+
+    /** @var array<string, list<array{Testimony, string, array<string, true>}>> statements with their content and the groups that they name, by member */
+    private array $statements = [];
+
+    private bool $isOpen = false;
+
+    /** @param list<Fault> $decided */
+    public function __construct(private readonly Context $context, private readonly Hypothesis $hypothesis, array $decided)
+    {
+        $structure = [];
+        foreach ([...$hypothesis->family->members, ...$hypothesis->family->eggs] as $member) {
+            $structure[] = [$member->id, $member->sex?->value, ...$this->parents($member)];
+            foreach ($member->animal->testimonies ?? [] as $testimony) {
+                $content = $testimony->content();
+                $this->statements[$member->id][] = [$testimony, $content, $this->groups[$content] ??= $this->groupsOf($testimony)];
+            }
+            $isUnstated = $member->isFounder() && $member->animal !== null && $member->animal->testimonies === [] && $member->animal->saw !== null;
+            $this->isOpen = $this->isOpen || $member->isOutsider || $isUnstated;
+        }
+        $this->structure = hash('xxh128', serialize([$structure, array_map(static fn (Fault $fault): string => $fault->key(), $decided)]));
+    }
+
     /**
      * @param list<GenotypeSpace> $spaces
      * @param array<string, Concealed> $hiding
      */
-    public function __construct(private Context $context, private Hypothesis $hypothesis, private array $spaces, private array $hiding) {}
-
-    /** @param list<Fault> $decided */
-    public function text(array $decided): string
+    public function text(array $spaces, array $hiding): string
     {
-        $content = [array_map(static fn (GenotypeSpace $space): string => $space->key, $this->spaces)];
-        foreach ($this->hypothesis->family->members as $member) {
-            $content[] = [$member->id, $member->sex?->value, $this->parents($member), $this->heard($member), $this->seen($member->animal?->saw), $this->hidden($member->id)];
-        }
-        foreach ($this->hypothesis->family->eggs as $eggs) {
-            $seen = $this->seen($eggs->brood?->saw);
-            if ($seen !== null || ($eggs->brood->isDead ?? false)) {
-                $content[] = [$eggs->id, $this->parents($eggs), $seen, $eggs->brood?->count, $eggs->brood?->isDead, $this->hidden($eggs->id)];
+        $content = [$this->structure, array_map(static fn (GenotypeSpace $space): string => $space->key, $spaces)];
+        $keys = array_fill_keys(array_merge(...array_map(static fn (GenotypeSpace $space): array => $space->groupKeys(), $spaces)), true);
+        foreach ($this->statements as $id => $statements) {
+            foreach ($statements as [$testimony, $text, $groups]) {
+                $names = array_intersect_key($groups, $keys) !== [];
+                if ($names || $testimony->namesAllThatShows) {
+                    $content[] = [$id, $testimony->id, $text, $names];
+                }
             }
         }
-        foreach ($decided as $fault) {
-            $content[] = $fault->key();
+        foreach ([...$this->hypothesis->family->members, ...$this->hypothesis->family->eggs] as $member) {
+            $seen = $this->seen($member->animal->saw ?? $member->brood?->saw, $spaces);
+            if ($seen !== null || ($member->brood->isDead ?? false)) {
+                $content[] = [$member->id, $seen, $member->brood?->count, $member->brood?->isDead];
+            }
+        }
+        foreach ($hiding as $id => $concealed) {
+            $content[] = [$id, self::hidden($concealed)];
         }
 
-        return serialize([...$content, $this->outside()]);
+        return serialize([...$content, $this->outside($spaces)]);
+    }
+
+    /** @return array<string, true> */
+    private function groupsOf(Testimony $testimony): array
+    {
+        $groups = array_fill_keys($testimony->says->groups(), true);
+        foreach ($testimony->absent as $allele) {
+            $groups[$this->context->catalogue->groupOf($this->context->catalogue->allele($allele)->locus)->key] = true;
+        }
+
+        return $groups;
     }
 
     /** @return array{list<string>, list<string>, string|null, string} */
@@ -45,26 +89,14 @@ final readonly class FamilyContent
         return [$member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights), $member->dam, $member->isFounder() ? '' : $member->batch];
     }
 
-    /** @return list<array{string, string, bool}> */
-    private function heard(Member $member): array
+    /**
+     * What a condition says here; null where it says nothing.
+     *
+     * @param list<GenotypeSpace> $spaces
+     */
+    private function seen(?Target $saw, array $spaces): ?string
     {
-        $heard = [];
-        foreach ($member->animal->testimonies ?? [] as $testimony) {
-            foreach ($this->spaces as $space) {
-                $names = $this->context->hearing->namedLoci($space->groups, $testimony) !== [] || $this->context->hearing->absentHere($space, $testimony) !== [];
-                if ($names || $testimony->namesAllThatShows) {
-                    $heard[] = [$testimony->id, $testimony->content(), $names];
-                }
-            }
-        }
-
-        return $heard;
-    }
-
-    /** What a condition says here; null where it says nothing. */
-    private function seen(?Target $saw): ?string
-    {
-        foreach ($this->spaces as $space) {
+        foreach ($saw === null ? [] : $spaces as $space) {
             if ($saw !== null && EggEvidence::names($saw, $space)) {
                 return $saw->text;
             }
@@ -74,22 +106,21 @@ final readonly class FamilyContent
     }
 
     /** @return list<list<string>> */
-    private function hidden(string $id): array
+    private static function hidden(Concealed $concealed): array
     {
         $name = static fn (Mask $mask): string => $mask->locus.'='.implode(',', array_keys($mask->form->copies));
 
-        return isset($this->hiding[$id]) ? [array_map($name, $this->hiding[$id]->sure), ...array_map(static fn (array $masks): array => array_map($name, $masks), $this->hiding[$id]->ways)] : [];
+        return [array_map($name, $concealed->sure), ...array_map(static fn (array $masks): array => array_map($name, $masks), $concealed->ways)];
     }
 
-    /** @return array<string, string> how often animals from outside carry what is in question, where the family has any */
-    private function outside(): array
+    /**
+     * @param list<GenotypeSpace> $spaces
+     * @return array<string, string> how often animals from outside carry what is in question, where the family has any
+     */
+    private function outside(array $spaces): array
     {
-        $isOpen = false;
-        foreach ($this->hypothesis->family->members as $member) {
-            $isOpen = $isOpen || $member->isOutsider || ($member->isFounder() && $member->animal?->testimonies === [] && $member->animal->saw !== null);
-        }
         $frequencies = [];
-        foreach ($isOpen ? $this->spaces : [] as $space) {
+        foreach ($this->isOpen ? $spaces : [] as $space) {
             foreach ($space->loci() as $locus) {
                 foreach ($this->context->catalogue->locus($locus)->alleles as $allele) {
                     $frequencies[$allele] = $this->context->outside()->frequency($allele)->toString();

@@ -20,11 +20,15 @@ final readonly class Hypothesis
      * @param array<string, list<list<string>>> $hidden by founder: alleles of which it carries one more copy
      * @param array<string, list<string>> $mutations by member: alleles of which a gamete carries a new copy
      * @param array<string, true> $otherSires litters
+     * @param array<string, true> $insisted members whose statements are right, however sure they are
      */
-    private function __construct(public Family $family, public array $free, public array $hidden, public array $mutations, public array $otherSires) {}
+    private function __construct(public Family $family, public array $free, public array $hidden, public array $mutations, public array $otherSires, public array $insisted = []) {}
 
-    /** @param list<Fault> $faults */
-    public static function of(Family $family, array $faults, Catalogue $catalogue): self
+    /**
+     * @param list<Fault> $faults
+     * @param list<string> $insisted members whose statements are right, however sure they are
+     */
+    public static function of(Family $family, array $faults, Catalogue $catalogue, array $insisted = []): self
     {
         $free = $hidden = $mutations = $otherSires = $names = [];
         foreach ($faults as $fault) {
@@ -44,7 +48,7 @@ final readonly class Hypothesis
             $family = $family->withOtherSire($litter);
         }
 
-        return new self($names === [] ? $family : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)), $free, $hidden, $mutations, $otherSires);
+        return new self($names === [] ? $family : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)), $free, $hidden, $mutations, $otherSires, array_fill_keys($insisted, true));
     }
 
     /** Whether what is recorded of a member is not heard at a space. */
