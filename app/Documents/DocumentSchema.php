@@ -31,23 +31,36 @@ class DocumentSchema
     /** @return list<string> */
     private static function leaves(ValidationError $error): array
     {
-        if ($error->subErrors() !== [] && ! in_array($error->keyword(), ['additionalProperties', 'oneOf', 'anyOf'], true)) {
+        if ($error->subErrors() !== [] && ! in_array($error->keyword(), ['oneOf', 'anyOf'], true)) {
             return array_merge(...array_map(self::leaves(...), $error->subErrors()));
         }
         $where = self::path($error->data()->fullPath());
         $args = $error->args();
 
         return match ($error->keyword()) {
-            'additionalProperties' => array_map(fn (string $field): string => ($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there.".self::known($error), array_map(strval(...), (array) ($args['properties'] ?? []))),
+            'additionalProperties' => array_map(fn (string $field): string => ($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there.".self::known($error), self::unknown($error)),
             'required' => array_map(fn (string $field): string => ($where === '' ? 'The document' : $where)." wants “{$field}”.", array_map(strval(...), (array) ($args['missing'] ?? []))),
             'type' => ["{$where} is ".self::kind((string) ($args['type'] ?? '')).', where '.self::kinds($args['expected'] ?? '').' is wanted.'],
             'enum' => ["{$where} is not one of those that are known: ".implode(', ', array_map(fn (mixed $one): string => (string) json_encode($one), (array) (self::schemaOf($error)->enum ?? []))).'.'],
             'const' => ["{$where} must be ".json_encode(self::schemaOf($error)->const ?? null, JSON_UNESCAPED_SLASHES).'.'],
-            'minimum', 'exclusiveMinimum' => ["{$where} is too small: {$error->keyword()} {$args['min']}."],
+            'minimum' => ["{$where} is too small: at least {$args['min']}."],
+            'exclusiveMinimum' => ["{$where} is too small: more than {$args['min']}."],
             'maximum' => ["{$where} is too large: at most {$args['max']}."],
             'oneOf', 'anyOf' => ["{$where} is of another kind than wanted: ".(self::schemaOf($error)->description ?? 'see docs/formats').'.'],
             default => ["{$where} is not as wanted ({$error->keyword()})."],
         };
+    }
+
+    /**
+     * The fields that the schema does not have: the validator names those too in which it found another fault.
+     *
+     * @return list<string>
+     */
+    private static function unknown(ValidationError $error): array
+    {
+        $fields = array_map(strval(...), (array) ($error->args()['properties'] ?? []));
+
+        return array_values(array_diff($fields, array_map(strval(...), array_keys((array) (self::schemaOf($error)->properties ?? [])))));
     }
 
     private static function schemaOf(ValidationError $error): object

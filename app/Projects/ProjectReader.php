@@ -3,6 +3,8 @@
 namespace App\Projects;
 
 use App\Catalogue\CatalogueShelf;
+use App\Documents\DocumentError;
+use App\Documents\DocumentSchema;
 use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
@@ -22,111 +24,79 @@ class ProjectReader
     public function __construct(private readonly CatalogueShelf $shelf) {}
 
     /**
-     * @param  array<string, mixed>  $document
+     * @param  array<array-key, mixed>  $document
      *
-     * @throws ProjectError|NotationError
+     * @throws DocumentError|ProjectError|NotationError
      */
     public function read(array $document): Project
     {
-        if (($document['format'] ?? null) !== self::FORMAT) {
-            throw ProjectError::missing('format', '"'.self::FORMAT.'"');
-        }
-        if (! is_string($document['target'] ?? null)) {
-            throw ProjectError::missing('target', 'a target in the notation');
-        }
-        $horizon = $document['horizon'] ?? 8;
-        if (! is_int($horizon) || $horizon < 1 || $horizon > Project::MOST_SEASONS) {
-            throw ProjectError::horizon(Project::MOST_SEASONS);
-        }
-        $rules = self::map($document['rules'] ?? [], 'rules');
+        (new DocumentSchema('project'))->check($document);
+        $horizon = (int) ($document['horizon'] ?? 8);
+        $rules = $document['rules'] ?? [];
         $founders = [];
         foreach (['animals', 'market'] as $list) {
-            foreach (self::map($document[$list] ?? [], $list) as $i => $animal) {
-                $founder = $this->founder(self::map($animal, "{$list}[{$i}]"), "{$list}[{$i}]", $list === 'market');
+            foreach ($document[$list] ?? [] as $i => $animal) {
+                $founder = $this->founder($animal, "{$list}[{$i}]", $list === 'market');
                 isset($founders[$founder->id]) ? throw ProjectError::twice($founder->id) : $founders[$founder->id] = $founder;
             }
         }
+        $known = array_map(strval(...), array_keys($founders));
 
         return new Project(
-            $this->shelf->targets()->read($document['target']), array_values($founders), PlanAssumptions::of(self::map($document['assumptions'] ?? [], 'assumptions')), $horizon,
-            self::number($rules, 'budget', 'rules'), ($tubs = self::number($rules, 'tubs', 'rules')) === null ? null : (int) $tubs, self::fraction($rules['inbreeding'] ?? null),
+            $this->shelf->targets()->read($document['target']), array_values($founders), PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
+            self::number($rules, 'budget'), self::whole(self::number($rules, 'tubs')), self::fraction($rules['inbreeding'] ?? null),
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
-            self::pairs($rules['forbidden'] ?? []), [], self::texts($rules['pinned'] ?? [], 'rules.pinned', array_keys($founders)), self::stances($rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
+            self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known), array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
         );
-    }
-
-    /** @return list<array{string, string}> */
-    private static function pairs(mixed $value): array
-    {
-        $pairs = [];
-        foreach (self::map($value, 'rules.forbidden') as $pair) {
-            $pairs[] = is_array($pair) && is_string($pair[0] ?? null) && is_string($pair[1] ?? null) ? [$pair[0], $pair[1]] : throw ProjectError::missing('rules.forbidden', 'pairs of ids, the sire first');
-        }
-
-        return $pairs;
     }
 
     /**
-     * @param  list<array-key>  $known
+     * @param  list<list<int|string>>  $pairs
+     * @param  list<string>  $known
+     * @return list<array{string, string}> the sire first
+     */
+    private static function pairs(array $pairs, array $known): array
+    {
+        $all = [];
+        foreach ($pairs as $i => $pair) {
+            [$sire, $dam] = self::ids($pair, "rules.forbidden[{$i}]", $known);
+            $all[] = [$sire, $dam];
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  list<int|string>  $ids
+     * @param  list<string>  $known
      * @return list<string>
      */
-    private static function texts(mixed $value, string $where, array $known): array
+    private static function ids(array $ids, string $where, array $known): array
     {
-        $texts = [];
-        foreach (self::map($value, $where) as $text) {
-            $texts[] = is_string($text) && in_array($text, array_map(strval(...), $known), true) ? $text : throw ProjectError::missing($where, 'ids of animals of the document');
-        }
-
-        return $texts;
+        return array_map(fn (int|string $id): string => in_array((string) $id, $known, true) ? (string) $id : throw ProjectError::nobody($where, (string) $id), $ids);
     }
 
-    /** @return array<string, Stance> */
-    private static function stances(mixed $value): array
-    {
-        $stances = [];
-        foreach (self::map($value, 'rules.stances') as $condition => $stance) {
-            $stances[(string) $condition] = Stance::tryFrom(is_string($stance) ? $stance : '') ?? throw ProjectError::missing("rules.stances.{$condition}", '"inform", "warn" or "refuse"');
-        }
-
-        return $stances;
-    }
-
-    /** @param  array<array-key, mixed>  $animal */
+    /** @param  array<string, mixed>  $animal */
     private function founder(array $animal, string $where, bool $isOffer): Founder
     {
-        $sex = Sex::tryFrom(is_string($animal['sex'] ?? null) ? $animal['sex'] : '') ?? throw ProjectError::missing("{$where}.sex", '"male" or "female"');
-        if (! is_string($animal['genes'] ?? null)) {
-            throw ProjectError::missing("{$where}.genes", 'what it carries, in the notation');
-        }
+        $sex = Sex::from($animal['sex']);
         $reading = $this->shelf->reader()->read($animal['genes'], $sex);
         if ($reading->belief === null) {
-            throw ProjectError::genes("{$where}.genes", $reading->errors[0]->getMessage());
+            throw ProjectError::genes("{$where}.genes", implode(' ', array_map(fn (NotationError $error): string => $error->getMessage(), $reading->errors)));
         }
-        $price = self::number($animal, 'price', $where);
-        $id = $animal['id'] ?? ($isOffer ? "offer {$where}" : $where);
+        $id = (string) ($animal['id'] ?? ($isOffer ? "offer {$where}" : $where));
 
         return new Founder(
-            is_string($id) || is_int($id) ? (string) $id : throw ProjectError::missing("{$where}.id", 'a text'), $sex, $reading->belief, (new Printer($this->shelf->catalogue()))->belief($reading->belief),
-            self::whole(self::number($animal, 'age', $where)), self::whole(self::number($animal, 'weight', $where)), $isOffer ? ($price ?? 0.0) : null,
-            is_string($animal['sire'] ?? null) ? $animal['sire'] : null, is_string($animal['dam'] ?? null) ? $animal['dam'] : null,
+            $id, $sex, $reading->belief, (new Printer($this->shelf->catalogue()))->belief($reading->belief),
+            self::whole(self::number($animal, 'age')), self::whole(self::number($animal, 'weight')), $isOffer ? (self::number($animal, 'price') ?? 0.0) : null,
+            isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
         );
     }
 
-    /** @return array<array-key, mixed> */
-    private static function map(mixed $value, string $where): array
+    /** @param  array<string, mixed>  $values */
+    private static function number(array $values, string $key): ?float
     {
-        return is_array($value) ? $value : throw ProjectError::missing($where, 'an object or a list');
-    }
-
-    /** @param  array<array-key, mixed>  $values */
-    private static function number(array $values, string $key, string $where): ?float
-    {
-        $value = $values[$key] ?? null;
-        if ($value === null) {
-            return null;
-        }
-
-        return (is_int($value) || is_float($value)) && $value >= 0 ? (float) $value : throw ProjectError::missing("{$where}.{$key}", 'a number that is not negative');
+        return isset($values[$key]) ? (float) $values[$key] : null;
     }
 
     private static function whole(?float $number): ?int

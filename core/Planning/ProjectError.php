@@ -29,9 +29,9 @@ final class ProjectError extends DomainException implements DestinoError
         return new self("{$name} must lie between {$from} and {$to}.");
     }
 
-    public static function horizon(int $most): self
+    public static function nobody(string $where, string $id): self
     {
-        return new self("The horizon is a number of seasons from 1 to {$most}.");
+        return new self("{$where}: no animal of the document is called {$id}.");
     }
 
     public static function missing(string $where, string $what): self

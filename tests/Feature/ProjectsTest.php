@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 class ProjectsTest extends TestCase
@@ -174,6 +175,35 @@ class ProjectsTest extends TestCase
         $this->assertSame(2, Artisan::call('destino:plan', ['file' => $file, '--json' => true]));
         $this->assertStringContainsString('"piece": "Clwn"', Artisan::output());
         unlink($file);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrongDocuments(): iterable
+    {
+        yield 'an unknown field' => [['seasons' => 4], '“seasons”'];
+        yield 'an unknown field of an animal' => [['animals' => [['sex' => 'male', 'genes' => 'Clown', 'wieght' => 900]]], 'animals[0] has a field “wieght”'];
+        yield 'an unknown rule' => [['rules' => ['bugdet' => 100]], 'rules has a field “bugdet”'];
+        yield 'a list where a text is meant' => [['target' => ['Clown', 'Piebald']], 'target is a list, where a text is wanted'];
+        yield 'a text where a number is meant' => [['rules' => ['budget' => 'much']], 'rules.budget is a text'];
+        yield 'a horizon too far' => [['horizon' => 26], 'horizon is too large: at most 25'];
+        yield 'a forbidden pair with nobody' => [['animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'Clown']], 'rules' => ['forbidden' => [['M1', 'F9']]]], 'rules.forbidden[0]: no animal of the document is called F9'];
+        yield 'somebody pinned who is not there' => [['rules' => ['pinned' => ['M2']]], 'rules.pinned: no animal of the document is called M2'];
+        yield 'a stance that is none' => [['rules' => ['stances' => ['wobble' => 'never']]], '"inform", "warn", "refuse"'];
+        yield 'two faults in one text' => [['animals' => [['sex' => 'male', 'genes' => 'Clwn Pastelll']]], 'animals[0].genes'];
+    }
+
+    /** @param array<string, mixed> $wrong */
+    #[DataProvider('wrongDocuments')]
+    public function test_a_document_is_held_against_its_schema_and_each_fault_has_its_place(array $wrong, string $says): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        file_put_contents($file, json_encode([...['format' => 'destino-project/1', 'target' => 'Clown'], ...$wrong]));
+        $exit = Artisan::call('destino:plan', ['file' => $file, '--json' => true]);
+        /** @var array{errors: list<array{message: string}>} $answer */
+        $answer = json_decode(substr($output = Artisan::output(), (int) strpos($output, "{\n")), true);
+        unlink($file);
+        $this->assertSame(2, $exit);
+        $this->assertStringContainsString($says, implode("\n", array_column($answer['errors'], 'message')));
     }
 
     private function animals(): void

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use App\Projects\ProjectReader;
-use Destino\Notation\NotationError;
+use Destino\DestinoError;
 use Destino\Planning\Outcome;
 use Destino\Planning\PairFinder;
 use Destino\Planning\Plan;
 use Destino\Planning\Planner;
 use Destino\Planning\Project;
-use Destino\Planning\ProjectError;
 use Destino\Planning\RouteStep;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -317,7 +316,7 @@ final class PlannerTest extends TestCase
         yield 'a horizon in the past' => [['horizon' => 0] + $right, 'horizon'];
         yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” at 1'];
         yield 'two of one name' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']]] + $right, 'called A'];
-        yield 'no sex' => [['animals' => [['id' => 'A', 'genes' => 'Clown']]] + $right, 'animals[0].sex'];
+        yield 'no sex' => [['animals' => [['id' => 'A', 'genes' => 'Clown']]] + $right, 'animals[0] wants “sex”'];
     }
 
     /** @param array<string, mixed> $document */
@@ -327,7 +326,7 @@ final class PlannerTest extends TestCase
         try {
             self::planner($document);
             self::fail('It was accepted.');
-        } catch (ProjectError|NotationError $error) {
+        } catch (DestinoError $error) {
             self::assertStringContainsString($message, $error->getMessage());
         }
     }
