@@ -19,7 +19,7 @@ final class Sampler
     private const WIDTH = 1_000.0;
 
     /** Entries that all draws together may touch. */
-    private const WORK = 2.4e7;
+    private const WORK = 2.1e7;
 
     private const CHAINS = 4;
 

@@ -34,7 +34,7 @@ use Tests\Support\Shelf;
 /** Families of hundreds: tables that hold only what is possible, silent animals by themselves, and a sampler that knows its error. */
 final class LargeFamiliesTest extends TestCase
 {
-    public function testTheShapesOfElimAgreeOnRandomGraphs(): void
+    public function testEliminationInDoublesAgreesWithFractionsOnRandomGraphs(): void
     {
         $chance = new Randomizer(new Mt19937(7));
         $narrower = 0;
