@@ -5,6 +5,7 @@ use App\Http\Middleware\AnswerWithPolicy;
 use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
 use App\Http\Middleware\NothingCutOff;
+use App\Http\Middleware\OneValueForOneField;
 use App\Http\Middleware\StartSession;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
@@ -22,7 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
         $middleware->append(NothingCutOff::class);
-        $middleware->web(append: [AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
+        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         $middleware->api(append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.

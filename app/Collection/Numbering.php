@@ -8,6 +8,9 @@ use App\Models\User;
 /** Gives an animal the next number by the pattern of the house: "{000}" counts, "{year}" is the year. */
 class Numbering
 {
+    /** More are no count: the number of a chip, say. */
+    private const MOST_DIGITS = 9;
+
     /** @param  int  $year  of hatching, or of entering the collection */
     public static function next(User $keeper, House $house, int $year): string
     {
@@ -21,10 +24,14 @@ class Numbering
         $highest = 0;
         foreach ($taken as $number) {
             $middle = substr((string) $number, strlen($before), strlen((string) $number) - strlen($before) - strlen($after));
-            $highest = ctype_digit($middle) ? max($highest, (int) $middle) : $highest;
+            $isCounted = ctype_digit($middle) && strlen($middle) <= self::MOST_DIGITS;
+            $highest = $isCounted ? max($highest, (int) $middle) : $highest;
         }
+        do {
+            $next = $before.str_pad((string) ++$highest, strlen($slot[1]), '0', STR_PAD_LEFT).$after;
+        } while ($taken->contains($next));
 
-        return $before.str_pad((string) ($highest + 1), strlen($slot[1]), '0', STR_PAD_LEFT).$after;
+        return $next;
     }
 
     /** Whether a pattern holds just one counter. */

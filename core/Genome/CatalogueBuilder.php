@@ -96,7 +96,7 @@ final readonly class CatalogueBuilder
     {
         foreach (array_keys($choices) as $claim) {
             if (! isset($claims[$claim])) {
-                throw UnknownSchool::noSuchClaim($claim, array_keys($claims));
+                throw UnknownSchool::noSuchClaim((string) $claim, array_keys($claims));
             }
         }
         $schools = $inUse = [];

@@ -110,8 +110,12 @@ class PairTest extends TestCase
         yield 'ten thousand characters' => [['dam' => str_repeat('Pastel Æ<', 1112)] + $pair, 'The text has 10,008 characters; at most 2000 can be read.'];
         yield 'an animal that is not there' => [['sire_id' => '999'] + $pair, 'That animal is not in your collection.'];
         yield 'an unknown school' => [['school' => ['spider-two-copies' => 'perhaps']] + $pair, '“perhaps” is not a school of spider-two-copies.'];
-        yield 'a list where a text belongs' => [['sire' => ['Pastel'], 'dam' => 'Mojave'], 'Type what the male carries'];
         yield 'nothing hatches' => [['sire' => 'Super Champagne', 'dam' => 'Super Champagne', 'hatched' => 1], 'Every egg of this pairing dies of its form'];
+    }
+
+    public function test_a_list_where_a_text_belongs_is_named(): void
+    {
+        $this->get('/pair?sire[]=Pastel&dam=Mojave')->assertStatus(400)->assertSee('“sire” takes one value, and a list of several arrived.');
     }
 
     /** @param  array<string, mixed>  $query */

@@ -33,7 +33,8 @@ class StationsTest extends TestCase
         $this->get('/genes?kind=recessive&effect=white')->assertSee('1 of 82 genes')->assertSee('Piebald');
         $this->get('/genes?complex=albino')->assertSee('3 of 82 genes');
         $this->get('/genes?find=zzz')->assertSee('No gene fits all of that.');
-        $this->get('/genes?kind=odd&complex[]=x')->assertOk()->assertSee('73 of 82 genes');
+        $this->get('/genes?kind=odd')->assertOk()->assertSee('82 of 82 genes');
+        $this->get('/genes?complex[]=x')->assertStatus(400)->assertSee('“complex” takes one value, and a list of several arrived.');
     }
 
     /** @return iterable<string, array{string, int, string}> */

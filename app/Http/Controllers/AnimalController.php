@@ -36,7 +36,7 @@ class AnimalController extends Controller
         $search = new AnimalSearch($request, $this->shelf, $this->house);
         $beliefs = Beliefs::of($keeper, $this->shelf);
         $found = $search->in($keeper, $beliefs);
-        $page = max(1, (int) $request->integer('page', 1));
+        $page = min(max(1, (int) $request->integer('page', 1)), max(1, (int) ceil(count($found) / self::PER_PAGE)));
         $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
         $colour = $request->query('colour') === 'readiness' ? 'readiness' : 'status';
         $this->load($shown, $search, $colour);

@@ -1,0 +1,57 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Refuses what no form of ours sends, before anything reads it: several values where one is meant, and bytes that are no
+ * text. Whatever is behind it may take a field for a text.
+ */
+class OneValueForOneField
+{
+    /** Fields of forms and addresses that hold several values, and where. */
+    private const LISTS = [
+        'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
+        'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
+    ];
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        foreach ($request->query->all() + $request->request->all() as $field => $value) {
+            if (is_array($value) && ! $request->is(self::LISTS[$field] ?? [])) {
+                abort(400, "“{$this->shown((string) $field)}” takes one value, and a list of several arrived. Nothing was kept.");
+            }
+            if (! $this->isText($field) || ! $this->isText($value)) {
+                abort(400, "“{$this->shown((string) $field)}” holds bytes that are not text (UTF-8). Nothing was kept.");
+            }
+        }
+        if (! $this->isText(rawurldecode($request->getPathInfo()))) {
+            abort(404);
+        }
+
+        return $next($request);
+    }
+
+    private function isText(mixed $value): bool
+    {
+        if (is_array($value)) {
+            foreach ($value as $key => $one) {
+                if (! $this->isText($key) || ! $this->isText($one)) {
+                    return false;
+                }
+            }
+
+            return true;
+        }
+
+        return ! is_string($value) || (mb_check_encoding($value, 'UTF-8') && ! str_contains($value, "\0"));
+    }
+
+    private function shown(string $field): string
+    {
+        return mb_strimwidth(mb_scrub($field), 0, 40, '…');
+    }
+}
