@@ -87,7 +87,7 @@ final readonly class CatalogueBuilder
 
     /**
      * @param array<string, Claim> $claims
-     * @param array<string, string> $choices
+     * @param array<array-key, string> $choices
      * @return array{list<School>, array<string, string>}
      *
      * @throws UnknownSchool
