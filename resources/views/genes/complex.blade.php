@@ -15,7 +15,7 @@
                     @foreach ($locus->alleles as $k => $b)
                         @if ($k < $i)<td class="blank"></td>@else
                         @php($form = $catalogue->form($locus->key, $a, $b))
-                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/><br><strong>{{ $form->knownAs ?? $form->text }}</strong>
+                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/><br><strong>{!! str_replace('/', '/<wbr>', e($form->knownAs ?? $form->text)) !!}</strong>
                             @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->isExtrapolated)<span class="tag doubt">inferred</span>@endif
                             <br>{{ $form->looks }}</td>
                         @endif
