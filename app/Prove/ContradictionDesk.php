@@ -63,7 +63,9 @@ class ContradictionDesk
 
     private function about(Contradiction $one): string
     {
-        return implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $one->loci));
+        $clutch = $one->subject[0] === 'c' ? ClutchCount::query()->with('clutch')->find((int) substr($one->subject, 1))?->clutch->title() : null;
+
+        return ($clutch === null ? '' : "{$clutch}, ").implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $one->loci));
     }
 
     private function names(Contradiction $one): string
