@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
+use Laravel\Sanctum\Sanctum;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -33,6 +34,18 @@ class BadInputTest extends TestCase
         ['post', '/racks', ['name' => 'Harbour', 'rows' => '3', 'columns' => '4', 'form_token' => '{token}']],
         ['put', '/house', ['stances' => ['wobble' => 'warn'], 'schools' => [], 'lines' => [], 'error_masked' => '100', 'error_mixed' => '0', 'slash' => 'either', 'currency' => 'EUR', 'number_pattern' => '']],
         ['post', '/searches', ['name' => 'Mine', 'query' => 'genes=Clown']],
+        ['put', '/projects/{project}', ['name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => '3', 'wanted' => 'pair', 'most_inbreeding' => '', 'weight' => '1', 'budget' => '', 'tubs' => '', 'offers' => 'Clown, female, 300', 'forbidden' => [], 'begun_on' => '', 'notes' => '', 'assumptions' => []]],
+        ['post', '/projects/{project}/forbid', ['pairs' => ['{animal}:{dam}']]],
+        ['post', '/projects/{project}/keep', ['step' => 'x', 'count' => '2']],
+        ['post', '/projects/{project}/pin', ['animal' => '{animal}']],
+        ['put', '/animals/{animal}/place', ['to' => '{rack}:1:1']],
+        ['post', '/prove/traits/{trait}/entries', ['name' => 'Tender', 'sex' => 'female', 'look' => 'odd', 'sire_id' => '', 'dam_id' => '', 'count' => '1', 'on' => '2026-01-01', 'form_token' => '{token}']],
+        ['post', '/people', ['name' => 'Helper', 'email' => '{token}@tests.localhost', 'password' => 'a long enough one', 'role' => 'helper']],
+        ['post', '/account/tokens', ['token_name' => 'Scale']],
+        ['post', '/api/v1/weights', ['weights' => [['number' => '7', 'grams' => 900, 'on' => '2026-01-01', 'token' => '{token}']]]],
+        ['post', '/api/v1/readings', ['place' => 'Harbour', 'kind' => 'temperature', 'value' => '31.5', 'at' => '2026-01-01T10:00:00Z', 'token' => '{token}']],
+        ['get', '/api/v1/readings', ['place' => 'Harbour', 'since' => '2026-01-01', 'limit' => '10']],
+        ['get', '/api/v1/animals', ['genes' => 'carries Clown', 'page' => '1']],
         ['get', '/pair', ['sire' => 'Pastel', 'dam' => 'Clown', 'sire_id' => '', 'dam_id' => '', 'target' => 'Clown', 'eggs' => '6', 'by' => 'look', 'school' => [], 'hatched' => '', 'sexed' => '', 'alike' => '', 'n' => '']],
         ['get', '/pair/sheet', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6']],
         ['get', '/pair/outcomes.csv', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6', 'by' => 'look']],
@@ -43,6 +56,9 @@ class BadInputTest extends TestCase
         ['get', '/prove', ['of' => '', 'page' => '1']],
         ['get', '/clutches', ['season' => '', 'page' => '1']],
     ];
+
+    /** After these the page that comes back is looked at as well. */
+    private const TYPED = ['a list with names', 'other letters', 'a mark'];
 
     /** @return iterable<string, array{string, string, array<string, mixed>}> */
     public static function forms(): iterable
@@ -56,7 +72,7 @@ class BadInputTest extends TestCase
     private static function nasty(): array
     {
         return [
-            'a list' => ['x', 'y'], 'a list in a list' => [['x' => ['y']]], 'much text' => str_repeat('Pastel het Clown ', 2000), 'a large number' => '99999999999999999999', 'below nothing' => '-1', 'half' => '0.5',
+            'a list' => ['x', 'y'], 'a list in a list' => [['x' => ['y']]], 'a list with names' => ['first' => '1:2', '7' => ['grams' => '8']], 'much text' => str_repeat('Pastel het Clown ', 2000), 'a large number' => '99999999999999999999', 'below nothing' => '-1', 'half' => '0.5',
             'nobody' => '424242', 'no such day' => '2026-02-31', 'long ago' => '0000-00-00', 'other letters' => "Ⅻ \u{202E}⚥ ½ Ω", 'not text' => "\xC3\x28", 'a null byte' => "Clown\0", 'a mark' => "'\"><b>%_\\", 'truth' => true, 'blank' => " \n\t ", 'grammar' => ') or (( 66% / het', 'an infinity' => '1e999', 'an address' => 'genes[]=x&find[y]=z&page=-3', 'a path' => '../../etc',
         ];
     }
@@ -66,29 +82,34 @@ class BadInputTest extends TestCase
     public function test_what_no_field_was_made_for_is_refused_or_kept(string $method, string $address, array $fields): void
     {
         Queue::fake();
-        [$sire, $dam] = [$this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel het Clown']), $this->made(['name' => 'Tender', 'genotype' => 'het Clown'])];
+        [$sire, $dam] = [$this->made(['name' => 'Skiff', 'sex' => 'male', 'number' => '7', 'genotype' => 'Pastel het Clown']), $this->made(['name' => 'Tender', 'genotype' => 'het Clown'])];
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2025-05-05', 'hatched_on' => '2025-07-01', 'hatched' => 5]);
         $clutch->sires()->create(['animal_id' => $sire->id]);
+        [$project, $rack, $trait] = [(string) $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown'])->id, (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id, (string) $this->keeper()->oddTraits()->create(['name' => 'Odd'])->id];
+        $isProgram = str_starts_with($address, '/api');
+        $isProgram ? Sanctum::actingAs($this->keeper(), ['read', 'log']) : $this->actingAs($this->keeper());
         $faults = [];
         foreach (['', ...array_keys($fields)] as $field) {
             foreach ($field === '' ? ['as it is meant' => null] : self::nasty() as $what => $value) {
-                $real = ['{animal}' => (string) $sire->id, '{dam}' => (string) $dam->id, '{clutch}' => (string) $clutch->id, '{token}' => (string) Str::uuid()];
+                $real = ['{animal}' => (string) $sire->id, '{dam}' => (string) $dam->id, '{clutch}' => (string) $clutch->id, '{project}' => $project, '{rack}' => $rack, '{trait}' => $trait, '{token}' => (string) Str::uuid()];
                 $sent = json_decode(strtr((string) json_encode($fields), $real), true);
                 if ($field !== '') {
                     $sent[$field] = $value;
                 }
                 session()->forget('errors');
-                $response = $method === 'get' ? $this->get($address.'?'.http_build_query($sent)) : $this->{$method}(strtr($address, $real), $sent);
+                $response = $method === 'get' ? $this->get($address.'?'.http_build_query($sent)) : $this->{$isProgram ? 'postJson' : $method}(strtr($address, $real), $sent);
                 if ($response->getStatusCode() >= 500 || ($field === '' && ($response->getStatusCode() >= 400 || session('errors') !== null))) {
                     $faults[] = "{$field}: {$what}: {$response->getStatusCode()} ".($response->exception?->getMessage() ?? '').json_encode(session('errors')?->getBags());
                 }
-                if ($response->isRedirect() && $field !== '') { // the form comes back with what was typed
+                if (! $isProgram && in_array($what, self::TYPED, true) && $response->isRedirect()) { // the form comes back with what was typed
                     $back = $this->get((string) $response->headers->get('Location'));
                     $back->getStatusCode() >= 500 && $faults[] = "{$field}: {$what}: after it {$back->getStatusCode()} ".($back->exception?->getMessage() ?? '');
                 }
             }
         }
         $this->assertSame([], $faults);
+        $this->app['auth']->forgetGuards();
+        $this->actingAs($this->keeper(), 'web');
         foreach (['/animals', '/clutches', "/clutches/{$clutch->id}", '/prove', "/animals/{$sire->id}", '/genes', '/projects', '/racks', '/pair', '/house'] as $page) {
             $this->assertLessThan(500, $this->get($page)->getStatusCode(), "{$page} after it");
         }

@@ -94,8 +94,8 @@ class ProjectController extends Controller
     public function forbid(Request $request, Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
-        $pairs = $request->validate(['pairs' => ['required', 'array', 'max:200'], 'pairs.*' => ['regex:/^\d+:\d+$/']])['pairs'];
-        $pairs = array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), $pairs);
+        $pairs = $request->validate(['pairs' => ['required', 'array', 'max:200'], 'pairs.*' => ['regex:/^\d{1,12}:\d{1,12}$/']])['pairs'];
+        $pairs = array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), array_values($pairs));
         $isForbidden = in_array($pairs[0], $project->forbidden, true);
         $rest = array_values(array_filter($project->forbidden, fn (array $pair): bool => ! in_array($pair, $pairs, true)));
         DB::transaction(fn () => $project->update(['forbidden' => $isForbidden ? $rest : [...$rest, ...$pairs]]));

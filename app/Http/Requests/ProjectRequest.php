@@ -40,7 +40,7 @@ class ProjectRequest extends RecordRequest
             'tubs' => ['nullable', 'integer', 'between:0,500'],
             'offers' => ['nullable', 'string', 'max:5000', $this->readableOffers($shelf)],
             'forbidden' => ['array', 'max:50'],
-            'forbidden.*' => ['regex:/^\d+:\d+$/'],
+            'forbidden.*' => ['regex:/^\d{1,12}:\d{1,12}$/'],
             'begun_on' => ['nullable', ...self::DAY],
             'notes' => ['nullable', 'string', 'max:10000'],
             'assumptions' => ['array'],
