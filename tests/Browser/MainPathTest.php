@@ -81,6 +81,17 @@ class MainPathTest extends BrowserTestCase
         self::assertCount(8, $browser->all('.tray.wide .scute'));
     }
 
+    public function test_a_choice_made_before_the_scripts_arrive_is_sent(): void
+    {
+        $script = 'const form = document.createElement("form"); let sent = 0;
+            form.innerHTML = "<select><option selected>look</option><option>genotype</option></select>";
+            document.body.append(form); form.requestSubmit = () => sent++; form.querySelector("select").value = arguments[0];
+            return import("/js/modules/autosend.js").then(module => { module.enhance(form); return sent })';
+        $browser = $this->browser()->visit('/pair');
+        self::assertSame(1, $browser->script($script, 'genotype'));
+        self::assertSame(0, $browser->script($script, 'look'), 'nothing was chosen');
+    }
+
     public function test_a_school_is_chosen_beside_the_numbers_it_changes(): void
     {
         $browser = $this->browser()->visit('/pair?sire=Spider+Blackhead&dam=Normal&by=genotype');
