@@ -113,6 +113,12 @@ final class NameParser
                 ? NotationError::unknownName($piece, $from->from, ...$near)
                 : $this->question($shared[0], $dose, $from, true);
         }
+
+        return $this->misspelt($from);
+    }
+
+    private function misspelt(Token $from): NotationError
+    {
         $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
         $suggestions = $this->names->suggestions($piece);
         $first = $suggestions === [] && $piece !== $from->text ? $this->names->suggestions($from->text) : [];

@@ -229,19 +229,27 @@ final class FamilyModel
         }
         $isSmaller = false;
         foreach ([$member->id, $member->dam, count($member->sires) === 1 ? $member->sires[0] : null] as $one) {
-            if ($one !== null) {
-                $smaller = array_intersect_key($this->domains[$i][$one], $left[$one]);
-                if ($smaller === []) {
+            if ($one !== null && $this->narrowed($one, $i, $left[$one])) {
+                if ($this->domains[$i][$one] === []) {
                     [$this->offender, $this->offendsAt] = [$member->id, $i];
 
                     return false;
                 }
-                if (count($smaller) < count($this->domains[$i][$one])) {
-                    $isSmaller = true;
-                    $this->trimmed[$i][$one] = true;
-                    $this->domains[$i][$one] = $smaller;
-                }
+                $isSmaller = true;
             }
+        }
+
+        return $isSmaller;
+    }
+
+    /** @param array<int, mixed> $left genotypes that one may still have, by number */
+    private function narrowed(string $id, int $i, array $left): bool
+    {
+        $before = count($this->domains[$i][$id]);
+        $this->domains[$i][$id] = array_intersect_key($this->domains[$i][$id], $left);
+        $isSmaller = count($this->domains[$i][$id]) < $before;
+        if ($isSmaller) {
+            $this->trimmed[$i][$id] = true;
         }
 
         return $isSmaller;

@@ -175,7 +175,8 @@ final class Elimination
         return $prepared;
     }
 
-    private function collect(): bool
+    /** @return array<int, list<array{Scope, array<int, N>}>> tables by the variable that goes first */
+    private function buckets(): array
     {
         $buckets = array_fill_keys($this->order->variables, []);
         foreach ($this->prepared as [$scope, $table]) {
@@ -184,16 +185,21 @@ final class Elimination
         foreach ($this->factors as $factor) {
             $table = array_map($this->arithmetic->of(...), $factor->table);
             if ($factor->scope === []) {
-                $this->log += $this->arithmetic->scaled($table)[1];
-                if ($table !== []) {
-                    $this->log += log($this->arithmetic->float($this->arithmetic->scaled($table)[0][0]));
-                }
+                [$scaled, $log] = $this->arithmetic->scaled($table);
+                $this->log += $table === [] ? $log : $log + log($this->arithmetic->float($scaled[0]));
 
                 continue;
             }
             [$scope, $table] = $this->inOrder($factor->scope, $table);
             $buckets[$scope->variables[0]][] = [$scope, $table];
         }
+
+        return $buckets;
+    }
+
+    private function collect(): bool
+    {
+        $buckets = $this->buckets();
         foreach ($this->order->variables as $variable) {
             $tables = $buckets[$variable];
             unset($buckets[$variable]);
