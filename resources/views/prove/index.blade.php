@@ -21,7 +21,7 @@
         <section class="sheet">
             <div class="head"><h2><a href="{{ $one['link'] }}">{{ $one['subject'] }}</a>: possible, and hardly so</h2><span class="soft small">{{ $one['about'] }}: looks like these, or less likely ones, come about once in {{ $one['chance'] }}</span></div>
             <p class="mb-2">Nothing is decided by it. If it is not plain luck, one of these is behind it:</p>
-            <ul class="plain odds-bars">@foreach (array_slice($one['explanations'], 0, 5) as $why)<li><div class="row-flow"><span>{{ $why['text'] }}</span> <strong class="ms-auto num">{{ $why['share'] }}</strong></div><div class="bar" aria-hidden="true"><i style="width:{{ $why['width'] }}%"></i></div></li>@endforeach</ul>
+            <ul class="plain odds-bars">@foreach (array_slice($one['explanations'], 0, 5) as $why)<li><div class="d-flex justify-content-between gap-3"><span>{{ $why['text'] }}</span> <strong class="num flex-shrink-0 text-nowrap">{{ $why['share'] }}</strong></div><div class="bar" aria-hidden="true"><i style="width:{{ $why['width'] }}%"></i></div></li>@endforeach</ul>
         </section>
     @endforeach
     <div class="two wide-left">
