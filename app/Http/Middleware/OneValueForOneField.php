@@ -15,7 +15,7 @@ class OneValueForOneField
     /** Fields of forms and addresses that hold several values, and where. */
     private const LISTS = [
         'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
-        'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
+        'columns' => 'exchange/*', 'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
     ];
 
     public function handle(Request $request, Closure $next): Response
