@@ -45,6 +45,22 @@ class EntryScriptTest extends TestCase
         });
     }
 
+    public function test_with_the_server_ends_whatever_was_started_beside_it(): void
+    {
+        $this->while(['serve'], function (string $address, int $script): void {
+            $beside = array_map(intval(...), explode(' ', trim((string) file_get_contents("/proc/{$script}/task/{$script}/children"))));
+            $this->assertCount(3, $beside, 'the clock, the worker and the server');
+            $servers = array_values(array_filter($beside, fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0")));
+            $this->assertCount(1, $servers);
+            posix_kill($servers[0], SIGKILL);
+            $isThere = fn (int $one): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$one}/status")) === 1;
+            for ($try = 0; $try < 100 && array_filter($beside, $isThere) !== []; $try++) {
+                usleep(100_000);
+            }
+            $this->assertSame([], array_values(array_filter($beside, $isThere)));
+        });
+    }
+
     public function test_the_scale_sends_a_round_to_the_running_demo(): void
     {
         $this->while(['demo'], function (string $address): void {
@@ -99,7 +115,7 @@ class EntryScriptTest extends TestCase
             for ($try = 0; $try < 100 && ($socket = @fsockopen('127.0.0.1', (int) parse_url($found[1], PHP_URL_PORT))) === false; $try++) {
                 usleep(50_000);
             }
-            $check($found[1]);
+            $check($found[1], proc_get_status($process)['pid']);
         } finally {
             proc_terminate($process);
             proc_close($process);
