@@ -10,7 +10,7 @@ use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -18,7 +18,7 @@ require __DIR__.'/../vendor/autoload.php';
 
 $shelf = new CatalogueShelf(dirname(__DIR__).'/catalogue');
 $catalogue = $shelf->catalogue();
-$says = fn (string $id, string $text, Sex $sex): Testimony => new Testimony($id, $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Rational::one(), false);
+$says = fn (string $id, string $text, Sex $sex): Testimony => new Testimony($id, $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Probability::one(), false);
 
 /**
  * Ten generations: each has young of a few sires with many dams of the two before; a tenth of them from relatives.
@@ -144,7 +144,7 @@ for ($round = 0; $round < 200; $round++) {
         foreach ($kindred->contentOf($family, $group) === '' ? [] : $kindred->posterior($family, $group)->of as $id => $states) {
             $carries = 0.0;
             foreach ($states->entries() as [$state, $p]) {
-                $carries += $state['clown']->key === '+~+' ? 0.0 : $p->toFloat();
+                $carries += $state->diplotypes['clown']->key === '+~+' ? 0.0 : $p->toFloat();
             }
             if ($carries > 0.0 && $carries < 1.0) {
                 $bucket = (int) floor(10 * $carries);

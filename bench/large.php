@@ -24,7 +24,7 @@ use Destino\Inference\Graph\Sampler;
 use Destino\Inference\Graph\TooWide;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -38,7 +38,7 @@ $processor = function (): float {
     return $usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec'] + ($usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']) / 1e6;
 };
 $founder = fn (string $id, Sex $sex, string $text): Individual => new Individual($id, $sex, null, null, [
-    new Testimony("said of {$id}", $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Rational::one(), false),
+    new Testimony("said of {$id}", $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Probability::one(), false),
 ]);
 
 /**
@@ -151,7 +151,7 @@ for ($trial = 1; count($errors) < $trials; $trial++) {
         foreach ([$sampled, $truth] as $which => $answer) {
             $carries = 0.0;
             foreach (array_keys($model->domains[0][$id]) as $value => $number) {
-                $carries += $space->state($number)['clown']->key === '+~+' ? 0.0 : $answer->of[$variable][$value]->toFloat();
+                $carries += $space->state($number)->diplotypes['clown']->key === '+~+' ? 0.0 : $answer->of[$variable][$value]->toFloat();
             }
             $bucket = min(9, (int) floor(10 * $carries));
             $old = $buckets[$bucket][$which] ?? [0, 0.0, 0];

@@ -14,6 +14,7 @@ use Destino\Genome\Belief;
 use Destino\Genome\JointBelief;
 use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Inference\Descent\Conflict;
 use Destino\Inference\Descent\Derived;
 use Destino\Inference\Descent\Descent;
@@ -22,11 +23,11 @@ use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\InferenceError;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
-use Destino\Inference\Inheritance\YoungLaw;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Notation\Target;
 use Destino\Probability\Distribution;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -331,7 +332,8 @@ class Beliefs
         foreach ($joint->groups as $group) {
             $weighted = [];
             foreach ($joint->states->entries() as [$state, $chance]) {
-                $weighted[] = [$state[$group]->key, [$group => $state[$group]], $chance];
+                $own = State::of([$group => $state->diplotypes[$group]]);
+                $weighted[] = [$own->key, $own, $chance];
             }
             $single[$group] = new JointBelief([$group], Distribution::ofWeighted($weighted));
         }
@@ -339,7 +341,7 @@ class Beliefs
             foreach ($joint->states->entries() as [$state, $chance]) {
                 $product = Rational::one();
                 foreach ($joint->groups as $group) {
-                    $product = $product->times($single[$group]->states->probabilityOf($state[$group]->key));
+                    $product = $product->times($single[$group]->states->probabilityOf($state->diplotypes[$group]->key));
                 }
                 if (! $product->equals($chance)) {
                     return [$joint];
@@ -353,8 +355,8 @@ class Beliefs
 
         return array_values(array_filter($single, function (JointBelief $one): bool {
             foreach ($one->states->entries() as [$state]) {
-                foreach ($state as $diplotype) {
-                    if (! YoungLaw::isWild($diplotype)) {
+                foreach ($state->diplotypes as $diplotype) {
+                    if (! $diplotype->isWild()) {
                         return true;
                     }
                 }
@@ -472,6 +474,6 @@ class Beliefs
             return null;
         }
 
-        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Rational::of($statement['certainty'], 100), $statement['names_all'], $reading->absent);
+        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Probability::ratio($statement['certainty'], 100), $statement['names_all'], $reading->absent);
     }
 }

@@ -6,6 +6,7 @@ use Destino\DestinoError;
 use Destino\Probability\InvalidNumber;
 use Destino\Probability\Luck;
 use Destino\Probability\LuckAlternatives;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** The luck station: what was typed, what is wrong with it, and the answer. */
@@ -36,7 +37,7 @@ class LuckPage
         $errors = [];
         $chance = null;
         try {
-            $chance = Rational::parseChance($typed['chance']);
+            $chance = Probability::typed($typed['chance']);
         } catch (InvalidNumber $error) {
             $errors['chance'] = trim($typed['chance']) === '' ? 'Give the chance per egg, for example 1/6.' : $error->getMessage();
         }
@@ -48,12 +49,12 @@ class LuckPage
         foreach (self::PRIORS as $field => $default) {
             $typed[$field] = trim($typed[$field]) === '' ? $default : $typed[$field];
             try {
-                Rational::parseChance($typed[$field]);
+                Probability::typed($typed[$field]);
             } catch (InvalidNumber $error) {
                 $errors[$field] = $error->getMessage();
             }
         }
-        if (! isset($errors['not_carried']) && ! isset($errors['hidden']) && Rational::parseChance($typed['not_carried'])->plus(Rational::parseChance($typed['hidden']))->compareTo(Rational::one()) >= 0) {
+        if (! isset($errors['not_carried']) && ! isset($errors['hidden']) && Probability::typed($typed['not_carried'])->plus(Probability::typed($typed['hidden']))->compareTo(Rational::one()) >= 0) {
             $errors['not_carried'] = 'The two together leave nothing for plain luck: give smaller ones.';
         }
         if ($errors !== [] || $chance === null) {
@@ -125,7 +126,7 @@ class LuckPage
 
     private function weighing(): LuckAlternatives
     {
-        return new LuckAlternatives($this->luck->chance ?? Rational::of(1, 2), Rational::parseChance($this->typed['not_carried']), Rational::parseChance($this->typed['hidden']));
+        return new LuckAlternatives($this->luck->chance ?? Rational::of(1, 2), Probability::typed($this->typed['not_carried']), Probability::typed($this->typed['hidden']));
     }
 
     /** How long bad luck stays plausible, in words. */

@@ -14,6 +14,7 @@ use Destino\Planning\PlanAssumptions;
 use Destino\Planning\Project;
 use Destino\Planning\ProjectError;
 use Destino\Probability\InvalidNumber;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** Reads a project document (destino-project/1) into a project, and says where it is not as it should be. */
@@ -107,7 +108,7 @@ class ProjectReader
     private static function fraction(mixed $value): ?Rational
     {
         try {
-            return $value === null ? null : Rational::parseChance(is_scalar($value) ? (string) $value : '');
+            return $value === null ? null : Probability::typed(is_scalar($value) ? (string) $value : '');
         } catch (InvalidNumber) {
             throw ProjectError::missing('rules.inbreeding', 'a fraction such as "1/8"');
         }

@@ -75,7 +75,7 @@ class Evidence
         }
         $shares = [];
         foreach ($states->entries() as [$state, $chance]) {
-            $words = $this->question->answerOf($state[$this->question->group->key]);
+            $words = $this->question->answerOf($state->at($this->question->group));
             $shares[$words] = ($shares[$words] ?? 0.0) + $chance->toFloat();
         }
         arsort($shares);

@@ -5,8 +5,8 @@ namespace App\Prove;
 use App\Catalogue\CatalogueShelf;
 use App\House\House;
 use Destino\DestinoError;
-use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\State;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
@@ -18,6 +18,7 @@ use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;
 use Destino\Notation\Target;
 use Destino\Probability\Distribution;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -78,7 +79,7 @@ class Kin
         return $this->index()['keys']["a{$id}"] ?? '';
     }
 
-    /** @return list<array{list<string>, Distribution<array<string, Diplotype>>}> what is believed of an animal, by set of groups */
+    /** @return list<array{list<string>, Distribution<State>}> what is believed of an animal, by set of groups */
     public function statesOf(int $id): array
     {
         $states = [];
@@ -201,7 +202,7 @@ class Kin
 
     public static function rates(House $house): ErrorRates
     {
-        $share = fn (string $key, int $of): Rational => Rational::of($house->number($key), $of);
+        $share = fn (string $key, int $of): Probability => Probability::ratio($house->number($key), $of);
 
         return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100), $share('error_masked', 1000), $share('error_mixed', 1000));
     }
@@ -307,8 +308,8 @@ class Kin
      * Fractions that no longer can be read give way to the simplest within a ten-millionth of their value: what is kept of
      * a belief is for pairings and pages, and every conclusion starts from the records again.
      *
-     * @param  Distribution<array<string, Diplotype>>  $states
-     * @return Distribution<array<string, Diplotype>>
+     * @param  Distribution<State>  $states
+     * @return Distribution<State>
      */
     private static function readableStates(Distribution $states): Distribution
     {

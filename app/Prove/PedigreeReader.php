@@ -16,6 +16,7 @@ use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Notation\NotationError;
 use Destino\Notation\Target;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** Reads a pedigree document (destino-pedigree/1), and says where it is not as it should be. */
@@ -83,7 +84,7 @@ class PedigreeReader
         $testimonies = [];
         if (($entry['stated'] ?? null) !== null) {
             $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? null);
-            $certainty = Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100));
+            $certainty = Probability::from(Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100)));
             $testimonies[] = new Testimony("{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false, $reading->absent);
         } elseif (isset($entry['certainty'])) {
             throw new DocumentError(["{$where}.certainty goes with “stated”, which is missing."]);

@@ -36,7 +36,7 @@ class Question
     {
         $answers = [];
         foreach ($this->belief->statesOver([$this->group]) as [$state, $chance]) {
-            $words = $this->answerOf($state[$this->group->key]);
+            $words = $this->answerOf($state->at($this->group));
             $answers[$words] = ($answers[$words] ?? 0.0) + $chance->toFloat();
         }
         arsort($answers);
@@ -68,7 +68,7 @@ class Question
     {
         $alleles = [];
         foreach ($this->belief->statesOver([$this->group]) as [$state]) {
-            foreach ($state[$this->group->key]->haplotypes as $haplotype) {
+            foreach ($state->at($this->group)->haplotypes as $haplotype) {
                 $alleles += array_flip($haplotype);
             }
         }

@@ -6,6 +6,7 @@ namespace Destino\Genome;
 
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * All that is believed of an animal's genotype: independent joint beliefs, each over one linkage group or several.
@@ -16,12 +17,19 @@ final readonly class Belief
     /** @var array<string, JointBelief> by each of its groups */
     private array $byGroup;
 
-    /** @param list<JointBelief> $factors over groups that do not overlap */
+    /**
+     * @param list<JointBelief> $factors over groups that do not overlap
+     *
+     * @throws GenomeError when two speak of one group
+     */
     public function __construct(public Sex $sex, public array $factors)
     {
         $byGroup = [];
         foreach ($factors as $factor) {
             foreach ($factor->groups as $group) {
+                if (isset($byGroup[$group])) {
+                    throw GenomeError::believedTwice($group);
+                }
                 $byGroup[$group] = $factor;
             }
         }
@@ -49,7 +57,7 @@ final readonly class Belief
         $i = $group->indexOf($locus);
         $weighted = [];
         foreach ($this->factorOf($group)->states->entries() as [$state, $weight]) {
-            $pair = $state[$group->key]->pairAt($i);
+            $pair = $state->at($group)->pairAt($i);
             $weighted[] = [SchoolChanges::pairKey(...$pair), $pair, $weight];
         }
 
@@ -57,10 +65,10 @@ final readonly class Belief
     }
 
     /**
-     * P(state) over some groups, those that share a factor taken together.
+     * P(state) over some groups and no others, those that share a factor taken together.
      *
      * @param list<LinkageGroup> $groups
-     * @return list<array{array<string, Diplotype>, Rational}> diplotype by group
+     * @return list<array{State, Rational}>
      */
     public function statesOver(array $groups): array
     {
@@ -70,12 +78,12 @@ final readonly class Belief
             $factor = $this->factorOf($group);
             $factors[implode('|', $factor->groups)] = $factor;
         }
-        $states = [[[], Rational::one()]];
+        $states = [[State::none(), Rational::one()]];
         foreach ($factors as $factor) {
             $longer = [];
             foreach ($states as [$state, $p]) {
-                foreach ($factor->states->entries() as [$more, $q]) {
-                    $longer[] = [$state + $more, $p->times($q)];
+                foreach ($this->asked($factor, $groups) as [$more, $q]) {
+                    $longer[] = [$state->and($more), $p->times($q)];
                 }
             }
             $states = $longer;
@@ -84,13 +92,31 @@ final readonly class Belief
         return $states;
     }
 
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return array<array-key, array{State, Rational}> what a factor says of those of the groups that it is over
+     */
+    private function asked(JointBelief $factor, array $groups): array
+    {
+        $keys = array_values(array_intersect($factor->groups, array_map(static fn (LinkageGroup $group): string => $group->key, $groups)));
+        if (count($keys) === count($factor->groups)) {
+            return $factor->states->entries();
+        }
+
+        return Weights::of(array_map(static function (array $entry) use ($keys): array {
+            $state = $entry[0]->only($keys);
+
+            return [$state->key, $state, $entry[1]];
+        }, $factor->states->entries()))->entries();
+    }
+
     /** Whether every group is known for certain, but for phase. */
     public function isCertain(): bool
     {
         foreach ($this->factors as $factor) {
             $kinds = [];
             foreach ($factor->states->entries() as [$state]) {
-                $kinds[implode('|', array_map(static fn (Diplotype $diplotype): string => $diplotype->unphasedKey, $state))] = true;
+                $kinds[$state->unphasedKey()] = true;
             }
             if (count($kinds) > 1) {
                 return false;
@@ -114,7 +140,7 @@ final readonly class Belief
             $factor = $this->factorOf($catalogue->groupOf($catalogue->allele(array_key_first($copies))->locus));
             $sum = Rational::zero();
             foreach ($factor->states->entries() as [$state, $weight]) {
-                if ($part->fits(self::counter($state, $catalogue))) {
+                if ($part->fits($state->copiesOf(...))) {
                     $sum = $sum->plus($weight);
                 }
             }
@@ -122,23 +148,5 @@ final readonly class Belief
         }
 
         return $chance;
-    }
-
-    /**
-     * @param array<string, Diplotype> $state
-     * @return callable(string): int copies of an allele in this state
-     */
-    public static function counter(array $state, Catalogue $catalogue): callable
-    {
-        return static function (string $allele) use ($state, $catalogue): int {
-            $group = $catalogue->groupOf($catalogue->allele($allele)->locus);
-            $diplotype = $state[$group->key] ?? null;
-            if ($diplotype === null) {
-                return 0;
-            }
-            $pair = $diplotype->pairAt($group->indexOf($catalogue->allele($allele)->locus));
-
-            return ($pair[0] === $allele ? 1 : 0) + ($pair[1] === $allele ? 1 : 0);
-        };
     }
 }

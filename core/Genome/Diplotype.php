@@ -24,9 +24,14 @@ final readonly class Diplotype
     /**
      * @param list<string> $first
      * @param list<string> $second
+     *
+     * @throws GenomeError when one is longer than the other, or both are empty
      */
     public function __construct(array $first, array $second)
     {
+        if (count($first) !== count($second) || $first === []) {
+            throw GenomeError::haplotypesDiffer($first, $second);
+        }
         $left = implode('.', $first);
         $right = implode('.', $second);
         $inOrder = strcmp($left, $right) <= 0;
@@ -48,5 +53,11 @@ final readonly class Diplotype
     public function pairAt(int $i): array
     {
         return [$this->haplotypes[0][$i], $this->haplotypes[1][$i]];
+    }
+
+    /** Whether it carries no mutant allele. */
+    public function isWild(): bool
+    {
+        return array_diff([...$this->haplotypes[0], ...$this->haplotypes[1]], [Allele::WILD, Sex::X, Sex::Y]) === [];
     }
 }

@@ -14,12 +14,22 @@ final readonly class JointBelief
 {
     /**
      * @param list<string> $groups linkage group keys
-     * @param Distribution<array<string, Diplotype>> $states diplotype by group
+     * @param Distribution<State> $states over these groups
+     *
+     * @throws GenomeError when a genotype is over other groups
      */
-    public function __construct(public array $groups, public Distribution $states) {}
+    public function __construct(public array $groups, public Distribution $states)
+    {
+        sort($groups, SORT_STRING);
+        foreach ($states->entries() as [$state]) {
+            if (array_keys($state->diplotypes) !== $groups) {
+                throw GenomeError::groupsDiffer($groups, array_keys($state->diplotypes));
+            }
+        }
+    }
 
     public static function certain(LinkageGroup $group, Diplotype $diplotype): self
     {
-        return new self([$group->key], Distribution::certain($diplotype->key, [$group->key => $diplotype]));
+        return new self([$group->key], Distribution::certain($diplotype->key, State::of([$group->key => $diplotype])));
     }
 }

@@ -16,22 +16,41 @@ final readonly class LinkageGroup
     /**
      * @param list<string> $loci keys, in order along the chromosome
      * @param list<Rational> $recombination r between locus i and locus i + 1
+     *
+     * @throws GenomeError when there is not one r from 0 to 1/2 for each pair of neighbours
      */
     public function __construct(
         public string $key,
         public array $loci,
         public array $recombination,
         public string $note = '',
-    ) {}
+    ) {
+        if (count($recombination) !== max(0, count($loci) - 1)) {
+            throw GenomeError::neighbours($key, count($loci), count($recombination));
+        }
+        foreach ($recombination as $r) {
+            if ($r->isNegative() || $r->compareTo(Rational::of(1, 2)) > 0) {
+                throw GenomeError::recombination($key, $r->toString());
+            }
+        }
+    }
+
+    public function holds(string $locus): bool
+    {
+        return in_array($locus, $this->loci, true);
+    }
 
     public function holdsSex(): bool
     {
-        return in_array(Sex::LOCUS, $this->loci, true);
+        return $this->holds(Sex::LOCUS);
     }
 
+    /** @throws GenomeError when it does not hold the locus */
     public function indexOf(string $locus): int
     {
-        return (int) array_search($locus, $this->loci, true);
+        $at = array_search($locus, $this->loci, true);
+
+        return is_int($at) ? $at : throw GenomeError::locusNotHeld($locus, $this->key, $this->loci);
     }
 
     /** The diplotype without a mutant allele. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Genome;
 
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** What the chosen schools change in the recorded facts, gathered from all claims. */
@@ -74,7 +75,7 @@ final readonly class SchoolChanges
 
     public static function fraction(string $text): Rational
     {
-        $fraction = Rational::parseChance($text);
+        $fraction = Probability::typed($text);
 
         return $fraction->compareTo(Rational::of(1, 2)) <= 0 ? $fraction : throw CatalogueFault::fractionOutOfRange($text);
     }

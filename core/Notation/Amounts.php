@@ -8,6 +8,7 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
 use Destino\Probability\InvalidNumber;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** Reads how many copies and how likely: what stands before a gene's name and what stands behind it. */
@@ -335,7 +336,7 @@ final readonly class Amounts
         }
         $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
         try {
-            $chance = $isFraction ? Rational::parseChance($piece) : Percentage::parse($number->text);
+            $chance = $isFraction ? Probability::typed($piece) : Percentage::parse($number->text);
         } catch (InvalidNumber) {
             throw NotationError::impossiblePercentage($piece, $number->from);
         }

@@ -7,10 +7,12 @@ namespace Destino\Notation;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Components;
 use Destino\Genome\Diplotype;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 
@@ -177,30 +179,16 @@ final class BeliefAssembler
      */
     private function components(array $certain, array $mixtures): array
     {
-        /** @var array<string, array{array<string, LinkageGroup>, list<Statement>}> $components */
-        $components = [];
-        foreach (array_keys($certain) as $locus) {
-            $group = $this->catalogue->groupOf($locus);
-            $components[$group->key] = [[$group->key => $group], []];
-        }
+        $components = new Components(array_map(fn (string $locus): string => $this->catalogue->groupOf($locus)->key, array_keys($certain)));
+        $groupsOf = fn (Statement $mixture): array => array_map(fn (array $alternative): string => $this->catalogue->groupOf($this->catalogue->allele($alternative[1][0] ?? '')->locus)->key, $mixture->alternatives);
         foreach ($mixtures as $mixture) {
-            $groups = [];
-            $own = [$mixture];
-            foreach ($mixture->alternatives as [, $alleles]) {
-                $group = $this->catalogue->groupOf($this->catalogue->allele($alleles[0] ?? '')->locus);
-                $groups[$group->key] = $group;
-            }
-            foreach ($components as $key => [$members, $statements]) {
-                if (array_intersect_key($members, $groups) !== []) {
-                    $groups += $members;
-                    $own = [...$statements, ...$own];
-                    unset($components[$key]);
-                }
-            }
-            $components[(string) array_key_first($groups)] = [$groups, $own];
+            $components->tie($groupsOf($mixture));
         }
 
-        return array_values(array_map(static fn (array $component): array => [array_values($component[0]), $component[1]], $components));
+        return array_map(fn (array $keys): array => [
+            array_map(fn (string $key): LinkageGroup => $this->catalogue->groups[$key], $keys),
+            array_values(array_filter($mixtures, static fn (Statement $mixture): bool => array_intersect($groupsOf($mixture), $keys) !== [])),
+        ], $components->all());
     }
 
     /**
@@ -255,12 +243,11 @@ final class BeliefAssembler
      * @param list<LinkageGroup> $groups
      * @param array<string, list<string>> $alleles by locus
      * @param array<string, Sex> $makers
-     * @return list<array{string, array<string, Diplotype>, Rational}>
+     * @return list<array{string, State, Rational}>
      */
     private function states(array $groups, array $alleles, Rational $weight, array $makers): array
     {
-        /** @var list<array<string, Diplotype>> $states */
-        $states = [[]];
+        $states = [State::none()];
         foreach ($groups as $group) {
             $pairs = [];
             foreach ($group->loci as $locus) {
@@ -274,16 +261,14 @@ final class BeliefAssembler
             $longer = [];
             foreach ($states as $state) {
                 foreach ($phasings as $diplotype) {
-                    $longer[] = $state + [$group->key => $diplotype];
+                    $longer[] = $state->with($group, $diplotype);
                 }
             }
             $states = $longer;
         }
         $each = $weight->times(Rational::of(1, max(1, count($states))));
 
-        return array_map(static fn (array $state): array => [
-            implode('|', array_map(static fn (Diplotype $diplotype): string => $diplotype->key, $state)), $state, $each,
-        ], $states);
+        return array_map(static fn (State $state): array => [$state->key, $state, $each], $states);
     }
 
     /** @param array<string, Sex> $makers */

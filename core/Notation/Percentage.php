@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Notation;
 
 use Destino\Probability\InvalidNumber;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /** Percentages as keepers write them: 66 % means two thirds, 33 % one third. */
@@ -19,7 +20,7 @@ final readonly class Percentage
         if (isset(self::THIRDS[$digits])) {
             return Rational::of(self::THIRDS[$digits], 3);
         }
-        $chance = Rational::parseChance($digits.'%');
+        $chance = Probability::typed($digits.'%');
 
         return $chance->isZero() ? throw InvalidNumber::unreadable($digits.'%') : $chance;
     }

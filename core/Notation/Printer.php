@@ -163,7 +163,7 @@ final readonly class Printer
         }
         $makers = [];
         foreach ($belief->factorOf($group)->states->entries() as [$state]) {
-            $makers[] = $group->makerOf($state[$group->key], $locus);
+            $makers[] = $group->makerOf($state->at($group), $locus);
         }
         $first = $makers[0] ?? null;
 

@@ -7,13 +7,15 @@ namespace Destino\Notation;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
+use Destino\Genome\Expressions;
 use Destino\Genome\Form;
+use Destino\Genome\Requirement;
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** What a keeper wants of an offspring: conditions that must all hold. */
-final readonly class Target
+final readonly class Target implements Requirement
 {
     /** @var array<string, list<TargetCondition>> */
     private array $byLocus;
@@ -84,29 +86,13 @@ final readonly class Target
                 return Rational::zero();
             }
         }
+        $expressions = new Expressions($catalogue);
         foreach ($belief->factors as $factor) {
-            $sum = Rational::zero();
-            foreach ($factor->states->entries() as [$state, $weight]) {
-                $sum = $this->acceptsAll($state, $catalogue) ? $sum->plus($weight) : $sum;
-            }
-            $chance = $chance->times($sum);
+            $hits = array_filter($factor->states->entries(), fn (array $entry): bool => $expressions->meets($entry[0], $this));
+            $chance = $chance->times(Weights::sum(array_column($hits, 1)));
         }
 
         return $chance;
-    }
-
-    /** @param array<string, Diplotype> $state diplotype by group */
-    private function acceptsAll(array $state, Catalogue $catalogue): bool
-    {
-        foreach ($state as $key => $diplotype) {
-            foreach ($catalogue->groups[$key]->loci as $i => $locus) {
-                if ($locus !== Sex::LOCUS && ! $this->accepts($catalogue->form($locus, ...$diplotype->pairAt($i)))) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 
     /** @return list<string> the loci that conditions name */

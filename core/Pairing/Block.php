@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Destino\Pairing;
 
 use Destino\Genome\Allele;
+use Destino\Genome\Expression;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * Linkage groups of a cross that must be looked at together, independent of all other blocks. Mostly one group; more
@@ -18,7 +20,7 @@ final readonly class Block
 {
     /**
      * @param list<LinkageGroup> $groups
-     * @param list<array{Rational, array<string, Distribution<OffspringState>>}> $cases P(parents' genotypes here), and what they give by group
+     * @param list<array{Rational, array<string, Distribution<Expression>>}> $cases P(parents' genotypes here), and what they give by group
      */
     public function __construct(public array $groups, public array $cases) {}
 
@@ -36,7 +38,7 @@ final readonly class Block
     /**
      * For each case of the parents: P(case), P(egg is accepted | case), P(egg lives | case).
      *
-     * @param callable(OffspringState): bool $accepts
+     * @param callable(Expression): bool $accepts
      * @return list<array{Rational, Rational, Rational}>
      */
     public function chances(callable $accepts): array
@@ -68,11 +70,11 @@ final readonly class Block
      */
     public function outcomes(bool $phased = false, bool $hatched = false): array
     {
-        /** @var array<string, array{list<OffspringState>, Rational, list<list<OffspringState>>}> $merged */
+        /** @var array<string, array{list<Expression>, Rational, list<list<Expression>>}> $merged */
         $merged = [];
         foreach ($this->cases as [$weight, $byGroup]) {
             foreach ($this->product($byGroup) as [$states, $p]) {
-                $key = implode('|', array_map(static fn (OffspringState $state): string => $phased ? $state->diplotype->key : $state->diplotype->unphasedKey, $states));
+                $key = implode('|', array_map(static fn (Expression $state): string => $phased ? $state->diplotype->key : $state->diplotype->unphasedKey, $states));
                 $before = $merged[$key] ?? null;
                 $merged[$key] = [$states, $before === null ? $weight->times($p) : $before[1]->plus($weight->times($p)), [...$before[2] ?? [], $states]];
             }
@@ -80,12 +82,12 @@ final readonly class Block
         if ($hatched) {
             $merged = array_filter($merged, static fn (array $entry): bool => ! self::isLethal($entry[0]));
         }
-        $total = array_reduce($merged, static fn (Rational $sum, array $entry): Rational => $sum->plus($entry[1]), Rational::zero());
+        $total = Weights::sum(array_map(static fn (array $entry): Rational => $entry[1], $merged));
         $entries = array_values($merged);
         usort($entries, static fn (array $a, array $b): int => self::order($a[0]) <=> self::order($b[0]));
 
         return array_map(fn (array $entry, int $rank): BlockOutcome => new BlockOutcome(
-            array_merge(...array_map(static fn (OffspringState $state): array => $state->forms, $entry[0])),
+            array_merge(...array_map(static fn (Expression $state): array => $state->forms, $entry[0])),
             $this->sexOf($entry[0]),
             $entry[1]->dividedBy($total),
             self::isLethal($entry[0]),
@@ -96,8 +98,8 @@ final readonly class Block
     }
 
     /**
-     * @param array<string, Distribution<OffspringState>> $byGroup
-     * @return list<array{list<OffspringState>, Rational}>
+     * @param array<string, Distribution<Expression>> $byGroup
+     * @return list<array{list<Expression>, Rational}>
      */
     private function product(array $byGroup): array
     {
@@ -115,7 +117,7 @@ final readonly class Block
         return $product;
     }
 
-    /** @param list<OffspringState> $states */
+    /** @param list<Expression> $states */
     private static function isLethal(array $states): bool
     {
         foreach ($states as $state) {
@@ -127,7 +129,7 @@ final readonly class Block
         return false;
     }
 
-    /** @param list<OffspringState> $states */
+    /** @param list<Expression> $states */
     private function sexOf(array $states): ?Sex
     {
         foreach ($states as $state) {
@@ -140,7 +142,7 @@ final readonly class Block
     }
 
     /**
-     * @param list<OffspringState> $states
+     * @param list<Expression> $states
      * @return list<int|string> sorts in printer's order, males first
      */
     private static function order(array $states): array
@@ -160,7 +162,7 @@ final readonly class Block
     }
 
     /**
-     * @param list<list<OffspringState>> $members
+     * @param list<list<Expression>> $members
      * @return array<string, Sex|null>
      */
     private static function makers(array $members): array
@@ -178,7 +180,7 @@ final readonly class Block
     }
 
     /**
-     * @param list<OffspringState> $states
+     * @param list<Expression> $states
      * @return array<string, string> the chromosomes that carry the gene, by locus; the coupling, by group
      */
     private function phase(array $states): array

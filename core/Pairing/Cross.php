@@ -6,12 +6,18 @@ namespace Destino\Pairing;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Components;
+use Destino\Genome\Expression;
+use Destino\Genome\Expressions;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\Meiosis;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Probability\ClutchChance;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * One pairing: the exact distribution over offspring, held in independent blocks and never multiplied out.
@@ -41,10 +47,11 @@ final readonly class Cross
         }
         $sexGroup = $catalogue->sexGroup();
         $named = array_unique([...$sire->groups(), ...$dam->groups()]);
-        $segregation = new Segregation($catalogue);
+        $meiosis = new Meiosis;
+        $expressions = new Expressions($catalogue);
         $blocks = [];
         foreach (self::components([...$named, $sexGroup->key], $sire, $dam, $catalogue) as $groups) {
-            $blocks[] = new Block($groups, self::cases($groups, $sire, $dam, $segregation));
+            $blocks[] = new Block($groups, self::cases($groups, $sire, $dam, $meiosis, $expressions));
         }
 
         return new self($catalogue, $sire, $dam, $blocks, in_array($sexGroup->key, $named, true));
@@ -53,34 +60,35 @@ final readonly class Cross
     /**
      * Questions about an egg: P(accepted), conditional on the parents' genotypes.
      *
-     * @param callable(OffspringState): bool $accepts asked of every linkage group; all must agree
+     * @param callable(Expression): bool $accepts asked of every linkage group; all must agree
      * @param bool $hatched per living hatchling instead of per egg
      */
     public function chance(callable $accepts, bool $hatched = false): ClutchChance
     {
-        /** @var array<string, array{Rational, Rational, Rational}> $cases weight, hit, lives */
-        $cases = ['' => [Rational::one(), Rational::one(), Rational::one()]];
+        /** @var Weights<array{Rational, Rational}> $cases P(hit), P(lives) of the parents' genotypes */
+        $cases = new Weights;
+        $cases->add('', [Rational::one(), Rational::one()], Rational::one());
         foreach ($this->blocks as $block) {
-            $next = [];
-            foreach ($cases as [$weight, $hit, $lives]) {
+            /** @var Weights<array{Rational, Rational}> $next */
+            $next = new Weights;
+            foreach ($cases->entries() as [[$hit, $lives], $weight]) {
                 foreach ($block->chances($accepts) as [$w, $h, $l]) {
                     $h = $hit->times($h);
                     $l = $hatched ? $lives->times($l) : $lives;
-                    $key = $h->toString().' '.$l->toString();
-                    $w = $weight->times($w);
-                    $next[$key] = [isset($next[$key]) ? $next[$key][0]->plus($w) : $w, $h, $l];
+                    $next->add($h->toString().' '.$l->toString(), [$h, $l], $weight->times($w));
                 }
             }
             $cases = $next;
         }
+        $cases = array_map(static fn (array $case): array => [$case[1], ...$case[0]], array_values($cases->entries()));
 
-        return ClutchChance::ofCases($hatched ? self::givenLife(array_values($cases)) : array_map(static fn (array $case): array => [$case[0], $case[1]], array_values($cases)));
+        return ClutchChance::ofCases($hatched ? self::givenLife($cases) : array_map(static fn (array $case): array => [$case[0], $case[1]], $cases));
     }
 
     /** P(an egg does not die of its form). */
     public function survival(): Rational
     {
-        return $this->chance(static fn (OffspringState $state): bool => ! $state->isLethal)->perEgg();
+        return $this->chance(static fn (Expression $state): bool => ! $state->isLethal)->perEgg();
     }
 
     /** P(an egg has at least the copies that the pattern asks for), parents averaged. */
@@ -94,7 +102,7 @@ final readonly class Cross
 
         $locusOf = array_map(fn (string $allele): string => $this->catalogue->allele($allele)->locus, array_combine(array_keys($pattern->copies), array_keys($pattern->copies)));
 
-        return $this->chance(static function (OffspringState $state) use ($pattern, $locusOf): bool {
+        return $this->chance(static function (Expression $state) use ($pattern, $locusOf): bool {
             foreach ($pattern->copies as $allele => $fewest) {
                 $form = $state->forms[$locusOf[$allele]] ?? null; // an allele of another group is that group's question
                 if ($form !== null && $form->copiesOf($allele) < $fewest) {
@@ -139,7 +147,7 @@ final readonly class Cross
      */
     private static function givenLife(array $cases): array
     {
-        $total = array_reduce($cases, static fn (Rational $sum, array $case): Rational => $sum->plus($case[0]->times($case[2])), Rational::zero());
+        $total = Weights::sum(array_map(static fn (array $case): Rational => $case[0]->times($case[2]), $cases));
         if ($total->isZero()) {
             throw PairingError::nothingHatches();
         }
@@ -161,39 +169,29 @@ final readonly class Cross
      */
     private static function components(array $keys, Belief $sire, Belief $dam, Catalogue $catalogue): array
     {
-        $component = array_combine($keys, $keys);
+        $rank = static fn (string $key): int => min(PHP_INT_MAX, ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
+        usort($keys, static fn (string $a, string $b): int => $rank($a) <=> $rank($b));
+        $components = new Components($keys);
         foreach ([...$sire->factors, ...$dam->factors] as $factor) {
-            foreach ($factor->groups as $group) {
-                [$from, $to] = [$component[$group], $component[$factor->groups[0]]];
-                $component = array_map(static fn (string $name): string => $name === $from ? $to : $name, $component);
-            }
-        }
-        $ranks = [];
-        foreach ($component as $key => $name) {
-            $ranks[$key] = min(PHP_INT_MAX, ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
-        }
-        asort($ranks);
-        $components = [];
-        foreach (array_keys($ranks) as $key) {
-            $components[$component[$key]][] = $catalogue->groups[$key];
+            $components->tie($factor->groups);
         }
 
-        return array_values($components);
+        return array_map(static fn (array $tied): array => array_map(static fn (string $key): LinkageGroup => $catalogue->groups[$key], $tied), $components->all());
     }
 
     /**
      * @param list<LinkageGroup> $groups
-     * @return list<array{Rational, array<string, Distribution<OffspringState>>}>
+     * @return list<array{Rational, array<string, Distribution<Expression>>}>
      */
-    private static function cases(array $groups, Belief $sire, Belief $dam, Segregation $segregation): array
+    private static function cases(array $groups, Belief $sire, Belief $dam, Meiosis $meiosis, Expressions $expressions): array
     {
-        $cases = [];
+        $cases = $offspring = [];
         $outcomes = 0.0;
         foreach ($sire->statesOver($groups) as [$paternal, $p]) {
             foreach ($dam->statesOver($groups) as [$maternal, $q]) {
                 $byGroup = [];
                 foreach ($groups as $group) {
-                    $byGroup[$group->key] = $segregation->offspring($group, $paternal[$group->key], $maternal[$group->key]);
+                    $byGroup[$group->key] = $offspring["{$group->key} {$paternal->at($group)->key} {$maternal->at($group)->key}"] ??= self::offspring($group, $paternal, $maternal, $meiosis, $expressions);
                 }
                 $outcomes += array_product(array_map(static fn (Distribution $offspring): int => $offspring->count(), $byGroup));
                 if ($outcomes > self::MOST_OUTCOMES) {
@@ -204,5 +202,16 @@ final readonly class Cross
         }
 
         return $cases;
+    }
+
+    /** @return Distribution<Expression> P(an egg's genotype at one group | its parents') */
+    private static function offspring(LinkageGroup $group, State $sire, State $dam, Meiosis $meiosis, Expressions $expressions): Distribution
+    {
+        $weighted = [];
+        foreach ($meiosis->eggs([$group], $sire, $dam)->entries() as $key => [$egg, $chance]) {
+            $weighted[] = [(string) $key, $expressions->of($group, $egg->at($group)), $chance];
+        }
+
+        return Distribution::ofWeighted($weighted);
     }
 }

@@ -6,6 +6,7 @@ namespace Destino\Pairing;
 
 use Brick\Math\BigInteger;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 use Generator;
 
 /**
@@ -100,7 +101,7 @@ final readonly class OutcomeSpace
             $product = Rational::one();
             foreach ($region as $items) {
                 $single = array_filter($items, static fn (SpaceItem $item): bool => count($item->members) === 1);
-                $product = $product->times(array_reduce($single, static fn (Rational $sum, SpaceItem $item): Rational => $sum->plus($item->probability), Rational::zero()));
+                $product = $product->times(Weights::sum(array_map(static fn (SpaceItem $item): Rational => $item->probability, $single)));
             }
             $sum = $sum->plus($product);
         }

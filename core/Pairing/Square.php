@@ -9,6 +9,7 @@ use Destino\Genome\Belief;
 use Destino\Genome\Diplotype;
 use Destino\Genome\Form;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\Meiosis;
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
 
@@ -52,9 +53,12 @@ final readonly class Square
 
     public function sex(int $paternal, int $maternal): ?Sex
     {
+        if (! $this->group->holdsSex()) {
+            return null;
+        }
         $i = $this->group->indexOf(Sex::LOCUS);
 
-        return $this->group->holdsSex() ? Sex::ofAlleles([$this->paternal[$paternal][0][$i], $this->maternal[$maternal][0][$i]]) : null;
+        return Sex::ofAlleles([$this->paternal[$paternal][0][$i], $this->maternal[$maternal][0][$i]]);
     }
 
     public function probability(int $paternal, int $maternal): Rational
@@ -65,12 +69,8 @@ final readonly class Square
     /** @return list<array{list<string>, Rational}> */
     private static function gametes(LinkageGroup $group, Belief $parent): array
     {
-        $gametes = [];
-        foreach ($parent->factorOf($group)->states->entries() as [$state, $weight]) {
-            foreach ($group->gametes($state[$group->key])->entries() as $key => [$haplotype, $p]) {
-                $gametes[$key] = [$haplotype, isset($gametes[$key]) ? $gametes[$key][1]->plus($weight->times($p)) : $weight->times($p)];
-            }
-        }
+        $pool = (new Meiosis)->pool([$group], $parent->factorOf($group)->states->entries())->entries();
+        $gametes = array_map(static fn (array $entry): array => [$entry[0]->haplotypes[$group->key], $entry[1]], $pool);
         uasort($gametes, static function (array $a, array $b): int {
             $byWildness = self::wildness($a[0]) <=> self::wildness($b[0]);
 

@@ -6,6 +6,7 @@ namespace Destino\Pairing;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
+use Destino\Genome\Expression;
 use Destino\Genome\Form;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\Sex;
@@ -80,18 +81,7 @@ final readonly class TargetOdds
             }
         }
 
-        return $cross->chance(static function (OffspringState $state) use ($target): bool {
-            if ($state->isLethal || ! $target->acceptsSex($state->sex)) {
-                return false;
-            }
-            foreach ($state->forms as $form) {
-                if (! $target->accepts($form)) {
-                    return false;
-                }
-            }
-
-            return true;
-        }, $hatched);
+        return $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
     }
 
     /** @param list<string> $seen */

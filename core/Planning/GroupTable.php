@@ -7,12 +7,15 @@ namespace Destino\Planning;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
+use Destino\Genome\Expressions;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
+use Destino\Genome\Meiosis;
 use Destino\Genome\Sex;
 use Destino\Notation\ClauseKind;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * One linkage group of a plan. A keeper chooses young by what is seen, so the plan speaks of *looks*: a look is what is
@@ -42,14 +45,18 @@ final class GroupTable
     /** @var array<int, Rational> P(the target here | look) */
     private array $accepted = [];
 
-    /** @var array<int, list<array{list<string>, Rational}>> */
-    private array $gametes = [];
+    /** @var array<int, array<array-key, array{list<string>, Rational}>> P(haplotype | look) */
+    private array $pools = [];
 
     /** @var array<string, string> what is seen of a diplotype, by what hides and its number */
     private array $seen = [];
 
     /** @var array<int, list<Mask>> what a look hides of other groups */
     private array $hides = [];
+
+    private readonly Meiosis $meiosis;
+
+    private readonly Expressions $expressions;
 
     private readonly Sight $sight;
 
@@ -86,6 +93,8 @@ final class GroupTable
     public function __construct(private readonly Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
     {
         $this->holdsSex = $group->holdsSex();
+        $this->meiosis = new Meiosis;
+        $this->expressions = new Expressions($catalogue);
         $this->sight = new Sight($catalogue, $group);
         $this->canHide = $this->sight->canHide();
     }
@@ -93,10 +102,10 @@ final class GroupTable
     /** The look that stands for what is believed of a founder here. */
     public function lookOf(Belief $belief): int
     {
-        $weights = [];
+        /** @var Weights<null> $weights */
+        $weights = new Weights;
         foreach ($belief->statesOver([$this->group]) as [$state, $p]) {
-            $number = $this->state($state[$this->group->key]);
-            $weights[$number] = isset($weights[$number]) ? $weights[$number]->plus($p) : $p;
+            $weights->add($this->number($state->at($this->group)), null, $p);
         }
 
         return $this->look($weights);
@@ -157,12 +166,12 @@ final class GroupTable
     /** Whether an animal of this diplotype meets the target here. */
     public function accepts(int $state): bool
     {
-        return $this->accepts[$state] ??= $this->meets($this->states[$state]);
+        return $this->accepts[$state] ??= $this->expressions->of($this->group, $this->states[$state])->meets($this->target);
     }
 
     public function isLethal(int $state): bool
     {
-        return $this->lethal[$state] ??= $this->dies($this->states[$state]);
+        return $this->lethal[$state] ??= $this->expressions->of($this->group, $this->states[$state])->isLethal;
     }
 
     /**
@@ -193,7 +202,7 @@ final class GroupTable
 
     public function sexOf(int $state): ?Sex
     {
-        return $this->holdsSex ? Sex::ofAlleles($this->states[$state]->pairAt($this->group->indexOf(Sex::LOCUS))) : null;
+        return $this->expressions->of($this->group, $this->states[$state])->sex;
     }
 
     /**
@@ -230,9 +239,10 @@ final class GroupTable
         $pair = $sire * 4096 + $dam;
         if (! isset($this->drawChances[$pair])) {
             $weights = [];
-            foreach ($this->gametesOf($sire) as [$left, $p]) {
-                foreach ($this->gametesOf($dam) as [$right, $q]) {
-                    $state = $this->state(new Diplotype($left, $right));
+            $strands = $this->meiosis->strands($this->group, $this->states[$dam])->entries();
+            foreach ($this->meiosis->strands($this->group, $this->states[$sire])->entries() as [$left, $p]) {
+                foreach ($strands as [$right, $q]) {
+                    $state = $this->number(new Diplotype($left, $right));
                     $weights[$state] = ($weights[$state] ?? 0.0) + $p->toFloat() * $q->toFloat();
                 }
             }
@@ -397,58 +407,6 @@ final class GroupTable
 
     public function number(Diplotype $diplotype): int
     {
-        return $this->state($diplotype);
-    }
-
-    /**
-     * @param list<Mask> $hiding
-     * @return list<array{int, Rational, float, Sex|null}>
-     */
-    private function crossed(int $sire, int $dam, array $hiding): array
-    {
-        $bySight = [];
-        foreach ($this->pool($sire) as [$left, $p]) {
-            foreach ($this->pool($dam) as [$right, $q]) {
-                $state = $this->state(new Diplotype($left, $right));
-                if (! $this->isLethal($state)) {
-                    $seen = $this->seen($state, $hiding);
-                    $weight = $p->times($q);
-                    $bySight[$seen][$state] = isset($bySight[$seen][$state]) ? $bySight[$seen][$state]->plus($weight) : $weight;
-                }
-            }
-        }
-        $young = [];
-        foreach ($bySight as $weights) {
-            $total = array_reduce($weights, static fn (Rational $sum, Rational $weight): Rational => $sum->plus($weight), Rational::zero());
-            $look = $this->look(array_map(static fn (Rational $weight): Rational => $weight->dividedBy($total), $weights));
-            $young[] = [$look, $total, $total->toFloat(), $this->sexOf(array_key_first($weights))];
-        }
-
-        return $young;
-    }
-
-    /** @return list<array{list<string>, Rational}> P(haplotype | look), the animals of the look taken together */
-    private function pool(int $look): array
-    {
-        $pool = [];
-        foreach ($this->looks[$look] as $state => $p) {
-            foreach ($this->gametesOf($state) as [$haplotype, $q]) {
-                $key = implode('.', $haplotype);
-                $pool[$key] = [$haplotype, isset($pool[$key]) ? $pool[$key][1]->plus($p->times($q)) : $p->times($q)];
-            }
-        }
-
-        return array_values($pool);
-    }
-
-    /** @return list<array{list<string>, Rational}> */
-    private function gametesOf(int $state): array
-    {
-        return $this->gametes[$state] ??= array_values($this->group->gametes($this->states[$state])->entries());
-    }
-
-    private function state(Diplotype $diplotype): int
-    {
         if (! isset($this->numberOfState[$diplotype->key])) {
             $this->states[] = $diplotype;
             $this->numberOfState[$diplotype->key] = count($this->states) - 1;
@@ -457,39 +415,73 @@ final class GroupTable
         return $this->numberOfState[$diplotype->key];
     }
 
-    /** @param array<int, Rational> $weights that sum to 1 */
-    private function look(array $weights): int
+    /**
+     * @param list<Mask> $hiding
+     * @return list<array{int, Rational, float, Sex|null}>
+     */
+    private function crossed(int $sire, int $dam, array $hiding): array
     {
-        ksort($weights);
-        $key = implode(' ', array_map(static fn (int $state, Rational $p): string => "{$state}:{$p->toString()}", array_keys($weights), $weights));
+        /** @var array<string, Weights<null>> $bySight */
+        $bySight = [];
+        foreach ($this->pool($sire) as [$left, $p]) {
+            foreach ($this->pool($dam) as [$right, $q]) {
+                $state = $this->number(new Diplotype($left, $right));
+                if (! $this->isLethal($state)) {
+                    $seen = $this->seen($state, $hiding);
+                    $bySight[$seen] ??= self::nothing();
+                    $bySight[$seen]->add($state, null, $p->times($q));
+                }
+            }
+        }
+        $young = [];
+        foreach ($bySight as $weights) {
+            $total = $weights->total();
+            $young[] = [$this->look($weights), $total, $total->toFloat(), $this->sexOf((int) array_key_first($weights->entries()))];
+        }
+
+        return $young;
+    }
+
+    /** @return array<array-key, array{list<string>, Rational}> P(haplotype | look), the animals of the look taken together */
+    private function pool(int $look): array
+    {
+        if (! isset($this->pools[$look])) {
+            /** @var Weights<list<string>> $pool */
+            $pool = new Weights;
+            foreach ($this->looks[$look] as $state => $p) {
+                foreach ($this->meiosis->strands($this->group, $this->states[$state])->entries() as $key => [$haplotype, $q]) {
+                    $pool->add($key, $haplotype, $p->times($q));
+                }
+            }
+            $this->pools[$look] = $pool->entries();
+        }
+
+        return $this->pools[$look];
+    }
+
+    /** @return Weights<null> */
+    private static function nothing(): Weights
+    {
+        /** @var Weights<null> $weights */
+        $weights = new Weights;
+
+        return $weights;
+    }
+
+    /** @param Weights<null> $weights by number of the diplotype */
+    private function look(Weights $weights): int
+    {
+        $shares = [];
+        foreach ($weights->shares() as $state => $p) {
+            $shares[(int) $state] = $p;
+        }
+        ksort($shares);
+        $key = implode(' ', array_map(static fn (int $state, Rational $p): string => "{$state}:{$p->toString()}", array_keys($shares), $shares));
         if (! isset($this->numberOfLook[$key])) {
-            $this->looks[] = $weights;
+            $this->looks[] = $shares;
             $this->numberOfLook[$key] = count($this->looks) - 1;
         }
 
         return $this->numberOfLook[$key];
-    }
-
-    private function meets(Diplotype $diplotype): bool
-    {
-        foreach ($this->group->loci as $i => $locus) {
-            $pair = $diplotype->pairAt($i);
-            if ($locus === Sex::LOCUS ? ! $this->target->acceptsSex(Sex::ofAlleles($pair)) : ! $this->target->accepts($this->catalogue->form($locus, ...$pair))) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private function dies(Diplotype $diplotype): bool
-    {
-        foreach ($this->group->loci as $i => $locus) {
-            if ($locus !== Sex::LOCUS && $this->catalogue->form($locus, ...$diplotype->pairAt($i))->isLethal()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -402,7 +402,7 @@ final class Simulation
         $genotypes = [];
         $sum = 0.0;
         foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
-            $genotypes[] = [array_map(static fn (GroupTable $table): int => $table->number($state[$table->group->key]), $this->space->groups), $sum += $p->toFloat()];
+            $genotypes[] = [array_map(static fn (GroupTable $table): int => $table->number($state->at($table->group)), $this->space->groups), $sum += $p->toFloat()];
         }
 
         return $genotypes;

@@ -11,6 +11,7 @@ use Destino\Genome\Form;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Notation\Printer;
 use Destino\Notation\TargetCondition;
 use Destino\Probability\Distribution;
@@ -203,7 +204,8 @@ final class Space
             if ($only === null || $only === $i) {
                 $weighted = [];
                 foreach ($table->looks[$looks[$i]] as $state => $p) {
-                    $weighted[] = [$table->states[$state]->key, [$table->group->key => $table->states[$state]], $p];
+                    $own = State::of([$table->group->key => $table->states[$state]]);
+                    $weighted[] = [$own->key, $own, $p];
                 }
                 $factors[] = new JointBelief([$table->group->key], Distribution::ofWeighted($weighted));
             }

@@ -50,7 +50,7 @@ final class Welfare
         $marks = [];
         foreach ($founder->belief->factors as $factor) {
             foreach ($factor->states->entries() as [$state]) {
-                foreach ($state as $diplotype) {
+                foreach ($state->diplotypes as $diplotype) {
                     foreach (array_merge(...$diplotype->haplotypes) as $allele) {
                         if (isset($this->troubled()[$allele])) {
                             $marks[$diplotype->key] = true;

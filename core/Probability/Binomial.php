@@ -12,12 +12,14 @@ final readonly class Binomial
     /** Above this the integers of the exact answer have too many digits to wait for. */
     public const MOST_EGGS = 10_000;
 
+    public Probability $chance;
+
     /**
      * @param int<0, max> $eggs
      *
      * @throws InvalidNumber when the eggs are negative or too many, or the chance lies outside [0, 1]
      */
-    public function __construct(public int $eggs, public Rational $chance)
+    public function __construct(public int $eggs, Rational $chance)
     {
         if ($eggs < 0) { // @phpstan-ignore smaller.alwaysFalse (callers outside the analysed code)
             throw InvalidNumber::notACount('eggs', $eggs);
@@ -25,9 +27,7 @@ final readonly class Binomial
         if ($eggs > self::MOST_EGGS) {
             throw InvalidNumber::tooMany('eggs', $eggs, self::MOST_EGGS);
         }
-        if ($chance->isNegative() || $chance->compareTo(Rational::one()) > 0) {
-            throw InvalidNumber::outsideUnitInterval($chance);
-        }
+        $this->chance = Probability::from($chance);
     }
 
     /** P(hits = k). */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Probability;
 
-use LogicException;
-
 /**
  * A finite probability distribution: values under distinct keys, with exact probabilities that sum to 1.
  *
@@ -35,7 +33,7 @@ final readonly class Distribution
      * @param iterable<array{string, V, Rational}> $weighted key, value, probability
      * @return self<V>
      *
-     * @throws LogicException when the probabilities do not sum to 1: a fault of the program, never of the input
+     * @throws InvalidNumber when a probability is negative, or all do not sum to 1
      */
     public static function ofWeighted(iterable $weighted): self
     {
@@ -45,11 +43,14 @@ final readonly class Distribution
             if ($weight->isZero()) {
                 continue;
             }
+            if ($weight->isNegative()) {
+                throw InvalidNumber::negativeWeight($key, $weight->toString());
+            }
             $entries[$key] = [$value, isset($entries[$key]) ? $entries[$key][1]->plus($weight) : $weight];
             $total = $total->plus($weight);
         }
         if (! $total->isOne()) {
-            throw new LogicException("A distribution must sum to 1, and this one sums to {$total->toString()}.");
+            throw InvalidNumber::notNormalised($total->toString());
         }
 
         return new self($entries);

@@ -7,6 +7,8 @@ namespace Destino\Probability;
 /** How unlikely it is to see so few, or so many, hits: k hits in n eggs at chance p, exactly. */
 final readonly class Luck
 {
+    public Probability $chance;
+
     private Binomial $law;
 
     /**
@@ -15,9 +17,10 @@ final readonly class Luck
      *
      * @throws InvalidNumber when the chance lies outside [0, 1], a count is negative, or there are more hits than eggs
      */
-    public function __construct(public Rational $chance, public int $eggs, public int $hits)
+    public function __construct(Rational $chance, public int $eggs, public int $hits)
     {
-        $this->law = new Binomial($eggs, $chance);
+        $this->chance = Probability::from($chance);
+        $this->law = new Binomial($eggs, $this->chance);
         if ($hits < 0) { // @phpstan-ignore smaller.alwaysFalse (callers outside the analysed code)
             throw InvalidNumber::notACount('hits', $hits);
         }

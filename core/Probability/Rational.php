@@ -14,11 +14,11 @@ use Brick\Math\RoundingMode;
  * a big result that fits again goes back. Both forms are exact, and a number has one form only, so equal numbers
  * print alike.
  */
-final readonly class Rational
+readonly class Rational
 {
     private const LONGEST_TEXT = 64;
 
-    private function __construct(
+    final protected function __construct(
         private int $numerator,
         private int $denominator,
         private ?BigInteger $bigNumerator = null,
@@ -135,21 +135,6 @@ final readonly class Rational
         return self::ofBig($digits, BigInteger::of(10)->power($places));
     }
 
-    /**
-     * A chance that a person typed.
-     *
-     * @throws InvalidNumber when unreadable, below 0 or above 1
-     */
-    public static function parseChance(string $text): self
-    {
-        $value = self::parse($text);
-        if ($value->isNegative() || $value->compareTo(self::one()) > 0) {
-            throw InvalidNumber::outsideUnitInterval($value);
-        }
-
-        return $value;
-    }
-
     /** @throws InvalidNumber when the denominator is 0 */
     public static function ofBig(BigInteger $numerator, BigInteger $denominator): self
     {
@@ -162,8 +147,7 @@ final readonly class Rational
         }
         $numerator = $numerator->quotient($common);
         $denominator = $denominator->quotient($common);
-        // 62 bits leave room to negate and to compare without a second thought.
-        if ($numerator->getBitLength() <= 62 && $denominator->getBitLength() <= 62) {
+        if (self::isNative($numerator) && self::isNative($denominator)) {
             return new self($numerator->toInt(), $denominator->toInt());
         }
 
@@ -324,6 +308,18 @@ final readonly class Rational
     public function denominator(): BigInteger
     {
         return $this->bigDenominator ?? BigInteger::of($this->denominator);
+    }
+
+    /** @return array{int, int, BigInteger|null, BigInteger|null} what it is made of, for a number of a narrower kind */
+    protected function parts(): array
+    {
+        return [$this->numerator, $this->denominator, $this->bigNumerator, $this->bigDenominator];
+    }
+
+    /** Whether it has the native form: all integers that can be negated. */
+    private static function isNative(BigInteger $number): bool
+    {
+        return $number->getBitLength() <= 62 || ($number->getBitLength() === 63 && ! $number->isEqualTo(PHP_INT_MIN));
     }
 
     private static function reduced(int $numerator, int $denominator): self

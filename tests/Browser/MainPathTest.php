@@ -162,7 +162,7 @@ class MainPathTest extends BrowserTestCase
 
     public function test_a_list_is_looked_at_and_brought_in(): void
     {
-        $list = sys_get_temp_dir().'/destino-list.csv';
+        $list = sys_get_temp_dir().'/destino-list-'.bin2hex(random_bytes(4)).'.csv';
         file_put_contents($list, "Name,Sex,Morph\nBollard,m,Pastel het Clown\nCapstan,f,Pastle\n");
         $browser = $this->browser()->visit('/exchange');
         $browser->find('#file')->sendKeys($list);

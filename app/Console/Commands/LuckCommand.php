@@ -6,7 +6,7 @@ use App\Documents\LuckDocument;
 use Destino\Pairing\QuestionError;
 use Destino\Probability\Binomial;
 use Destino\Probability\Luck;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 
 class LuckCommand extends AnswerCommand
 {
@@ -25,7 +25,7 @@ class LuckCommand extends AnswerCommand
                 throw QuestionError::missing($option, $what);
             }
         }
-        $luck = new Luck(Rational::parseChance((string) $this->option('chance')), $this->count('eggs'), $this->count('hits'));
+        $luck = new Luck(Probability::typed((string) $this->option('chance')), $this->count('eggs'), $this->count('hits'));
         if ($this->option('json')) {
             $this->printJson(LuckDocument::of($luck));
 

@@ -153,7 +153,7 @@ final readonly class Candidates
         foreach ($member->animal->testimonies ?? [] as $testimony) {
             foreach ($testimony->says->factors as $factor) {
                 foreach ($factor->states->entries() as [$state]) {
-                    $alleles += array_flip(array_merge(...array_map(static fn (Diplotype $one): array => array_merge(...$one->haplotypes), array_values($state))));
+                    $alleles += array_flip(array_merge(...array_map(static fn (Diplotype $one): array => array_merge(...$one->haplotypes), array_values($state->diplotypes))));
                 }
             }
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Destino\Inference\Conclusions;
 
 use Closure;
-use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\State;
 use Destino\Inference\Descent\Steps;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
@@ -26,8 +26,6 @@ use Destino\Probability\Rational;
  * Works out a family at its bundles of groups; where the records exclude each other, sets of up to two faults for each
  * matter are weighed over all loci and all young of the clutch, P(faults) · P(evidence | faults), several matters
  * together, and the answer is the mixture over them.
- *
- * @phpstan-type State array<string, Diplotype>
  * @phpstan-type Combination array{faults: list<Fault>, log: float, chosen: list<list<Fault>>}
  */
 final class Explainer

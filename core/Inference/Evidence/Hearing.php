@@ -7,18 +7,17 @@ namespace Destino\Inference\Evidence;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
 use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * What the statements about an animal say of some linkage groups.
- *
- * @phpstan-type State array<string, Diplotype>
  */
 final class Hearing
 {
@@ -54,41 +53,38 @@ final class Hearing
     /**
      * P(named part of a state | the statement), by the key of that part.
      *
-     * @return array<string, Rational>
+     * @return array<array-key, Rational>
      */
     public function chances(GenotypeSpace $space, Testimony $testimony): array
     {
         $named = $this->namedLoci($space->groups, $testimony);
-        $chances = [];
+        $chances = new Weights;
         foreach ($testimony->says->statesOver($space->groups) as [$state, $p]) {
-            $key = $this->namedPart($state, $space->groups, $named);
-            $chances[$key] = isset($chances[$key]) ? $chances[$key]->plus($p) : $p;
+            $chances->add($this->namedPart($state, $space->groups, $named), null, $p);
         }
 
-        return $chances;
+        return $chances->sums();
     }
 
     /**
-     * @param State $state
-     * @param array<string, Rational> $says
+     * @param array<array-key, Rational> $says
      * @param list<Mask> $hiding what else the animal has that hides what shows
      * @return Rational|null P(the named part | the statement); null where the statement excludes the state
      */
-    public function allows(array $state, GenotypeSpace $space, Testimony $testimony, array $says, array $hiding = []): ?Rational
+    public function allows(State $state, GenotypeSpace $space, Testimony $testimony, array $says, array $hiding = []): ?Rational
     {
         $named = $this->namedLoci($space->groups, $testimony);
         $chance = $says[$this->namedPart($state, $space->groups, $named)] ?? null;
-        if ($chance === null || $this->carriesAny($state, $space, $testimony->absent)) {
+        if ($chance === null || self::carriesAny($state, $testimony->absent)) {
             return null;
         }
         if (! $testimony->namesAllThatShows) {
             return $chance;
         }
         $masks = [...$hiding, ...$space->masksOf($space->number($state))];
-        foreach ($space->groups as $group) {
-            foreach ($group->loci as $i => $locus) {
-                $isNamed = $locus === Sex::LOCUS || isset($named[$locus]);
-                if (! $isNamed && $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i))->shows !== [] && ($masks === [] || ! $space->isHidden($state, $group, $i, $masks))) {
+        foreach ($space->law->expressions->ofState($state) as $expression) {
+            foreach ($expression->forms as $locus => $form) {
+                if (! isset($named[$locus]) && $form->shows !== [] && ($masks === [] || ! $space->isHidden($form, $masks))) {
                     return null;
                 }
             }
@@ -120,23 +116,22 @@ final class Hearing
     /**
      * The part of a state that a statement speaks about; with its phase where it names a whole group.
      *
-     * @param State $state
      * @param list<LinkageGroup> $groups
      * @param array<string, true> $named
      */
-    public function namedPart(array $state, array $groups, array $named): string
+    public function namedPart(State $state, array $groups, array $named): string
     {
         $parts = [];
         foreach ($groups as $group) {
             $own = array_filter($group->loci, static fn (string $locus): bool => isset($named[$locus]));
             $others = array_filter($group->loci, static fn (string $locus): bool => ! isset($named[$locus]) && $locus !== Sex::LOCUS);
             if ($own !== [] && $others === [] && count($group->loci) > 1) {
-                $parts[] = $state[$group->key]->key;
+                $parts[] = $state->at($group)->key;
 
                 continue;
             }
             foreach ($own as $i => $locus) {
-                $parts[] = SchoolChanges::pairKey(...$state[$group->key]->pairAt($i));
+                $parts[] = SchoolChanges::pairKey(...$state->at($group)->pairAt($i));
             }
         }
 
@@ -161,7 +156,7 @@ final class Hearing
         foreach ($space->groups as $group) {
             if (in_array($group->key, $belief->groups(), true)) {
                 foreach ($belief->factorOf($group)->states->entries() as [$state]) {
-                    $alleles += array_flip(array_merge(...$state[$group->key]->haplotypes));
+                    $alleles += array_flip(array_merge(...$state->at($group)->haplotypes));
                 }
             }
         }
@@ -170,19 +165,12 @@ final class Hearing
         return array_map(strval(...), array_keys($alleles));
     }
 
-    /**
-     * @param State $state
-     * @param list<string> $alleles
-     */
-    private function carriesAny(array $state, GenotypeSpace $space, array $alleles): bool
+    /** @param list<string> $alleles */
+    private static function carriesAny(State $state, array $alleles): bool
     {
         foreach ($alleles as $allele) {
-            foreach ($space->groups as $group) {
-                foreach ($state[$group->key]->haplotypes as $haplotype) {
-                    if (in_array($allele, $haplotype, true)) {
-                        return true;
-                    }
-                }
+            if ($state->copiesOf($allele) > 0) {
+                return true;
             }
         }
 

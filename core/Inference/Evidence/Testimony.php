@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Destino\Inference\Evidence;
 
 use Destino\Genome\Belief;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 
 /** One statement about an animal's genes, as somebody made it. */
 final readonly class Testimony
 {
     /**
      * @param Belief $says what the text of the statement means
-     * @param Rational $certainty c, how sure it is, 0 to 1: it weighs c for the genotypes that it allows against 1 − c for the others
+     * @param Probability $certainty c, how sure it is, 0 to 1: it weighs c for the genotypes that it allows against 1 − c for the others
      * @param bool $namesAllThatShows whether a gene that it leaves out is seen not to show
      * @param list<string> $absent alleles that it says the animal does not carry
      */
@@ -20,7 +20,7 @@ final readonly class Testimony
         public string $id,
         public Belief $says,
         public Source $source,
-        public Rational $certainty,
+        public Probability $certainty,
         public bool $namesAllThatShows,
         public array $absent = [],
     ) {}

@@ -33,10 +33,10 @@ final readonly class TestCross
                 [$sire, $dam] = $subject->sex === Sex::Male ? [$own, $other] : [$other, $own];
                 $looks = [];
                 foreach ($law->living($sire, $dam) as [$young, $p]) {
-                    $look = self::lookOf($catalogue, $group, $young[$group->key]);
+                    $look = self::lookOf($catalogue, $group, $young->at($group));
                     $looks[$look] = ($looks[$look] ?? 0.0) + $p->toFloat();
                 }
-                $cases[] = [$answerOf($own[$group->key]), $q->toFloat() * $m->toFloat(), $looks];
+                $cases[] = [$answerOf($own->at($group)), $q->toFloat() * $m->toFloat(), $looks];
             }
         }
 

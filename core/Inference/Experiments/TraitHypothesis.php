@@ -6,6 +6,7 @@ namespace Destino\Inference\Experiments;
 
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** A way in which an odd look might be inherited, as a little genetic model of its own. */
 enum TraitHypothesis: string
@@ -46,7 +47,7 @@ enum TraitHypothesis: string
      * The genotypes of an animal: pairs of gametes, each "trait gene/known gene", the trait's on X or Y where it is linked
      * to sex. Alleles: "+", "o" (the odd one), "k" (the known gene).
      *
-     * @return array<string, array{list<string>, Rational}> the two gametes and P(genotype | an animal of the collection at large)
+     * @return array<array-key, array{list<string>, Rational}> the two gametes and P(genotype | an animal of the collection at large)
      */
     public function genotypes(Sex $sex, bool $withKnown): array
     {
@@ -61,29 +62,29 @@ enum TraitHypothesis: string
                 $strands["{$allele}{$known}"] = $chance;
             }
         }
-        $genotypes = [];
+        /** @var Weights<list<string>> $genotypes */
+        $genotypes = new Weights;
         [$first, $second] = $this !== self::SexLinked ? ['', ''] : ($sex === Sex::Male ? ['X', 'Y'] : ['X', 'X']);
         foreach ($strands as $a => $p) {
             foreach ($strands as $b => $q) {
                 $pair = [$first.$a, $second.$b];
                 sort($pair);
-                $key = implode('~', $pair);
-                $genotypes[$key] = [$pair, isset($genotypes[$key]) ? $genotypes[$key][1]->plus($p->times($q)) : $p->times($q)];
+                $genotypes->add(implode('~', $pair), $pair, $p->times($q));
             }
         }
 
-        return $genotypes;
+        return $genotypes->entries();
     }
 
     /**
      * What a parent gives: the trait and the known gene go apart unless they are alleles; on sex chromosomes with so much recombination.
      *
      * @param list<string> $genotype
-     * @return array<string, Rational>
+     * @return array<array-key, Rational>
      */
     public function gametes(array $genotype, Rational $recombination): array
     {
-        $gametes = [];
+        $gametes = new Weights;
         $half = Rational::of(1, 2);
         foreach ([0, 1] as $strand) {
             foreach ([0, 1] as $known) {
@@ -93,17 +94,15 @@ enum TraitHypothesis: string
                 $share = $half->times($half);
                 if ($this === self::SexLinked) {
                     foreach ([[$own, $recombination->complement()], [$own[0].substr($other, 1), $recombination]] as [$gamete, $r]) {
-                        $key = substr($gamete, 0, -1).$k;
-                        $gametes[$key] = isset($gametes[$key]) ? $gametes[$key]->plus($share->times($r)) : $share->times($r);
+                        $gametes->add(substr($gamete, 0, -1).$k, null, $share->times($r));
                     }
                 } else {
-                    $key = substr($own, 0, -1).$k;
-                    $gametes[$key] = isset($gametes[$key]) ? $gametes[$key]->plus($share) : $share;
+                    $gametes->add(substr($own, 0, -1).$k, null, $share);
                 }
             }
         }
 
-        return $gametes;
+        return $gametes->sums();
     }
 
     /**

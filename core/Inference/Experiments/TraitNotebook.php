@@ -10,6 +10,7 @@ use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Factor;
 use Destino\Inference\Graph\Order;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * What an odd look may be, after what was bred: P(hypothesis | all young seen), given that the first animal looks odd (it is
@@ -146,7 +147,7 @@ final class TraitNotebook
 
     /**
      * @param list<TraitAnimal> $animals
-     * @return array{array<int, int>, list<Factor>, array<string, int>, array<string, array<string, array{list<string>, Rational}>>}
+     * @return array{array<int, int>, list<Factor>, array<string, int>, array<string, array<array-key, array{list<string>, Rational}>>}
      */
     private function graph(TraitHypothesis $hypothesis, array $animals): array
     {
@@ -174,7 +175,7 @@ final class TraitNotebook
 
     /**
      * @param array<string, int> $number
-     * @param array<string, array<string, array{list<string>, Rational}>> $genotypes
+     * @param array<string, array<array-key, array{list<string>, Rational}>> $genotypes
      */
     private function transmission(TraitHypothesis $hypothesis, TraitAnimal $animal, array $number, array $genotypes): Factor
     {
@@ -193,7 +194,7 @@ final class TraitNotebook
 
     /**
      * @param array<string, int> $number
-     * @param array<string, array<string, array{list<string>, Rational}>> $genotypes
+     * @param array<string, array<array-key, array{list<string>, Rational}>> $genotypes
      */
     private function eggs(TraitHypothesis $hypothesis, TraitAnimal $animal, array $number, array $genotypes): Factor
     {
@@ -211,13 +212,13 @@ final class TraitNotebook
         return Factor::dense([$number[$animal->sire ?? ''], $number[$animal->dam ?? '']], $table);
     }
 
-    /** @var array<string, array<string, array{list<string>, Rational}>> */
+    /** @var array<string, array<array-key, array{list<string>, Rational}>> */
     private array $young = [];
 
     /**
      * @param list<string> $sire
      * @param list<string> $dam
-     * @return array<string, array{list<string>, Rational}> P(genotype | parents, sex)
+     * @return array<array-key, array{list<string>, Rational}> P(genotype | parents, sex)
      */
     private function young(TraitHypothesis $hypothesis, array $sire, array $dam, Sex $sex): array
     {
@@ -225,8 +226,8 @@ final class TraitNotebook
         if (isset($this->young[$key])) {
             return $this->young[$key];
         }
-        $young = [];
-        $total = Rational::zero();
+        /** @var Weights<list<string>> $young */
+        $young = new Weights;
         foreach ($hypothesis->gametes($sire, $this->recombination) as $left => $p) {
             foreach ($hypothesis->gametes($dam, $this->recombination) as $right => $q) {
                 if ($hypothesis === TraitHypothesis::SexLinked && ($left[0] === 'Y') !== ($sex === Sex::Male)) {
@@ -234,13 +235,11 @@ final class TraitNotebook
                 }
                 $pair = [$left, $right];
                 sort($pair);
-                $own = implode('~', $pair);
-                $young[$own] = [$pair, isset($young[$own]) ? $young[$own][1]->plus($p->times($q)) : $p->times($q)];
-                $total = $total->plus($p->times($q));
+                $young->add(implode('~', $pair), $pair, $p->times($q));
             }
         }
 
-        return $this->young[$key] = array_map(static fn (array $one): array => [$one[0], $one[1]->dividedBy($total)], $young);
+        return $this->young[$key] = $young->normalised()->entries();
     }
 
     /**

@@ -8,6 +8,7 @@ use Destino\Genome\Mask;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * P(what is recorded of an animal with parents | its genotype) over a space. A statement that is c sure weighs c for what it
@@ -84,21 +85,22 @@ final readonly class AnimalEvidence
     {
         $chances = $this->context->hearing->chances($this->space, $testimony);
         $named = $this->context->hearing->namedLoci($this->space->groups, $testimony);
-        $allowed = $parts = [];
+        $allowed = [];
+        $parts = new Weights;
         foreach ($numbers as $number) {
             $state = $this->space->state($number);
             $allowed[$number] = $this->context->hearing->allows($state, $this->space, $testimony, $chances, $masks);
             if ($allowed[$number] !== null && $before !== null) {
-                $part = $this->context->hearing->namedPart($state, $this->space->groups, $named);
-                $parts[$part] = ($parts[$part] ?? Rational::zero())->plus($before[$number] ?? Rational::zero());
+                $parts->add($this->context->hearing->namedPart($state, $this->space->groups, $named), null, $before[$number] ?? Rational::zero());
             }
         }
+        $parts = $parts->sums();
         $weights = [];
         foreach ($numbers as $number) {
             $chance = $allowed[$number];
             $right = match (true) {
                 $chance === null => Rational::zero(),
-                $before !== null => self::share($chance, $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)]),
+                $before !== null => self::share($chance, $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)] ?? Rational::zero()),
                 default => Rational::one(),
             };
             $weights[$number] = match (true) {
@@ -126,17 +128,16 @@ final readonly class AnimalEvidence
         }
         $isDam = $animal->dam !== null;
         $others = $this->model->domains[$this->i][$isDam ? $member->sires[0] : (string) $member->dam];
-        $before = [];
+        $before = new Weights;
         foreach ($this->context->beforehandOf($parent, $this->space) as $own => $p) {
             foreach ($others as $other => $q) {
                 foreach ($isDam ? $this->space->living($other, $own) : $this->space->living($own, $other) as $number => $chance) {
-                    $weight = $p->times($q)->times($chance);
-                    $before[$number] = isset($before[$number]) ? $before[$number]->plus($weight) : $weight;
+                    $before->add($number, null, $p->times($q)->times($chance));
                 }
             }
         }
 
-        return $before;
+        return $before->numbered();
     }
 
     private static function share(Rational $chance, Rational $of): Rational

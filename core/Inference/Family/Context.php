@@ -12,6 +12,7 @@ use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Inference\Inheritance\Outside;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** What every family of a collection is read with. */
 final readonly class Context
@@ -42,12 +43,11 @@ final readonly class Context
     {
         $recorded = $this->descent->animal($member->id);
         $derived = $recorded === $member->animal || $member->animal === null ? $this->descent->of($member->id) : $this->descent->with($member->animal)->of($member->id);
-        $prior = [];
+        $prior = new Weights;
         foreach ($derived->belief->statesOver($space->groups) as [$state, $weight]) {
-            $number = $space->number($state);
-            $prior[$number] = isset($prior[$number]) ? $prior[$number]->plus($weight) : $weight;
+            $prior->add($space->number($state), null, $weight);
         }
 
-        return $prior;
+        return $prior->numbered();
     }
 }

@@ -8,6 +8,7 @@ use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** Animals that are joined by parentage, parents before their young, with those from outside and the eggs that were counted. */
 final readonly class Family
@@ -180,7 +181,7 @@ final readonly class Family
         if ($one->dam === null) {
             $outsiders[$dam] ??= Member::outsider($dam, Sex::Female);
         }
-        $total = array_reduce($weights, static fn (Rational $sum, Rational $weight): Rational => $sum->plus($weight), Rational::zero());
+        $total = Weights::sum($weights);
         $shares = array_map(static fn (Rational $weight): Rational => $weight->dividedBy($total), $weights);
         $litter = $clutch !== null ? $batch : 'pair '.implode(' ', array_map(static fn (?string $sire): string => $sire ?? '-', $recorded)).' x '.($one->dam ?? "- {$one->id}");
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
-use Destino\Genome\Diplotype;
+use Destino\Genome\State;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Probability\Distribution;
 
@@ -13,7 +13,7 @@ final readonly class FamilyPosterior
 {
     /**
      * @param list<string> $groups keys of the linkage groups
-     * @param array<string, Distribution<array<string, Diplotype>>> $of P(diplotypes | everything) by animal; those that are left out are wild type
+     * @param array<string, Distribution<State>> $of P(genotype | everything) by animal; those that are left out are wild type
      * @param list<Contradiction> $contradictions
      * @param list<Contradiction> $unlikely evidence that is possible, and hardly so
      * @param bool $isDisputed whether other groups of the family have a say in it, since something is wrong somewhere

@@ -10,6 +10,7 @@ use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\Target;
 use Destino\Notation\TargetCondition;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * P(genotype) of the founders of a family over some groups: what is stated of them, or, of those from outside, what is
@@ -82,16 +83,14 @@ final readonly class FounderPrior
         if ($own === []) {
             return $prior;
         }
-        $more = [];
+        $more = new Weights;
         foreach ($prior as $number => $weight) {
             foreach ($this->altered->withOneMore($this->space->state($number), $own) as [$state, $share]) {
-                $with = $this->space->number($state);
-                $chance = $weight->times($share);
-                $more[$with] = isset($more[$with]) ? $more[$with]->plus($chance) : $chance;
+                $more->add($this->space->number($state), null, $weight->times($share));
             }
         }
 
-        return $more;
+        return $more->numbered();
     }
 
     /** @return array<string, list<string>> */

@@ -6,6 +6,7 @@ namespace Destino\Inference\Family;
 
 use Destino\Genome\Sex;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * Who another sire may be: any male here that is not the recorded sire nor among the young or their descendants, and one
@@ -23,9 +24,10 @@ final readonly class OtherMales
     {
         $males = ($model->context->otherMales)($model->hypothesis->family, $litter);
         $share = Rational::of(1, count($males) + 1);
-        $found = [];
+        /** @var Weights<list<array<int, Rational>>> $found */
+        $found = new Weights;
         $outside = array_values($model->outsiders[Family::otherSireOf($litter)]);
-        $found['outside'] = [$share, $outside];
+        $found->add('outside', $outside, $share);
         foreach ($males as $id) {
             $priors = [];
             $key = '';
@@ -38,10 +40,10 @@ final readonly class OtherMales
                 }
                 $key .= '|';
             }
-            $found[$key] = [isset($found[$key]) ? $found[$key][0]->plus($share) : $share, $priors];
+            $found->add($key, $priors, $share);
         }
 
-        return new self(array_column($found, 0), array_column($found, 1));
+        return new self(array_column($found->entries(), 1), array_column($found->entries(), 0));
     }
 
     public static function member(Context $context, string $id): Member

@@ -4,42 +4,42 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Faults;
 
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 
 /** How often what is recorded is wrong: assumed figures, each of which a keeper may edit. */
 final readonly class ErrorRates
 {
-    /** @var Rational P(an animal whose form hides others carries one copy of a given gene unseen) */
-    public Rational $masked;
+    /** @var Probability P(an animal whose form hides others carries one copy of a given gene unseen) */
+    public Probability $masked;
 
-    /** @var Rational P(the eggs of a clutch with several possible sires have each their own) */
-    public Rational $mixed;
+    /** @var Probability P(the eggs of a clutch with several possible sires have each their own) */
+    public Probability $mixed;
 
     /**
-     * @param Rational $unrecorded P(an animal carries one copy of a gene that nobody mentioned)
-     * @param Rational $misidentified P(a hatchling is taken for what it is not, badly enough that the records exclude it)
-     * @param Rational $otherSire P(the sire of a clutch is another male, sperm kept from an earlier season included)
-     * @param Rational $misnamed P(a gene is another line or allele than it is called)
-     * @param Rational $mutation P(a gamete carries a new mutation to a given allele)
-     * @param Rational $lethalDead P(an egg of a lethal form is what was seen | an egg is seen dead where such a form is possible)
+     * @param Probability $unrecorded P(an animal carries one copy of a gene that nobody mentioned)
+     * @param Probability $misidentified P(a hatchling is taken for what it is not, badly enough that the records exclude it)
+     * @param Probability $otherSire P(the sire of a clutch is another male, sperm kept from an earlier season included)
+     * @param Probability $misnamed P(a gene is another line or allele than it is called)
+     * @param Probability $mutation P(a gamete carries a new mutation to a given allele)
+     * @param Probability $lethalDead P(an egg of a lethal form is what was seen | an egg is seen dead where such a form is possible)
      */
     public function __construct(
-        public Rational $unrecorded,
-        public Rational $misidentified,
-        public Rational $otherSire,
-        public Rational $misnamed,
-        public Rational $mutation,
-        public Rational $lethalDead,
-        ?Rational $masked = null,
-        ?Rational $mixed = null,
+        public Probability $unrecorded,
+        public Probability $misidentified,
+        public Probability $otherSire,
+        public Probability $misnamed,
+        public Probability $mutation,
+        public Probability $lethalDead,
+        ?Probability $masked = null,
+        ?Probability $mixed = null,
     ) {
-        $this->masked = $masked ?? Rational::of(1, 10);
-        $this->mixed = $mixed ?? Rational::zero();
+        $this->masked = $masked ?? Probability::ratio(1, 10);
+        $this->mixed = $mixed ?? Probability::ratio(0, 1);
     }
 
     public static function assumed(): self
     {
-        return new self(Rational::of(1, 20), Rational::of(1, 1000), Rational::of(1, 100), Rational::of(1, 1000), Rational::of(1, 1_000_000), Rational::of(9, 10));
+        return new self(Probability::ratio(1, 20), Probability::ratio(1, 1000), Probability::ratio(1, 100), Probability::ratio(1, 1000), Probability::ratio(1, 1_000_000), Probability::ratio(9, 10));
     }
 
     /** P(one fault); a count of eggs is misidentified egg by egg, and one of two gametes mutates. */
@@ -55,7 +55,7 @@ final readonly class ErrorRates
         };
     }
 
-    /** @return array<string, Rational> by name */
+    /** @return array<string, Probability> by name */
     public function all(): array
     {
         return ['unrecorded' => $this->unrecorded, 'misidentified' => $this->misidentified, 'other-sire' => $this->otherSire, 'misnamed' => $this->misnamed, 'masked' => $this->masked, 'mutation' => $this->mutation, 'lethal-dead' => $this->lethalDead, 'mixed-paternity' => $this->mixed];

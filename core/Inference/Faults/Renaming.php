@@ -9,6 +9,7 @@ use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
 use Destino\Genome\JointBelief;
+use Destino\Genome\State;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Notation\Clause;
 use Destino\Notation\Target;
@@ -19,8 +20,6 @@ use Destino\Probability\Rational;
 /**
  * What statements and looks say once a gene is known to be called by a wrong name: the alleles become another one, of the
  * same locus or of another, or some gene that is not looked at here.
- *
- * @phpstan-type State array<string, Diplotype>
  */
 final readonly class Renaming
 {
@@ -57,7 +56,7 @@ final readonly class Renaming
             $weighted = [];
             foreach ($factor->states->entries() as [$state, $chance]) {
                 $new = $this->state($state, $belief);
-                $groups = array_values(array_unique([...$groups, ...array_keys($new)]));
+                $groups = array_values(array_unique([...$groups, ...array_keys($new->diplotypes)]));
                 $weighted[] = [$new, $chance];
             }
             $factors[] = $this->factor($groups, $weighted, $belief);
@@ -66,14 +65,10 @@ final readonly class Renaming
         return new Belief($belief->sex, $this->apart($factors, $belief));
     }
 
-    /**
-     * @param State $state
-     * @return State
-     */
-    public function state(array $state, Belief $of): array
+    public function state(State $state, Belief $of): State
     {
         $moved = 0;
-        foreach ($state as $key => $diplotype) {
+        foreach ($state->diplotypes as $key => $diplotype) {
             [$first, $second] = array_map(function (array $haplotype) use (&$moved): array {
                 return array_map(function (string $allele) use (&$moved): string {
                     if (! in_array($allele, $this->alleles, true)) {
@@ -85,21 +80,18 @@ final readonly class Renaming
                     return $isSameLocus ? $this->instead : Allele::WILD;
                 }, $haplotype);
             }, $diplotype->haplotypes);
-            $state[$key] = new Diplotype($first, $second);
+            $state = $state->with($this->catalogue->groups[$key], new Diplotype($first, $second));
         }
 
         return $this->instead === null ? $state : $this->added($state, $this->instead, $moved, $of);
     }
 
-    /**
-     * @param State $state
-     * @return State with so many copies of an allele in the place of wild ones
-     */
-    private function added(array $state, string $allele, int $copies, Belief $of): array
+    /** The genotype with so many copies of an allele in the place of wild ones. */
+    private function added(State $state, string $allele, int $copies, Belief $of): State
     {
         $group = $this->catalogue->groupOf($this->catalogue->allele($allele)->locus);
         $at = $group->indexOf($this->catalogue->allele($allele)->locus);
-        $haplotypes = ($state[$group->key] ?? $group->wildType($of->sex))->haplotypes;
+        $haplotypes = ($state->diplotypes[$group->key] ?? $group->wildType($of->sex))->haplotypes;
         foreach ([0, 1] as $strand) {
             if ($copies > 0 && $haplotypes[$strand][$at] === Allele::WILD) {
                 $haplotypes[$strand][$at] = $allele;
@@ -107,7 +99,7 @@ final readonly class Renaming
             }
         }
 
-        return [$group->key => new Diplotype(array_values($haplotypes[0]), array_values($haplotypes[1]))] + $state;
+        return $state->with($group, new Diplotype(array_values($haplotypes[0]), array_values($haplotypes[1])));
     }
 
     /**
@@ -120,9 +112,10 @@ final readonly class Renaming
         foreach ($weighted as [$state, $chance]) {
             $whole = [];
             foreach ($groups as $group) {
-                $whole[$group] = $state[$group] ?? $this->catalogue->groups[$group]->wildType($of->sex);
+                $whole[$group] = $state->diplotypes[$group] ?? $this->catalogue->groups[$group]->wildType($of->sex);
             }
-            $states[] = [implode('|', array_map(static fn (Diplotype $one): string => $one->key, $whole)), $whole, $chance];
+            $whole = State::of($whole);
+            $states[] = [$whole->key, $whole, $chance];
         }
 
         return new JointBelief($groups, Distribution::ofWeighted($states));
@@ -141,7 +134,7 @@ final readonly class Renaming
             $own = array_values(array_diff($factor->groups, array_keys($held)));
             $held += array_fill_keys($own, true);
             if ($own !== []) {
-                $left[] = $own === $factor->groups ? $factor : $this->factor($own, array_map(static fn (array $entry): array => [array_intersect_key($entry[0], array_flip($own)), $entry[1]], array_values($factor->states->entries())), $of);
+                $left[] = $own === $factor->groups ? $factor : $this->factor($own, array_map(static fn (array $entry): array => [State::of(array_intersect_key($entry[0]->diplotypes, array_flip($own))), $entry[1]], array_values($factor->states->entries())), $of);
             }
         }
 

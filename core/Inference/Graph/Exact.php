@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Inference\Graph;
 
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * Exact rationals, for families of the size that a person could check.
@@ -85,7 +86,7 @@ final readonly class Exact implements Arithmetic
 
     public function shares(array $table, int $size): ?array
     {
-        $sum = array_reduce($table, static fn (Rational $sum, Rational $entry): Rational => $sum->plus($entry), Rational::zero());
+        $sum = Weights::sum($table);
         if ($sum->isZero()) {
             return null;
         }

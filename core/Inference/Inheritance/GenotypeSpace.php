@@ -6,24 +6,27 @@ namespace Destino\Inference\Inheritance;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\Concealment;
-use Destino\Genome\Diplotype;
+use Destino\Genome\Expressions;
+use Destino\Genome\Form;
+use Destino\Genome\Gamete;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 
 /**
  * The genotypes over some linkage groups, each met once and numbered, with how they are inherited, what is seen of them and
  * what they hide.
- *
- * @phpstan-type State array<string, Diplotype>
  */
 final class GenotypeSpace
 {
     public readonly string $key;
 
     public readonly YoungLaw $law;
+
+    private readonly Expressions $expressions;
 
     /** @var list<State> */
     private array $states = [];
@@ -45,6 +48,7 @@ final class GenotypeSpace
     {
         $this->key = implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
         $this->law = new YoungLaw($catalogue, $groups);
+        $this->expressions = $this->law->expressions;
     }
 
     /** @return list<string> keys of the groups */
@@ -75,37 +79,29 @@ final class GenotypeSpace
         return $this->holds(Sex::LOCUS);
     }
 
-    /** @param State $state */
-    public function number(array $state): int
+    public function number(State $state): int
     {
-        $key = YoungLaw::key($state);
-        if (! isset($this->numbers[$key])) {
-            $this->numbers[$key] = count($this->states);
+        if (! isset($this->numbers[$state->key])) {
+            $this->numbers[$state->key] = count($this->states);
             $this->states[] = $state;
         }
 
-        return $this->numbers[$key];
+        return $this->numbers[$state->key];
     }
 
-    /** @return State */
-    public function state(int $number): array
+    public function state(int $number): State
     {
         return $this->states[$number];
     }
 
     public function keyOf(int $number): string
     {
-        return YoungLaw::key($this->states[$number]);
+        return $this->states[$number]->key;
     }
 
     public function wild(Sex $sex): int
     {
-        $state = [];
-        foreach ($this->groups as $group) {
-            $state[$group->key] = $group->wildType($sex);
-        }
-
-        return $this->number($state);
+        return $this->number(State::wild($this->groups, $sex));
     }
 
     /** @return array<int, Rational> P(genotype of a living young | parents); empty where all die */
@@ -130,17 +126,17 @@ final class GenotypeSpace
     {
         $key = "m{$sire} {$dam} ".implode(',', $alleles);
         if (! isset($this->young[$key])) {
-            $paternal = $this->law->gametesOf($this->states[$sire], Sex::Male);
-            $maternal = $this->law->gametesOf($this->states[$dam], Sex::Female);
-            $half = Rational::of(1, 2);
-            $mutant = [];
-            foreach ([$this->law->joined($this->mutated($paternal, $alleles), $maternal), $this->law->joined($paternal, $this->mutated($maternal, $alleles))] as $young) {
-                foreach ($young as [$state, $chance]) {
-                    $number = $this->number($state);
-                    $mutant[$number] = isset($mutant[$number]) ? $mutant[$number]->plus($chance->times($half)) : $chance->times($half);
+            $meiosis = $this->law->meiosis;
+            $paternal = $meiosis->gametes($this->groups, $this->states[$sire])->entries();
+            $maternal = $meiosis->gametes($this->groups, $this->states[$dam])->entries();
+            $mutant = $meiosis->joined($this->mutated($paternal, $alleles), $maternal);
+            $mutant->merge($meiosis->joined($paternal, $this->mutated($maternal, $alleles)));
+            $this->young[$key] = [];
+            foreach ($mutant->entries() as [$state, $chance]) {
+                if (! $this->expressions->isLethal($state)) {
+                    $this->young[$key][$this->number($state)] = $chance->dividedBy(Rational::of(2));
                 }
             }
-            $this->young[$key] = array_filter($mutant, fn (int $number): bool => ! $this->isLethal($number), ARRAY_FILTER_USE_KEY);
         }
 
         return $this->young[$key];
@@ -148,18 +144,12 @@ final class GenotypeSpace
 
     public function isLethal(int $number): bool
     {
-        return $this->law->isLethal($this->states[$number]);
+        return $this->expressions->isLethal($this->states[$number]);
     }
 
     public function sexOf(int $number): ?Sex
     {
-        foreach ($this->groups as $group) {
-            if ($group->holdsSex()) {
-                return Sex::ofAlleles($this->states[$number][$group->key]->pairAt($group->indexOf(Sex::LOCUS)));
-            }
-        }
-
-        return null;
+        return $this->expressions->sexOf($this->states[$number]);
     }
 
     /** @return list<Mask> what this genotype is hidden by, or hides by itself */
@@ -167,11 +157,10 @@ final class GenotypeSpace
     {
         if (! isset($this->masks[$number])) {
             $found = [];
-            foreach ($this->groups as $group) {
-                foreach ($group->loci as $i => $locus) {
-                    $pair = $this->states[$number][$group->key]->pairAt($i);
-                    foreach ($locus === Sex::LOCUS ? [] : $this->catalogue->masksAt($locus) as $mask) {
-                        if ($mask->hides !== Concealment::Part && $mask->form->fits(static fn (string $allele): int => ($pair[0] === $allele ? 1 : 0) + ($pair[1] === $allele ? 1 : 0))) {
+            foreach ($this->expressions->ofState($this->states[$number]) as $expression) {
+                foreach ($expression->forms as $locus => $form) {
+                    foreach ($this->catalogue->masksAt($locus) as $mask) {
+                        if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
                             $found[] = $mask;
                         }
                     }
@@ -221,17 +210,14 @@ final class GenotypeSpace
     }
 
     /**
-     * Whether what shows at a locus is out of sight.
+     * Whether what shows of a form is out of sight.
      *
-     * @param State $state
      * @param list<Mask> $masks
      */
-    public function isHidden(array $state, LinkageGroup $group, int $i, array $masks): bool
+    public function isHidden(Form $form, array $masks): bool
     {
-        $locus = $group->loci[$i];
-        $form = $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i));
         foreach ($masks as $mask) {
-            if ($mask->locus !== $locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele))) === []) {
+            if ($mask->locus !== $form->locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele))) === []) {
                 return true;
             }
         }
@@ -239,22 +225,24 @@ final class GenotypeSpace
         return false;
     }
 
-    /**
-     * @param State $state
-     * @param list<Mask> $masks
-     */
-    private function meets(array $state, Target $saw, array $masks): bool
+    /** @param list<Mask> $masks */
+    private function meets(State $state, Target $saw, array $masks): bool
     {
-        foreach ($this->groups as $group) {
-            foreach ($group->loci as $i => $locus) {
-                $pair = $state[$group->key]->pairAt($i);
-                if ($locus === Sex::LOCUS) {
-                    if (! $saw->acceptsSex(Sex::ofAlleles($pair))) {
-                        return false;
-                    }
-                } elseif (! $saw->accepts($this->catalogue->form($locus, ...$pair), $masks !== [] && $this->isHidden($state, $group, $i, $masks))) {
+        foreach ($this->expressions->ofState($state) as $expression) {
+            if ($masks === []) {
+                if (! $expression->meets($saw)) {
                     return false;
                 }
+
+                continue;
+            }
+            foreach ($expression->forms as $form) {
+                if (! $saw->accepts($form, $this->isHidden($form, $masks))) {
+                    return false;
+                }
+            }
+            if ($expression->sex !== null && ! $saw->acceptsSex($expression->sex)) {
+                return false;
             }
         }
 
@@ -262,7 +250,7 @@ final class GenotypeSpace
     }
 
     /**
-     * @param array<string, array{State, Rational}> $young
+     * @param array<array-key, array{State, Rational}> $young
      * @return array<int, Rational>
      */
     private function numbered(array $young): array
@@ -276,26 +264,17 @@ final class GenotypeSpace
     }
 
     /**
-     * @param list<array{array<string, list<string>>, Rational}> $gametes
+     * @param array<array-key, array{Gamete, Rational}> $gametes
      * @param list<string> $alleles
-     * @return list<array{array<string, list<string>>, Rational}> with one of the alleles in its place, whatever stood there
+     * @return list<array{Gamete, Rational}> with one of the alleles in its place, whatever stood there
      */
     private function mutated(array $gametes, array $alleles): array
     {
         $mutated = [];
-        foreach ($gametes as [$haplotypes, $chance]) {
-            foreach ($alleles as $allele) {
-                $locus = $this->catalogue->allele($allele)->locus;
-                $with = $haplotypes;
-                foreach ($this->groups as $group) {
-                    $at = array_search($locus, $group->loci, true);
-                    if ($at !== false) {
-                        $strand = $haplotypes[$group->key];
-                        $strand[$at] = $allele;
-                        $with[$group->key] = array_values($strand);
-                    }
-                }
-                $mutated[] = [$with, $chance->dividedBy(Rational::of(count($alleles)))];
+        foreach ($gametes as [$gamete, $chance]) {
+            foreach ($alleles as $key) {
+                $allele = $this->catalogue->allele($key);
+                $mutated[] = [$gamete->with($allele, $this->catalogue->groupOf($allele->locus)), $chance->dividedBy(Rational::of(count($alleles)))];
             }
         }
 

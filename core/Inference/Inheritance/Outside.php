@@ -7,16 +7,17 @@ namespace Destino\Inference\Inheritance;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
+use Destino\Genome\Gamete;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * An animal from outside the records: P(genotype) from the frequencies of alleles among the founders of the collection,
  * counted as if fifty animals without the gene stood beside them (an assumed figure), and from the rate of genes that
  * nobody mentioned. Its two haplotypes are independent.
- *
- * @phpstan-type State array<string, Diplotype>
  */
 final readonly class Outside
 {
@@ -24,7 +25,7 @@ final readonly class Outside
     public const OTHERS = 50;
 
     /**
-     * @param array<string, Rational> $copies expected copies of each allele among the founders
+     * @param array<array-key, Rational> $copies expected copies of each allele among the founders
      * @param Rational $unrecorded P(an animal carries one copy of a gene that nobody mentioned)
      */
     public function __construct(private Catalogue $catalogue, private array $copies, private int $founders, private Rational $unrecorded) {}
@@ -45,23 +46,17 @@ final readonly class Outside
      */
     public function prior(GenotypeSpace $space, Sex $sex, array $alleles): array
     {
-        $states = [[[], Rational::one()]];
+        $states = [[State::none(), Rational::one()]];
         foreach ($space->groups as $group) {
             $longer = [];
             foreach ($this->diplotypes($group, $sex, $alleles) as [$diplotype, $p]) {
                 foreach ($states as [$state, $q]) {
-                    $longer[] = [$state + [$group->key => $diplotype], $p->times($q)];
+                    $longer[] = [$state->with($group, $diplotype), $p->times($q)];
                 }
             }
             $states = $longer;
         }
-        $prior = [];
-        foreach ($states as [$state, $p]) {
-            $number = $space->number($state);
-            $prior[$number] = isset($prior[$number]) ? $prior[$number]->plus($p) : $p;
-        }
-
-        return $prior;
+        return Weights::of(array_map(static fn (array $one): array => [$space->number($one[0]), null, $one[1]], $states))->numbered();
     }
 
     /**
@@ -69,7 +64,7 @@ final readonly class Outside
      *
      * @param list<LinkageGroup> $groups
      * @param list<string> $alleles
-     * @return list<array{array<string, list<string>>, Rational}>
+     * @return list<array{Gamete, Rational}>
      */
     public function gametes(array $groups, Sex $sex, array $alleles): array
     {
@@ -87,7 +82,7 @@ final readonly class Outside
             $gametes = $longer;
         }
 
-        return $gametes;
+        return array_map(static fn (array $one): array => [new Gamete($one[0]), $one[1]], $gametes);
     }
 
     /**

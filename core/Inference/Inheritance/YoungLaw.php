@@ -4,227 +4,90 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Inheritance;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
+use Destino\Genome\Expressions;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\Meiosis;
+use Destino\Genome\Requirement;
 use Destino\Genome\Sex;
-use Destino\Notation\Target;
+use Destino\Genome\State;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /**
  * P(genotype of a young | genotypes of its parents) over some linkage groups, worked out once for each pair of genotypes.
  * What is recorded as an animal has hatched, so forms that die in the egg are left out and the rest is scaled.
- *
- * @phpstan-type State array<string, Diplotype>
- * @phpstan-type Gamete array{array<string, list<string>>, Rational}
  */
 final class YoungLaw
 {
-    /** @var array<string, array<string, array{State, Rational}>> living young by pair of parents */
+    /** @var array<string, array<array-key, array{State, Rational}>> living young by pair of parents */
     private array $living = [];
 
-    /** @var array<string, array<string, array{State, Rational}>> eggs by pair of parents */
+    /** @var array<string, Weights<State>> eggs by pair of parents */
     private array $eggs = [];
 
-    /** @var array<string, list<Gamete>> */
-    private array $gametes = [];
+    public readonly Meiosis $meiosis;
 
-    /** @var array<string, bool> */
-    private array $lethal = [];
+    public readonly Expressions $expressions;
 
     /** @param list<LinkageGroup> $groups */
-    public function __construct(private readonly Catalogue $catalogue, private readonly array $groups) {}
+    public function __construct(Catalogue $catalogue, private readonly array $groups)
+    {
+        $this->meiosis = new Meiosis;
+        $this->expressions = new Expressions($catalogue);
+    }
 
     /**
      * @param State|null $sire null for one outside the records: wild type
-     * @param State|null $dam
-     * @return array<string, array{State, Rational}> living young by key; empty where all die
+     * @return array<array-key, array{State, Rational}> living young by key; empty where all die
      */
-    public function living(?array $sire, ?array $dam): array
+    public function living(?State $sire, ?State $dam): array
     {
-        $pair = self::key($sire).' x '.self::key($dam);
-        if (isset($this->living[$pair])) {
-            return $this->living[$pair];
-        }
-        $alive = array_filter($this->eggs($sire, $dam), fn (array $young): bool => ! $this->isLethal($young[0]));
-        $total = array_reduce($alive, static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]), Rational::zero());
-
-        return $this->living[$pair] = $total->isOne() ? $alive : array_map(static fn (array $young): array => [$young[0], $young[1]->dividedBy($total)], $alive);
-    }
-
-    /**
-     * @param State|null $sire
-     * @param State|null $dam
-     * @return array<string, array{State, Rational}> eggs by key
-     */
-    public function eggs(?array $sire, ?array $dam): array
-    {
-        return $this->eggs[self::key($sire).' x '.self::key($dam)] ??= $this->joined($this->gametesOf($sire, Sex::Male), $this->gametesOf($dam, Sex::Female));
-    }
-
-    /**
-     * @param list<Gamete> $paternal
-     * @param list<Gamete> $maternal
-     * @return array<string, array{State, Rational}>
-     */
-    public function joined(array $paternal, array $maternal): array
-    {
-        $young = [];
-        foreach ($paternal as [$left, $p]) {
-            foreach ($maternal as [$right, $q]) {
-                $state = [];
-                foreach ($this->groups as $group) {
-                    $state[$group->key] = new Diplotype($left[$group->key], $right[$group->key]);
-                }
-                $key = self::key($state);
-                $chance = $p->times($q);
-                $young[$key] = [$state, isset($young[$key]) ? $young[$key][1]->plus($chance) : $chance];
-            }
+        $pair = self::keyOf($sire, $dam);
+        if (! isset($this->living[$pair])) {
+            $alive = $this->laid($sire, $dam)->where(fn (State $egg): bool => ! $this->expressions->isLethal($egg));
+            $this->living[$pair] = $alive->isEmpty() ? [] : $alive->normalised()->entries();
         }
 
-        return $young;
+        return $this->living[$pair];
     }
 
-    /**
-     * @param State|null $parent
-     * @return list<Gamete>
-     */
-    public function gametesOf(?array $parent, Sex $sex): array
+    /** @return array<array-key, array{State, Rational}> eggs by key */
+    public function eggs(?State $sire, ?State $dam): array
     {
-        if ($parent === null) {
-            $parent = [];
-            foreach ($this->groups as $group) {
-                $parent[$group->key] = $group->wildType($sex);
-            }
-        }
-
-        return $this->gametes[self::key($parent)] ??= $this->meiosis($parent);
+        return $this->laid($sire, $dam)->entries();
     }
 
     /**
      * P(an egg was seen to be such | its parents): of those that live, or of those that are found dead.
      *
-     * @param State|null $sire
-     * @param State|null $dam
      * @param Rational $lethalDead P(it died of its form | it is dead and such a form is possible)
      */
-    public function seen(?array $sire, ?array $dam, Target $saw, bool $isDead, Rational $lethalDead): Rational
+    public function seen(?State $sire, ?State $dam, Requirement $saw, bool $isDead, Rational $lethalDead): Rational
     {
         if (! $isDead) {
             return $this->share($this->living($sire, $dam), $saw);
         }
-        $eggs = $this->eggs($sire, $dam);
-        $dying = array_filter($eggs, fn (array $young): bool => $this->isLethal($young[0]));
+        $eggs = $this->laid($sire, $dam);
+        $dying = $eggs->where($this->expressions->isLethal(...));
 
-        return $this->share($dying, $saw)->times($lethalDead)->plus($this->share($eggs, $saw)->times($lethalDead->complement()));
+        return $this->share($dying->entries(), $saw)->times($lethalDead)->plus($this->share($eggs->entries(), $saw)->times($lethalDead->complement()));
     }
 
-    /** @param State $state */
-    public function isLethal(array $state): bool
+    /** @return Weights<State> */
+    private function laid(?State $sire, ?State $dam): Weights
     {
-        return $this->lethal[self::key($state)] ??= $this->dies($state);
+        return $this->eggs[self::keyOf($sire, $dam)] ??= $this->meiosis->eggs($this->groups, $sire ?? State::wild($this->groups, Sex::Male), $dam ?? State::wild($this->groups, Sex::Female));
     }
 
-    /**
-     * Whether a genotype meets what a condition asks of these groups.
-     *
-     * @param State $state
-     */
-    public function accepts(array $state, Target $saw): bool
+    private static function keyOf(?State $sire, ?State $dam): string
     {
-        foreach ($this->groups as $group) {
-            foreach ($group->loci as $i => $locus) {
-                $pair = $state[$group->key]->pairAt($i);
-                if ($locus === Sex::LOCUS ? ! $saw->acceptsSex(Sex::ofAlleles($pair)) : ! $saw->accepts($this->catalogue->form($locus, ...$pair))) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
+        return ($sire->key ?? '-').' x '.($dam->key ?? '-');
     }
 
-    /** @param State|null $state */
-    public static function key(?array $state): string
+    /** @param array<array-key, array{State, Rational}> $young */
+    private function share(array $young, Requirement $saw): Rational
     {
-        if ($state === null) {
-            return '-';
-        }
-        if (count($state) > 1) {
-            ksort($state);
-        }
-
-        return implode('|', array_map(static fn (Diplotype $diplotype): string => $diplotype->key, $state));
-    }
-
-    /** @param array<string, array{State, Rational}> $young */
-    private function share(array $young, Target $saw): Rational
-    {
-        $sum = Rational::zero();
-        foreach ($young as [$state, $chance]) {
-            $sum = $this->accepts($state, $saw) ? $sum->plus($chance) : $sum;
-        }
-
-        return $sum;
-    }
-
-    /**
-     * @param State $parent
-     * @return list<Gamete>
-     */
-    private function meiosis(array $parent): array
-    {
-        $gametes = [[[], Rational::one()]];
-        foreach ($this->groups as $group) {
-            $longer = [];
-            foreach ($group->gametes($parent[$group->key])->entries() as [$haplotype, $chance]) {
-                foreach ($gametes as [$haplotypes, $p]) {
-                    $longer[] = [$haplotypes + [$group->key => $haplotype], $p->times($chance)];
-                }
-            }
-            $gametes = $longer;
-        }
-
-        return $gametes;
-    }
-
-    /** @param State $state */
-    private function dies(array $state): bool
-    {
-        foreach ($this->groups as $group) {
-            foreach ($group->loci as $i => $locus) {
-                if ($locus !== Sex::LOCUS && $this->catalogue->form($locus, ...$state[$group->key]->pairAt($i))->isLethal()) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * What a parent outside the records gives at the most: the wild type or any of some alleles, all alike.
-     *
-     * @param list<array<string, list<string>>> $haplotypes
-     * @return list<Gamete>
-     */
-    public static function alike(array $haplotypes): array
-    {
-        return array_map(static fn (array $haplotype): array => [$haplotype, Rational::of(1, count($haplotypes))], $haplotypes);
-    }
-
-    /** Whether a state is wild type all over, sex aside. */
-    public static function isWild(Diplotype $diplotype): bool
-    {
-        foreach ($diplotype->haplotypes as $haplotype) {
-            foreach ($haplotype as $allele) {
-                if ($allele !== Allele::WILD && $allele !== Sex::X && $allele !== Sex::Y) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
+        return Weights::sum(array_column(array_filter($young, fn (array $one): bool => $this->expressions->meets($one[0], $saw)), 1));
     }
 }

@@ -8,6 +8,7 @@ use Destino\Genome\Form;
 use Destino\Pairing\AlikeForms;
 use Destino\Pairing\Cross;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** P(form) per egg for every form that the cross can give, the wild type left out. */
 final readonly class FormOdds
@@ -15,18 +16,18 @@ final readonly class FormOdds
     /** @return list<array{Form, Rational}> in catalogue order */
     public static function of(Cross $cross): array
     {
-        $odds = [];
+        /** @var Weights<Form> $odds */
+        $odds = new Weights;
         foreach ($cross->blocks as $block) {
             foreach ($block->outcomes() as $outcome) {
                 foreach ($outcome->forms as $form) {
                     if (! $form->isWild()) {
-                        $key = AlikeForms::key($form);
-                        $odds[$key] = [$form, isset($odds[$key]) ? $odds[$key][1]->plus($outcome->probability) : $outcome->probability];
+                        $odds->add(AlikeForms::key($form), $form, $outcome->probability);
                     }
                 }
             }
         }
 
-        return array_values($odds);
+        return array_values($odds->entries());
     }
 }

@@ -9,6 +9,7 @@ use Destino\Genome\LookAlike;
 use Destino\Genome\Severity;
 use Destino\Pairing\Cross;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** Forms in one clutch that the catalogue counts as look-alikes. */
 final readonly class LookAlikesInClutch implements AdviceRule
@@ -48,6 +49,6 @@ final readonly class LookAlikesInClutch implements AdviceRule
     {
         $loci = array_unique(array_map(static fn (array $entry): string => $entry[0]->locus, $alike));
 
-        return count($loci) > 1 ? null : array_reduce($alike, static fn (Rational $sum, array $entry): Rational => $sum->plus($entry[1]), Rational::zero());
+        return count($loci) > 1 ? null : Weights::sum(array_map(static fn (array $entry): Rational => $entry[1], $alike));
     }
 }

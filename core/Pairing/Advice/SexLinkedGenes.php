@@ -37,7 +37,7 @@ final readonly class SexLinkedGenes implements AdviceRule
     private function text(Cross $cross, Allele $allele, Rational $sons, Rational $r): string
     {
         $group = $cross->catalogue->sexGroup();
-        $phases = count(array_filter($cross->sire->factorOf($group)->states->entries(), static fn (array $entry): bool => $group->makerOf($entry[0][$group->key], $allele->locus) !== null));
+        $phases = count(array_filter($cross->sire->factorOf($group)->states->entries(), static fn (array $entry): bool => $group->makerOf($entry[0]->at($group), $allele->locus) !== null));
         $unknown = $phases > 1
             ? ' It is not known whether this male is a male maker or a female maker; each counts as equally likely here, and his first clutches will tell.'
             : '';

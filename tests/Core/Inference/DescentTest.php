@@ -13,7 +13,7 @@ use Destino\Inference\Evidence\InferenceError;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Notation\Printer;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -139,7 +139,7 @@ final class DescentTest extends TestCase
 
     private static function testimony(string $id, string $text, Source $source, string $certainty, Sex $sex): Testimony
     {
-        return new Testimony($id, Shelf::reader()->read($text, $sex)->beliefOrFail(), $source, Rational::parse($certainty), true);
+        return new Testimony($id, Shelf::reader()->read($text, $sex)->beliefOrFail(), $source, Probability::typed($certainty), true);
     }
 
     private static function text(Derived $derived): string

@@ -18,6 +18,7 @@ use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Exact;
 use Destino\Inference\Graph\Factor;
 use Destino\Inference\Graph\Order;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -128,7 +129,7 @@ final class FamiliesTest extends TestCase
         $group = Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($gene)->locus);
         $individuals = self::animals($founders);
         foreach ($young as [$id, $sex, $sire, $dam, $genes]) {
-            $said = new \Destino\Inference\Evidence\Testimony("{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Rational::one(), true);
+            $said = new \Destino\Inference\Evidence\Testimony("{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Probability::one(), true);
             $individuals[$id] = new Individual($id, Sex::from($sex), $sire, $dam, [$said]);
         }
         $kindred = new Kindred(Shelf::catalogue(), $individuals);
@@ -216,7 +217,7 @@ final class FamiliesTest extends TestCase
     {
         $animals = [];
         foreach ($said as [$id, $sex, $genes]) {
-            $animals[$id] = new Individual($id, Sex::from($sex), null, null, [new \Destino\Inference\Evidence\Testimony($id, Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Rational::one(), false)]);
+            $animals[$id] = new Individual($id, Sex::from($sex), null, null, [new \Destino\Inference\Evidence\Testimony($id, Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Probability::one(), false)]);
         }
 
         return $animals;

@@ -168,7 +168,7 @@ final class KindredTest extends TestCase
         $r = Shelf::catalogue()->sexGroup()->recombination[0]->toFloat();
         $maker = 0.0;
         foreach ($states->entries() as [$state, $p]) {
-            $maker += Shelf::catalogue()->sexGroup()->makerOf($state['sex'] ?? array_values($state)[0], 'banana') === Sex::Male ? $p->toFloat() : 0.0;
+            $maker += Shelf::catalogue()->sexGroup()->makerOf(array_values($state->diplotypes)[0], 'banana') === Sex::Male ? $p->toFloat() : 0.0;
         }
         self::assertEqualsWithDelta((1 - $r) ** 5 / ((1 - $r) ** 5 + $r ** 5), $maker, 1e-9);
     }
@@ -190,7 +190,7 @@ final class KindredTest extends TestCase
         // The mixture: D carries it with the odds of that explanation.
         $carries = 0.0;
         foreach ($posterior->of['animal D']->entries() as [$state, $p]) {
-            $carries += PlainEnumeration::isMutant($state['piebald']) ? $p->toFloat() : 0.0;
+            $carries += PlainEnumeration::isMutant($state->diplotypes['piebald']) ? $p->toFloat() : 0.0;
         }
         self::assertEqualsWithDelta($odds['unrecorded D'], $carries, 2e-3);
     }
@@ -211,7 +211,7 @@ final class KindredTest extends TestCase
         $answer = self::kindred($document)->posterior(0, [Shelf::catalogue()->groupOf('spider')])->of['animal S'];
         $spider = 0.0;
         foreach ($answer->entries() as [$state, $p]) {
-            $spider += PlainEnumeration::isMutant($state['spider']) ? $p->toFloat() : 0.0;
+            $spider += PlainEnumeration::isMutant($state->diplotypes['spider']) ? $p->toFloat() : 0.0;
         }
         // Carrying: 9/10 · 1/4 + 1/10 · 3/4; not: 1/10 · 1/2.
         self::assertEqualsWithDelta(.3 / (.3 + .05), $spider, 1e-9);
@@ -243,7 +243,7 @@ final class KindredTest extends TestCase
     {
         $prior = [];
         foreach (Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver([$group]) as [$state, $p]) {
-            $prior[$state[$group->key]->key] = [$state[$group->key], ($prior[$state[$group->key]->key][1] ?? 0.0) + $p->toFloat()];
+            $prior[$state->key] = [$state->at($group), ($prior[$state->key][1] ?? 0.0) + $p->toFloat()];
         }
 
         return $prior;

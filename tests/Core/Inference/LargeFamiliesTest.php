@@ -25,6 +25,7 @@ use Destino\Inference\Graph\Order;
 use Destino\Inference\Graph\Sampler;
 use Destino\Inference\Graph\TooWide;
 use Destino\Inference\Inheritance\GenotypeSpace;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -215,7 +216,7 @@ final class LargeFamiliesTest extends TestCase
 
     private static function founder(string $id, Sex $sex, string $said): Individual
     {
-        return new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($said, $sex), Source::Own, Rational::one(), false)]);
+        return new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($said, $sex), Source::Own, Probability::one(), false)]);
     }
 
     /** @return array{array<int, int>, list<Factor>} some variables of two to four values, with tables a third of whose entries are 0 */

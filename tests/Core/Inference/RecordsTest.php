@@ -15,6 +15,7 @@ use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Tally;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Notation\Printer;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -101,8 +102,8 @@ final class RecordsTest extends TestCase
         self::assertSame('25/89', self::of($perhaps, 'S', 'clown')['clown/+']);
         $pastel = self::infer([self::animal('S', 'male', 'Mojave Pastel'), self::animal('D', 'female', 'Mojave'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'only Super Mojave']]);
         self::assertSame('Super Mojave possible Pastel (50%)', $pastel['animals'][2]['text']);
-        $seen = new Individual('K', Sex::Male, 'S', 'D', [new Testimony('1', Shelf::belief('Super Mojave', Sex::Male), Source::Own, Rational::one(), true)]);
-        $founder = static fn (string $id, Sex $sex, string $text): Individual => new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($text, $sex), Source::Own, Rational::one(), true)]);
+        $seen = new Individual('K', Sex::Male, 'S', 'D', [new Testimony('1', Shelf::belief('Super Mojave', Sex::Male), Source::Own, Probability::one(), true)]);
+        $founder = static fn (string $id, Sex $sex, string $text): Individual => new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($text, $sex), Source::Own, Probability::one(), true)]);
         $derived = (new Descent(Shelf::catalogue(), ['S' => $founder('S', Sex::Male, 'Mojave Pastel'), 'D' => $founder('D', Sex::Female, 'Mojave'), 'K' => $seen]))->of('K');
         self::assertSame('Super Mojave possible Pastel (50%)', (new Printer(Shelf::catalogue()))->belief($derived->belief), 'as a statement that names all that shows');
     }
@@ -146,10 +147,10 @@ final class RecordsTest extends TestCase
 
     public function testWhatIsSaidTwiceCountsOnce(): void
     {
-        $say = static fn (string $id, Source $source): Testimony => new Testimony($id, Shelf::belief('Clown', Sex::Female), $source, Rational::of(4, 5), false);
+        $say = static fn (string $id, Source $source): Testimony => new Testimony($id, Shelf::belief('Clown', Sex::Female), $source, Probability::ratio(4, 5), false);
         $with = static fn (Testimony ...$all): string => (new Printer(Shelf::catalogue()))->belief((new Descent(Shelf::catalogue(), [
-            'S' => new Individual('S', Sex::Male, null, null, [new Testimony('s', Shelf::belief('het Clown', Sex::Male), Source::Own, Rational::one(), false)]),
-            'D' => new Individual('D', Sex::Female, null, null, [new Testimony('d', Shelf::belief('het Clown'), Source::Own, Rational::one(), false)]),
+            'S' => new Individual('S', Sex::Male, null, null, [new Testimony('s', Shelf::belief('het Clown', Sex::Male), Source::Own, Probability::one(), false)]),
+            'D' => new Individual('D', Sex::Female, null, null, [new Testimony('d', Shelf::belief('het Clown'), Source::Own, Probability::one(), false)]),
             'K' => new Individual('K', Sex::Female, 'S', 'D', array_values($all)),
         ]))->of('K')->belief);
         self::assertSame($with($say('1', Source::Own)), $with($say('1', Source::Own), $say('2', Source::Own), $say('3', Source::Own)));
@@ -171,8 +172,8 @@ final class RecordsTest extends TestCase
     public function testWhatALaboratoryDoesNotFindIsBelievedToItsCertainty(): void
     {
         $lab = static fn (string $certainty): string => (new Printer(Shelf::catalogue()))->belief((new Descent(Shelf::catalogue(), ['F' => new Individual('F', Sex::Female, null, null, [
-            new Testimony('1', Shelf::belief('66% het Clown'), Source::Seller, Rational::one(), false),
-            new Testimony('2', Shelf::belief('Normal'), Source::Laboratory, Rational::parse($certainty), false, ['clown']),
+            new Testimony('1', Shelf::belief('66% het Clown'), Source::Seller, Probability::one(), false),
+            new Testimony('2', Shelf::belief('Normal'), Source::Laboratory, Probability::typed($certainty), false, ['clown']),
         ])]))->of('F')->belief);
         self::assertSame('Normal', $lab('1'));
         self::assertSame('2% het Clown', $lab('99/100'), '2/3 · 0.01 against 1/3 · 0.99');

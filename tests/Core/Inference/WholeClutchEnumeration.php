@@ -45,13 +45,13 @@ final class WholeClutchEnumeration
         foreach ($males as $i => $states) {
             foreach ($states as [$own, $p]) {
                 foreach ($dams as [$maternal, $q]) {
-                    $weight = $p->times($q)->toFloat() / count($sires) * $this->evidence($own, $maternal);
+                    $weight = $p->times($q)->toFloat() / count($sires) * $this->evidence($own->diplotypes, $maternal->diplotypes);
                     $this->total += $weight;
                     $this->sires[$i] = ($this->sires[$i] ?? 0.0) + $weight;
-                    $this->note('D', $maternal, $weight);
+                    $this->note('D', $maternal->diplotypes, $weight);
                     foreach ($males as $j => $others) { // who is not the sire stays as he was believed to be
                         foreach ($j === $i ? [[$own, $p]] : $others as [$other, $r]) {
-                            $this->note("S{$j}", $other, $j === $i ? $weight : $weight * $r->toFloat());
+                            $this->note("S{$j}", $other->diplotypes, $j === $i ? $weight : $weight * $r->toFloat());
                         }
                     }
                 }

@@ -12,7 +12,7 @@ use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Notation\Target;
-use Destino\Probability\Rational;
+use Destino\Probability\Probability;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -80,7 +80,7 @@ final class WholeClutchTest extends TestCase
     {
         // With 1 in 5 clutches mixed: one Clown and one plain egg of a Clown dam, sires Clown and Normal: only a mixed clutch gives both.
         $young = [[Shelf::shelf()->targets()->read('Clown'), 1, false], [Shelf::shelf()->targets()->read('not Clown'), 1, false]];
-        $rates = new ErrorRates(Rational::of(1, 20), Rational::of(1, 1000), Rational::of(1, 100), Rational::of(1, 1000), Rational::of(1, 1_000_000), Rational::of(9, 10), null, Rational::of(1, 5));
+        $rates = new ErrorRates(Probability::ratio(1, 20), Probability::ratio(1, 1000), Probability::ratio(1, 100), Probability::ratio(1, 1000), Probability::ratio(1, 1_000_000), Probability::ratio(9, 10), null, Probability::ratio(1, 5));
         self::assertTrue(self::isDisputed(self::kindred(['visual Clown', 'Normal'], 'visual Clown', [], $young)));
         $mixed = self::kindred(['visual Clown', '50% het Clown'], 'visual Clown', [], $young, $rates);
         self::assertFalse(self::isDisputed($mixed));
@@ -114,7 +114,7 @@ final class WholeClutchTest extends TestCase
      */
     private static function kindred(array $sires, string $dam, array $animals, array $counts, ?ErrorRates $rates = null): Kindred
     {
-        $founder = static fn (string $id, Sex $sex, string $text): Individual => new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($text, $sex), Source::Own, Rational::one(), false)]);
+        $founder = static fn (string $id, Sex $sex, string $text): Individual => new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($text, $sex), Source::Own, Probability::one(), false)]);
         $all = ['D' => $founder('D', Sex::Female, $dam)];
         foreach ($sires as $i => $text) {
             $all["S{$i}"] = $founder("S{$i}", Sex::Male, $text);

@@ -6,6 +6,7 @@ namespace Tests\Core\Inference;
 
 use Destino\Genome\Diplotype;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
 use Destino\Inference\Inheritance\YoungLaw;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
@@ -42,7 +43,7 @@ final class YoungLawTest extends TestCase
         foreach ($male->statesOver($groups) as [$left, $p]) {
             foreach ($female->statesOver($groups) as [$right, $q]) {
                 foreach ($law->eggs($left, $right) as [$young, $chance]) {
-                    $perEgg = ! $law->isLethal($young) && $law->accepts($young, $target) ? $perEgg->plus($p->times($q)->times($chance)) : $perEgg;
+                    $perEgg = ! $law->expressions->isLethal($young) && $law->expressions->meets($young, $target) ? $perEgg->plus($p->times($q)->times($chance)) : $perEgg;
                 }
                 $perHatchling = $perHatchling->plus($p->times($q)->times($law->seen($left, $right, $target, false, Rational::one())));
             }
@@ -59,7 +60,7 @@ final class YoungLawTest extends TestCase
     public function testEggsAndLivingYoungSumToOne(string $sire, string $dam, array $keys): void
     {
         [$law, $groups] = $this->law($keys);
-        $state = static fn (string $text, Sex $sex): array => Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0] ?? [];
+        $state = static fn (string $text, Sex $sex): State => Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0];
         foreach (['eggs', 'living'] as $which) {
             $sum = array_reduce($law->{$which}($state($sire, Sex::Male), $state($dam, Sex::Female)), static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]), Rational::zero());
             self::assertSame('1', $sum->toString());
@@ -69,7 +70,7 @@ final class YoungLawTest extends TestCase
     public function testAParentOutsideTheRecordsIsWildType(): void
     {
         [$law] = $this->law(['clown']);
-        $clown = ['clown' => new Diplotype(['clown'], ['clown'])];
+        $clown = State::of(['clown' => new Diplotype(['clown'], ['clown'])]);
         self::assertSame(['+~clown'], array_keys($law->living($clown, null)));
         self::assertSame(['+~+'], array_keys($law->living(null, null)));
     }
@@ -77,7 +78,7 @@ final class YoungLawTest extends TestCase
     public function testADeadEggIsReadWithTheWeightOfItsForm(): void
     {
         [$law] = $this->law(['spider']);
-        $spider = ['spider' => new Diplotype(['spider'], ['+'])];
+        $spider = State::of(['spider' => new Diplotype(['spider'], ['+'])]);
         $saw = Shelf::shelf()->targets()->read('Spider');
         // Two copies die, a quarter; among all eggs three quarters carry it.
         self::assertSame('1/4', $law->seen($spider, $spider, $saw, true, Rational::one())->toString());

@@ -239,7 +239,7 @@ final class LawsTest extends TestCase
             $longer = [];
             foreach ($states as [$state, $p]) {
                 foreach ($factor->states->entries() as [$more, $q]) {
-                    $longer[] = [$state + $more, $p->times($q)];
+                    $longer[] = [$state + $more->diplotypes, $p->times($q)];
                 }
             }
             $states = $longer;
