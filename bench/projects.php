@@ -5,8 +5,8 @@
 use App\Catalogue\CatalogueShelf;
 use App\Projects\ProjectReader;
 use Bench\Stopwatch;
-use Destino\Planning\PairFinder;
 use Destino\Planning\Planner;
+use Destino\Planning\Search\PairFinder;
 
 require __DIR__.'/../vendor/autoload.php';
 

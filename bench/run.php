@@ -7,9 +7,9 @@ use Bench\Site;
 use Bench\Stopwatch;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
+use Destino\Pairing\Asking\Prediction;
+use Destino\Pairing\Asking\Question;
 use Destino\Pairing\By;
-use Destino\Pairing\Prediction;
-use Destino\Pairing\Question;
 
 require __DIR__.'/../vendor/autoload.php';
 

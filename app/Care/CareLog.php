@@ -4,6 +4,7 @@ namespace App\Care;
 
 use App\Models\Animal;
 use App\Models\CareEntry;
+use App\Models\Enums\CareKind;
 use DateTimeImmutable;
 use Destino\Husbandry\Readiness;
 

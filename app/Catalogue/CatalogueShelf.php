@@ -10,7 +10,6 @@ use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\TargetReader;
 use Illuminate\Contracts\Cache\Repository;
-use ReflectionClass;
 use RuntimeException;
 
 /**
@@ -43,14 +42,15 @@ class CatalogueShelf
      * @param array<string, string> $schools of the house rules
      * @param array<string, string> $lines the line that a shared word means, of the house rules
      * @param list<GeneChange> $changes
+     * @param string $version of the code and the facts that answers are made by
      * @param bool $isSlashEither whether a slash between names that are mixed up means "one of these", of the house rules
      */
-    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null, private readonly bool $isSlashEither = false) {}
+    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null, private readonly bool $isSlashEither = false, private readonly string $version = '') {}
 
     /** @param list<GeneChange> $changes */
     public function forHouse(House $house, array $changes): self
     {
-        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache, $house->simple('slash') === 'either');
+        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache, $house->simple('slash') === 'either', $this->version);
         $shelf->base = $this;
 
         return $shelf;
@@ -59,7 +59,7 @@ class CatalogueShelf
     /** @param array<string, string> $schools chosen before those of the house */
     public function withSchools(array $schools): self
     {
-        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache, $this->isSlashEither);
+        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache, $this->isSlashEither, $this->version);
         $shelf->base = $this;
 
         return $shelf;
@@ -164,7 +164,7 @@ class CatalogueShelf
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */
     public function fingerprint(): string
     {
-        return $this->fingerprint ??= hash('xxh128', serialize([array_map(filemtime(...), glob(dirname((string) (new ReflectionClass(Catalogue::class))->getFileName()).'/*.php') ?: []), $this->schools, $this->lines, $this->isSlashEither, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
+        return $this->fingerprint ??= hash('xxh128', serialize([$this->version, $this->schools, $this->lines, $this->isSlashEither, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
     }
 
     /** @param array<string, string> $schools */

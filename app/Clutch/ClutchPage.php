@@ -2,17 +2,14 @@
 
 namespace App\Clutch;
 
-use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
-use App\Family\Family;
-use App\House\House;
-use App\House\PairingCheck;
+use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\ClutchCount;
 use App\Models\ClutchSire;
-use App\Models\User;
+use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
@@ -27,11 +24,11 @@ class ClutchPage
 
     private readonly Beliefs $beliefs;
 
-    public function __construct(public readonly Clutch $clutch, private readonly User $keeper, private readonly CatalogueShelf $shelf, private readonly House $house)
+    public function __construct(public readonly Clutch $clutch, private readonly Opened $opened)
     {
         $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
-        $this->beliefs = Beliefs::of($keeper, $shelf);
-        $this->hatchlings = array_values($clutch->hatchlings->map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $shelf->catalogue()))->all());
+        $this->beliefs = $opened->beliefs();
+        $this->hatchlings = array_values($clutch->hatchlings->map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $opened->shelf->catalogue()))->all());
     }
 
     /** @return list<Animal> the possible sires of the collection */
@@ -44,8 +41,8 @@ class ClutchPage
     public function account(): string
     {
         $kept = count($this->hatchlings);
-        $seen = (int) $this->clutch->counts->where('dead', false)->sum('count');
-        $dead = (int) $this->clutch->counts->where('dead', true)->sum('count');
+        $seen = (int) $this->clutch->counts->where('dead', false)->sum(fn (ClutchCount $count): int => $count->count);
+        $dead = (int) $this->clutch->counts->where('dead', true)->sum(fn (ClutchCount $count): int => $count->count);
         $parts = array_filter([
             $this->clutch->eggs_good === null ? null : "{$this->clutch->eggs_good} good eggs",
             $this->clutch->eggs_infertile === null ? null : "{$this->clutch->eggs_infertile} infertile",
@@ -78,10 +75,10 @@ class ClutchPage
             return null;
         }
         try {
-            $target = $this->shelf->targets()->read($count->saw);
+            $target = $this->opened->shelf->targets()->read($count->saw);
             $sum = Rational::zero();
             foreach ($sires as $sire) {
-                $sum = $sum->plus(TargetOdds::of(Cross::of($this->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($this->clutch->dam_id)), $target)->chance->perEgg());
+                $sum = $sum->plus(TargetOdds::of(Cross::of($this->opened->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($this->clutch->dam_id)), $target)->chance->perEgg());
             }
 
             return $sum->dividedBy(Rational::of(count($sires)));
@@ -93,11 +90,10 @@ class ClutchPage
     /** @return list<array{sire: Animal, verdict: Verdict}> what the house rules say of the pairing */
     public function verdicts(): array
     {
-        $family = Family::of($this->keeper);
         $verdicts = [];
         foreach ($this->sires() as $sire) {
             if (! $sire->trashed() && ! $this->clutch->dam->trashed()) {
-                $verdicts[] = ['sire' => $sire, 'verdict' => PairingCheck::of($sire, $this->clutch->dam, $family, $this->beliefs, $this->house, $this->shelf)];
+                $verdicts[] = ['sire' => $sire, 'verdict' => PairingCheck::of($sire, $this->clutch->dam, $this->opened)];
             }
         }
 

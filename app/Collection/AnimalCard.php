@@ -2,10 +2,12 @@
 
 namespace App\Collection;
 
-use App\Care\CareKind;
 use App\Drawing\Bead;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\Enums\CareKind;
+use App\Models\Enums\Precision;
+use App\Models\Enums\Status;
 use DateTimeImmutable;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;

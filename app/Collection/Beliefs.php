@@ -4,11 +4,9 @@ namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
 use App\Drawing\Bead;
+use App\Drawing\GenotypeBeads;
 use App\House\House;
 use App\Models\User;
-use App\Pairing\GenotypeBeads;
-use App\Prove\ClutchParents;
-use App\Prove\Kin;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\JointBelief;
@@ -29,7 +27,6 @@ use Destino\Notation\Target;
 use Destino\Probability\Distribution;
 use Destino\Probability\Probability;
 use Destino\Probability\Rational;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 
@@ -44,9 +41,6 @@ use LogicException;
  */
 class Beliefs
 {
-    /** Rises whenever what is kept changes its form or the way it is derived. */
-    private const FORM = '8:';
-
     /** Targets whose chances are kept. */
     private const TARGETS = 20;
 
@@ -108,13 +102,13 @@ class Beliefs
      * @param array<int, list<array{id: int, text: string, source: string, certainty: int, names_all: bool}>> $statements by animal
      * @param array<string, mixed>|null $seen clutches, counts and decisions (Kin::rows)
      */
-    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly int $keeper = 0, ?array $seen = null)
+    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly House $house, private readonly Kept $kept, private readonly int $keeper = 0, ?array $seen = null)
     {
         $this->clutches = $seen['clutches'] ?? [];
-        $this->kin = new Kin($keeper, ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]), $this->individuals(...), $shelf);
+        $this->kin = new Kin($keeper, ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]), $this->individuals(...), $shelf, $house, $kept);
     }
 
-    public static function of(User $keeper, CatalogueShelf $shelf): self
+    public static function of(User $keeper, CatalogueShelf $shelf, House $house, Kept $kept): self
     {
         $animals = $statements = [];
         foreach (DB::table('animals')->where('user_id', $keeper->id)->whereNull('deleted_at')->orderBy('id')->get(['id', 'sex', 'sire_id', 'dam_id', 'sire_name', 'clutch_id']) as $row) {
@@ -126,10 +120,7 @@ class Beliefs
         foreach ($rows as $row) {
             $statements[$row->animal_id][] = ['id' => $row->id, 'text' => $row->text, 'source' => $row->source, 'certainty' => (int) $row->certainty, 'names_all' => (bool) $row->names_all];
         }
-        $beliefs = new self($animals, $statements, $shelf, $keeper->id, Kin::rows($keeper->id));
-        app()->terminating($beliefs->keep(...));
-
-        return $beliefs;
+        return new self($animals, $statements, $shelf, $house, $kept, $keeper->id, Kin::rows($keeper->id));
     }
 
     /** @throws InferenceError when the records make no pedigree */
@@ -165,7 +156,7 @@ class Beliefs
     public function chanceOf(Target $target, int $id): Rational
     {
         $asked = hash('xxh128', $target->text.($target->sex === null ? '' : " {$target->sex->value}"));
-        $this->chances[$asked] ??= (array) Cache::get("beliefs:{$this->keeper}:chance:{$asked}", []);
+        $this->chances[$asked] ??= (array) $this->kept->get("beliefs:{$this->keeper}:chance:{$asked}");
         $key = $this->key($id);
         if (! isset($this->chances[$asked][$key])) {
             $this->chances[$asked][$key] = $target->chanceFor($this->belief($id), $this->shelf->catalogue());
@@ -188,7 +179,7 @@ class Beliefs
     /** @return list<Bead> */
     public function beads(int $id): array
     {
-        $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
+        $this->beads ??= (array) $this->kept->get("beliefs:{$this->keeper}:beads");
         $key = $this->key($id);
         if (! isset($this->beads[$key])) {
             $this->work($id, $key);
@@ -218,10 +209,10 @@ class Beliefs
             $this->keepChances($current);
         }
         if ($this->isChanged) {
-            Cache::put("beliefs:{$this->keeper}:beads", array_intersect_key($this->beads ?? [], $current), now()->addMonth());
-            Cache::put("beliefs:{$this->keeper}", array_intersect_key($this->words ?? [], $current), now()->addMonth());
+            $this->kept->put("beliefs:{$this->keeper}:beads", array_intersect_key($this->beads ?? [], $current));
+            $this->kept->put("beliefs:{$this->keeper}", array_intersect_key($this->words ?? [], $current));
             foreach (array_keys($this->newBodies) as $id) {
-                Cache::put("beliefs:{$this->keeper}:body:{$id}", $this->bodies[$id], now()->addMonth());
+                $this->kept->put("beliefs:{$this->keeper}:body:{$id}", $this->bodies[$id]);
             }
             $this->newBodies = [];
             $this->isChanged = false;
@@ -232,20 +223,20 @@ class Beliefs
     private function keepChances(array $current): void
     {
         foreach (array_keys($this->newChances) as $asked) {
-            Cache::put("beliefs:{$this->keeper}:chance:{$asked}", array_intersect_key($this->chances[$asked], $current), now()->addMonth());
+            $this->kept->put("beliefs:{$this->keeper}:chance:{$asked}", array_intersect_key($this->chances[$asked], $current));
         }
-        $targets = [...array_diff((array) Cache::get("beliefs:{$this->keeper}:targets", []), array_keys($this->newChances)), ...array_keys($this->newChances)];
+        $targets = [...array_diff((array) $this->kept->get("beliefs:{$this->keeper}:targets"), array_keys($this->newChances)), ...array_keys($this->newChances)];
         foreach (array_splice($targets, 0, max(0, count($targets) - self::TARGETS)) as $asked) {
-            Cache::forget("beliefs:{$this->keeper}:chance:{$asked}");
+            $this->kept->forget("beliefs:{$this->keeper}:chance:{$asked}");
         }
-        Cache::put("beliefs:{$this->keeper}:targets", $targets, now()->addMonth());
+        $this->kept->put("beliefs:{$this->keeper}:targets", $targets);
         $this->newChances = [];
     }
 
     /** @return Words */
     private function words(int $id): array
     {
-        $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
+        $this->words ??= (array) $this->kept->get("beliefs:{$this->keeper}");
         $key = $this->key($id);
         if (! isset($this->words[$key])) {
             $this->work($id, $key);
@@ -268,7 +259,7 @@ class Beliefs
     private function keptBody(int $id): ?array
     {
         if (! array_key_exists($id, $this->bodies)) {
-            $kept = Cache::get("beliefs:{$this->keeper}:body:{$id}");
+            $kept = $this->kept->get("beliefs:{$this->keeper}:body:{$id}");
             $this->bodies[$id] = is_array($kept) && $kept['key'] === $this->key($id) ? $kept : null;
         }
 
@@ -277,8 +268,8 @@ class Beliefs
 
     private function work(int $id, string $key): void
     {
-        $this->words ??= (array) Cache::get("beliefs:{$this->keeper}", []);
-        $this->beads ??= (array) Cache::get("beliefs:{$this->keeper}:beads", []);
+        $this->words ??= (array) $this->kept->get("beliefs:{$this->keeper}");
+        $this->beads ??= (array) $this->kept->get("beliefs:{$this->keeper}:beads");
         $derived = $this->derived($id);
         $derived = new Derived($derived->belief, $derived->reasons, array_values(array_filter($derived->conflicts, fn (Conflict $conflict): bool => $this->stands($conflict, $id))));
         $belief = $this->withRelatives($derived->belief, $id);
@@ -412,7 +403,7 @@ class Beliefs
 
         $isHalfKnown = ($parents[0] === '-') !== ($parents[1] === '-');
 
-        return $this->keys[$id] = hash('xxh128', self::FORM.serialize([$this->sexOf($id), $this->statements[$id] ?? [], $parents, $this->facts, $isHalfKnown ? $this->outside() : '']));
+        return $this->keys[$id] = hash('xxh128', serialize([$this->sexOf($id), $this->statements[$id] ?? [], $parents, $this->facts, $isHalfKnown ? $this->outside() : '']));
     }
 
     private function sexOf(int $id): ?string
@@ -427,7 +418,7 @@ class Beliefs
     {
         if ($this->outside === null) {
             $founders = array_keys(array_filter($this->animals, fn (array $animal): bool => ! isset($this->animals[$animal['sire_id'] ?? 0]) && ! isset($this->animals[$animal['dam_id'] ?? 0])));
-            $this->outside = hash('xxh128', serialize([$founders, array_intersect_key($this->statements, array_flip($founders)), app(House::class)->number('error_unrecorded')]));
+            $this->outside = hash('xxh128', serialize([$founders, array_intersect_key($this->statements, array_flip($founders)), $this->house->number('error_unrecorded')]));
         }
 
         return $this->outside;
@@ -435,7 +426,7 @@ class Beliefs
 
     private function descent(): Descent
     {
-        return $this->descent ??= new Descent($this->shelf->catalogue(), $this->individuals(), null, Kin::rates(app(House::class))->unrecorded);
+        return $this->descent ??= new Descent($this->shelf->catalogue(), $this->individuals(), null, Kin::rates($this->house)->unrecorded);
     }
 
     /** What follows from statements and parents alone. */

@@ -2,6 +2,7 @@
 
 namespace App\Collection;
 
+use App\Models\Enums\Status;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 

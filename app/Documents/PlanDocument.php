@@ -2,11 +2,11 @@
 
 namespace App\Documents;
 
-use Destino\Planning\Founder;
-use Destino\Planning\Outcome;
+use Destino\Planning\Given\Founder;
 use Destino\Planning\Plan;
-use Destino\Planning\Route;
-use Destino\Planning\RouteStep;
+use Destino\Planning\Play\Outcome;
+use Destino\Planning\Search\Route;
+use Destino\Planning\Search\RouteStep;
 
 /** A plan as the document destino-plan/1. */
 class PlanDocument

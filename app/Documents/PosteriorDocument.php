@@ -2,8 +2,7 @@
 
 namespace App\Documents;
 
-use App\Prove\FaultWords;
-use App\Prove\PedigreeReader;
+use App\Words\FaultWords;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;

@@ -62,7 +62,11 @@ class Treemap
         return [...$tiles, $own];
     }
 
-    /** The worst aspect ratio in a row. @param  list<float>  $row */
+    /**
+     * The worst aspect ratio in a row.
+     *
+     * @param  list<float>  $row
+     */
     private static function worst(array $row, float $side): float
     {
         $sum = array_sum($row);

@@ -2,18 +2,16 @@
 
 namespace App\Exchange;
 
-use App\Collection\Beliefs;
-use App\Family\Family;
+use App\Collection\Opened;
 use App\Models\Animal;
-use App\Models\User;
 
 /** The animals of a collection as CSV, under headings that the import understands. */
 class AnimalSheet
 {
     /** @param resource $stream */
-    public static function write($stream, User $keeper, Beliefs $beliefs): void
+    public static function write($stream, Opened $opened): void
     {
-        $family = Family::of($keeper);
+        [$keeper, $beliefs, $family] = [$opened->keeper(), $opened->beliefs(), $opened->family()];
         $headings = array_map(fn (Field $field): string => $field->value, Field::cases());
         fputcsv($stream, $headings, ',', '"', '');
         /** @var Animal $animal */

@@ -3,9 +3,9 @@
 namespace App\Exchange;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Precision;
-use App\Collection\Status;
 use App\Http\Requests\CareRequest;
+use App\Models\Enums\Precision;
+use App\Models\Enums\Status;
 use App\Models\User;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;

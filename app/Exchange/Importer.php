@@ -3,18 +3,16 @@
 namespace App\Exchange;
 
 use App\Collection\Numbering;
-use App\Family\Family;
-use App\House\House;
+use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Rack;
-use App\Models\User;
 use Destino\Husbandry\PedigreeError;
 use Illuminate\Support\Facades\DB;
 
 /** Writes the rows of a plan into a collection: all of them or, where anything goes wrong, none. */
 class Importer
 {
-    public function __construct(private readonly User $keeper, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened) {}
 
     /**
      * @param  list<ImportRow>  $rows
@@ -28,7 +26,7 @@ class Importer
             $made = [];
             $places = [];
             foreach ($rows as $row) {
-                $animal = $this->keeper->animals()->create($this->values($row, $places));
+                $animal = $this->opened->keeper()->animals()->create($this->values($row, $places));
                 $animal->statements()->create(['text' => $row->genesUnread ? 'Normal' : $row->genes, 'source' => $row->saidBy, 'on' => $row->values['acquired_on'], 'names_all' => ! $row->genesUnread]);
                 if ($row->grams !== null) {
                     $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => $row->grams]);
@@ -52,9 +50,9 @@ class Importer
     private function values(ImportRow $row, array &$places): array
     {
         $values = $row->values;
-        $values['number'] ??= Numbering::next($this->keeper, $this->house, (int) substr($values['hatched_on'] ?? now()->format('Y'), 0, 4));
-        if ($this->keeper->animals()->withTrashed()->where('number', $values['number'])->exists()) {
-            $values['number'] = Numbering::next($this->keeper, $this->house, (int) now()->format('Y')); // a repeated row that is wanted all the same
+        $values['number'] ??= Numbering::next($this->opened->keeper(), $this->opened->house, (int) substr($values['hatched_on'] ?? now()->format('Y'), 0, 4));
+        if ($this->opened->keeper()->animals()->withTrashed()->where('number', $values['number'])->exists()) {
+            $values['number'] = Numbering::next($this->opened->keeper(), $this->opened->house, (int) now()->format('Y')); // a repeated row that is wanted all the same
         }
         if ($row->rack === null) {
             return ['rack_row' => null, 'rack_column' => null] + $values;
@@ -70,7 +68,7 @@ class Importer
 
     private function rack(string $name, int $row, int $column): Rack
     {
-        $rack = $this->keeper->racks()->where('name', $name)->first() ?? $this->keeper->racks()->create(['name' => $name, 'rows' => 1, 'columns' => 1, 'position' => $this->keeper->racks()->count()]);
+        $rack = $this->opened->keeper()->racks()->where('name', $name)->first() ?? $this->opened->keeper()->racks()->create(['name' => $name, 'rows' => 1, 'columns' => 1, 'position' => $this->opened->keeper()->racks()->count()]);
         if ($row > $rack->rows || $column > $rack->columns) {
             $rack->update(['rows' => max($row, $rack->rows), 'columns' => max($column, $rack->columns)]);
         }
@@ -85,7 +83,7 @@ class Importer
     private function joinParents(array $rows, array $made): void
     {
         $byName = [];
-        foreach ($this->keeper->animals()->orderByDesc('id')->get(['id', 'name', 'number']) as $animal) {
+        foreach ($this->opened->keeper()->animals()->orderByDesc('id')->get(['id', 'name', 'number']) as $animal) {
             $byName[mb_strtolower($animal->name)] = $animal->id;
             $byName[mb_strtolower((string) $animal->number)] = $animal->id;
         }
@@ -106,9 +104,10 @@ class Importer
     /** @throws PedigreeError */
     private function checkPedigree(): void
     {
-        $first = $this->keeper->animals()->first();
+        $this->opened->refresh();
+        $first = $this->opened->keeper()->animals()->first();
         if ($first !== null) {
-            Family::of($this->keeper)->inbreeding($first);
+            $this->opened->family()->inbreeding($first);
         }
     }
 }

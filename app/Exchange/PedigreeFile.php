@@ -2,11 +2,9 @@
 
 namespace App\Exchange;
 
-use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\Models\Animal;
-use App\Models\User;
 use Destino\Genome\Allele;
-use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 
 /**
@@ -16,8 +14,9 @@ use Destino\Genome\Sex;
  */
 class PedigreeFile
 {
-    public static function write(User $keeper, Beliefs $beliefs, Catalogue $catalogue): string
+    public static function write(Opened $opened): string
     {
+        [$keeper, $beliefs, $catalogue] = [$opened->keeper(), $opened->beliefs(), $opened->shelf->catalogue()];
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()->orderBy('id')->get()->all();
         $loci = [];

@@ -3,7 +3,8 @@
 namespace App\Exchange;
 
 use App\Catalogue\CatalogueShelf;
-use App\House\House;
+use App\Collection\Opened;
+use App\Exchange\Archive\Archive;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Http\Request;
@@ -91,14 +92,14 @@ class Upload
      *
      * @throws ExchangeError
      */
-    public function write(Request $request, User $keeper, CatalogueShelf $shelf, House $house, Darkroom $darkroom): int
+    public function write(Request $request, Opened $opened, Darkroom $darkroom): int
     {
         if ($this->isArchive()) {
-            return (new Archive($keeper, $darkroom))->take(...Archive::open($this->path()));
+            return (new Archive($opened->keeper(), $darkroom))->take(...Archive::open($this->path()));
         }
-        $plan = $this->plan($request, $keeper, $shelf);
+        $plan = $this->plan($request, $opened->keeper(), $opened->shelf);
 
-        return count((new Importer($keeper, $house))->write($plan->ready($request->boolean('repeated'), $request->boolean('unread'))));
+        return count((new Importer($opened))->write($plan->ready($request->boolean('repeated'), $request->boolean('unread'))));
     }
 
     private static function folder(User $keeper): string

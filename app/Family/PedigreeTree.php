@@ -5,6 +5,7 @@ namespace App\Family;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
+use App\Collection\Family;
 use App\Models\Animal;
 
 /** The recorded ancestors of an animal, laid out for drawing: one column a generation, the sire above the dam. */

@@ -2,8 +2,9 @@
 
 namespace App\Family;
 
+use App\Collection\Family;
 use App\Models\Animal;
-use App\Pairing\OddsWords;
+use App\Words\OddsWords;
 use Destino\Probability\Rational;
 
 /** How closely a pair is related, as the pairing page tells it. */

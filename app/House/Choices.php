@@ -26,11 +26,6 @@ class Choices
                 '1/8' => ['F = 1/8', 'Allows half siblings; closer pairs are said to hatch worse and to bring out hidden faults.'],
                 '1/16' => ['F = 1/16', 'Cousins at most: keeps a small collection open for longer.'],
             ]],
-            'opening' => ['label' => 'Opening eggs', 'default' => 'after-first-pip', 'options' => [
-                'never' => ['never', 'A hatchling that is ready comes out; a cut can be a wound.'],
-                'after-first-pip' => ['after the first has pipped', 'A weak sibling can get help, and the clutch is known to be at term.'],
-                'from-day' => ['from a chosen day', 'A planned day suits people with work; too early is the risk.'],
-            ]],
             'slash' => ['label' => 'A slash between names that are taken for each other (Lesser/Butter)', 'default' => 'compound', 'options' => [
                 'compound' => ['both: one from each parent', 'What the slash means in the notation; a note offers the other reading.'],
                 'either' => ['one of the two, not known which', 'What the slash often means in lists of animals for sale.'],
@@ -43,15 +38,43 @@ class Choices
                 'g' => ['grams', 'What scales for snakes show.'],
                 'oz' => ['ounces', 'For those who think in pounds; kept in grams all the same.'],
             ]],
-            'temperature' => ['label' => 'Temperatures', 'default' => 'C', 'options' => [
-                'C' => ['°C', 'What most probes send.'],
-                'F' => ['°F', 'Finer steps without a decimal.'],
-            ]],
             'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
                 'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
                 'even' => ['even', 'Plans are judged by the year that half of them reach.'],
                 'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
             ]],
+        ];
+    }
+
+    /**
+     * Choices that no station uses yet: kept where somebody made them, and not asked.
+     *
+     * @return array<string, array{label: string, options: array<string, array{string, string}>, default: string}>
+     */
+    public static function waiting(): array
+    {
+        return [
+            'opening' => ['label' => 'Opening eggs', 'default' => 'after-first-pip', 'options' => [
+                'never' => ['never', 'A hatchling that is ready comes out; a cut can be a wound.'],
+                'after-first-pip' => ['after the first has pipped', 'A weak sibling can get help, and the clutch is known to be at term.'],
+                'from-day' => ['from a chosen day', 'A planned day suits people with work; too early is the risk.'],
+            ]],
+            'temperature' => ['label' => 'Temperatures', 'default' => 'C', 'options' => [
+                'C' => ['°C', 'What most probes send.'],
+                'F' => ['°F', 'Finer steps without a decimal.'],
+            ]],
+        ];
+    }
+
+    /**
+     * Whole numbers that no station uses yet.
+     *
+     * @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}>
+     */
+    public static function waitingNumbers(): array
+    {
+        return [
+            'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
         ];
     }
 
@@ -67,6 +90,7 @@ class Choices
             'female_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500, 'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.'],
             'male_months' => ['label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12, 'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.'],
             'male_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500, 'hint' => 'Schools: 500 to 700.'],
+            'females_per_male' => ['label' => 'A male serves in a season', 'unit' => 'females at the most', 'min' => 1, 'max' => 12, 'default' => 4, 'hint' => 'Schools: 2 or 3 for young ones, 4 to 6 for a keen adult that eats between.'],
             'error_unrecorded' => ['label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 50, 'hint' => 'Hets travel unnamed with many animals.'],
             'error_misidentified' => ['label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.'],
             'error_sire' => ['label' => 'Another male is the sire', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 10, 'hint' => 'Sperm kept from an earlier season included.'],
@@ -75,7 +99,6 @@ class Choices
             'error_mixed' => ['label' => 'A clutch with several possible sires has more than one', 'unit' => 'in 1,000', 'min' => 0, 'max' => 500, 'default' => 0, 'hint' => 'With 0, all eggs of a clutch are of one male.'],
             'error_mutation' => ['label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000, 'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.'],
             'error_dead' => ['label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90, 'hint' => 'Where a form that dies is possible; the rest died of something else.'],
-            'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
         ];
     }
 

@@ -27,7 +27,7 @@ class House
 
     public function simple(string $key): string
     {
-        $known = Choices::simple()[$key];
+        $known = (Choices::simple() + Choices::waiting())[$key];
         $chosen = $this->choices[$key] ?? null;
 
         return is_string($chosen) && isset($known['options'][$chosen]) ? $chosen : $known['default'];
@@ -37,7 +37,7 @@ class House
     {
         $chosen = $this->choices[$key] ?? null;
 
-        return is_int($chosen) ? $chosen : Choices::numbers()[$key]['default'];
+        return is_int($chosen) ? $chosen : (Choices::numbers() + Choices::waitingNumbers())[$key]['default'];
     }
 
     /** @return array<string, string> choice by claim */

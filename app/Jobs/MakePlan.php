@@ -2,9 +2,8 @@
 
 namespace App\Jobs;
 
-use App\Catalogue\CatalogueShelf;
-use App\House\House;
-use App\Http\Middleware\EnterCollection;
+use App\Collection\Doorway;
+use App\Collection\Opened;
 use App\Models\Plan;
 use App\Projects\Workshop;
 use Destino\DestinoError;
@@ -23,15 +22,14 @@ class MakePlan implements ShouldQueue
 
     public function __construct(private readonly int $plan) {}
 
-    public function handle(): void
+    public function handle(Doorway $doorway): void
     {
         $plan = Plan::query()->with('project.keeper')->find($this->plan);
         if ($plan === null || ! $plan->isOpen()) {
             return;
         }
-        EnterCollection::layOut($plan->project->keeper);
         try {
-            (new Workshop(app(CatalogueShelf::class), app(House::class)))->work($plan);
+            $doorway->within($plan->project->keeper, fn (Opened $opened) => (new Workshop($opened))->work($plan));
         } catch (DestinoError $error) {
             $plan->update(['state' => 'failed', 'result' => ['error' => $error->getMessage()] + ($plan->result ?? [])]);
         }

@@ -2,10 +2,11 @@
 
 namespace App\Models;
 
-use App\Care\CareKind;
-use App\Collection\Precision;
-use App\Collection\SexFound;
-use App\Collection\Status;
+use App\Models\Enums\CareKind;
+use App\Models\Enums\Precision;
+use App\Models\Enums\SexFound;
+use App\Models\Enums\Status;
+use Database\Factories\AnimalFactory;
 use Destino\Genome\Sex;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -53,6 +54,7 @@ use Illuminate\Support\Carbon;
  */
 class Animal extends Model implements Removable
 {
+    /** @use HasFactory<AnimalFactory> */
     use HasFactory;
     use KeepsHistory;
     use SoftDeletes;
@@ -200,11 +202,6 @@ class Animal extends Model implements Removable
     public function placeWords(): ?string
     {
         return $this->rack === null ? null : $this->rack->name.($this->rack_row === null ? '' : ", tub {$this->rack_row}·{$this->rack_column}");
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'manage';
     }
 
     public function home(): string

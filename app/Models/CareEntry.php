@@ -2,8 +2,8 @@
 
 namespace App\Models;
 
-use App\Care\CareKind;
-use App\Care\FeedOutcome;
+use App\Models\Enums\CareKind;
+use App\Models\Enums\FeedOutcome;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
@@ -44,11 +44,6 @@ class CareEntry extends Model implements Removable
         };
 
         return trim($what.($this->words === null ? '' : ($what === '' ? '' : ': ').$this->words));
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'log';
     }
 
     public function home(): string

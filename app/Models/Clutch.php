@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Enums\EventKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -9,7 +10,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
- * One dam, one or more possible sires, and what came of it.
+ * One dam, one or more possible sires, and what came of it: dates and numbers are those of its events.
  *
  * @property int $id
  * @property int $user_id
@@ -25,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $notes
  * @property int $version
  * @property Animal $dam
+ * @property \Illuminate\Database\Eloquent\Collection<int, ClutchEvent> $events
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchSire> $sires
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchCount> $counts
  * @property \Illuminate\Database\Eloquent\Collection<int, Animal> $hatchlings
@@ -34,11 +36,90 @@ class Clutch extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['dam_id', 'label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes', 'form_token'];
+    /** What is read from the events, and written to them: the field, by the kind of event and its own field. */
+    private const OF_EVENTS = [
+        'paired_on' => [EventKind::Introduced, 'on'], 'laid_on' => [EventKind::Laid, 'on'], 'eggs_good' => [EventKind::Laid, 'count'],
+        'eggs_infertile' => [EventKind::Laid, 'infertile'], 'hatched_on' => [EventKind::Hatched, 'on'], 'hatched' => [EventKind::Hatched, 'count'],
+    ];
 
-    protected $attributes = ['version' => 1, 'label' => null, 'paired_on' => null, 'laid_on' => null, 'eggs_good' => null, 'eggs_infertile' => null, 'hatched_on' => null, 'hatched' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
+    protected $fillable = ['dam_id', 'label', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched'];
 
-    protected $casts = ['dam_id' => 'integer', 'paired_on' => 'date:Y-m-d', 'laid_on' => 'date:Y-m-d', 'hatched_on' => 'date:Y-m-d', 'eggs_good' => 'integer', 'eggs_infertile' => 'integer', 'hatched' => 'integer', 'version' => 'integer'];
+    protected $attributes = ['version' => 1, 'label' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
+
+    protected $casts = ['dam_id' => 'integer', 'version' => 'integer'];
+
+    protected $with = ['events'];
+
+    /** @var array<string, mixed> what is to be written to the events once the clutch is there */
+    private array $toEvents = [];
+
+    protected static function booted(): void
+    {
+        static::saved(fn (self $clutch) => $clutch->writeEvents());
+    }
+
+    public function getAttribute($key)
+    {
+        return isset(self::OF_EVENTS[$key]) ? $this->ofEvents($key) : parent::getAttribute($key);
+    }
+
+    public function setAttribute($key, $value)
+    {
+        if (! isset(self::OF_EVENTS[$key])) {
+            return parent::setAttribute($key, $value);
+        }
+        $this->toEvents[$key] = $value;
+
+        return $this;
+    }
+
+    /** @return HasMany<ClutchEvent, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(ClutchEvent::class)->orderBy('on')->orderBy('id');
+    }
+
+    /** The first event of a kind. */
+    public function event(EventKind $kind): ?ClutchEvent
+    {
+        return $this->exists || $this->relationLoaded('events') ? $this->events->first(fn (ClutchEvent $event): bool => $event->kind === $kind) : null;
+    }
+
+    private function ofEvents(string $field): mixed
+    {
+        if (array_key_exists($field, $this->toEvents)) {
+            $value = $this->toEvents[$field];
+
+            return $value === null || $value === '' ? null : (str_ends_with($field, '_on') ? Carbon::parse($value) : (int) $value);
+        }
+        [$kind, $own] = self::OF_EVENTS[$field];
+
+        return $this->event($kind)?->{$own};
+    }
+
+    /** One event for each kind of which something is known; one of which nothing is known any more is taken out. */
+    private function writeEvents(): void
+    {
+        $changed = [];
+        foreach ($this->toEvents as $field => $value) {
+            [$kind, $own] = self::OF_EVENTS[$field];
+            $changed[$kind->value][$own] = $value === '' ? null : $value;
+        }
+        $this->toEvents = [];
+        foreach ($changed as $kind => $values) {
+            $event = $this->events()->where('kind', $kind)->first();
+            $left = array_filter($values + ($event === null ? [] : ['on' => $event->on, 'count' => $event->count, 'infertile' => $event->infertile]), fn (mixed $value): bool => $value !== null);
+            match (true) {
+                $left === [] => $event?->delete(),
+                $event === null => $this->events()->create(['kind' => $kind] + $values),
+                default => $event->update($values),
+            };
+        }
+        if ($changed !== []) {
+            $this->load('events');
+        }
+    }
+
 
     public function collectionId(): int
     {
@@ -93,11 +174,6 @@ class Clutch extends Model implements Removable
             $this->paired_on !== null => 'paired',
             default => 'planned',
         };
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'manage';
     }
 
     public function home(): string

@@ -9,12 +9,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A possible sire of a clutch.
  *
  * @property int $id
+ * @property int $user_id
  * @property int|null $animal_id
  * @property string|null $name where he is outside the collection
  * @property Animal|null $animal
  */
-class ClutchSire extends Model
+class ClutchSire extends Model implements CollectionRecord
 {
+    use OfClutch;
+
     public $timestamps = false;
 
     protected $fillable = ['animal_id', 'name'];

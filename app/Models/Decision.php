@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $user_id
  * @property int|null $animal_id whom it is about
- * @property int|null $clutch_count_id or which count of young
+ * @property int|null $count_id or which count of young
  * @property FaultKind $kind
  * @property list<string> $alleles
  * @property string|null $instead what a misnamed gene is
@@ -27,11 +27,11 @@ class Decision extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['animal_id', 'clutch_count_id', 'kind', 'alleles', 'instead', 'reason', 'on', 'form_token'];
+    protected $fillable = ['animal_id', 'count_id', 'kind', 'alleles', 'instead', 'reason', 'on', 'form_token'];
 
-    protected $attributes = ['animal_id' => null, 'clutch_count_id' => null, 'alleles' => '[]', 'instead' => null, 'deleted_at' => null];
+    protected $attributes = ['animal_id' => null, 'count_id' => null, 'alleles' => '[]', 'instead' => null, 'deleted_at' => null];
 
-    protected $casts = ['animal_id' => 'integer', 'clutch_count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d'];
+    protected $casts = ['animal_id' => 'integer', 'count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d'];
 
     public function collectionId(): int
     {
@@ -47,7 +47,7 @@ class Decision extends Model implements Removable
     /** @return BelongsTo<ClutchCount, $this> */
     public function clutchCount(): BelongsTo
     {
-        return $this->belongsTo(ClutchCount::class)->withTrashed();
+        return $this->belongsTo(ClutchCount::class, 'count_id')->withTrashed();
     }
 
     public function subject(): string
@@ -58,11 +58,6 @@ class Decision extends Model implements Removable
     public function sentence(): string
     {
         return "the decision about {$this->subject()}";
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'manage';
     }
 
     public function home(): string

@@ -30,11 +30,6 @@ class GeneChange extends Model implements Removable
         return $this->user_id;
     }
 
-    public function rightToRemove(): string
-    {
-        return 'manage';
-    }
-
     public function home(): string
     {
         return $this->kind === 'gene' ? route('genes.index') : route('genes.show', $this->gene);

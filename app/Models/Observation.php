@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\Collection\Grade;
+use App\Models\Enums\Grade;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
@@ -33,11 +33,6 @@ class Observation extends Model implements Removable
     public function sentence(): string
     {
         return "{$this->condition}: {$this->grade->value}".($this->note === null ? '' : ", {$this->note}");
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'log';
     }
 
     public function home(): string

@@ -46,11 +46,6 @@ class OddTrait extends Model implements Removable
         return "the notebook of {$this->name}";
     }
 
-    public function rightToRemove(): string
-    {
-        return 'manage';
-    }
-
     public function home(): string
     {
         return $this->trashed() ? route('prove') : route('traits.show', $this);

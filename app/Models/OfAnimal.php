@@ -2,19 +2,22 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /** For records about one animal. */
 trait OfAnimal
 {
+    use OfCollection;
+
     /** @return BelongsTo<Animal, $this> */
     public function animal(): BelongsTo
     {
         return $this->belongsTo(Animal::class)->withTrashed();
     }
 
-    public function collectionId(): int
+    protected function parent(): ?Model
     {
-        return $this->animal->user_id;
+        return $this->animal()->first();
     }
 }

@@ -28,11 +28,6 @@ class Photo extends Model implements Removable
 
     protected $casts = ['on' => 'date:Y-m-d', 'width' => 'integer', 'height' => 'integer'];
 
-    public function rightToRemove(): string
-    {
-        return 'log';
-    }
-
     public function home(): string
     {
         return route('animals.show', $this->animal_id).'#photos';

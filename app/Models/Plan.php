@@ -21,15 +21,17 @@ use Illuminate\Support\Carbon;
  */
 class Plan extends Model implements CollectionRecord
 {
+    use OfCollection;
+
     protected $fillable = ['state', 'progress', 'seed', 'input', 'result'];
 
     protected $attributes = ['progress' => 0, 'result' => null];
 
     protected $casts = ['progress' => 'integer', 'seed' => 'integer', 'result' => 'array'];
 
-    public function collectionId(): int
+    protected function parent(): ?Model
     {
-        return $this->project->user_id;
+        return $this->project()->first();
     }
 
     /** @return BelongsTo<Project, $this> */

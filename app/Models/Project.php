@@ -49,11 +49,6 @@ class Project extends Model implements Removable
         return $this->user_id;
     }
 
-    public function rightToRemove(): string
-    {
-        return 'manage';
-    }
-
     public function home(): string
     {
         return $this->trashed() ? route('projects.index') : route('projects.show', $this);

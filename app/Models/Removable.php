@@ -5,8 +5,12 @@ namespace App\Models;
 /** A record that can be taken out, and put back. */
 interface Removable extends CollectionRecord
 {
-    /** The right that it takes: "log" or "manage". */
-    public function rightToRemove(): string;
+    /**
+     * Puts it back (SoftDeletes).
+     *
+     * @return bool
+     */
+    public function restore();
 
     /** What it says, in a line. */
     public function sentence(): string;

@@ -47,11 +47,6 @@ class Statement extends Model implements Removable
         return $who.($this->who === null ? '' : ", {$this->who}").($this->on === null ? '' : ", {$this->on->format('j M Y')}").($this->certainty < 100 ? ", {$this->certainty} % sure" : '');
     }
 
-    public function rightToRemove(): string
-    {
-        return 'manage';
-    }
-
     public function home(): string
     {
         return route('animals.show', $this->animal_id).'#knowledge';

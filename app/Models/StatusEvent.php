@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\Collection\Status;
+use App\Models\Enums\Status;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
@@ -33,11 +33,6 @@ class StatusEvent extends Model implements Removable
     public function sentence(): string
     {
         return $this->status->value.($this->reason === null ? '' : ': '.rtrim($this->reason, '. ')).($this->review_on === null ? '' : ", to be looked at again on {$this->review_on->format('j M Y')}");
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'manage';
     }
 
     public function home(): string

@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
 class TraitEntry extends Model implements Removable
 {
     use KeepsHistory;
+    use OfCollection;
     use SoftDeletes;
 
     public const LOOKS = ['normal' => 'normal', 'odd' => 'odd', 'strong' => 'stronger than odd', 'normal known' => 'the known gene alone', 'odd known' => 'odd and the known gene'];
@@ -35,9 +36,9 @@ class TraitEntry extends Model implements Removable
 
     protected $casts = ['sex' => Sex::class, 'sire_id' => 'integer', 'dam_id' => 'integer', 'count' => 'integer', 'on' => 'date:Y-m-d'];
 
-    public function collectionId(): int
+    protected function parent(): ?Model
     {
-        return $this->oddTrait->user_id;
+        return $this->oddTrait()->first();
     }
 
     /** @return BelongsTo<OddTrait, $this> */
@@ -49,11 +50,6 @@ class TraitEntry extends Model implements Removable
     public function sentence(): string
     {
         return ($this->count > 1 ? "{$this->count} × " : '')."{$this->name}, {$this->sex->value}, ".(self::LOOKS[$this->look] ?? $this->look);
-    }
-
-    public function rightToRemove(): string
-    {
-        return 'manage';
     }
 
     public function home(): string

@@ -2,8 +2,9 @@
 
 namespace App\Models;
 
-use App\People\Right;
-use App\People\Role;
+use App\Models\Enums\Right;
+use App\Models\Enums\Role;
+use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -24,6 +25,7 @@ use Laravel\Sanctum\HasApiTokens;
 class User extends Authenticatable
 {
     use HasApiTokens;
+    /** @use HasFactory<UserFactory> */
     use HasFactory;
 
     protected $fillable = ['name', 'email', 'password', 'owner_id', 'role'];

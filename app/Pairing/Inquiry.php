@@ -7,8 +7,8 @@ use App\Models\Animal;
 use App\Models\User;
 use Destino\Genome\Belief;
 use Destino\Genome\Sex;
+use Destino\Pairing\Asking\Question;
 use Destino\Pairing\By;
-use Destino\Pairing\Question;
 use Illuminate\Http\Request;
 
 /** What the pairing form holds: kept as typed, whatever is wrong with it. */

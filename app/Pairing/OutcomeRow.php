@@ -3,6 +3,7 @@
 namespace App\Pairing;
 
 use App\Drawing\Bead;
+use App\Words\OddsWords;
 use Destino\Genome\Effect;
 use Destino\Pairing\Outcome;
 use Destino\Probability\Rational;

@@ -2,7 +2,7 @@
 
 namespace App\Pairing;
 
-use Destino\Pairing\Prediction;
+use Destino\Pairing\Asking\Prediction;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The full list of outcomes as CSV, written row by row from the most likely down. */

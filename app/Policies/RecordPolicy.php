@@ -3,8 +3,8 @@
 namespace App\Policies;
 
 use App\Models\CollectionRecord;
+use App\Models\Enums\Right;
 use App\Models\User;
-use App\People\Right;
 use Illuminate\Auth\Access\Response;
 
 /** One rule for every record: it must be of the person's own collection, and the person's role must have the right. */

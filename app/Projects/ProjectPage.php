@@ -7,7 +7,7 @@ use App\Models\Clutch;
 use App\Models\Plan;
 use App\Models\Project;
 use Destino\DestinoError;
-use Destino\Planning\PlanAssumptions;
+use Destino\Planning\Given\PlanAssumptions;
 use Destino\Probability\Rational;
 
 /** What the page of a project shows: its latest plan, laid out for reading. */
@@ -16,6 +16,9 @@ class ProjectPage
     public const WIDTH = 720;
 
     public const HEIGHT = 260;
+
+    /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
+    private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
 
     private const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 6'];
 
@@ -53,11 +56,24 @@ class ProjectPage
             return 'No plan yet.';
         }
         $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
-        $median = $route['season']['median'];
+        [$share, $who] = self::RISKS[$this->workshop->risk()];
+        $season = self::seasonOf($route, $share);
 
-        return $median === null
-            ? 'Fewer than half of the keepers who try this get there in '.$this->project->horizon.' seasons: '.self::percent($last['decimal']).' do.'
-            : "Half of the keepers who try this have it by {$this->year($median)}, ".self::percent($last['decimal'])." by {$this->year($this->project->horizon)}.";
+        return $season === null
+            ? "Fewer than {$who} of the keepers who try this get there in {$this->project->horizon} seasons: ".self::percent($last['decimal']).' do.'
+            : ucfirst($who)." of the keepers who try this have it by {$this->year($season)}, ".self::percent($last['decimal'])." by {$this->year($this->project->horizon)}.";
+    }
+
+    /** @param array<string, mixed> $route */
+    private static function seasonOf(array $route, float $share): ?int
+    {
+        foreach ($route['probability_by_season'] as $at) {
+            if ($at['decimal'] >= $share) {
+                return $at['season'];
+            }
+        }
+
+        return null;
     }
 
     /** The year in which the young of a season hatch. */
@@ -261,7 +277,7 @@ class ProjectPage
             }
         }
 
-        return array_values($this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->orderBy('laid_on')->get()
+        return array_values($this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get()->sortBy(fn (Clutch $clutch): string => (string) $clutch->laid_on)->values()
             ->filter(fn (Clutch $clutch): bool => ($this->project->begun_on === null || $clutch->laid_on === null || $clutch->laid_on->gte($this->project->begun_on)) && (isset($names[$clutch->dam_id]) || $clutch->hatchlings->contains(fn (Animal $animal): bool => isset($names[$animal->id]))))->all());
     }
 
@@ -271,7 +287,7 @@ class ProjectPage
         $earlier = [];
         foreach ($this->project->plans()->where('id', '<', $this->plan->id ?? 0)->whereIn('state', ['done', 'cancelled'])->latest('id')->limit(6)->get() as $plan) {
             $route = $plan->result['routes'][0] ?? null;
-            $earlier[] = ['made' => (string) $plan->created_at?->format('j M Y, H:i'), 'answer' => $route === null ? 'no route' : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '.self::percent(collect($route['probability_by_season'])->last()['decimal']).' by the horizon: '.$route['name']];
+            $earlier[] = ['made' => (string) $plan->created_at?->format('j M Y, H:i'), 'answer' => $route === null ? 'no route' : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '.self::percent(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1]).' by the horizon: '.$route['name']];
         }
 
         return $earlier;

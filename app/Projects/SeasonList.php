@@ -3,13 +3,12 @@
 namespace App\Projects;
 
 use App\Models\Project;
-use Destino\Planning\PlanAssumptions;
-use Destino\Planning\SeasonAssignment;
+use Destino\Planning\Weigh\SeasonAssignment;
 
 /** What all projects together ask of the season that comes: which pairings to make, and where they want the same animal. */
 class SeasonList
 {
-    /** @var list<array{project: Project, sires: list<string>, dams: list<string>, keep: string, odds: string}> */
+    /** @var list<array{project: Project, sires: array<string, string>, dams: array<string, string>, keep: string, odds: string, weight: float}> animals by id, with their names */
     public readonly array $wishes;
 
     /** @var list<array{wish: int, sire: string, dam: string}> what is suggested */
@@ -18,8 +17,11 @@ class SeasonList
     /** @var list<string> */
     public readonly array $conflicts;
 
-    /** @param array<int, Project> $projects with their latest plans */
-    public function __construct(array $projects)
+    /**
+     * @param array<int, Project> $projects with their latest plans
+     * @param int $femalesPerMale of the house
+     */
+    public function __construct(array $projects, int $femalesPerMale)
     {
         $wishes = [];
         foreach ($projects as $project) {
@@ -35,8 +37,8 @@ class SeasonList
             }
         }
         $this->wishes = $wishes;
-        $assignment = new SeasonAssignment(array_map(fn (array $wish): array => ['name' => $wish['project']->name, 'sires' => $wish['sires'], 'dams' => $wish['dams'], 'weight' => $wish['weight']], $wishes), (new PlanAssumptions)->femalesPerMale);
-        $this->grants = $assignment->grants();
+        $assignment = new SeasonAssignment(array_map(fn (array $wish): array => ['sires' => array_keys($wish['sires']), 'dams' => array_keys($wish['dams']), 'weight' => $wish['weight']], $wishes), $femalesPerMale);
+        $this->grants = array_map(fn (array $grant): array => ['wish' => $grant['wish'], 'sire' => $wishes[$grant['wish']]['sires'][$grant['sire']], 'dam' => $wishes[$grant['wish']]['dams'][$grant['dam']]], $assignment->grants());
         $this->conflicts = $this->findConflicts();
     }
 
@@ -46,11 +48,12 @@ class SeasonList
         $conflicts = [];
         $wanted = [];
         foreach ($this->wishes as $i => $wish) {
-            foreach (count($wish['dams']) === 1 ? $wish['dams'] : [] as $dam) {
-                $wanted[$dam][] = $wish['project']->name;
+            foreach (count($wish['dams']) === 1 ? $wish['dams'] : [] as $id => $dam) {
+                $wanted[$id]['name'] = $dam;
+                $wanted[$id]['by'][] = $wish['project']->name;
             }
         }
-        foreach ($wanted as $dam => $projects) {
+        foreach ($wanted as ['name' => $dam, 'by' => $projects]) {
             if (count($projects) > 1) {
                 $conflicts[] = "{$dam} is wanted by ".implode(' and ', $projects).': she has one mate a season.';
             }
@@ -67,14 +70,14 @@ class SeasonList
 
     /**
      * @param  array<string, string>  $names
-     * @return list<string>
+     * @return array<string, string> names by id
      */
     private static function owned(string $text, array $names): array
     {
         $found = [];
         foreach (explode(' or ', $text) as $id) {
             if (isset($names[$id])) {
-                $found[] = $names[$id];
+                $found[$id] = $names[$id];
             }
         }
 

@@ -2,33 +2,30 @@
 
 namespace App\Projects;
 
-use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
-use App\Collection\Status;
+use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Documents\PlanDocument;
-use App\Family\Family;
-use App\House\House;
-use App\House\PairingCheck;
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Enums\Status;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
+use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
-use Destino\Planning\Dilemma;
-use Destino\Planning\Founder;
-use Destino\Planning\Influence;
-use Destino\Planning\KeepBack;
-use Destino\Planning\PairFinder;
-use Destino\Planning\PlanAssumptions;
+use Destino\Planning\Given\Founder;
+use Destino\Planning\Given\PlanAssumptions;
+use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
-use Destino\Planning\Project;
-use Destino\Planning\Simulation;
-use Destino\Planning\Space;
+use Destino\Planning\Play\Simulation;
+use Destino\Planning\Search\PairFinder;
+use Destino\Planning\Weigh\Dilemma;
+use Destino\Planning\Weigh\Influence;
+use Destino\Planning\Weigh\KeepBack;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
 
@@ -39,7 +36,7 @@ class Workshop
 
     private const RUNS = 2000;
 
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened) {}
 
     /**
      * The project as the core plans it: every animal that is here and may be bred, with what is believed of it.
@@ -49,14 +46,14 @@ class Workshop
     public function project(ProjectRecord $record): Project
     {
         $founders = [...$this->owned($record), ...$this->offers($record)];
-        $rules = $this->house->breeding();
-        $assumptions = PlanAssumptions::of($record->assumptions + ['male_months' => $rules->maleMonths, 'female_months' => $rules->femaleMonths, 'male_weight' => $rules->maleGrams, 'female_weight' => $rules->femaleGrams]);
+        $rules = $this->opened->house->breeding();
+        $assumptions = PlanAssumptions::of($record->assumptions + ['male_months' => $rules->maleMonths, 'female_months' => $rules->femaleMonths, 'male_weight' => $rules->maleGrams, 'female_weight' => $rules->femaleGrams, 'females_per_male' => $this->opened->house->number('females_per_male')]);
         $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
 
         return new Project(
-            $this->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
+            $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
             $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
-            $this->house->stances($this->shelf->catalogue()), $record->wanted === 'sure',
+            $this->opened->house->stances($this->opened->shelf->catalogue()), $record->wanted === 'sure',
         );
     }
 
@@ -67,7 +64,7 @@ class Workshop
             return Rational::parse($record->most_inbreeding);
         }
 
-        return ($this->house->stances($this->shelf->catalogue())[Advice::RELATED] ?? null) === Stance::Refuse ? $this->house->relatednessLimit() : null;
+        return ($this->opened->house->stances($this->opened->shelf->catalogue())[Advice::RELATED] ?? null) === Stance::Refuse ? $this->opened->house->relatednessLimit() : null;
     }
 
     /**
@@ -77,14 +74,20 @@ class Workshop
      */
     public function luck(ProjectRecord $record, array $clutches): LuckSoFar
     {
-        return new LuckSoFar($this->shelf->targets()->read($record->target), $clutches, Beliefs::of($record->keeper, $this->shelf), $this->shelf);
+        return new LuckSoFar($this->opened->shelf->targets()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf);
+    }
+
+    /** The house's openness to risk: careful, even or bold. */
+    public function risk(): string
+    {
+        return $this->opened->house->simple('risk');
     }
 
     /** A first answer, at once; the whole one follows as a job. */
     public function begin(ProjectRecord $record): PlanRecord
     {
         $project = $this->project($record);
-        $plan = (new Planner($this->shelf->catalogue(), $project))->plan(self::QUICK_RUNS, 1, quick: true);
+        $plan = (new Planner($this->opened->shelf->catalogue(), $project))->plan(self::QUICK_RUNS, 1, quick: true);
 
         return $record->plans()->create(['state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project), 'result' => PlanDocument::of($plan) + ['names' => $this->names($record)]]);
     }
@@ -93,7 +96,7 @@ class Workshop
     public function work(PlanRecord $record): void
     {
         $project = $this->project($record->project);
-        $planner = new Planner($this->shelf->catalogue(), $project);
+        $planner = new Planner($this->opened->shelf->catalogue(), $project);
         $goOn = function (int $done, int $all) use ($record): bool {
             $isCancelled = PlanRecord::query()->whereKey($record->id)->value('state') === 'cancelled';
             $isCancelled || $record->update(['state' => 'running', 'progress' => 10 + intdiv(60 * $done, max(1, $all))]);
@@ -108,7 +111,7 @@ class Workshop
             $result['influence'] = array_map(fn (Influence $one): array => ['assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high, 'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)], 'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)]], Influence::of($planner->space(), $best, 400, $record->seed));
             $record->update(['progress' => 85]);
             $result['keep'] = array_map(fn (KeepBack $one): array => ['genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances, 'advised' => $one->advised], KeepBack::of($planner->space(), $best, 400, $record->seed));
-            $result['dilemmas'] = array_map(fn (Dilemma $one): array => ['question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5), 'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4), 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2)], Dilemma::of($this->shelf->catalogue(), $project, 800, $record->seed));
+            $result['dilemmas'] = array_map(fn (Dilemma $one): array => ['question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5), 'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4), 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2)], Dilemma::of($this->opened->shelf->catalogue(), $project, 800, $record->seed));
             $record->update(['progress' => 95]);
             $adaptive = (new Simulation($planner->space(), array_column($plan->routes, 0)))->run(1000, $record->seed);
             $result['adaptive'] = array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)], range(1, $project->horizon));
@@ -123,7 +126,7 @@ class Workshop
     {
         return hash('xxh128', serialize([
             $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->assumptions->toArray(),
-            array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->shelf->fingerprint(),
+            array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->opened->shelf->fingerprint(),
         ]));
     }
 
@@ -131,7 +134,7 @@ class Workshop
     private function owned(ProjectRecord $record): array
     {
         $keeper = $record->keeper;
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
         $statuses = Statuses::of($keeper);
         $founders = [];
         /** @var Animal $animal */
@@ -156,8 +159,8 @@ class Workshop
         $founders = [];
         foreach ($record->offers as $i => $offer) {
             $sex = Sex::from($offer['sex']);
-            $belief = $this->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
-            $founders[] = new Founder("offer {$i}", $sex, $belief, (new Printer($this->shelf->catalogue()))->belief($belief), $offer['age'], null, (float) $offer['price']);
+            $belief = $this->opened->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
+            $founders[] = new Founder("offer {$i}", $sex, $belief, (new Printer($this->opened->shelf->catalogue()))->belief($belief), $offer['age'], null, (float) $offer['price']);
         }
 
         return $founders;
@@ -178,15 +181,14 @@ class Workshop
     private function pairs(Planner $planner, Project $project, ProjectRecord $record): array
     {
         $owned = array_values(array_filter($project->founders, fn (Founder $founder): bool => ! $founder->isOffer()));
-        $family = Family::of($record->keeper);
-        $beliefs = Beliefs::of($record->keeper, $this->shelf);
+        $family = $this->opened->family();
         $season = fn (Founder $founder): int => max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
         $serves = $this->otherProjects($record, $owned);
         $pairs = [];
         foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
             [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
             $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? []] + ($male === null || $female === null ? [] : [
-                'inbreeding' => $family->kinship($male, $female)->toString(), 'stance' => PairingCheck::of($male, $female, $family, $beliefs, $this->house, $this->shelf)->stance->value,
+                'inbreeding' => $family->kinship($male, $female)->toString(), 'stance' => PairingCheck::of($male, $female, $this->opened)->stance->value,
             ]);
         }
 
@@ -205,7 +207,7 @@ class Workshop
         /** @var ProjectRecord $other */
         foreach ($record->keeper->projects()->whereKeyNot($record->id)->orderByDesc('weight')->get() as $other) {
             try {
-                $space = new Space($this->shelf->catalogue(), $this->project($other->setRelation('keeper', $record->keeper)));
+                $space = new Space($this->opened->shelf->catalogue(), $this->project($other->setRelation('keeper', $record->keeper)));
             } catch (DestinoError) {
                 continue; // its own page says what is wrong with its target
             }

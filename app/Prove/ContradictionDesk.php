@@ -8,6 +8,8 @@ use App\Models\Animal;
 use App\Models\ClutchCount;
 use App\Models\Decision;
 use App\Models\User;
+use App\Words\FaultWords;
+use App\Words\OddsText;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
@@ -75,7 +77,7 @@ class ContradictionDesk
 
     private function faultOf(Decision $decision): Fault
     {
-        return new Fault($decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->clutch_count_id}", array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))), isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null);
+        return new Fault($decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->count_id}", array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))), isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null);
     }
 
     private function name(string $id): string

@@ -10,6 +10,7 @@ use App\House\House;
 use App\Models\Animal;
 use App\Models\Project;
 use App\Models\User;
+use App\Words\OddsText;
 use Destino\DestinoError;
 use Destino\Genome\Diplotype;
 use Destino\Genome\Sex;
@@ -17,7 +18,7 @@ use Destino\Inference\Experiments\HeldSons;
 use Destino\Inference\Experiments\TestCross;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
-use Destino\Planning\PlanAssumptions;
+use Destino\Planning\Given\PlanAssumptions;
 
 /** Every mate that could answer a question, by the seasons that it takes. */
 class Design

@@ -4,6 +4,7 @@ namespace App\Prove;
 
 use App\Collection\Beliefs;
 use App\Models\Clutch;
+use App\Words\OddsText;
 use Destino\Genome\LinkageGroup;
 use Destino\Inference\Conclusions\Kindred;
 

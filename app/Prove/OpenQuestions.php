@@ -4,9 +4,9 @@ namespace App\Prove;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
-use App\Collection\Status;
 use App\Collection\Statuses;
 use App\Models\Animal;
+use App\Models\Enums\Status;
 use App\Models\Project;
 use App\Models\User;
 use Destino\DestinoError;

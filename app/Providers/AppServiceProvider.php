@@ -3,28 +3,15 @@
 namespace App\Providers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\Doorway;
+use App\Collection\Kept;
+use App\Collection\Opened;
 use App\Database\SqliteConnector;
 use App\House\House;
-use App\Models\Animal;
-use App\Models\CareEntry;
-use App\Models\Clutch;
-use App\Models\ClutchCount;
-use App\Models\Decision;
-use App\Models\GeneChange;
-use App\Models\HouseRules;
-use App\Models\Observation;
-use App\Models\OddTrait;
-use App\Models\Photo;
-use App\Models\Plan;
-use App\Models\Project;
-use App\Models\Rack;
-use App\Models\Reading;
-use App\Models\SavedSearch;
-use App\Models\Statement;
-use App\Models\StatusEvent;
-use App\Models\TraitEntry;
+use App\Models\Enums\Right;
+use App\Models\Kinds;
+use App\Models\RecordKind;
 use App\Models\User;
-use App\People\Right;
 use App\Photos\Darkroom;
 use App\Policies\RecordPolicy;
 use Illuminate\Auth\Access\Response;
@@ -40,21 +27,18 @@ use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
 {
-    /** Every kind of record of a collection, by the name under which its history is kept. */
-    public const RECORDS = [
-        'animal' => Animal::class, 'statement' => Statement::class, 'status' => StatusEvent::class, 'care' => CareEntry::class, 'observation' => Observation::class,
-        'photo' => Photo::class, 'clutch' => Clutch::class, 'count' => ClutchCount::class, 'rack' => Rack::class, 'rules' => HouseRules::class,
-        'gene' => GeneChange::class, 'project' => Project::class, 'plan' => Plan::class, 'search' => SavedSearch::class, 'reading' => Reading::class,
-        'decision' => Decision::class, 'trait' => OddTrait::class, 'trait-entry' => TraitEntry::class,
-    ];
-
     public function register(): void
     {
-        // Without somebody signed in (commands), the shipped facts and the default rules; EnterCollection lays out a keeper's.
-        $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue'), cache: $this->app->make('cache.store')));
-        $this->app->bindIf(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make('catalogue.shipped'), true);
+        $code = [base_path('core'), app_path(), config('destino.catalogue')];
+        $kept = fn (): Kept => new Kept($this->app->make('cache.store'), $code, (string) $this->app->make('db')->connection()->getDatabaseName());
+        $this->app->bind(Kept::class, $kept);
+        $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue'), cache: $this->app->make('cache.store'), version: Kept::version($code)));
+        $this->app->singleton(Doorway::class, fn (): Doorway => new Doorway($this->app, $this->app->make('catalogue.shipped'), $this->app->make(Kept::class)));
+        // Rules and gene facts are those of the collection that is open.
+        $this->app->bind(Opened::class, fn (): Opened => $this->app->make(Doorway::class)->nobodys());
+        $this->app->bind(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make(Opened::class)->shelf);
+        $this->app->bind(House::class, fn (): House => $this->app->make(Opened::class)->house);
         $this->app->bind('db.connector.sqlite', SqliteConnector::class);
-        $this->app->singleton(House::class, fn (): House => new House);
         $this->app->bind(Darkroom::class, fn (): Darkroom => new Darkroom(Storage::disk('local')));
     }
 
@@ -62,8 +46,9 @@ class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();
-        Relation::enforceMorphMap(self::RECORDS + ['user' => User::class]);
-        foreach (self::RECORDS as $record) {
+        $records = array_map(fn (RecordKind $kind): string => $kind->class, Kinds::all());
+        Relation::enforceMorphMap($records + ['user' => User::class]);
+        foreach ($records as $record) {
             Gate::policy($record, RecordPolicy::class);
         }
 

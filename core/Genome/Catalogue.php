@@ -118,6 +118,14 @@ final readonly class Catalogue
         return $found;
     }
 
+    /** @return list<NamedForm> shared words of which a house can choose the one line that they mean */
+    public function sharedLines(): array
+    {
+        $names = array_map(static fn (Allele $allele): string => $allele->name, $this->alleles);
+
+        return array_values(array_filter($this->sharedNames, static fn (NamedForm $word): bool => $word->choices !== [] && array_diff($word->choices, $names) === []));
+    }
+
     /** @return list<Claim> disputes that touch this allele */
     public function claimsAbout(string $allele): array
     {

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Destino\Planning;
 
+use Destino\Planning\Given\Project;
+use Destino\Planning\Play\Outcome;
+use Destino\Planning\Search\Route;
+
 /** The answer to a project: routes that really differ, or why there is none. */
 final readonly class Plan
 {

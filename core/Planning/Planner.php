@@ -7,6 +7,16 @@ namespace Destino\Planning;
 use Closure;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
+use Destino\Planning\Given\Founder;
+use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Play\Outcome;
+use Destino\Planning\Play\Simulation;
+use Destino\Planning\Search\Node;
+use Destino\Planning\Search\Route;
+use Destino\Planning\Search\RouteBuilder;
+use Destino\Planning\Search\RouteSearch;
+use Destino\Planning\Search\RouteStep;
 
 /** Plans a project: searches routes, keeps those that differ and that no other beats, and plays them. */
 final class Planner

@@ -92,6 +92,40 @@ class MainPathTest extends BrowserTestCase
         self::assertSame(0, $browser->script($script, 'look'), 'nothing was chosen');
     }
 
+    public function test_a_module_that_hangs_or_throws_holds_no_other_back(): void
+    {
+        $script = 'const done = []; const root = name => { const one = document.createElement("p"); one.dataset.module = name; return one };
+            const good = { enhance: one => done.push(one.dataset.module) };
+            const load = name => ({ hangs: new Promise(() => {}), missing: Promise.reject(new Error("not there")),
+                throws: Promise.resolve({ enhance: () => { throw new Error("broken") } }) })[name] ?? Promise.resolve(good);
+            return import("/js/loader.js").then(async ({ enhanceAll }) => {
+                const started = enhanceAll(["hangs", "missing", "throws", "first", "second"].map(root), load);
+                await Promise.all(started.slice(1));
+                return done.join(" ") })';
+        self::assertSame('first second', $this->browser()->visit('/luck')->script($script));
+    }
+
+    public function test_no_old_reading_stands_under_a_new_text(): void
+    {
+        $browser = $this->browser()->visit('/pair');
+        $browser->type('#sire', 'Pastel')->waitFor('#sire-reading', 'Pastel');
+        // The server answers no more: what was read of the first text is out of sight with the first new letter, and then gone.
+        $browser->script('window.fetch = () => new Promise((resolve, reject) => { window.refuse = () => reject(new Error("no answer")) })');
+        $browser->find('#sire')->sendKeys(' C');
+        self::assertSame('hidden', $browser->script('return getComputedStyle(document.querySelector("#sire-reading")).visibility'));
+        $browser->until('return typeof window.refuse === "function"');
+        $browser->script('window.refuse()');
+        $browser->until('return document.querySelector("#sire-reading").childElementCount === 0');
+        // A late answer about an earlier text is not shown under a later one.
+        $browser->script('window.answers = []; window.fetch = address => new Promise(resolve => window.answers.push(() => resolve(new Response(JSON.stringify({ html: "<p>" + new URL(address).searchParams.get("text") + "</p>", errors: [] })))))');
+        $browser->find('#sire')->sendKeys('l');
+        $browser->until('return window.answers.length === 1');
+        $browser->find('#sire')->sendKeys('own');
+        $browser->until('return window.answers.length === 2');
+        $browser->script('window.answers[1](); window.answers[0]()');
+        $browser->waitFor('#sire-reading', 'Pastel Clown');
+    }
+
     public function test_a_school_is_chosen_beside_the_numbers_it_changes(): void
     {
         $browser = $this->browser()->visit('/pair?sire=Spider+Blackhead&dam=Normal&by=genotype');

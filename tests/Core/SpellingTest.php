@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Destino\Genome\UnknownSchool;
-use Destino\Planning\ProjectError;
+use Destino\Planning\Given\ProjectError;
 use Destino\Spelling;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;

@@ -4,8 +4,8 @@ namespace Tests\Feature;
 
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Enums\Role;
 use App\Models\User;
-use App\People\Role;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\Route;

@@ -4,11 +4,13 @@ namespace Tests\Feature;
 
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
+use App\Collection\Kept;
 use App\Drawing\Bead;
 use App\Drawing\TextFit;
 use App\Drawing\Treemap;
+use App\House\House;
 use App\Models\Animal;
-use App\Pairing\OddsWords;
+use App\Words\OddsWords;
 use Destino\Genome\Sex;
 use Destino\Probability\ClutchChance;
 use Destino\Probability\Rational;
@@ -125,7 +127,7 @@ class DrawingTest extends TestCase
     public function test_age_in_years_and_months(): void
     {
         $today = Carbon::parse('2026-11-23');
-        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]), new Beliefs([], [], Shelf::shelf()), Shelf::catalogue()))->age($today);
+        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]), new Beliefs([], [], Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue()))->age($today);
 
         $this->assertSame(['4 years 3 months', '1 year', '1 month', '0 months', ''], array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]));
     }

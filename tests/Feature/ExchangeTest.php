@@ -2,7 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Exchange\Archive;
+use App\Exchange\Archive\Archive;
 use App\Exchange\Field;
 use App\Models\Animal;
 use App\Models\User;

@@ -3,9 +3,9 @@
 namespace Tests\Feature;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
-use App\House\House;
-use App\Http\Middleware\EnterCollection;
+use App\Collection\Doorway;
+use App\Collection\Kept;
+use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Clutch;
 use Destino\Inference\Faults\FaultKind;
@@ -43,7 +43,7 @@ class KeptBeliefsTest extends TestCase
         $this->family();
         $lone = $this->made(['name' => 'Lone', 'sex' => 'male', 'genotype' => 'Pastel']);
         $this->texts();
-        $parts = fn (): array => Cache::get("kin:{$this->keeper()->id}")['all'];
+        $parts = fn (): array => app(Kept::class)->get("kin:{$this->keeper()->id}")['all'];
         $before = $parts();
         $lone->statements()->create(['text' => 'Pastel het Ultramel', 'source' => 'own']);
         $this->texts();
@@ -71,7 +71,7 @@ class KeptBeliefsTest extends TestCase
         $clutch = $this->keeper()->clutches()->where('label', 'Two')->sole();
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 37]);
         $this->texts();
-        $beliefs = Beliefs::of($this->keeper(), app(CatalogueShelf::class));
+        $beliefs = app(Doorway::class)->open($this->keeper())->beliefs();
         foreach (['Sire', 'Other'] as $name) {
             $states = $beliefs->belief($this->keeper()->animals()->where('name', $name)->sole()->id)->statesOver([app(CatalogueShelf::class)->catalogue()->groupOf('clown')]);
             $this->assertCount(2, $states, 'a rest of doubt stays');
@@ -80,6 +80,60 @@ class KeptBeliefsTest extends TestCase
                 $this->assertGreaterThan(0.0, $chance->toFloat());
             }
         }
+    }
+
+    public function test_what_is_kept_is_found_by_the_code_that_made_it_and_for_its_database_only(): void
+    {
+        $folder = sys_get_temp_dir().'/destino-code-'.bin2hex(random_bytes(4));
+        mkdir("{$folder}/Genome", recursive: true);
+        file_put_contents("{$folder}/Genome/Law.php", '<?php // one');
+        $store = app('cache.store');
+        $kept = fn (string $database = 'one'): Kept => new Kept($store, [$folder], $database);
+        $kept()->put('answer', 42);
+        $this->assertSame(42, $kept()->get('answer'));
+        $this->assertNull($kept('other')->get('answer'), 'another collection');
+        touch("{$folder}/Genome/Law.php", time() - 60);
+        clearstatcache();
+        $this->assertNull($kept()->get('answer'), 'the same file, touched');
+        $kept()->put('answer', 43);
+        file_put_contents("{$folder}/Genome/New.php", '<?php');
+        $this->assertNull($kept()->get('answer'), 'a file more');
+        $kept()->put('answer', 44);
+        $kept()->forget('answer');
+        $this->assertNull($kept()->get('answer'));
+        array_map(unlink(...), glob("{$folder}/Genome/*.php"));
+        rmdir("{$folder}/Genome");
+        rmdir($folder);
+    }
+
+    public function test_the_key_follows_the_files_of_the_core_themselves(): void
+    {
+        $file = base_path('core/Genome/Meiosis.php');
+        $time = filemtime($file);
+        $before = Kept::version([base_path('core')]);
+        try {
+            touch($file, $time + 1);
+            clearstatcache();
+            $this->assertNotSame($before, Kept::version([base_path('core')]));
+        } finally {
+            touch($file, $time);
+            clearstatcache();
+        }
+        $this->assertSame($before, Kept::version([base_path('core')]));
+    }
+
+    public function test_a_job_keeps_what_it_worked_out_and_leaves_nothing_open(): void
+    {
+        $this->family();
+        $doorway = app(Doorway::class);
+        $id = $this->keeper()->animals()->first()->id;
+        $worked = $doorway->within($this->keeper(), fn (Opened $opened): string => $opened->beliefs()->text($id));
+        $this->assertNotNull(app(Kept::class)->get("beliefs:{$this->keeper()->id}"), 'kept when it was closed, not when the process ends');
+        $this->assertNotSame(app(Opened::class), app(Opened::class), 'nobody\'s collection is made anew each time');
+        $this->assertSame($worked, $doorway->open($this->keeper())->beliefs()->text($id));
+        $this->assertSame(app(Opened::class), app(Opened::class));
+        $this->expectException(\LogicException::class);
+        $doorway->nobodys()->keeper();
     }
 
     private function family(): void
@@ -124,9 +178,7 @@ class KeptBeliefsTest extends TestCase
     /** @return array<string, string> what is believed of each animal, by name */
     private function texts(): array
     {
-        app()->forgetInstance(House::class);
-        EnterCollection::layOut($this->keeper()->fresh());
-        $beliefs = Beliefs::of($this->keeper(), app(CatalogueShelf::class));
+        $beliefs = app(Doorway::class)->open($this->keeper()->fresh())->beliefs();
         $texts = $this->keeper()->animals()->orderBy('id')->get()->mapWithKeys(fn (Animal $animal): array => [$animal->name => $beliefs->text($animal->id)])->all();
         $beliefs->keep();
 

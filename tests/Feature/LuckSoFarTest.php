@@ -3,7 +3,7 @@
 namespace Tests\Feature;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Doorway;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Projects\LuckSoFar;
@@ -84,6 +84,6 @@ class LuckSoFarTest extends TestCase
             $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
         }
 
-        return (new LuckSoFar($shelf->targets()->read($target), $clutches, Beliefs::of($this->keeper(), $shelf), $shelf))->rows();
+        return (new LuckSoFar($shelf->targets()->read($target), $clutches, app(Doorway::class)->open($this->keeper())->beliefs(), $shelf))->rows();
     }
 }

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Collection\Doorway;
 use App\Models\Plan;
 use App\Models\Project;
 use App\Projects\ProjectPage;
@@ -50,7 +51,7 @@ class ProjectDrawingTest extends TestCase
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2022-07-01', 'hatched' => 5, 'eggs_good' => 6]);
         $clutch->sires()->create(['animal_id' => $this->keeper()->animals()->where('name', 'Father')->sole()->id]);
         $sire->update(['clutch_id' => $clutch->id]);
-        $page = new ProjectPage($page->project->fresh(['latestPlan', 'keeper']), app(Workshop::class));
+        $page = new ProjectPage($page->project->fresh(['latestPlan', 'keeper']), new Workshop(app(Doorway::class)->open($this->keeper())));
         $past = array_values(array_filter($page->river($page->routes()[0])->nodes(), fn (array $node): bool => $node['kind'] === 'past'));
         $this->assertCount(1, $past);
         $this->assertStringContainsString('6 eggs, 5 hatched; kept Skiff', $past[0]['full']);
@@ -94,7 +95,7 @@ class ProjectDrawingTest extends TestCase
         $one = ['season' => ['median' => 5, 'p10' => 3, 'p90' => 8], 'probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .8]], 'money' => 0.0, 'inbreeding' => '0', 'steps' => [[]]];
         $project = $this->keeper()->projects()->create(['name' => 'Two', 'target' => 'Clown', 'horizon' => 2]);
         $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x', 'result' => ['routes' => [$one, $other + $one]]]);
-        $this->assertSame($words, (new ProjectPage($project->fresh(['latestPlan', 'keeper']), app(Workshop::class)))->against(1));
+        $this->assertSame($words, (new ProjectPage($project->fresh(['latestPlan', 'keeper']), new Workshop(app(Doorway::class)->open($this->keeper()))))->against(1));
     }
 
     private function planned(): ProjectPage
@@ -104,7 +105,7 @@ class ProjectDrawingTest extends TestCase
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown het Piebald', 'hatched_on' => '2022-07-01']);
         $this->made(['name' => 'Tender', 'genotype' => 'Piebald', 'hatched_on' => '2021-07-01']);
         $project = $this->keeper()->projects()->create(['name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => 8, 'offers' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]]);
-        $workshop = app(Workshop::class);
+        $workshop = new Workshop(app(Doorway::class)->open($this->keeper()));
         $plan = $workshop->begin($project->refresh());
         $workshop->work(Plan::query()->with('project.keeper')->findOrFail($plan->id));
 

@@ -2,8 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Doorway;
 use App\Models\Animal;
 use App\Models\Decision;
 use App\Models\OddTrait;
@@ -171,7 +170,7 @@ class ProveTest extends TestCase
     {
         $animal = Animal::query()->where('name', $name)->sole();
 
-        return Beliefs::of(User::query()->findOrFail($animal->user_id), app(CatalogueShelf::class))->text($animal->id);
+        return app(Doorway::class)->open(User::query()->findOrFail($animal->user_id))->beliefs()->text($animal->id);
     }
 
     private function id(string $name): int

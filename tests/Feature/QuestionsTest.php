@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
+use App\Collection\Doorway;
 use App\House\House;
 use App\Models\Animal;
 use App\Prove\Design;
@@ -117,6 +118,6 @@ class QuestionsTest extends TestCase
 
     private function beliefs(): Beliefs
     {
-        return Beliefs::of($this->keeper(), app(CatalogueShelf::class));
+        return app(Doorway::class)->open($this->keeper())->beliefs();
     }
 }

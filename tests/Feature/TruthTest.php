@@ -2,8 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Doorway;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Decision;
@@ -198,6 +197,6 @@ class TruthTest extends TestCase
 
     private function text(Animal $animal): string
     {
-        return Beliefs::of(User::query()->findOrFail($animal->user_id), app(CatalogueShelf::class))->text($animal->id);
+        return app(Doorway::class)->open(User::query()->findOrFail($animal->user_id))->beliefs()->text($animal->id);
     }
 }

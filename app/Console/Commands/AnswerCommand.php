@@ -3,12 +3,11 @@
 namespace App\Console\Commands;
 
 use App\Documents\DocumentError;
-use Closure;
 use Destino\DestinoError;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;
-use Destino\Pairing\QuestionError;
-use Destino\Pairing\UnreadableQuestion;
+use Destino\Pairing\Asking\QuestionError;
+use Destino\Pairing\Asking\UnreadableQuestion;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Exception\ExceptionInterface;
 use Symfony\Component\Console\Input\InputInterface;
@@ -24,21 +23,6 @@ abstract class AnswerCommand extends Command
     private const WRONG_INPUT = 2;
 
     abstract protected function answer(): void;
-
-    /**
-     * The JSON document that the argument "file" names.
-     *
-     * @param  Closure(string, string): DestinoError  $missing  the error for what is wanted at a place
-     * @return array<array-key, mixed>
-     */
-    protected function fileDocument(Closure $missing): array
-    {
-        $path = (string) $this->argument('file');
-        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw $missing($path, 'the file'));
-        $document = json_decode((string) $text, true);
-
-        return is_array($document) ? $document : throw $missing($path, 'a JSON document');
-    }
 
     public function run(InputInterface $input, OutputInterface $output): int
     {
@@ -69,25 +53,6 @@ abstract class AnswerCommand extends Command
     protected function printJson(array $document): void
     {
         $this->output->getOutput()->writeln(json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-    }
-
-    /**
-     * @return array<string, string> choice by claim
-     *
-     * @throws UnknownSchool when an option is not CLAIM=CHOICE
-     */
-    protected function schools(): array
-    {
-        $schools = [];
-        foreach ((array) $this->option('school') as $text) {
-            $parts = explode('=', (string) $text, 2);
-            if (count($parts) !== 2 || $parts[0] === '') {
-                throw UnknownSchool::notAPair((string) $text);
-            }
-            $schools[trim($parts[0])] = trim($parts[1]);
-        }
-
-        return $schools;
     }
 
     /** @throws QuestionError when the option is not a whole number in the range */

@@ -2,10 +2,9 @@
 
 namespace App\Console\Commands;
 
-use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\Exchange\AnimalSheet;
-use App\Exchange\Archive;
+use App\Exchange\Archive\Archive;
 use App\Exchange\ExchangeError;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
@@ -26,20 +25,20 @@ class ExportCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $keeper = $this->keeper();
-        $shelf = app(CatalogueShelf::class);
+        $opened = $this->open();
+        $keeper = $opened->keeper();
         $out = $this->option('out');
         $format = (string) $this->option('format');
         if ($format === 'json' && is_string($out) && str_ends_with($out, '.zip')) {
-            (new Archive($keeper, app(Darkroom::class)))->write($out);
+            (new Archive($keeper, $this->laravel->make(Darkroom::class)))->write($out);
             $this->line("Written: {$out}");
 
             return;
         }
         $text = match ($format) {
-            'json' => Archive::json((new Archive($keeper, app(Darkroom::class)))->document()),
-            'csv' => $this->sheet($keeper, $shelf),
-            'ped' => PedigreeFile::write($keeper, Beliefs::of($keeper, $shelf), $shelf->catalogue()),
+            'json' => Archive::json((new Archive($keeper, $this->laravel->make(Darkroom::class)))->document()),
+            'csv' => $this->sheet($opened),
+            'ped' => PedigreeFile::write($opened),
             'ics' => SeasonCalendar::of($keeper),
             default => throw ExchangeError::unknownFormat($format),
         };
@@ -51,10 +50,10 @@ class ExportCommand extends AnswerCommand
         }
     }
 
-    private function sheet($keeper, CatalogueShelf $shelf): string
+    private function sheet(Opened $opened): string
     {
         $stream = fopen('php://temp', 'w+');
-        AnimalSheet::write($stream, $keeper, Beliefs::of($keeper, $shelf));
+        AnimalSheet::write($stream, $opened);
         rewind($stream);
 
         return (string) stream_get_contents($stream);

@@ -9,6 +9,8 @@ use Destino\Genome\Allele;
 
 class GenesCommand extends AnswerCommand
 {
+    use ChoosesSchools;
+
     protected $signature = 'destino:genes
         {--find= : words to look for}
         {--school=* : CLAIM=CHOICE for a disputed fact}

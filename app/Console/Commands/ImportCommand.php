@@ -2,15 +2,13 @@
 
 namespace App\Console\Commands;
 
-use App\Catalogue\CatalogueShelf;
-use App\Exchange\Archive;
+use App\Exchange\Archive\Archive;
 use App\Exchange\ExchangeError;
 use App\Exchange\Field;
 use App\Exchange\Importer;
 use App\Exchange\ImportPlan;
 use App\Exchange\ImportRow;
 use App\Exchange\Table;
-use App\House\House;
 use App\Photos\Darkroom;
 
 class ImportCommand extends AnswerCommand
@@ -30,14 +28,15 @@ class ImportCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $keeper = $this->keeper();
+        $opened = $this->open();
+        $keeper = $opened->keeper();
         $path = (string) $this->argument('file');
         if (! is_file($path)) {
             throw ExchangeError::noFile($path);
         }
         if (self::isArchive($path)) {
             [$document, $photos] = Archive::open($path);
-            $count = $this->option('dry-run') ? 0 : (new Archive($keeper, app(Darkroom::class)))->take($document, $photos);
+            $count = $this->option('dry-run') ? 0 : (new Archive($keeper, $this->laravel->make(Darkroom::class)))->take($document, $photos);
             $this->option('json')
                 ? $this->printJson(['written' => $count, 'animals' => count($document['animals']), 'photographs' => count($photos), 'dry_run' => (bool) $this->option('dry-run')])
                 : $this->line($this->option('dry-run') ? count($document['animals']).' animals and '.count($photos).' photographs would be taken in. Nothing was written.' : "{$count} animals taken in.");
@@ -45,9 +44,9 @@ class ImportCommand extends AnswerCommand
             return;
         }
         $table = Table::read($path, basename($path));
-        $plan = new ImportPlan($table, Field::match($table->headings), $keeper, app(CatalogueShelf::class), (string) $this->option('dates'));
+        $plan = new ImportPlan($table, Field::match($table->headings), $keeper, $opened->shelf, (string) $this->option('dates'));
         $rows = $plan->ready((bool) $this->option('repeated'), (bool) $this->option('unread'));
-        $written = $this->option('dry-run') ? 0 : count((new Importer($keeper, app(House::class)))->write($rows));
+        $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->write($rows));
         $this->option('json') ? $this->printJson($this->report($plan, $written)) : $this->printReport($plan, count($rows), $written);
     }
 

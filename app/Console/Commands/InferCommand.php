@@ -3,12 +3,15 @@
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
+use App\Documents\PedigreeReader;
 use App\Documents\PosteriorDocument;
-use App\Prove\PedigreeReader;
 use Destino\Inference\Evidence\InferenceError;
 
 class InferCommand extends AnswerCommand
 {
+    use ReadsFile;
+    use ChoosesSchools;
+
     protected $signature = 'destino:infer
         {file : a pedigree document (destino-pedigree/1), or - for standard input}
         {--school=* : CLAIM=CHOICE for a disputed fact}

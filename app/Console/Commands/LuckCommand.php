@@ -3,7 +3,7 @@
 namespace App\Console\Commands;
 
 use App\Documents\LuckDocument;
-use Destino\Pairing\QuestionError;
+use Destino\Pairing\Asking\QuestionError;
 use Destino\Probability\Binomial;
 use Destino\Probability\Luck;
 use Destino\Probability\Probability;

@@ -5,12 +5,15 @@ namespace App\Console\Commands;
 use App\Catalogue\CatalogueShelf;
 use App\Documents\PlanDocument;
 use App\Projects\ProjectReader;
-use Destino\Pairing\QuestionError;
+use Destino\Pairing\Asking\QuestionError;
+use Destino\Planning\Given\ProjectError;
 use Destino\Planning\Planner;
-use Destino\Planning\ProjectError;
 
 class PlanCommand extends AnswerCommand
 {
+    use ReadsFile;
+    use ChoosesSchools;
+
     protected $signature = 'destino:plan
         {file : a project document (destino-project/1), or - for standard input}
         {--runs=2000 : seasons are played so many times for each route}

@@ -5,15 +5,17 @@ namespace App\Console\Commands;
 use App\Catalogue\CatalogueShelf;
 use App\Documents\PredictionDocument;
 use Destino\Notation\Percentage;
+use Destino\Pairing\Asking\Prediction;
+use Destino\Pairing\Asking\Question;
+use Destino\Pairing\Asking\QuestionError;
 use Destino\Pairing\By;
 use Destino\Pairing\Outcome;
-use Destino\Pairing\Prediction;
-use Destino\Pairing\Question;
-use Destino\Pairing\QuestionError;
 use Destino\Probability\Rational;
 
 class PredictCommand extends AnswerCommand
 {
+    use ChoosesSchools;
+
     protected $signature = 'destino:predict
         {--sire= : what the male carries, in the notation}
         {--dam= : what the female carries, in the notation}

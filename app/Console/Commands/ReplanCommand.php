@@ -2,9 +2,7 @@
 
 namespace App\Console\Commands;
 
-use App\Catalogue\CatalogueShelf;
-use App\House\House;
-use App\Http\Middleware\EnterCollection;
+use App\Collection\Doorway;
 use App\Jobs\MakePlan;
 use App\Models\Project;
 use App\Projects\ProjectPage;
@@ -18,11 +16,10 @@ class ReplanCommand extends Command
 
     protected $description = 'Plans anew every project that has no plan, or one that the collection has outgrown';
 
-    public function handle(): int
+    public function handle(Doorway $doorway): int
     {
         foreach (Project::query()->with('keeper', 'latestPlan')->orderBy('id')->get() as $project) {
-            EnterCollection::layOut($project->keeper);
-            $workshop = new Workshop(app(CatalogueShelf::class), app(House::class));
+            $workshop = new Workshop($doorway->open($project->keeper));
             $page = new ProjectPage($project, $workshop);
             if ($page->plan !== null && ! $page->isOutdated()) {
                 continue;
@@ -34,6 +31,8 @@ class ReplanCommand extends Command
                 $this->line("{$project->name}: {$error->getMessage()}");
             }
         }
+
+        $doorway->close();
 
         return self::SUCCESS;
     }

@@ -12,7 +12,7 @@ class TokenCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $token = $this->keeper()->createToken((string) $this->argument('name'), ['read', 'log'])->plainTextToken;
+        $token = $this->open()->keeper()->createToken((string) $this->argument('name'), ['read', 'log'])->plainTextToken;
         $this->option('json') ? $this->printJson(['token' => $token]) : $this->line($token);
     }
 }

@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers;
 
+use App\Models\Enums\Right;
 use App\Models\User;
-use App\People\Right;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

@@ -2,14 +2,14 @@
 
 namespace App\Http\Controllers;
 
+use App\Animals\AnimalPage;
+use App\Animals\AnimalSearch;
+use App\Animals\History;
+use App\Animals\RackView;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
-use App\Collection\AnimalPage;
-use App\Collection\AnimalSearch;
-use App\Collection\Beliefs;
-use App\Collection\History;
 use App\Collection\Numbering;
-use App\Collection\RackView;
+use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\AnimalRequest;
 use App\Models\Animal;
@@ -28,13 +28,13 @@ class AnimalController extends Controller
 {
     private const PER_PAGE = 60;
 
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
     public function index(Request $request, #[CurrentKeeper] User $keeper): Response
     {
         $this->authorize('read');
         $search = new AnimalSearch($request, $this->shelf, $this->house);
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
         $found = $search->in($keeper, $beliefs);
         $page = min(max(1, (int) $request->integer('page', 1)), max(1, (int) ceil(count($found) / self::PER_PAGE)));
         $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
@@ -72,7 +72,7 @@ class AnimalController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return view('animals.show', ['page' => new AnimalPage($animal, $keeper, $this->shelf, $this->house), 'animal' => $animal, 'house' => $this->house, 'token' => (string) Str::uuid()]);
+        return view('animals.show', ['page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house, 'token' => (string) Str::uuid()]);
     }
 
     public function history(Animal $animal): View

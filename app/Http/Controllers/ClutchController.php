@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Catalogue\CatalogueShelf;
 use App\Clutch\ClutchPage;
+use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\ClutchRequest;
 use App\Http\Requests\CountRequest;
@@ -20,7 +20,7 @@ use Illuminate\Support\Str;
 
 class ClutchController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly House $house) {}
 
     public function index(#[CurrentKeeper] User $keeper): View
     {
@@ -51,7 +51,7 @@ class ClutchController extends Controller
     {
         $this->authorize('view', $clutch);
 
-        return view('clutches.show', ['page' => new ClutchPage($clutch, $keeper, $this->shelf, $this->house), 'clutch' => $clutch, 'token' => (string) Str::uuid()]);
+        return view('clutches.show', ['page' => new ClutchPage($clutch, $this->opened), 'clutch' => $clutch, 'token' => (string) Str::uuid()]);
     }
 
     public function edit(Clutch $clutch, #[CurrentKeeper] User $keeper): View

@@ -3,13 +3,12 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\Exchange\AnimalSheet;
-use App\Exchange\Archive;
+use App\Exchange\Archive\Archive;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
 use App\Exchange\Upload;
-use App\House\House;
 use App\Http\Requests\UploadRequest;
 use App\Models\User;
 use App\People\CurrentKeeper;
@@ -27,7 +26,7 @@ use Symfony\Component\HttpFoundation\Response as AnyResponse;
 /** Bringing in and taking out. Nothing is written before it has been looked at. */
 class ExchangeController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly Darkroom $darkroom) {}
 
     public function index(#[CurrentKeeper] User $keeper): View
     {
@@ -39,16 +38,15 @@ class ExchangeController extends Controller
     public function download(string $format, #[CurrentKeeper] User $keeper): AnyResponse
     {
         $this->authorize('manage');
-        $beliefs = Beliefs::of($keeper, $this->shelf);
         $name = 'destino-'.now()->format('Y-m-d');
 
         return match ($format) {
             'zip' => $this->archive($keeper, "{$name}.zip"),
-            'csv' => response()->streamDownload(function () use ($keeper, $beliefs): void {
+            'csv' => response()->streamDownload(function (): void {
                 $stream = fopen('php://output', 'w');
-                AnimalSheet::write($stream, $keeper, $beliefs);
+                AnimalSheet::write($stream, $this->opened);
             }, "{$name}.csv", ['Content-Type' => 'text/csv; charset=UTF-8']),
-            'ped' => self::text(PedigreeFile::write($keeper, $beliefs, $this->shelf->catalogue()), "{$name}.ped", 'text/plain'),
+            'ped' => self::text(PedigreeFile::write($this->opened), "{$name}.ped", 'text/plain'),
             default => self::text(SeasonCalendar::of($keeper), "{$name}.ics", 'text/calendar'),
         };
     }
@@ -87,7 +85,7 @@ class ExchangeController extends Controller
             return redirect()->route('exchange')->with('said', 'That file was taken in or left already. Look at the animals.');
         }
         try {
-            $count = $upload->write($request, $keeper, $this->shelf, $this->house, $darkroom);
+            $count = $upload->write($request, $this->opened, $darkroom);
         } catch (DestinoError $error) {
             return redirect()->route('exchange.preview', [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
         }
@@ -99,7 +97,7 @@ class ExchangeController extends Controller
     private function archive(User $keeper, string $name): BinaryFileResponse
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'destino-');
-        (new Archive($keeper, app(Darkroom::class)))->write($path);
+        (new Archive($keeper, $this->darkroom))->write($path);
 
         return response()->download($path, $name, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }

@@ -5,8 +5,8 @@ namespace App\Http\Controllers;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\Collection\Statuses;
-use App\Family\Family;
 use App\Family\Relatedness;
 use App\House\House;
 use App\Models\Animal;
@@ -16,8 +16,8 @@ use App\Pairing\OutcomeSheet;
 use App\Pairing\PairPage;
 use App\People\CurrentKeeper;
 use Destino\DestinoError;
-use Destino\Pairing\Prediction;
-use Destino\Pairing\UnreadableQuestion;
+use Destino\Pairing\Asking\Prediction;
+use Destino\Pairing\Asking\UnreadableQuestion;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Collection;
@@ -27,7 +27,7 @@ class PairController extends Controller
 {
     private ?Beliefs $beliefs = null;
 
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
     public function show(Request $request, #[CurrentKeeper] User $keeper): Response
     {
@@ -83,7 +83,7 @@ class PairController extends Controller
 
     private function relatedness(Inquiry $inquiry, User $keeper): ?Relatedness
     {
-        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of(Family::of($keeper), $inquiry->sireAnimal, $inquiry->damAnimal, $this->house->relatednessLimit());
+        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of($this->opened->family(), $inquiry->sireAnimal, $inquiry->damAnimal, $this->house->relatednessLimit());
     }
 
     /** @return array<string, mixed> */
@@ -101,7 +101,7 @@ class PairController extends Controller
 
     private function beliefs(User $keeper): Beliefs
     {
-        return $this->beliefs ??= Beliefs::of($keeper, $this->shelf);
+        return $this->beliefs ??= $this->opened->beliefs();
     }
 
     /** @return Collection<string, Collection<int, Animal>> animals that are here, by sex */

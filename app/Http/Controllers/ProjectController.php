@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Catalogue\CatalogueShelf;
+use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\ProjectRequest;
 use App\Jobs\MakePlan;
@@ -23,14 +23,19 @@ use Illuminate\Validation\Rule;
 
 class ProjectController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly House $house) {}
 
     public function index(#[CurrentKeeper] User $keeper): View
     {
         $this->authorize('read');
         $projects = $keeper->projects()->with('latestPlan')->orderByDesc('weight')->orderBy('name')->get();
 
-        return view('projects.index', ['projects' => $projects, 'season' => new SeasonList($projects->all())]);
+        $workshop = new Workshop($this->opened);
+
+        return view('projects.index', [
+            'projects' => $projects, 'season' => new SeasonList($projects->all(), $this->house->number('females_per_male')),
+            'pages' => $projects->mapWithKeys(fn (Project $project): array => [$project->id => new ProjectPage($project, $workshop)]),
+        ]);
     }
 
     public function create(): View
@@ -55,7 +60,7 @@ class ProjectController extends Controller
         $this->authorize('view', $project);
         $project->load('latestPlan', 'keeper');
 
-        return view('projects.show', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->shelf, $this->house)), 'house' => $this->house]);
+        return view('projects.show', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house]);
     }
 
     public function story(Project $project): View
@@ -63,7 +68,7 @@ class ProjectController extends Controller
         $this->authorize('view', $project);
         $project->load('latestPlan', 'keeper');
 
-        return view('projects.story', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->shelf, $this->house))]);
+        return view('projects.story', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened))]);
     }
 
     public function edit(Project $project): View
@@ -149,7 +154,7 @@ class ProjectController extends Controller
         $plan = DB::transaction(function () use ($project): Plan {
             $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']); // an older one that is still at work
 
-            return (new Workshop($this->shelf, $this->house))->begin($project);
+            return (new Workshop($this->opened))->begin($project);
         });
         MakePlan::dispatch($plan->id)->afterCommit();
     }

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Animal;
@@ -24,12 +24,12 @@ use Illuminate\Support\Str;
 /** What the offspring say about their parents. */
 class ProveController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
     public function index(#[CurrentKeeper] User $keeper): View
     {
         $this->authorize('read');
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
 
         return view('prove.index', [
             'hasAnimals' => $keeper->animals()->exists(), 'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(), 'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
@@ -42,7 +42,7 @@ class ProveController extends Controller
     public function animal(Animal $animal, #[CurrentKeeper] User $keeper): View
     {
         $this->authorize('view', $animal);
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
         $animal->load('statements');
         /** @var list<Clutch> $clutches */
         $clutches = $keeper->clutches()->with('dam', 'sires.animal')->where(fn (Builder $any) => $any->where('dam_id', $animal->id)->orWhereHas('sires', fn (Builder $sire) => $sire->where('animal_id', $animal->id)))
@@ -82,7 +82,7 @@ class ProveController extends Controller
     {
         $this->authorize('view', $animal);
         $known = $this->shelf->catalogue()->groups[$group] ?? abort(404);
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
         $question = new Question($animal, $beliefs->belief($animal->id), $known, $this->shelf->catalogue());
 
         return view('prove.design', ['design' => new Design($question, $keeper, $beliefs, $this->shelf, $this->house), 'question' => $question, 'animal' => $animal]);
@@ -99,7 +99,7 @@ class ProveController extends Controller
     public function read(#[CurrentKeeper] User $keeper): RedirectResponse
     {
         $this->authorize('manage');
-        (new Digest($keeper, Beliefs::of($keeper, $this->shelf)))->read();
+        (new Digest($keeper, $this->opened->beliefs()))->read();
 
         return redirect()->route('prove')->with('said', 'Noted. From now on you are told what changes after today.');
     }

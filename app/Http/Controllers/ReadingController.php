@@ -2,9 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Animals\AnimalSearch;
 use App\Catalogue\CatalogueShelf;
-use App\Collection\AnimalSearch;
-use App\Pairing\GenotypeBeads;
+use App\Drawing\GenotypeBeads;
 use Destino\Genome\Sex;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;

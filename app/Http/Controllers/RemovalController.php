@@ -3,10 +3,10 @@
 namespace App\Http\Controllers;
 
 use App\Models\Animal;
+use App\Models\Kinds;
 use App\Models\Removable;
-use App\Providers\AppServiceProvider;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -29,18 +29,20 @@ class RemovalController extends Controller
     public function restore(string $kind, int $id): RedirectResponse
     {
         $record = $this->find($kind, $id);
-        DB::transaction(fn () => $record->restore());
+        DB::transaction(function () use ($record): void {
+            $record->restore();
+        });
 
         return redirect()->to($record->home())->with('said', "Back again: {$record->sentence()}");
     }
 
     private function find(string $kind, int $id): Model&Removable
     {
-        $class = AppServiceProvider::RECORDS[$kind] ?? null;
-        abort_unless($class !== null && is_a($class, Removable::class, true) && in_array(SoftDeletes::class, class_uses_recursive($class), true), 404);
+        $of = Kinds::all()[$kind] ?? null;
+        abort_unless($of?->removal !== null, 404);
         /** @var Model&Removable $record */
-        $record = $class::query()->withTrashed()->findOrFail($id);
-        $this->authorize($record->rightToRemove(), $record);
+        $record = $of->class::query()->withoutGlobalScope(SoftDeletingScope::class)->findOrFail($id);
+        $this->authorize($of->removal->ability(), $record);
 
         return $record;
     }

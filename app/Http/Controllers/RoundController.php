@@ -2,10 +2,10 @@
 
 namespace App\Http\Controllers;
 
-use App\Care\CareKind;
 use App\House\House;
 use App\Http\Requests\RoundRequest;
 use App\Models\Animal;
+use App\Models\Enums\CareKind;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Contracts\View\View;

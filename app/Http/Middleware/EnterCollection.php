@@ -2,9 +2,7 @@
 
 namespace App\Http\Middleware;
 
-use App\Catalogue\CatalogueShelf;
-use App\House\House;
-use App\Models\GeneChange;
+use App\Collection\Doorway;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -14,12 +12,14 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Lets people into the collection: the demo signs in its owner, and only at this machine; an installation without an
- * owner makes one first; everybody else signs in. Then the house rules of the collection are laid out for the request.
+ * owner makes one first; everybody else signs in. Then the collection is open for the request.
  */
 class EnterCollection
 {
     /** Pages for those who are not signed in. */
     private const DOORS = ['login', 'login.attempt', 'begin', 'begin.store'];
+
+    public function __construct(private readonly Doorway $doorway) {}
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -33,20 +33,9 @@ class EnterCollection
         }
         /** @var User $person */
         $person = Auth::user();
-        self::layOut($person->keeper());
-        $request->route()?->flushController(); // one that answered an earlier request of this process holds the rules of then
+        $request->route()?->flushController(); // one that answered an earlier request of this process holds the collection of then
 
-        return $next($request);
-    }
-
-    /** Makes the keeper's rules and gene facts those of this request. */
-    public static function layOut(User $keeper): void
-    {
-        $house = House::of($keeper);
-        /** @var list<GeneChange> $changes */
-        $changes = $keeper->geneChanges()->orderBy('id')->get()->all();
-        app()->instance(House::class, $house);
-        app()->instance(CatalogueShelf::class, app('catalogue.shipped')->forHouse($house, $changes));
+        return $this->doorway->within($person->keeper(), fn (): Response => $next($request));
     }
 
     /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */

@@ -2,22 +2,22 @@
 
 namespace App\Http\Middleware;
 
+use App\Collection\Doorway;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** For programs that come with a token: the house rules of the collection are laid out for the request. */
+/** For programs that come with a token: the collection is open for the request. */
 class LayOutCollection
 {
+    public function __construct(private readonly Doorway $doorway) {}
+
     public function handle(Request $request, Closure $next): Response
     {
         /** @var User|null $person */
         $person = $request->user();
-        if ($person !== null) {
-            EnterCollection::layOut($person->keeper());
-        }
 
-        return $next($request);
+        return $person === null ? $next($request) : $this->doorway->within($person->keeper(), fn (): Response => $next($request));
     }
 }

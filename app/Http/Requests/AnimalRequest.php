@@ -4,11 +4,10 @@ namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
-use App\Collection\Precision;
-use App\Collection\SexFound;
-use App\Family\Family;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\Enums\Precision;
+use App\Models\Enums\SexFound;
 use App\Models\Statement;
 use App\Models\User;
 use Closure;
@@ -26,6 +25,8 @@ use Illuminate\Validation\Validator;
 /** The form of an animal's record, and what it does when it is right. A new animal comes with its first statement. */
 class AnimalRequest extends FormRequest
 {
+    use InCollection;
+
     public function authorize(): Response
     {
         $animal = $this->route('animal');
@@ -91,7 +92,7 @@ class AnimalRequest extends FormRequest
     {
         return DB::transaction(function () use ($keeper, $house): Animal {
             $values = $this->values();
-            $said = app(CatalogueShelf::class)->reader()->read((string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')));
+            $said = $this->opened()->shelf->reader()->read((string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')));
             $values['sex'] ??= $said->sex; // "1.0 Pastel": the text gives what the fields leave open
             $values['number'] ??= $said->number !== null && ! $keeper->animals()->where('number', $said->number)->exists() ? mb_substr($said->number, 0, 40) : null;
             $year = isset($values['hatched_on']) ? (int) substr($values['hatched_on'], 0, 4) : (int) now()->format('Y');
@@ -187,7 +188,7 @@ class AnimalRequest extends FormRequest
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($sex): void {
             $role = $sex === Sex::Male ? 'sire' : 'dam';
-            $family = Family::of($this->keeper());
+            $family = $this->opened()->family();
             $parent = $family->animal((int) $value);
             $animal = $this->route('animal');
             $hatched = Precision::read((string) $this->input('hatched_on'));

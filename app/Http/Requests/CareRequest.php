@@ -2,11 +2,10 @@
 
 namespace App\Http\Requests;
 
-use App\Care\CareKind;
-use App\Care\FeedOutcome;
-use App\House\House;
 use App\Models\Animal;
 use App\Models\CareEntry;
+use App\Models\Enums\CareKind;
+use App\Models\Enums\FeedOutcome;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\Rule;
 
@@ -30,7 +29,7 @@ class CareRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
-        $this->merge(['grams' => app(House::class)->grams($this->input('grams'))]);
+        $this->merge(['grams' => $this->opened()->house->grams($this->input('grams'))]);
     }
 
     /** @return array<string, mixed> */

@@ -2,14 +2,10 @@
 
 namespace App\Http\Requests;
 
-use App\Catalogue\CatalogueShelf;
-use App\Collection\Beliefs;
-use App\Family\Family;
-use App\House\House;
-use App\House\PairingCheck;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
+use App\Pairing\PairingCheck;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
@@ -154,10 +150,8 @@ class ClutchRequest extends RecordRequest
     /** @param list<Animal> $sires */
     private function askTheHouse(Validator $validator, Animal $dam, array $sires): void
     {
-        [$house, $shelf] = [app(House::class), app(CatalogueShelf::class)];
-        [$family, $beliefs] = [Family::of($this->keeper()), Beliefs::of($this->keeper(), $shelf)];
         foreach ($sires as $sire) {
-            $verdict = PairingCheck::of($sire, $dam, $family, $beliefs, $house, $shelf);
+            $verdict = PairingCheck::of($sire, $dam, $this->opened());
             $why = implode(' ', array_map(fn (Advice $advice): string => $advice->text, $verdict->because));
             if ($verdict->stance === Stance::Refuse) {
                 $validator->errors()->add('house', "Your house rules refuse {$sire->name} × {$dam->name}. {$why}");

@@ -50,7 +50,7 @@ class DecisionRequest extends RecordRequest
             $decisions = [];
             foreach ($this->faults() as $i => [$kind, $subject, $alleles, $instead]) {
                 $id = (int) substr($subject, 1);
-                $values = ['kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null, 'clutch_count_id' => $subject[0] === 'c' ? $id : null, 'alleles' => array_values(array_filter(explode(',', $alleles))), 'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'), 'on' => now()->format('Y-m-d')];
+                $values = ['kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null, 'count_id' => $subject[0] === 'c' ? $id : null, 'alleles' => array_values(array_filter(explode(',', $alleles))), 'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'), 'on' => now()->format('Y-m-d')];
                 /** @var Decision $decision */
                 $decision = $i === 0 ? $this->once($keeper->decisions(), $values) : $keeper->decisions()->create($values);
                 $decisions[] = $decision;

@@ -32,7 +32,7 @@ class GeneChangeRequest extends RecordRequest
                 'locus' => ['nullable', Rule::in(array_keys($catalogue->loci))],
                 'effect' => ['required', Rule::enum(Effect::class)],
                 'note' => ['nullable', 'string', 'max:2000'],
-            ] + self::further(),
+            ] + $this->further(),
         };
     }
 
@@ -46,21 +46,21 @@ class GeneChangeRequest extends RecordRequest
     }
 
     /** @return array<string, mixed> what a shipped gene can hold besides: its two-copy form, compounds, nicknames */
-    private static function further(): array
+    private function further(): array
     {
         $name = ['nullable', 'string', 'max:60', "regex:/^[\\pL\\pN][\\pL\\pN '().-]*$/u"];
 
         return [
             'two_name' => $name, 'two_looks' => ['nullable', 'string', 'max:500'], 'two_viability' => ['nullable', Rule::enum(Viability::class)], 'two_told_apart' => ['nullable', Rule::in(['yes', 'no', 'unknown'])],
-            'aliases' => ['nullable', 'string', 'max:300'], 'compounds' => ['nullable', 'string', 'max:2000', self::compoundLines()], 'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
+            'aliases' => ['nullable', 'string', 'max:300'], 'compounds' => ['nullable', 'string', 'max:2000', $this->compoundLines()], 'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
         ];
     }
 
-    private static function compoundLines(): Closure
+    private function compoundLines(): Closure
     {
         return function (string $attribute, mixed $value, Closure $fail): void {
             foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::compound($line, app(CatalogueShelf::class)->catalogue()) === null && $fail("“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).");
+                OwnGene::compound($line, $this->opened()->shelf->catalogue()) === null && $fail("“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).");
             }
         };
     }
@@ -80,7 +80,7 @@ class GeneChangeRequest extends RecordRequest
         $values = match ($this->validated('kind')) {
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
             'cue' => ['kind' => 'cue', 'gene' => $valid['gene'], 'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]]],
-            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')] + OwnGene::further($this->validated(), app(CatalogueShelf::class)->catalogue())],
+            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')] + OwnGene::further($this->validated(), $this->opened()->shelf->catalogue())],
         };
 
         /** @var GeneChange */

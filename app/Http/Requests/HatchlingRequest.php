@@ -4,10 +4,10 @@ namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
-use App\Collection\SexFound;
 use App\House\House;
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Enums\SexFound;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;

@@ -39,7 +39,7 @@ class HouseRequest extends RecordRequest
         foreach (array_keys(Choices::stances($catalogue)) as $key) {
             $rules["stances.{$key}"] = ['nullable', Rule::enum(Stance::class)];
         }
-        foreach ($catalogue->sharedNames as $shared) {
+        foreach ($catalogue->sharedLines() as $shared) {
             $rules["lines.{$shared->name}"] = ['nullable', Rule::in($shared->choices)];
         }
 
@@ -68,7 +68,8 @@ class HouseRequest extends RecordRequest
             $rules ??= new HouseRules;
             $rules->user_id = $keeper->id;
             $rules->version = ($rules->exists ? $rules->version : 0) + 1;
-            $rules->choices = $this->chosen();
+            $waiting = array_intersect_key($rules->choices ?? [], Choices::waiting() + Choices::waitingNumbers());
+            $rules->choices = $this->chosen() + $waiting;
             $rules->save();
         });
     }

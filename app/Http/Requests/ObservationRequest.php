@@ -2,8 +2,8 @@
 
 namespace App\Http\Requests;
 
-use App\Collection\Grade;
 use App\Models\Animal;
+use App\Models\Enums\Grade;
 use App\Models\Observation;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\Rule;

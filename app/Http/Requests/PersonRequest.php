@@ -2,8 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Models\Enums\Role;
 use App\Models\User;
-use App\People\Role;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 

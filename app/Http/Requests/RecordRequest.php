@@ -12,6 +12,8 @@ use Illuminate\Support\Facades\Gate;
 /** A form that writes one record: who may, and that a double click writes it once. */
 abstract class RecordRequest extends FormRequest
 {
+    use InCollection;
+
     /** Days that records may be of. */
     protected const DAY = ['date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'];
 

@@ -2,10 +2,9 @@
 
 namespace App\Http\Requests;
 
-use App\Care\CareKind;
-use App\Care\FeedOutcome;
-use App\House\House;
 use App\Models\Animal;
+use App\Models\Enums\CareKind;
+use App\Models\Enums\FeedOutcome;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -16,6 +15,8 @@ use Illuminate\Validation\Rule;
 /** One round through the rack: a weight or a meal for many animals at once. Rows left empty are left alone. */
 class RoundRequest extends FormRequest
 {
+    use InCollection;
+
     public function authorize(): Response
     {
         return Gate::inspect('log');
@@ -24,7 +25,7 @@ class RoundRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         if ($this->kind() === CareKind::Weight && is_array($this->input('rows'))) {
-            $this->merge(['rows' => array_map(app(House::class)->grams(...), $this->input('rows'))]);
+            $this->merge(['rows' => array_map($this->opened()->house->grams(...), $this->input('rows'))]);
         }
     }
 

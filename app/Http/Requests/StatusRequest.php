@@ -2,8 +2,8 @@
 
 namespace App\Http\Requests;
 
-use App\Collection\Status;
 use App\Models\Animal;
+use App\Models\Enums\Status;
 use App\Models\StatusEvent;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;

@@ -10,7 +10,7 @@
             <fieldset class="field">
                 <legend class="legend mb-1">Log</legend>
                 <div class="row-flow taps">
-                    @foreach (App\Care\CareKind::cases() as $kind)
+                    @foreach (App\Models\Enums\CareKind::cases() as $kind)
                         <label class="tap"><input type="radio" name="kind" value="{{ $kind->value }}" @checked(old('kind', 'weight') === $kind->value)> <span>{{ $kind->value }}</span></label>
                     @endforeach
                 </div>
@@ -20,7 +20,7 @@
             <fieldset class="field" data-for="feed">
                 <legend class="legend mb-1">Food</legend>
                 <div class="row-flow taps">
-                    @foreach (App\Care\FeedOutcome::cases() as $outcome)
+                    @foreach (App\Models\Enums\FeedOutcome::cases() as $outcome)
                         <label class="tap"><input type="radio" name="outcome" value="{{ $outcome->value }}" @checked(old('outcome') === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                     @endforeach
                 </div>

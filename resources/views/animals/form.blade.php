@@ -18,7 +18,7 @@
             </div>
             <x-field-error id="sex-error" :message="$errors->first('sex')"/>
             <div class="two mt-1">
-                <x-choice name="sex_found" label="How it was found" blank="not recorded" :value="old('sex_found', $animal->sex_found?->value)" :options="collect(App\Collection\SexFound::cases())->mapWithKeys(fn ($found) => [$found->value => $found->sentence()])->all()"/>
+                <x-choice name="sex_found" label="How it was found" blank="not recorded" :value="old('sex_found', $animal->sex_found?->value)" :options="collect(App\Models\Enums\SexFound::cases())->mapWithKeys(fn ($found) => [$found->value => $found->sentence()])->all()"/>
                 <x-field name="sex_certainty" label="How sure" unit="%" :value="old('sex_certainty', $animal->sex_certainty)" inputmode="numeric"/>
             </div>
         </fieldset>

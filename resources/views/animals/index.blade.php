@@ -14,13 +14,13 @@
                 <x-field-error id="genes-error" :message="$search->error"/>
                 <div class="reading" style="min-height:0" id="genes-reading" data-reading aria-live="polite"></div></div>
             <div class="field"><label for="find">by name or note</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}"></div>
-            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="array_combine(array_column(App\Collection\Status::cases(), 'value'), array_column(App\Collection\Status::cases(), 'value'))"/>
+            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="array_combine(array_column(App\Models\Enums\Status::cases(), 'value'), array_column(App\Models\Enums\Status::cases(), 'value'))"/>
             @if ($racks->isNotEmpty())<x-choice name="rack" label="rack" blank="any" :value="$search->rack" :options="$racks->pluck('name', 'id')->all()"/>@endif
             <input type="hidden" name="view" value="{{ $search->view }}">
             <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
         </form>
         <div class="row-flow mb-3 under-find">
-            <nav class="choices" aria-label="View">@foreach (App\Collection\AnimalSearch::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
+            <nav class="choices" aria-label="View">@foreach (App\Animals\AnimalSearch::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
             <span class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With sold and dead ones</a>@endif</span>
             @foreach ($saved as $one)
                 <span class="saved"><a href="{{ route('animals.index') }}?{{ $one->query }}">{{ $one->name }}</a>@if ($may)<form method="post" action="{{ route('searches.destroy', $one) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Forget the search {{ $one->name }}">×</button></form>@endif</span>
@@ -39,7 +39,7 @@
                     @foreach ($cards as $card)
                         @php($animal = $card->animal)
                         <tr><td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
-                            <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span>@endif</td>
+                            <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span>@endif</td>
                             <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
                             <td data-label="Last food" data-value="{{ $animal->latestFeed?->on->format('Y-m-d') }}">{{ $animal->latestFeed ? $animal->latestFeed->on->format('j M').', '.$animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $animal->placeWords() }}</td></tr>
                     @endforeach
@@ -52,11 +52,11 @@
                     <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
                         <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> {!! App\Drawing\Signs::sex($card->animal->sex) !!}</span>
                         <span>{{ $card->genotype() }}</span>
-                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Pairing\OddsWords::percent($card->chance()) }}</span></span>@endif
+                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
                         @if ($card->hasConflict())<span><span class="tag dead">statements conflict</span></span>@endif
                         {!! App\Drawing\Signs::beads($card->beads()) !!}
-                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Collection\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
+                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Models\Enums\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
                     </a></li>
                 @endforeach
             </ul>

@@ -1,4 +1,4 @@
-@php($isWeight = $kind === App\Care\CareKind::Weight)
+@php($isWeight = $kind === App\Models\Enums\CareKind::Weight)
 <x-station :title="$isWeight ? 'Weighing round' : 'Feeding round'" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     @if ($animals->isEmpty())
         <section class="sheet empty"><p class="answer">No animals yet.</p><p><a class="button main" href="{{ route('animals.create') }}">Add an animal</a></p></section>
@@ -24,7 +24,7 @@
                     <fieldset class="round-row is-feed">
                         <legend class="float-none mb-0" style="font-size:1rem"><strong>{{ $animal->name }}</strong></legend>
                         <div class="row-flow taps">
-                            @foreach (App\Care\FeedOutcome::cases() as $outcome)
+                            @foreach (App\Models\Enums\FeedOutcome::cases() as $outcome)
                                 <label class="tap"><input type="radio" name="rows[{{ $animal->id }}]" value="{{ $outcome->value }}" @checked(old("rows.{$animal->id}") === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                             @endforeach
                         </div>

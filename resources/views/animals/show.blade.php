@@ -45,7 +45,7 @@
             @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->objectPronoun() }}.</p>@endif
             <table class="list"><caption class="visually-hidden">Genes passed on, with the chance per egg</caption><tbody>
                 @foreach ($card->passesOn() as [$allele, $chance])
-                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{{ $chance->toString() }}</strong></td><td class="num soft">{{ App\Pairing\OddsWords::oneIn($chance) }}</td></tr>
+                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{{ $chance->toString() }}</strong></td><td class="num soft">{{ App\Words\OddsWords::oneIn($chance) }}</td></tr>
                 @endforeach
             </tbody></table>
         </section>
@@ -75,7 +75,7 @@
             @if ($may)
                 <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
                     <form method="post" action="{{ route('status.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
-                        <div class="two"><x-choice name="status" bag="status" label="Status" :value="old('status', $animal->status()->value)" :options="array_combine(array_column(App\Collection\Status::cases(), 'value'), array_column(App\Collection\Status::cases(), 'value'))"/>
+                        <div class="two"><x-choice name="status" bag="status" label="Status" :value="old('status', $animal->status()->value)" :options="array_combine(array_column(App\Models\Enums\Status::cases(), 'value'), array_column(App\Models\Enums\Status::cases(), 'value'))"/>
                         <x-field name="on" bag="status" id="status-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
                         <x-field name="reason" bag="status" label="Reason" :value="old('reason')" maxlength="400" hint="A hold-back needs one."/>
                         <x-field name="review_on" bag="status" label="Look again on" type="date" :value="old('review_on')"/>
@@ -92,7 +92,7 @@
                 <details class="mt-3" @if ($errors->observation->any()) open @endif><summary>Note a condition</summary>
                     <form method="post" action="{{ route('observations.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                         <div class="two"><x-field name="condition" bag="observation" label="Condition" :value="old('condition')" maxlength="60" list="conditions-known" autocomplete="off"/>
-                        <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="array_combine(array_column(App\Collection\Grade::cases(), 'value'), array_column(App\Collection\Grade::cases(), 'value'))"/></div>
+                        <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="array_combine(array_column(App\Models\Enums\Grade::cases(), 'value'), array_column(App\Models\Enums\Grade::cases(), 'value'))"/></div>
                         <datalist id="conditions-known">@foreach ($page->knownConditions() as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
                         <x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/>
                         <x-field name="note" bag="observation" label="In words" :value="old('note')" maxlength="400"/>
@@ -143,7 +143,7 @@
     <section class="sheet mt-3" id="family">
         <div class="head"><h2>Family</h2>
             @php($f = $family->inbreeding($animal))
-            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Pairing\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
+            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Words\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
         </div>
         @if ($page->tree->isKnown())
             <h3 class="mb-2">Ancestors</h3>

@@ -11,16 +11,16 @@
     <div class="head"><h2 id="ladder-title">In one clutch</h2><span class="soft small">{{ $target->target->text }}</span></div>
     @foreach ($rungs as $rung)
         <div data-rung="{{ $rung['eggs'] }}" @if ($rung['eggs'] !== $eggs) hidden @endif>
-            <output>{{ App\Pairing\OddsWords::percent($rung['one']) }}</output>
+            <output>{{ App\Words\OddsWords::percent($rung['one']) }}</output>
             <span>at least one in {{ $rung['eggs'] }} {{ Str::plural($unit, $rung['eggs']) }}</span><br>
-            <span class="soft small">at least two {{ App\Pairing\OddsWords::percent($rung['two']) }} · expected {{ rtrim(rtrim(number_format($rung['expected'], 2), '0'), '.') }}</span>
+            <span class="soft small">at least two {{ App\Words\OddsWords::percent($rung['two']) }} · expected {{ rtrim(rtrim(number_format($rung['expected'], 2), '0'), '.') }}</span>
         </div>
     @endforeach
     @if ($eggs > $columns)
         <div>
-            <output>{{ App\Pairing\OddsWords::percent($chance->atLeastOne($eggs)) }}</output>
+            <output>{{ App\Words\OddsWords::percent($chance->atLeastOne($eggs)) }}</output>
             <span>at least one in {{ $eggs }} {{ Str::plural($unit, $eggs) }}</span><br>
-            <span class="soft small">at least two {{ App\Pairing\OddsWords::percent($chance->atLeastTwo($eggs)) }}</span>
+            <span class="soft small">at least two {{ App\Words\OddsWords::percent($chance->atLeastTwo($eggs)) }}</span>
         </div>
     @else
         <div data-slider hidden>
@@ -42,13 +42,13 @@
         @endforeach
     </ul>
     @if ($chance->isUncertain() && ! $chance->ceiling()->isOne())
-        <p class="small soft mb-0 mt-2">A parent may not carry what is needed: no number of eggs passes {{ App\Pairing\OddsWords::percent($chance->ceiling()) }}.</p>
+        <p class="small soft mb-0 mt-2">A parent may not carry what is needed: no number of eggs passes {{ App\Words\OddsWords::percent($chance->ceiling()) }}.</p>
     @endif
     @if ($target->target->sex === null)
         <ul class="by-sex">
             @foreach (Destino\Genome\Sex::cases() as $sex)
                 @php($own = $target->bySex($sex))
-                <li><x-icon :name="'gender-'.$sex->value" style="width:.9rem"/> {{ $sex->value }}: <strong>{{ $own->perEgg()->toString() }}</strong>, {{ App\Pairing\OddsWords::percent($own->atLeastOne($eggs)) }} in {{ $eggs }}</li>
+                <li><x-icon :name="'gender-'.$sex->value" style="width:.9rem"/> {{ $sex->value }}: <strong>{{ $own->perEgg()->toString() }}</strong>, {{ App\Words\OddsWords::percent($own->atLeastOne($eggs)) }} in {{ $eggs }}</li>
             @endforeach
         </ul>
     @endif

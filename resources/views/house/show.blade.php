@@ -30,7 +30,7 @@
             <div class="head"><h2>Ready to breed</h2></div>
             <div class="four">
                 @foreach (App\House\Choices::numbers() as $key => $number)
-                    @continue($key === 'opening_day' || str_starts_with($key, 'error_'))
+                    @continue(str_starts_with($key, 'error_'))
                     <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>
@@ -54,10 +54,6 @@
                         @foreach ($choice['options'] as $value => [$words, $argument])
                             <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked($now === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">shipped</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
                         @endforeach
-                        @if ($key === 'opening')
-                            @php($number = App\House\Choices::numbers()['opening_day'])
-                            <x-field name="opening_day" :label="$number['label']" :unit="$number['unit']" :value="old('opening_day', $house->number('opening_day'))" :hint="$number['hint']" inputmode="numeric"/>
-                        @endif
                     </fieldset>
                 @endforeach
                 <div class="rule stack">
@@ -85,7 +81,7 @@
         <section class="sheet">
             <div class="head"><h2>Words that several genes share</h2><span class="soft small">Without a choice Destino asks each time, and never guesses.</span></div>
             <div class="four">
-                @foreach ($catalogue->sharedNames as $shared)
+                @foreach ($catalogue->sharedLines() as $shared)
                     <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me" :value="old('lines.'.$shared->name, $house->lines()[$shared->name] ?? '')" :options="array_combine($shared->choices, $shared->choices)"/>
                 @endforeach
             </div>

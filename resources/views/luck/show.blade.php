@@ -32,9 +32,9 @@
                 </svg>
                 <dl class="facts mt-2">
                     <dt>Expected</dt><dd>{{ rtrim(rtrim(number_format($page->luck->expected()->toFloat(), 2), '0'), '.') }} hits</dd>
-                    <dt>{{ $page->luck->hits }} or fewer</dt><dd>{{ App\Pairing\OddsWords::percent($page->luck->atMost()) }}</dd>
-                    <dt>{{ $page->luck->hits }} or more</dt><dd>{{ App\Pairing\OddsWords::percent($page->luck->atLeast()) }}</dd>
-                    <dt>Exactly {{ $page->luck->hits }}</dt><dd>{{ App\Pairing\OddsWords::percent($page->luck->probabilityOf($page->luck->hits)) }}</dd>
+                    <dt>{{ $page->luck->hits }} or fewer</dt><dd>{{ App\Words\OddsWords::percent($page->luck->atMost()) }}</dd>
+                    <dt>{{ $page->luck->hits }} or more</dt><dd>{{ App\Words\OddsWords::percent($page->luck->atLeast()) }}</dd>
+                    <dt>Exactly {{ $page->luck->hits }}</dt><dd>{{ App\Words\OddsWords::percent($page->luck->probabilityOf($page->luck->hits)) }}</dd>
                 </dl>
                 <p class="soft small mb-0 mt-2">Assumes independent eggs with one and the same chance. If a parent may not carry the gene, that doubt comes on top.</p>
             </section>
@@ -42,7 +42,7 @@
             @if ($alternatives !== [])
                 <section class="sheet">
                     <div class="head"><h2>Luck, or something else?</h2><span class="soft small">odds now, with {{ $page->typed['not_carried'] }} and {{ $page->typed['hidden'] }} before the eggs</span></div>
-                    <ul class="plain odds-bars">@foreach ($alternatives as $one)<li><div class="row-flow"><strong>{{ $one['name'] }}</strong><span class="ms-auto num">{{ App\Prove\OddsText::percent($one['share']) }}</span></div><div class="bar" aria-hidden="true"><i style="width:{{ round(100 * $one['share'], 1) }}%"></i></div><p class="soft small mb-0">{{ $one['text'] }}</p></li>@endforeach</ul>
+                    <ul class="plain odds-bars">@foreach ($alternatives as $one)<li><div class="row-flow"><strong>{{ $one['name'] }}</strong><span class="ms-auto num">{{ App\Words\OddsText::percent($one['share']) }}</span></div><div class="bar" aria-hidden="true"><i style="width:{{ round(100 * $one['share'], 1) }}%"></i></div><p class="soft small mb-0">{{ $one['text'] }}</p></li>@endforeach</ul>
                 </section>
             @endif
             @if ($calm !== null)

@@ -50,7 +50,7 @@
 <section class="sheet" data-module="rows" aria-labelledby="list-title">
     <div class="head">
         <h2 id="list-title">All outcomes</h2>
-        <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ App\Pairing\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) @if (count($page->rows) < config('destino.all_rows'))<a href="{{ route('pair', $inquiry->query() + ['rows' => 'all']) }}#list-title">{{ $page->space->total()->isGreaterThan(config('destino.all_rows')) ? 'List the '.number_format(config('destino.all_rows')).' most likely' : 'List all' }}</a>.@endif <a href="{{ route('pair.export', $inquiry->query()) }}">The whole list is in the CSV file.</a>@endif</span>
+        <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ App\Words\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) @if (count($page->rows) < config('destino.all_rows'))<a href="{{ route('pair', $inquiry->query() + ['rows' => 'all']) }}#list-title">{{ $page->space->total()->isGreaterThan(config('destino.all_rows')) ? 'List the '.number_format(config('destino.all_rows')).' most likely' : 'List all' }}</a>.@endif <a href="{{ route('pair.export', $inquiry->query()) }}">The whole list is in the CSV file.</a>@endif</span>
     </div>
     <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>

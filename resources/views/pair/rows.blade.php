@@ -18,7 +18,7 @@
             <td data-value="{{ $row->outcome->label }}">{{ $row->outcome->label }}
                 @if ($row->knownAs() !== '')<span class="soft">({{ $row->knownAs() }})</span>@endif
                 @if ($row->outcome->isLethal)<span class="tag dead">does not live</span>@endif
-                @if ($hasTarget && $row->share->isOne())<span class="tag hit">★ hit</span>@elseif ($hasTarget && $row->isHit())<span class="tag doubt">hit in {{ App\Pairing\OddsWords::percent($row->share) }}</span>@endif
+                @if ($hasTarget && $row->share->isOne())<span class="tag hit">★ hit</span>@elseif ($hasTarget && $row->isHit())<span class="tag doubt">hit in {{ App\Words\OddsWords::percent($row->share) }}</span>@endif
             </td>
             <td><x-beads :beads="$row->beads"/></td>
             @if ($hasSex)<td data-label="Sex">{{ $row->outcome->sex?->value }}</td>@endif

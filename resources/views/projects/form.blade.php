@@ -23,7 +23,7 @@
         <p class="soft small mb-0">All animals of the collection that are here and of known sex count as founders, with what is believed of them.</p>
         <details @if ($errors->has('assumptions') || $errors->has('assumptions.*') || $project->assumptions !== []) open @endif><summary>Assumptions of this project</summary>
             <x-field-error id="assumptions-error" :message="$errors->first('assumptions')"/>
-            <div class="four mt-2">@php($defaults = (new Destino\Planning\PlanAssumptions)->toArray())@foreach (App\Projects\AssumptionWords::order() as $name)<x-field :name="'assumptions['.$name.']'" :label="App\Projects\AssumptionWords::label($name)" :unit="App\Projects\AssumptionWords::unit($name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $defaults[$name]" inputmode="decimal"/>@endforeach</div>
+            <div class="four mt-2">@php($defaults = (new Destino\Planning\Given\PlanAssumptions)->toArray())@foreach (App\Projects\AssumptionWords::order() as $name)<x-field :name="'assumptions['.$name.']'" :label="App\Projects\AssumptionWords::label($name)" :unit="App\Projects\AssumptionWords::unit($name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $defaults[$name]" inputmode="decimal"/>@endforeach</div>
         </details>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
         <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Leave it</a></div>

@@ -5,8 +5,7 @@
     @else
         <ul class="cards">
             @foreach ($projects as $project)
-                @php($page = new App\Projects\ProjectPage($project, app(App\Projects\Workshop::class)))
-                <li><a class="card-link" href="{{ route('projects.show', $project) }}"><span class="title">{{ $project->name }} <span class="tag">weight {{ $project->weight }}</span></span><span>{{ $project->target }}</span><span class="soft small">{{ $page->answer() }}</span></a></li>
+                <li><a class="card-link" href="{{ route('projects.show', $project) }}"><span class="title">{{ $project->name }} <span class="tag">weight {{ $project->weight }}</span></span><span>{{ $project->target }}</span><span class="soft small">{{ $pages[$project->id]->answer() }}</span></a></li>
             @endforeach
         </ul>
         <section class="sheet mt-3">

@@ -127,6 +127,14 @@ class Browser
         return $this;
     }
 
+    /** Waits until a script says that it is so. */
+    public function until(string $script): self
+    {
+        $this->driver->wait(10, 100)->until(fn (): bool => $this->script($script) === true, "it did not come to: {$script}");
+
+        return $this;
+    }
+
     public function waitFor(string $selector, string $text): self
     {
         $this->driver->wait(10, 100)->until(function () use ($selector, $text): bool {

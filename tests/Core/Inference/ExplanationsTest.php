@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
+use App\Documents\PedigreeReader;
 use App\Documents\PosteriorDocument;
-use App\Prove\PedigreeReader;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
-use App\Prove\PedigreeReader;
+use App\Documents\PedigreeReader;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Inference\Conclusions\Kindred;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Inference;
 
 use App\Documents\DocumentError;
+use App\Documents\PedigreeReader;
 use App\Documents\PosteriorDocument;
-use App\Prove\PedigreeReader;
 use Destino\Genome\Sex;
 use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Individual;

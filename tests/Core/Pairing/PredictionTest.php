@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pairing;
 
+use Destino\Pairing\Asking\Prediction;
+use Destino\Pairing\Asking\Question;
+use Destino\Pairing\Asking\UnreadableQuestion;
 use Destino\Pairing\By;
-use Destino\Pairing\Prediction;
-use Destino\Pairing\Question;
-use Destino\Pairing\UnreadableQuestion;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Destino\Genome\Sex;
-use Destino\Planning\Space;
+use Destino\Planning\Phenotypes\Space;
 
 /** Every way of up to three generations, without any pruning: what a clever search must agree with. */
 final class PlainSearch

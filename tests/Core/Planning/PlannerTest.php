@@ -6,12 +6,12 @@ namespace Tests\Core\Planning;
 
 use App\Projects\ProjectReader;
 use Destino\DestinoError;
-use Destino\Planning\Outcome;
-use Destino\Planning\PairFinder;
+use Destino\Planning\Given\Project;
 use Destino\Planning\Plan;
 use Destino\Planning\Planner;
-use Destino\Planning\Project;
-use Destino\Planning\RouteStep;
+use Destino\Planning\Play\Outcome;
+use Destino\Planning\Search\PairFinder;
+use Destino\Planning\Search\RouteStep;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -88,8 +88,8 @@ final class PlannerTest extends TestCase
         $planner = self::planner(self::document('Clown + Piebald', [['male', 'Clown het Piebald'], ['female', 'Piebald']]));
         $route = $planner->routes()[0];
         self::assertEquals($planner->play($route, 300, 7), $planner->play($route, 300, 7));
-        $whole = (new \Destino\Planning\Simulation($planner->space(), [$route]))->run(300, 7);
-        $parts = [(new \Destino\Planning\Simulation($planner->space(), [$route]))->run(100, 7, 0), (new \Destino\Planning\Simulation($planner->space(), [$route]))->run(200, 7, 100)];
+        $whole = (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(300, 7);
+        $parts = [(new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(100, 7, 0), (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(200, 7, 100)];
         foreach ([3, 5, 8] as $season) {
             self::assertEqualsWithDelta($whole->by($season), ($parts[0]->by($season) * 100 + $parts[1]->by($season) * 200) / 300, 1e-12);
         }
@@ -237,7 +237,7 @@ final class PlannerTest extends TestCase
     public function testQuarantineDelaysAndAShareOfFemalesMatters(): void
     {
         $project = self::project(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1]));
-        $held = array_map(static fn (\Destino\Planning\Founder $one): \Destino\Planning\Founder => new \Destino\Planning\Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, null, null, $one->id === 'A0' ? 3 : 1), $project->founders);
+        $held = array_map(static fn (\Destino\Planning\Given\Founder $one): \Destino\Planning\Given\Founder => new \Destino\Planning\Given\Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, null, null, $one->id === 'A0' ? 3 : 1), $project->founders);
         $outcome = (new Planner(Shelf::catalogue(), $project->withFounders($held)))->plan(200)->routes[0][1];
         self::assertSame([0.0, true], [$outcome->by(2), $outcome->by(3) > 0]);
 
@@ -260,29 +260,17 @@ final class PlannerTest extends TestCase
     {
         $document = ['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'het Clown 66% het Piebald']]);
         $project = self::project($document);
-        $choices = \Destino\Planning\Dilemma::of(Shelf::catalogue(), $project, 300, 1);
-        self::assertSame(['as planned', 'buy nothing', 'only what is sure'], array_slice(array_map(static fn (\Destino\Planning\Dilemma $one): string => $one->choice, $choices), 0, 3));
+        $choices = \Destino\Planning\Weigh\Dilemma::of(Shelf::catalogue(), $project, 300, 1);
+        self::assertSame(['as planned', 'buy nothing', 'only what is sure'], array_slice(array_map(static fn (\Destino\Planning\Weigh\Dilemma $one): string => $one->choice, $choices), 0, 3));
         self::assertGreaterThan($choices[1]->outcome?->by(8), $choices[0]->outcome?->by(8), 'the bought visual helps');
 
         $planner = new Planner(Shelf::catalogue(), $project);
-        $route = array_values(array_filter($planner->routes(), static fn (\Destino\Planning\Route $one): bool => count($one->steps) > 1))[0];
-        $influence = \Destino\Planning\Influence::of($planner->space(), $route, 200, 1);
+        $route = array_values(array_filter($planner->routes(), static fn (\Destino\Planning\Search\Route $one): bool => count($one->steps) > 1))[0];
+        $influence = \Destino\Planning\Weigh\Influence::of($planner->space(), $route, 200, 1);
         self::assertGreaterThanOrEqual($influence[count($influence) - 1]->swing(), $influence[0]->swing());
-        $keep = \Destino\Planning\KeepBack::of($planner->space(), $route, 300, 1);
+        $keep = \Destino\Planning\Weigh\KeepBack::of($planner->space(), $route, 300, 1);
         self::assertSame([1, 2, 3, 4], array_keys($keep[0]->chances));
         self::assertGreaterThan($keep[0]->chances[1] - .05, $keep[0]->chances[4], 'more kept does not hurt');
-    }
-
-    public function testASeasonsPairingsAreMatched(): void
-    {
-        $wish = static fn (string $name, array $sires, array $dams, float $weight): array => ['name' => $name, 'sires' => $sires, 'dams' => $dams, 'weight' => $weight];
-        $grants = static fn (array $wishes, int $females = 4): array => array_map(static fn (array $grant): string => "{$grant['wish']}: {$grant['sire']} × {$grant['dam']}", (new \Destino\Planning\SeasonAssignment($wishes, $females))->grants());
-        // Both want F1; the second can do with F2, so both are granted.
-        self::assertSame(['0: M × F1', '1: M × F2'], $grants([$wish('a', ['M'], ['F1'], 1), $wish('b', ['M'], ['F1', 'F2'], 5)]));
-        // One male for one female: the heavier wish.
-        self::assertSame(['1: M × F2'], $grants([$wish('a', ['M'], ['F1'], 1), $wish('b', ['M'], ['F2'], 5)], 1));
-        // A wish that nobody else stands in the way of is granted beside the heavier one.
-        self::assertSame(['0: N × F1', '2: M × F2'], $grants([$wish('a', ['N'], ['F1'], 3), $wish('b', ['M'], ['F1'], 2), $wish('c', ['M'], ['F2'], 2)]));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers\Api;
 
-use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
+use App\Collection\Opened;
 use App\Http\Controllers\Controller;
 use App\Models\Animal;
 use App\Models\CareEntry;
@@ -16,14 +16,14 @@ class AnimalController extends Controller
 {
     private const MOST = 500;
 
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly Opened $opened) {}
 
     public function index(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('read');
         $valid = $request->validate(['page' => ['nullable', 'integer', 'min:1'], 'per_page' => ['nullable', 'integer', 'between:1,'.self::MOST]]);
         $page = $keeper->animals()->with('latestStatus', 'latestWeight', 'rack')->orderBy('rack_id')->orderBy('rack_row')->orderBy('rack_column')->orderBy('id')->paginate($valid['per_page'] ?? 100);
-        $beliefs = Beliefs::of($keeper, $this->shelf);
+        $beliefs = $this->opened->beliefs();
 
         return response()->json(['data' => array_map(fn (Animal $animal): array => self::document($animal, $beliefs), $page->items()), 'page' => $page->currentPage(), 'pages' => $page->lastPage(), 'total' => $page->total()]);
     }
@@ -33,7 +33,7 @@ class AnimalController extends Controller
         $this->authorize('view', $animal);
         $animal->load('latestStatus', 'latestWeight', 'rack');
 
-        return response()->json(['data' => self::document($animal, Beliefs::of($keeper, $this->shelf))]);
+        return response()->json(['data' => self::document($animal, $this->opened->beliefs())]);
     }
 
     public function weights(Animal $animal): JsonResponse

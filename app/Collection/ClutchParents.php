@@ -1,0 +1,120 @@
+<?php
+
+namespace App\Collection;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Sex;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Roles;
+use Destino\Inference\Evidence\Tally;
+use Destino\Notation\Target;
+
+/**
+ * Whose young the hatchlings and eggs of each clutch are. A clutch has one sire out of those that are possible; a hatchling
+ * whose own record names one of them names him for all. One that is recorded with a male who is not among them, or
+ * with another dam, stands by itself.
+ */
+class ClutchParents
+{
+    /** @var array<int, list<string|null>> possible sires by clutch; null for one from outside */
+    private array $sires = [];
+
+    /** @var array<int, string> dam by clutch */
+    private array $dams = [];
+
+    /** @var array<int, list<int>> animals by clutch */
+    private array $hatchlings = [];
+
+    /** @param  array<string, mixed>  $records  rows as Kin has them */
+    public function __construct(private readonly array $records)
+    {
+        foreach ($records['clutches'] as $row) {
+            $sires = array_map(fn (?int $sire): ?string => $sire === null || ! isset($records['animals'][$sire]) ? null : "a{$sire}", $row['sires']);
+            $this->sires[$row['id']] = $sires === [] ? [null] : array_values(array_unique($sires));
+            $this->dams[$row['id']] = "a{$row['dam']}";
+        }
+        foreach ($records['animals'] as $id => $row) {
+            if ($row['clutch_id'] !== null && isset($this->sires[$row['clutch_id']])) {
+                $this->hatchlings[$row['clutch_id']][] = $id;
+            }
+        }
+        foreach ($this->hatchlings as $clutch => $ids) {
+            $named = array_values(array_unique(array_filter(array_map(fn (int $id): ?string => $this->sireOf($records['animals'][$id]), $ids), fn (?string $sire): bool => $sire !== null && in_array($sire, $this->sires[$clutch], true))));
+            if (count($named) === 1) {
+                $this->sires[$clutch] = $named;
+            }
+        }
+    }
+
+    /** @return list<string|null> */
+    public function sires(int $clutch): array
+    {
+        return $this->sires[$clutch] ?? [null];
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  of an animal
+     * @return array{list<string|null>, string|null} its possible sires, and the clutch it shares one with
+     */
+    public function of(array $row, ?string $sire): array
+    {
+        $clutch = $row['clutch_id'];
+        $isOfDam = $clutch !== null && isset($this->sires[$clutch]) && $this->dams[$clutch] === "a{$row['dam_id']}";
+        if (! $isOfDam) {
+            return [[$sire], null];
+        }
+        $own = $sire !== null ? [$sire] : ($row['sire_name'] !== null ? [null] : $this->sires[$clutch]);
+
+        return [$own, $own === $this->sires[$clutch] ? "k{$clutch}" : null];
+    }
+
+    /**
+     * Hatchlings that were kept and counted as well.
+     *
+     * @param  array<string, mixed>  $clutch  row of the clutch
+     * @param  list<array{saw: Target, count: int}>  $counts  living ones
+     * @param  array<string, Individual>  $individuals
+     */
+    public function tally(array $clutch, array $counts, array $individuals, Catalogue $catalogue): Tally
+    {
+        $kept = [];
+        foreach ($this->hatchlings[$clutch['id']] ?? [] as $id) {
+            foreach (array_slice($individuals["a{$id}"]->testimonies ?? [], 0, 1) as $testimony) {
+                $kept[$id] = $testimony->says;
+            }
+            $kept[$id] ??= new \Destino\Genome\Belief($individuals["a{$id}"]->sex ?? Sex::Female, []);
+        }
+
+        return Tally::of($clutch['hatched'] === null ? null : (int) $clutch['hatched'], array_values($kept), array_map(fn (array $count): array => [$count['saw'], $count['count']], $counts), $catalogue);
+    }
+
+    /**
+     * Sexes of a collection, as recorded or as the roles of parents have them.
+     *
+     * @param  array<int, array<string, mixed>>  $animals  rows by id
+     * @param  list<array<string, mixed>>  $clutches
+     * @return array<string, Sex> by "a" and id
+     */
+    public static function sexes(array $animals, array $clutches): array
+    {
+        $recorded = $places = [];
+        foreach ($animals as $id => $row) {
+            $sex = Sex::tryFrom((string) $row['sex']);
+            if ($sex !== null) {
+                $recorded["a{$id}"] = $sex;
+            }
+            $places[] = ["a{$id}", "a{$id}", [$row['sire_id'] === null ? null : "a{$row['sire_id']}"], $row['dam_id'] === null ? null : "a{$row['dam_id']}"];
+        }
+        foreach ($clutches as $row) {
+            $places[] = ["a{$row['dam']}", "eggs of a{$row['dam']}", array_map(fn (?int $sire): ?string => $sire === null ? null : "a{$sire}", $row['sires']), "a{$row['dam']}"];
+        }
+
+        return Roles::among($recorded, $places)->sexes;
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function sireOf(array $row): ?string
+    {
+        return $row['sire_id'] !== null && isset($this->records['animals'][$row['sire_id']]) ? "a{$row['sire_id']}" : null;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Collection;
+
+use FilesystemIterator;
+use Illuminate\Contracts\Cache\Repository;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/**
+ * What was worked out and is kept for the next time. Each entry stands under the code that made it and the database that it
+ * is about: after a change of the code nothing is found any more, and two collections never meet.
+ */
+final readonly class Kept
+{
+    private const DAYS = 30;
+
+    private string $prefix;
+
+    /**
+     * @param list<string> $code folders whose code and facts make the answers
+     * @param string $database what the answers are about
+     */
+    public function __construct(private Repository $store, array $code, string $database)
+    {
+        $this->prefix = hash('xxh128', self::version($code).' '.$database).':';
+    }
+
+    /**
+     * Equal for equal code: the path, size and time of every file.
+     *
+     * @param list<string> $folders
+     */
+    public static function version(array $folders): string
+    {
+        $files = [];
+        foreach ($folders as $folder) {
+            /** @var SplFileInfo $file */
+            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
+                $files[$file->getPathname()] = [$file->getSize(), $file->getMTime()];
+            }
+        }
+        ksort($files);
+
+        return hash('xxh128', serialize($files));
+    }
+
+    public function get(string $name): mixed
+    {
+        return $this->store->get($this->prefix.$name);
+    }
+
+    public function put(string $name, mixed $value): void
+    {
+        $this->store->put($this->prefix.$name, $value, self::DAYS * 86400);
+    }
+
+    public function forget(string $name): void
+    {
+        $this->store->forget($this->prefix.$name);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Collection;
+
+use App\Catalogue\CatalogueShelf;
+use App\House\House;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use LogicException;
+
+/**
+ * A collection as it is open for one request, command or job: its keeper, the house's rules, the gene facts in use, what is
+ * believed of its animals and how they are related. Built once and handed on; whoever opened it closes it.
+ */
+final class Opened
+{
+    public readonly CarbonImmutable $today;
+
+    private ?Beliefs $beliefs = null;
+
+    private ?Family $family = null;
+
+    /** @param User|null $keeper null where nobody is signed in: the shipped facts and the default rules */
+    public function __construct(private readonly ?User $keeper, public readonly House $house, public readonly CatalogueShelf $shelf, private readonly Kept $kept)
+    {
+        $this->today = CarbonImmutable::today();
+    }
+
+    public function keeper(): User
+    {
+        return $this->keeper ?? throw new LogicException('No collection is open.');
+    }
+
+    public function beliefs(): Beliefs
+    {
+        return $this->beliefs ??= Beliefs::of($this->keeper(), $this->shelf, $this->house, $this->kept);
+    }
+
+    public function family(): Family
+    {
+        return $this->family ??= Family::of($this->keeper(), $this->kept);
+    }
+
+    /** After a write in the same request: what was read before is read again. */
+    public function refresh(): void
+    {
+        $this->close();
+        $this->beliefs = $this->family = null;
+    }
+
+    /** Keeps what was worked out. */
+    public function close(): void
+    {
+        $this->beliefs?->keep();
+    }
+}

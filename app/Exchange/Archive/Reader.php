@@ -1,0 +1,102 @@
+<?php
+
+namespace App\Exchange\Archive;
+
+use App\Models\Kinds;
+use App\Models\RecordKind;
+use App\Models\User;
+use App\Photos\Darkroom;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+
+/** Takes a document into an empty collection, by the description of the kinds of records. */
+class Reader
+{
+    private readonly Numbers $numbers;
+
+    /** @var list<array{Model, array<string, mixed>}> what can be said only once every record is there */
+    private array $later = [];
+
+    /** @param array<string, string> $photos content by file */
+    public function __construct(private readonly User $keeper, private readonly Darkroom $darkroom, private readonly array $photos)
+    {
+        $this->numbers = new Numbers;
+    }
+
+    /** @param array<string, mixed> $document in the present format */
+    public function take(array $document): void
+    {
+        if ($document['rules'] !== []) {
+            $rules = $this->keeper->houseRules()->make(['choices' => $document['rules']]);
+            $rules->user_id = $this->keeper->id;
+            $rules->save();
+        }
+        foreach (Kinds::sections() as $kind) {
+            foreach ($document[$kind->section] ?? [] as $record) {
+                $this->record($kind, $record, $this->keeper, $kind->relation());
+            }
+        }
+        foreach ($this->later as [$record, $names]) {
+            $record->newQueryWithoutScopes()->whereKey($record->getKey())->update($this->numbered(Kinds::of($record), $names));
+        }
+        $this->history($document['history']);
+    }
+
+    /** @param array<string, mixed> $document */
+    private function record(RecordKind $kind, array $document, Model $owner, string $relation): void
+    {
+        $values = array_intersect_key($document, $kind->fields);
+        if ($kind->name === 'photo' && isset($this->photos[$values['file']])) {
+            $values['file'] = $this->darkroom->keep($this->photos[$values['file']]);
+        }
+        $named = $this->numbered($kind, $document);
+        $lists = [];
+        foreach ($kind->lists as $field => $of) {
+            $lists[$field] = $this->numbers->within($of, $document[$field] ?? []);
+        }
+        $made = $owner->{$relation}()->create($values + $lists + array_filter($named, fn (?int $number): bool => $number !== null));
+        if (isset($document['id'])) {
+            $this->numbers->set($kind->name, $document['id'], (int) $made->getKey());
+        }
+        if (array_filter($kind->references, fn (string $of, string $field): bool => $named[$field] === null && ($document[RecordKind::plain($field)] ?? null) !== null, ARRAY_FILTER_USE_BOTH) !== []) {
+            $this->later[] = [$made, $document];
+        }
+        foreach ($kind->children as $children => $child) {
+            foreach ($document[$children] ?? [] as $one) {
+                $this->record(Kinds::named($child), $one, $made, $children);
+            }
+        }
+        if (isset($document['taken_out'])) {
+            $made->newQueryWithoutScopes()->whereKey($made->getKey())->update(['deleted_at' => $document['taken_out']]);
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @return array<string, int|null> numbers of the records that it names, by field; null where they are not there yet
+     */
+    private function numbered(RecordKind $kind, array $document): array
+    {
+        $numbers = [];
+        foreach ($kind->references as $field => $of) {
+            $numbers[$field] = $this->numbers->of($of, $document[RecordKind::plain($field)] ?? null);
+        }
+
+        return $numbers;
+    }
+
+    /** @param list<array<string, mixed>> $history */
+    private function history(array $history): void
+    {
+        foreach ($history as $entry) {
+            $properties = array_filter([
+                'old' => $this->numbers->inHistory($entry['before']), 'attributes' => $this->numbers->inHistory($entry['after']), 'who' => $entry['who'],
+            ]);
+            DB::table('activity_log')->insert([
+                'log_name' => 'default', 'description' => $entry['event'], 'event' => $entry['event'],
+                'subject_type' => $entry['kind'], 'subject_id' => $this->numbers->of($entry['kind'], $entry['id']),
+                'properties' => json_encode($properties), 'created_at' => $entry['at'], 'updated_at' => $entry['at'],
+            ]);
+        }
+    }
+}

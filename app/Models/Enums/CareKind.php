@@ -1,0 +1,11 @@
+<?php
+
+namespace App\Models\Enums;
+
+enum CareKind: string
+{
+    case Weight = 'weight';
+    case Feed = 'feed';
+    case Shed = 'shed';
+    case Note = 'note';
+}

@@ -1,0 +1,11 @@
+<?php
+
+namespace App\Models\Enums;
+
+enum FeedOutcome: string
+{
+    case Taken = 'taken';
+    case Offered = 'offered';
+    case Refused = 'refused';
+    case Regurgitated = 'regurgitated';
+}

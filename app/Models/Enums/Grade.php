@@ -1,0 +1,11 @@
+<?php
+
+namespace App\Models\Enums;
+
+enum Grade: string
+{
+    case None = 'none';
+    case Slight = 'slight';
+    case Moderate = 'moderate';
+    case Severe = 'severe';
+}

@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Models\Enums;
+
+enum Role: string
+{
+    case Owner = 'owner';
+    case Helper = 'helper';
+    case Viewer = 'viewer';
+
+    public function has(Right $right): bool
+    {
+        return match ($this) {
+            self::Owner => true,
+            self::Helper => $right !== Right::Manage,
+            self::Viewer => $right === Right::Read,
+        };
+    }
+
+    public function sentence(): string
+    {
+        return match ($this) {
+            self::Owner => 'may do everything',
+            self::Helper => 'logs care and season events, changes no genetics, prices or rules',
+            self::Viewer => 'reads',
+        };
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+namespace App\Words;
+
+use Destino\Notation\Percentage;
+use Destino\Probability\ClutchChance;
+use Destino\Probability\Rational;
+
+/** Exact odds with a plain sentence beside them. */
+class OddsWords
+{
+    /** The sign stays with its number at the end of a line. */
+    private const PERCENT = "\u{a0}%";
+
+    /** "1 in 8", "about 1 in 5.3", "every", "never". */
+    public static function oneIn(Rational $chance): string
+    {
+        if ($chance->isZero()) {
+            return 'never';
+        }
+        if ($chance->isOne()) {
+            return 'always';
+        }
+        $inverse = Rational::one()->dividedBy($chance);
+        $isWhole = (string) $inverse->denominator() === '1';
+        $number = $inverse->toFloat();
+
+        return $isWhole ? '1 in '.number_format($number) : 'about 1 in '.($number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number));
+    }
+
+    /** A percentage that never claims 0 or 100 for what is neither. */
+    public static function percent(Rational $chance): string
+    {
+        if ($chance->isZero() || $chance->isOne()) {
+            return $chance->toPercent().self::PERCENT;
+        }
+        $value = $chance->toFloat();
+        // Two digits that say something, near 0 as near 1.
+        $places = min($value, 1 - $value) >= 0.1 ? 0 : max(1, 1 - (int) floor(log10(max(100 * min($value, 1 - $value), 1e-9))));
+        $text = $chance->toPercent($places);
+        $isFalse = in_array((float) $text, [0.0, 100.0], true);
+
+        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text)).self::PERCENT;
+    }
+
+    /** How many clutches of this size it is likely to take. */
+    public static function clutches(ClutchChance $chance, int $eggs): string
+    {
+        $needed = $chance->eggsFor(Rational::of(1, 2));
+        if ($needed === null) {
+            return 'may never come from these parents';
+        }
+        $clutches = intdiv($needed - 1, max(1, $eggs)) + 1;
+
+        return match (true) {
+            $clutches === 1 => 'likely in one clutch',
+            $clutches <= 12 => "likely to take {$clutches} clutches",
+            default => 'likely to take more than twelve clutches',
+        };
+    }
+}
