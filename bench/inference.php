@@ -18,7 +18,9 @@ require __DIR__.'/../vendor/autoload.php';
 
 $shelf = new CatalogueShelf(dirname(__DIR__).'/catalogue');
 $catalogue = $shelf->catalogue();
-$says = fn (string $id, string $text, Sex $sex): Testimony => new Testimony($id, $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Probability::one(), false);
+$says = fn (string $id, string $text, Sex $sex): Testimony => new Testimony(
+    $id, $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Probability::one(), false,
+);
 
 /**
  * Ten generations: each has young of a few sires with many dams of the two before; a tenth of them from relatives.
@@ -42,14 +44,21 @@ $collection = function (int $animals, array $stated, array $saw, int $seed = 1, 
         } else {
             $sires = array_slice($males[$generation - 1], 0, 4); // few males serve many females
             $dams = [...$females[$generation - 1], ...$females[max(0, $generation - 2)]];
-            $all["a{$i}"] = new Individual("a{$i}", $sex, $sires[$chance->getInt(0, count($sires) - 1)], $dams[$chance->getInt(0, min(14, count($dams) - 1))], [], $i % $seen === $seen - 1 ? $shelf->targets()->read($saw[$i % count($saw)]) : null);
+            $all["a{$i}"] = new Individual(
+                "a{$i}", $sex, $sires[$chance->getInt(0, count($sires) - 1)],
+                $dams[$chance->getInt(0, min(14, count($dams) - 1))], [],
+                $i % $seen === $seen - 1 ? $shelf->targets()->read($saw[$i % count($saw)]) : null,
+            );
         }
         $sex === Sex::Male ? $males[$generation][] = "a{$i}" : $females[$generation][] = "a{$i}";
     }
 
     return $all;
 };
-$line = fn (string $what, float $milliseconds, ?float $limit = null) => printf("%-76s %9.0f ms%s\n", $what, $milliseconds, $limit === null ? '' : sprintf('  %.2f of the limit of %g ms', $milliseconds / $limit, $limit));
+$line = fn (string $what, float $milliseconds, ?float $limit = null) => printf(
+    "%-76s %9.0f ms%s\n", $what, $milliseconds,
+    $limit === null ? '' : sprintf('  %.2f of the limit of %g ms', $milliseconds / $limit, $limit),
+);
 $solve = function (Kindred $kindred): array {
     $isExact = true;
     $tables = 0;
@@ -75,9 +84,15 @@ foreach ([125, 250, 500] as $animals) {
     echo $answer[0] ? "  exact\n" : "  sampled\n";
 }
 // A recessive series: three alleles beside the wild type, of which one copy never shows; every look is known.
-$series = array_map(fn (string $allele): string => $catalogue->allele($allele)->name, array_slice($catalogue->locus($catalogue->allele('albino')->locus)->alleles, 0, 3));
+$series = array_map(
+    fn (string $allele): string => $catalogue->allele($allele)->name,
+    array_slice($catalogue->locus($catalogue->allele('albino')->locus)->alleles, 0, 3),
+);
 $hets = array_map(fn (string $name): string => "het {$name}", $series);
-$four = $collection(500, [$hets[0], 'Normal', "66% {$hets[1]}", 'Normal', "50% {$hets[2]}", 'Normal', $series[0], 'Normal'], ['not '.implode(', not ', $series)], seen: 1);
+$four = $collection(
+    500, [$hets[0], 'Normal', "66% {$hets[1]}", 'Normal', "50% {$hets[2]}", 'Normal', $series[0], 'Normal'],
+    ['not '.implode(', not ', $series)], seen: 1,
+);
 foreach ([1, 2] as $try) {
     $line('one locus with four alleles, 500 animals', Stopwatch::milliseconds(function () use ($catalogue, $four, $solve, &$answer): void {
         $answer = $solve(new Kindred($catalogue, $four));
@@ -85,8 +100,21 @@ foreach ([1, 2] as $try) {
 }
 echo $answer[0] ? "  exact\n" : "  sampled\n";
 
-$genes = array_values(array_filter(array_map(fn ($allele): string => $allele->inheritance->showsInOneCopy() ? $allele->name : "het {$allele->name}", array_values($catalogue->alleles)), fn (string $text): bool => $shelf->reader()->read($text, Sex::Female)->belief !== null));
-$stated = array_map(fn (int $i): string => "{$genes[$i % count($genes)]} ".(str_starts_with($genes[($i * 7 + 3) % count($genes)], 'het ') ? '50% '.$genes[($i * 7 + 3) % count($genes)] : ''), range(0, 79));
+$genes = array_values(
+    array_filter(
+        array_map(
+            fn ($allele): string => $allele->inheritance->showsInOneCopy() ? $allele->name : "het {$allele->name}",
+            array_values($catalogue->alleles),
+        ),
+        fn (string $text): bool => $shelf->reader()->read($text, Sex::Female)->belief !== null,
+    ),
+);
+$stated = array_map(
+    fn (int $i): string => "{$genes[$i % count($genes)]} ".(
+        str_starts_with($genes[($i * 7 + 3) % count($genes)], 'het ') ? '50% '.$genes[($i * 7 + 3) % count($genes)] : ''
+    ),
+    range(0, 79),
+);
 $stated = array_values(array_filter($stated, fn (string $text): bool => $shelf->reader()->read(trim($text), Sex::Female)->belief !== null));
 $wide = $collection(500, $stated, ['not Clown', 'not Piebald', 'not Albino']);
 $line('all loci cold, 500 animals', Stopwatch::milliseconds(function () use ($catalogue, $wide, $solve, &$answer): void {
@@ -116,7 +144,10 @@ $line('one new clutch: only what it touches', Stopwatch::milliseconds(function (
     }
 }, 1), 300);
 echo "  {$answer} worked out anew\n";
-printf("%-76s %9.0f MB  %.2f of the limit of 256 MB\n", 'memory at the most', memory_get_peak_usage() / 1e6, memory_get_peak_usage() / 256e6);
+printf(
+    "%-76s %9.0f MB  %.2f of the limit of 256 MB\n", 'memory at the most', memory_get_peak_usage() / 1e6,
+    memory_get_peak_usage() / 256e6,
+);
 
 // Calibration: collections drawn from the model itself, inferred from what a keeper sees of them.
 $chance = new Randomizer(new Mt19937(11));
@@ -133,9 +164,14 @@ for ($round = 0; $round < 200; $round++) {
             $copies["a{$i}"] = $text === 'Clown' ? 2 : ($flip($priors[$text]) ? 1 : 0);
             $all["a{$i}"] = new Individual("a{$i}", $sex, null, null, [$says("s{$i}", $text, $sex)]);
         } else {
-            [$sire, $dam] = [$bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)], $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)]];
+            [$sire, $dam] = [
+                $bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)],
+                $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)],
+            ];
             $copies["a{$i}"] = ($flip($copies[$sire] / 2) ? 1 : 0) + ($flip($copies[$dam] / 2) ? 1 : 0);
-            $all["a{$i}"] = new Individual("a{$i}", $sex, $sire, $dam, [], $shelf->targets()->read($copies["a{$i}"] === 2 ? 'Clown' : 'not Clown'));
+            $all["a{$i}"] = new Individual(
+                "a{$i}", $sex, $sire, $dam, [], $shelf->targets()->read($copies["a{$i}"] === 2 ? 'Clown' : 'not Clown'),
+            );
         }
         $bySex[$sex->value][] = "a{$i}";
     }
@@ -148,7 +184,10 @@ for ($round = 0; $round < 200; $round++) {
             }
             if ($carries > 0.0 && $carries < 1.0) {
                 $bucket = (int) floor(10 * $carries);
-                $buckets[$bucket] = [($buckets[$bucket][0] ?? 0) + 1, ($buckets[$bucket][1] ?? 0.0) + $carries, ($buckets[$bucket][2] ?? 0) + ($copies[$id] > 0 ? 1 : 0)];
+                $buckets[$bucket] = [
+                    ($buckets[$bucket][0] ?? 0) + 1, ($buckets[$bucket][1] ?? 0.0) + $carries,
+                    ($buckets[$bucket][2] ?? 0) + ($copies[$id] > 0 ? 1 : 0),
+                ];
             }
         }
     }
@@ -156,5 +195,8 @@ for ($round = 0; $round < 200; $round++) {
 ksort($buckets);
 echo "Calibration: 200 collections drawn from the model; P(carries) as inferred, and how often it was so\n";
 foreach ($buckets as [$count, $sum, $true]) {
-    printf("  %5d animals given %4.1f %% on average: %4.1f %% carried it (standard error %.1f)\n", $count, 100 * $sum / $count, 100 * $true / $count, 100 * sqrt($sum / $count * (1 - $sum / $count) / $count));
+    printf(
+        "  %5d animals given %4.1f %% on average: %4.1f %% carried it (standard error %.1f)\n", $count, 100 * $sum / $count,
+        100 * $true / $count, 100 * sqrt($sum / $count * (1 - $sum / $count) / $count),
+    );
 }

@@ -46,7 +46,8 @@ $founder = fn (string $id, Sex $sex, string $text): Individual => new Individual
  *
  * Alleles are drawn as they are inherited, so that what is recorded can be.
  *
- * @param list<array{string, int, float}> $stated what founders are said to be, in turn: the text, an allele's number, its chance (2: both are of it)
+ * @param list<array{string, int, float}> $stated what founders are said to be, in turn: the text, an allele's number, its
+ *     chance (2: both are of it)
  * @param int $seen of 100 young whose look is known
  * @return array<string, Individual>
  */
@@ -65,9 +66,14 @@ $collection = function (int $animals, array $stated, Target $saw, int $seed, int
         } else {
             $sires = array_slice($males[$generation - 1], 0, 4 + intdiv($size, 100));
             $dams = [...$females[$generation - 1], ...$females[max(0, $generation - 2)]];
-            [$sire, $dam] = [$sires[$chance->getInt(0, count($sires) - 1)], $dams[$chance->getInt(0, min(14 + intdiv($size, 20), count($dams) - 1))]];
+            [$sire, $dam] = [
+                $sires[$chance->getInt(0, count($sires) - 1)],
+                $dams[$chance->getInt(0, min(14 + intdiv($size, 20), count($dams) - 1))],
+            ];
             $pairs["a{$i}"] = [$pairs[$sire][$chance->getInt(0, 1)], $pairs[$dam][$chance->getInt(0, 1)]];
-            $all["a{$i}"] = new Individual("a{$i}", $sex, $sire, $dam, [], $chance->getInt(1, 100) <= $seen && min($pairs["a{$i}"]) === 0 ? $saw : null);
+            $all["a{$i}"] = new Individual(
+                "a{$i}", $sex, $sire, $dam, [], $chance->getInt(1, 100) <= $seen && min($pairs["a{$i}"]) === 0 ? $saw : null,
+            );
         }
         $sex === Sex::Male ? $males[$generation][] = "a{$i}" : $females[$generation][] = "a{$i}";
     }
@@ -75,9 +81,15 @@ $collection = function (int $animals, array $stated, Target $saw, int $seed, int
     return $all;
 };
 
-$series = array_map(fn (string $allele): string => $catalogue->allele($allele)->name, array_slice($catalogue->locus($catalogue->allele('albino')->locus)->alleles, 0, 3));
+$series = array_map(
+    fn (string $allele): string => $catalogue->allele($allele)->name,
+    array_slice($catalogue->locus($catalogue->allele('albino')->locus)->alleles, 0, 3),
+);
 $normal = ['Normal', 0, 0.0];
-$four = [["het {$series[0]}", 1, 1.0], $normal, ["66% het {$series[1]}", 2, 2 / 3], $normal, ["50% het {$series[2]}", 3, .5], $normal, [$series[0], 1, 2.0], $normal];
+$four = [
+    ["het {$series[0]}", 1, 1.0], $normal, ["66% het {$series[1]}", 2, 2 / 3], $normal, ["50% het {$series[2]}", 3, .5], $normal,
+    [$series[0], 1, 2.0], $normal,
+];
 $two = [['50% het Clown', 1, .5], $normal, ['66% het Clown', 1, 2 / 3], $normal, ['Clown', 1, 2.0], $normal];
 $noneOfFour = $shelf->targets()->read('not '.implode(', not ', $series));
 $noClown = $shelf->targets()->read('not Clown');
@@ -98,7 +110,11 @@ foreach ($cases as [$what, $animals, $stated, $saw, $allele, $seen, $seeds, $lim
             $error = max($error, $answer->isDisputed ? NAN : $answer->error);
         }
         $seconds = $processor() - $start;
-        printf("%-56s seed %d %6.2f s of processor time%s  %s\n", $what, $seed, $seconds, $limit === null ? '' : sprintf(', %.2f of the limit', $seconds / $limit), $error === 0.0 ? 'exact' : sprintf('within %.3f', $error));
+        printf(
+            "%-56s seed %d %6.2f s of processor time%s  %s\n", $what, $seed, $seconds,
+            $limit === null ? '' : sprintf(', %.2f of the limit', $seconds / $limit),
+            $error === 0.0 ? 'exact' : sprintf('within %.3f', $error),
+        );
     }
 }
 
@@ -120,17 +136,30 @@ for ($trial = 1; count($errors) < $trials; $trial++) {
             $all["a{$i}"] = $founder("a{$i}", $sex, $text);
         } else {
             $sires = array_slice($males[$generation - 1], 0, 3);
-            [$sire, $dam] = [$sires[$chance->getInt(0, count($sires) - 1)], $females[$generation - 1][$chance->getInt(0, count($females[$generation - 1]) - 1)]];
+            [$sire, $dam] = [
+                $sires[$chance->getInt(0, count($sires) - 1)],
+                $females[$generation - 1][$chance->getInt(0, count($females[$generation - 1]) - 1)],
+            ];
             $copies["a{$i}"] = ($flip($copies[$sire] / 2) ? 1 : 0) + ($flip($copies[$dam] / 2) ? 1 : 0);
-            $all["a{$i}"] = new Individual("a{$i}", $sex, $sire, $dam, [], $copies["a{$i}"] === 2 ? $shelf->targets()->read('Clown') : $noClown);
+            $all["a{$i}"] = new Individual(
+                "a{$i}", $sex, $sire, $dam, [], $copies["a{$i}"] === 2 ? $shelf->targets()->read('Clown') : $noClown,
+            );
         }
         $sex === Sex::Male ? $males[$generation][] = "a{$i}" : $females[$generation][] = "a{$i}";
     }
-    $context = new Context($catalogue, new Hearing($catalogue), new Descent($catalogue, $all), ErrorRates::assumed(), static fn (): array => []);
+    $context = new Context(
+        $catalogue, new Hearing($catalogue), new Descent($catalogue, $all), ErrorRates::assumed(), static fn (): array => [],
+    );
     $model = FamilyModel::of($context, Hypothesis::of(Family::of(array_values($all), []), [], $catalogue), [$space]);
     $network = Network::of($model);
     try {
-        $truth = (new Elimination($network->sizes, $network->factors, Order::of($network->sizes, array_map(fn (Factor $factor): array => $factor->scope, $network->factors)), new Doubles, 2_000_000))->run();
+        $truth = (
+            new Elimination(
+                $network->sizes, $network->factors,
+                Order::of($network->sizes, array_map(fn (Factor $factor): array => $factor->scope, $network->factors)),
+                new Doubles, 2_000_000,
+            )
+        )->run();
     } catch (TooWide) {
         continue;
     }
@@ -161,14 +190,20 @@ for ($trial = 1; count($errors) < $trials; $trial++) {
 }
 sort($errors);
 sort($farthest);
-printf("\nSampled against exact: the stated error held in %d of %d; stated %.3f and really %.3f in the median\n", $held, $trials, $errors[intdiv($trials, 2)], $farthest[intdiv($trials, 2)]);
+printf(
+    "\nSampled against exact: the stated error held in %d of %d; stated %.3f and really %.3f in the median\n", $held, $trials,
+    $errors[intdiv($trials, 2)], $farthest[intdiv($trials, 2)],
+);
 ksort($buckets);
 echo "Calibration, sampled and exact: P(carries) as given, and how often it was so (animals of a collection hang together)\n";
 foreach ($buckets as $both) {
     foreach (['sampled', 'exact'] as $which => $name) {
         [$count, $sum, $true] = $both[$which] ?? [0, 0.0, 0];
         if ($count > 0) {
-            printf("  %-8s %5d animals given %4.1f %% on average: %4.1f %% carried it (standard error %.1f)\n", $name, $count, 100 * $sum / $count, 100 * $true / $count, 100 * sqrt($sum / $count * (1 - $sum / $count) / $count));
+            printf(
+                "  %-8s %5d animals given %4.1f %% on average: %4.1f %% carried it (standard error %.1f)\n", $name, $count,
+                100 * $sum / $count, 100 * $true / $count, 100 * sqrt($sum / $count * (1 - $sum / $count) / $count),
+            );
         }
     }
 }

@@ -33,7 +33,10 @@ function genes(Catalogue $catalogue, int $count): string
 
 function line(string $what, float $measured, string $unit, ?float $limit = null): void
 {
-    printf("%-66s %10s %-3s%s\n", $what, number_format($measured, $measured < 10 ? 2 : 1), $unit, $limit === null ? '' : sprintf('  %.2f of the limit of %g %s', $measured / $limit, $limit, $unit));
+    printf(
+        "%-66s %10s %-3s%s\n", $what, number_format($measured, $measured < 10 ? 2 : 1), $unit,
+        $limit === null ? '' : sprintf('  %.2f of the limit of %g %s', $measured / $limit, $limit, $unit),
+    );
 }
 
 echo "Six genes, by look, reading included\n";
@@ -59,12 +62,18 @@ foreach ([4, 8, 12, 16, 20, 24] as $loci) {
     $question = new Question(genes($catalogue, $loci), genes($catalogue, $loci), 'Pastel');
     $time = Stopwatch::milliseconds(fn () => Prediction::of($catalogue, $question, $names)->outcomes()->top(50), 7);
     $first ??= $time;
-    printf("  %2d loci, %18s outcomes: %7.2f ms, %5.1f times as long as 4 loci, %s times as many outcomes\n", $loci, number_format(3 ** $loci), $time, $time / $first, number_format(3 ** $loci / 81));
+    printf(
+        "  %2d loci, %18s outcomes: %7.2f ms, %5.1f times as long as 4 loci, %s times as many outcomes\n", $loci,
+        number_format(3 ** $loci), $time, $time / $first, number_format(3 ** $loci / 81),
+    );
 }
 
 echo "Command line\n";
 $php = escapeshellarg(PHP_BINARY).' '.escapeshellarg($root.'/artisan');
-[$version, $predict] = Stopwatch::alternately("{$php} --version", "{$php} destino:predict --sire='Pastel het Clown' --dam='Mojave/Mystic het Clown' --target='Clown + Pastel' --json");
+[$version, $predict] = Stopwatch::alternately(
+    "{$php} --version",
+    "{$php} destino:predict --sire='Pastel het Clown' --dam='Mojave/Mystic het Clown' --target='Clown + Pastel' --json",
+);
 line('  artisan --version', $version, 'ms');
 line('  predict, as a multiple of it', $predict / $version, 'x', 1.5);
 

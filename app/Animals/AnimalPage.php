@@ -66,16 +66,26 @@ class AnimalPage
             return [];
         }
         /** @var list<Animal> $mates */
-        $mates = $this->opened->keeper()->animals()->where('sex', '!=', $this->animal->sex->value)->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->all();
+        $mates = $this->opened->keeper()
+            ->animals()
+            ->where('sex', '!=', $this->animal->sex->value)
+            ->orderBy('name')
+            ->get(['id', 'user_id', 'name', 'sex'])
+            ->all();
         $statuses = Statuses::of($this->opened->keeper());
 
-        return array_map($this->cardOf(...), array_values(array_filter($mates, fn (Animal $mate): bool => $statuses->status($mate->id)->isHere())));
+        return array_map(
+            $this->cardOf(...),
+            array_values(array_filter($mates, fn (Animal $mate): bool => $statuses->status($mate->id)->isHere())),
+        );
     }
 
     /** @return list<string> names of conditions to choose from */
     public function knownConditions(): array
     {
-        return array_values(array_unique(array_map(fn (Condition $condition): string => $condition->name, $this->opened->shelf->catalogue()->conditions)));
+        return array_values(
+            array_unique(array_map(fn (Condition $condition): string => $condition->name, $this->opened->shelf->catalogue()->conditions)),
+        );
     }
 
     /** @return list<StatusEvent> newest first */
@@ -100,7 +110,11 @@ class AnimalPage
     public function clutches(): array
     {
         return array_values($this->opened->keeper()->clutches()->with('dam', 'sires.animal')
-            ->where(fn (Builder $any) => $any->where('dam_id', $this->animal->id)->orWhereHas('sires', fn (Builder $sire) => $sire->where('animal_id', $this->animal->id)))
+            ->where(
+                fn (Builder $any) => $any->where('dam_id', $this->animal->id)->orWhereHas(
+                    'sires', fn (Builder $sire) => $sire->where('animal_id', $this->animal->id),
+                ),
+            )
             ->get()->sortByDesc(fn (Clutch $clutch): string => $clutch->season().$clutch->id)->all());
     }
 
@@ -108,7 +122,10 @@ class AnimalPage
     public function conflicts(): array
     {
         return array_map(fn (array $conflict): array => [
-            'about' => implode(', ', array_map(fn (string $locus): string => $this->opened->shelf->catalogue()->locus($locus)->name, $conflict[0])),
+            'about' => implode(
+                ', ',
+                array_map(fn (string $locus): string => $this->opened->shelf->catalogue()->locus($locus)->name, $conflict[0]),
+            ),
             'sides' => array_map($this->side(...), $conflict[1]),
         ], $this->beliefs->why($this->animal->id)['conflicts']);
     }
@@ -122,7 +139,10 @@ class AnimalPage
     {
         $loci = [];
         foreach ($this->beliefs->why($this->animal->id)['reasons'] as $locus => $steps) {
-            $loci[] = ['locus' => $this->opened->shelf->catalogue()->locus($locus)->name, 'steps' => array_map(fn (array $step): array => ['by' => $this->side($step[0]), 'text' => $step[1]], $steps)];
+            $loci[] = [
+                'locus' => $this->opened->shelf->catalogue()->locus($locus)->name,
+                'steps' => array_map(fn (array $step): array => ['by' => $this->side($step[0]), 'text' => $step[1]], $steps),
+            ];
         }
 
         return $loci;
@@ -132,7 +152,14 @@ class AnimalPage
     public function tubOptions(): string
     {
         $taken = [];
-        foreach ($this->opened->keeper()->animals()->toBase()->whereNotNull('rack_row')->whereNull('deleted_at')->get(['name', 'rack_id', 'rack_row', 'rack_column']) as $row) {
+        foreach (
+            $this->opened->keeper()
+                ->animals()
+                ->toBase()
+                ->whereNotNull('rack_row')
+                ->whereNull('deleted_at')
+                ->get(['name', 'rack_id', 'rack_row', 'rack_column']) as $row
+        ) {
             $taken["{$row->rack_id}:{$row->rack_row}:{$row->rack_column}"] = $row->name;
         }
         $own = "{$this->animal->rack_id}:{$this->animal->rack_row}:{$this->animal->rack_column}";
@@ -143,7 +170,8 @@ class AnimalPage
                 for ($column = 1; $column <= $rack->columns; $column++) {
                     $tub = "{$rack->id}:{$row}:{$column}";
                     $who = isset($taken[$tub]) && $tub !== $own ? ' ('.e($taken[$tub]).')' : '';
-                    $options .= "<option value=\"{$tub}\"".($tub === $own ? ' selected' : '').'>'.e($rack->name).", {$row}·{$column}{$who}</option>";
+                    $options .= "<option value=\"{$tub}\"".($tub === $own ? ' selected' : '').'>'.e($rack->name)
+                        .", {$row}·{$column}{$who}</option>";
                 }
             }
             $options .= '</optgroup>';

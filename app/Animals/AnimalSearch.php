@@ -25,7 +25,9 @@ class AnimalSearch
     public const VIEWS = ['cards' => 'Cards', 'list' => 'List', 'rack' => 'Racks'];
 
     /** What lists show of a record. */
-    private const COLUMNS = ['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column'];
+    private const COLUMNS = [
+        'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column',
+    ];
 
     public readonly string $words;
 
@@ -80,7 +82,8 @@ class AnimalSearch
     public function query(): array
     {
         return array_filter([
-            'genes' => $this->genes, 'find' => $this->words, 'view' => $this->view === 'cards' ? '' : $this->view, 'rack' => $this->rack, 'status' => $this->status->value ?? '', 'sex' => $this->sex->value ?? '',
+            'genes' => $this->genes, 'find' => $this->words, 'view' => $this->view === 'cards' ? '' : $this->view,
+            'rack' => $this->rack, 'status' => $this->status->value ?? '', 'sex' => $this->sex->value ?? '',
             'ready' => $this->ready ? '1' : '', 'gone' => $this->gone ? '1' : '',
         ]);
     }
@@ -97,7 +100,17 @@ class AnimalSearch
         $animals = $keeper->animals()
             ->when($this->rack !== '', fn (Builder $query) => $query->where('rack_id', (int) $this->rack))
             ->when($this->sex !== null, fn (Builder $query) => $query->where('sex', $this->sex->value ?? ''))
-            ->when($this->words !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any->whereLike('name', $like)->orWhereLike('number', $like)->orWhereLike('notes', $like)->orWhereLike('source', $like)->orWhereHas('statements', fn (Builder $statement) => $statement->whereLike('text', $like))))
+            ->when(
+                $this->words !== '',
+                fn (Builder $query) => $query->where(
+                    fn (Builder $any) =>
+                        $any->whereLike('name', $like)
+                            ->orWhereLike('number', $like)
+                            ->orWhereLike('notes', $like)
+                            ->orWhereLike('source', $like)
+                            ->orWhereHas('statements', fn (Builder $statement) => $statement->whereLike('text', $like)),
+                ),
+            )
             ->orderBy('name')->orderBy('id')->get(self::COLUMNS)->all();
         $cards = [];
         foreach ($animals as $animal) {
@@ -142,10 +155,15 @@ class AnimalSearch
     {
         $ready = false;
         $status = null;
-        $words = implode('|', array_map(fn (Status $one): string => str_replace([' ', '-'], '[ -]', preg_quote($one->value)), Status::cases()));
+        $words = implode(
+            '|', array_map(fn (Status $one): string => str_replace([' ', '-'], '[ -]', preg_quote($one->value)), Status::cases()),
+        );
         $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu", function (array $match) use (&$ready, &$status): string {
             $word = mb_strtolower(trim($match[1]));
-            $status = Status::tryFrom(str_replace('holdback', 'hold-back', $word)) ?? Status::tryFrom(str_replace(' ', '-', $word)) ?? Status::tryFrom(str_replace('-', ' ', $word)) ?? $status;
+            $status = Status::tryFrom(str_replace('holdback', 'hold-back', $word))
+                ?? Status::tryFrom(str_replace(' ', '-', $word))
+                ?? Status::tryFrom(str_replace('-', ' ', $word))
+                ?? $status;
             $ready = $ready || $word === 'ready';
 
             return str_repeat(' ', mb_strlen($match[0]));

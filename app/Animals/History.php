@@ -15,11 +15,16 @@ class History
     private const SHOWN = 300;
 
     private const FIELDS = [
-        'sire_id' => 'sire', 'dam_id' => 'dam', 'hatched_on' => 'hatched', 'hatched_precision' => 'hatch date known to the', 'price_cents' => 'price in cents', 'rack_id' => 'rack', 'rack_row' => 'row', 'rack_column' => 'column',
-        'sex_found' => 'sex found', 'sex_certainty' => 'sex sure in %', 'names_all' => 'names all that shows', 'acquired_on' => 'acquired', 'review_on' => 'review', 'on' => 'day', 'clutch_id' => 'clutch',
+        'sire_id' => 'sire', 'dam_id' => 'dam', 'hatched_on' => 'hatched', 'hatched_precision' => 'hatch date known to the',
+        'price_cents' => 'price in cents', 'rack_id' => 'rack', 'rack_row' => 'row', 'rack_column' => 'column',
+        'sex_found' => 'sex found', 'sex_certainty' => 'sex sure in %', 'names_all' => 'names all that shows',
+        'acquired_on' => 'acquired', 'review_on' => 'review', 'on' => 'day', 'clutch_id' => 'clutch',
     ];
 
-    /** @return list<array{when: Carbon, who: string, what: string, changes: list<array{field: string, before: string, after: string}>}> newest first */
+    /**
+     * @return list<array{when: Carbon, who: string, what: string, changes: list<array{field: string, before: string, after: string}>}>
+     *     newest first
+     */
     public static function of(Animal $animal): array
     {
         $own = Kinds::of($animal);
@@ -62,7 +67,10 @@ class History
         foreach ($after + $before as $field => $value) {
             $pair = [self::text($before[$field] ?? null), self::text($after[$field] ?? null)];
             if ($pair[0] !== $pair[1]) {
-                $changes[] = ['field' => self::FIELDS[$field] ?? str_replace('_', ' ', (string) $field), 'before' => $pair[0], 'after' => $pair[1]];
+                $changes[] = [
+                    'field' => self::FIELDS[$field] ?? str_replace('_', ' ', (string) $field), 'before' => $pair[0],
+                    'after' => $pair[1],
+                ];
             }
         }
 

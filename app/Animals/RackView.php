@@ -57,8 +57,12 @@ class RackView
         $mark = $this->mark($card);
         $words = str_replace('-', ' ', $mark).', '.($animal->sex->value ?? 'sex not known');
 
-        return "<a class=\"in-tub mark-{$mark}\" href=\"{$page}\" data-animal=\"{$animal->id}\" data-place=\"{$page}/place\" title=\"".e($animal->name.': '.$card->genotype()).'">'
-            .'<span class="who">'.e($animal->name)."</span><i class=\"mark\" aria-hidden=\"true\">{$this->letter($card)}</i><svg class=\"sex\" viewBox=\"0 0 16 16\" fill=\"currentColor\" aria-hidden=\"true\"><use href=\"#sex-{$sex}\"/></svg><span class=\"visually-hidden\">{$words}</span></a>";
+        return "<a class=\"in-tub mark-{$mark}\" href=\"{$page}\" data-animal=\"{$animal->id}\" data-place=\"{$page}/place\" title=\""
+            .e($animal->name.': '.$card->genotype()).'">'
+            .'<span class="who">'.e($animal->name)
+                ."</span><i class=\"mark\" aria-hidden=\"true\">{$this->letter($card)}</i><svg class=\"sex\" viewBox=\"0 0 16 "
+                    ."16\" fill=\"currentColor\" aria-hidden=\"true\"><use href=\"#sex-{$sex}\"/></svg><span "
+                    ."class=\"visually-hidden\">{$words}</span></a>";
     }
 
     /** What colours a tub: a word for the style, and the letter that says the same. */

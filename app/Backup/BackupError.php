@@ -19,6 +19,8 @@ class BackupError extends DomainException implements DestinoError
 
     public static function notAFile(): self
     {
-        return new self('Backups are made of the SQLite file; this installation keeps its data elsewhere. Use the backups of that database server.');
+        return new self(
+            'Backups are made of the SQLite file; this installation keeps its data elsewhere. Use the backups of that database server.',
+        );
     }
 }

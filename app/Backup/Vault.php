@@ -33,7 +33,10 @@ class Vault
         $found = [];
         foreach (glob("{$this->folder}/*.sqlite") ?: [] as $path) {
             if (preg_match('/^(\d{8}-\d{6})(?:-\d+)?\.sqlite$/', basename($path), $part)) {
-                $found[] = ['file' => basename($path), 'at' => Carbon::createFromFormat('Ymd-His', $part[1]) ?? Carbon::now(), 'bytes' => (int) filesize($path)];
+                $found[] = [
+                    'file' => basename($path), 'at' => Carbon::createFromFormat('Ymd-His', $part[1]) ?? Carbon::now(),
+                    'bytes' => (int) filesize($path),
+                ];
             }
         }
         usort($found, fn (array $a, array $b): int => $b['file'] <=> $a['file']);

@@ -48,7 +48,8 @@ class CareLog
         $likely = $readiness->likely instanceof DateTimeImmutable ? ' Likely from '.$readiness->likely->format('F Y').'.' : '';
 
         return match ($readiness->isReady) {
-            true => 'Ready to breed by '.($this->animal->hatched_on === null ? 'weight.' : ($this->weights() === [] ? 'age.' : 'age and weight.')),
+            true => 'Ready to breed by '
+                .($this->animal->hatched_on === null ? 'weight.' : ($this->weights() === [] ? 'age.' : 'age and weight.')),
             false => "Not ready to breed.{$likely}",
             null => 'Whether it is ready to breed cannot be told yet.',
         };

@@ -42,7 +42,10 @@ class WeightChart
     public function points(): array
     {
         return array_map(fn (CareEntry $entry): array => [
-            'x' => round(self::LEFT + (self::WIDTH - self::LEFT - 12) * ($entry->on->getTimestamp() - $this->from) / ($this->to - $this->from), 1),
+            'x' => round(
+                self::LEFT + (self::WIDTH - self::LEFT - 12) * ($entry->on->getTimestamp() - $this->from) / ($this->to - $this->from),
+                1,
+            ),
             'y' => $this->y((int) $entry->grams),
             'label' => $entry->on->format('j M Y').': '.number_format((int) $entry->grams).' g',
         ], $this->weights);
@@ -67,7 +70,10 @@ class WeightChart
 
     private function y(int $grams): float
     {
-        return round(self::TOP + (self::HEIGHT - self::TOP - self::BOTTOM) * (1 - ($grams - $this->least) / ($this->most - $this->least)), 1);
+        return round(
+            self::TOP + (self::HEIGHT - self::TOP - self::BOTTOM) * (1 - ($grams - $this->least) / ($this->most - $this->least)),
+            1,
+        );
     }
 
     private function step(int $span): int

@@ -19,7 +19,9 @@ use RuntimeException;
  */
 class CatalogueShelf
 {
-    public const PARTS = ['loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'names', 'claims'];
+    public const PARTS = [
+        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'names', 'claims',
+    ];
 
     private ?string $fingerprint = null;
 
@@ -45,12 +47,28 @@ class CatalogueShelf
      * @param string $version of the code and the facts that answers are made by
      * @param bool $isSlashEither whether a slash between names that are mixed up means "one of these", of the house rules
      */
-    public function __construct(private readonly string $folder, private readonly array $schools = [], private readonly array $lines = [], private readonly array $changes = [], private readonly ?Repository $cache = null, private readonly bool $isSlashEither = false, private readonly string $version = '') {}
+    public function __construct(
+        private readonly string $folder,
+        private readonly array $schools = [],
+        private readonly array $lines = [],
+        private readonly array $changes = [],
+        private readonly ?Repository $cache = null,
+        private readonly bool $isSlashEither = false,
+        private readonly string $version = '',
+    ) {}
 
     /** @param list<GeneChange> $changes */
     public function forHouse(House $house, array $changes): self
     {
-        $shelf = new self($this->folder, $house->schools(), $house->lines(), $changes, $this->cache, $house->simple('slash') === 'either', $this->version);
+        $shelf = new self(
+            $this->folder,
+            $house->schools(),
+            $house->lines(),
+            $changes,
+            $this->cache,
+            $house->simple('slash') === 'either',
+            $this->version,
+        );
         $shelf->base = $this;
 
         return $shelf;
@@ -59,7 +77,15 @@ class CatalogueShelf
     /** @param array<string, string> $schools chosen before those of the house */
     public function withSchools(array $schools): self
     {
-        $shelf = new self($this->folder, $schools + $this->schools, $this->lines, $this->changes, $this->cache, $this->isSlashEither, $this->version);
+        $shelf = new self(
+            $this->folder,
+            $schools + $this->schools,
+            $this->lines,
+            $this->changes,
+            $this->cache,
+            $this->isSlashEither,
+            $this->version,
+        );
         $shelf->base = $this;
 
         return $shelf;
@@ -164,7 +190,14 @@ class CatalogueShelf
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */
     public function fingerprint(): string
     {
-        return $this->fingerprint ??= hash('xxh128', serialize([$this->version, $this->schools, $this->lines, $this->isSlashEither, array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes), array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: [])]));
+        return $this->fingerprint ??= hash(
+            'xxh128',
+            serialize([
+                $this->version, $this->schools, $this->lines, $this->isSlashEither,
+                array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes),
+                array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: []),
+            ]),
+        );
     }
 
     /** @param array<string, string> $schools */

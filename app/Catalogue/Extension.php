@@ -56,22 +56,35 @@ class Extension
         $locus = $data['locus'] ?? '';
         if ($locus === '') {
             $locus = $change->gene;
-            $document['loci'][] = ['key' => $locus, 'name' => $data['name'], 'kind' => 'autosomal', 'recombination_with_sex' => null, 'evidence' => 'reported', 'note' => 'Added by the keeper.'];
+            $document['loci'][] = [
+                'key' => $locus, 'name' => $data['name'], 'kind' => 'autosomal', 'recombination_with_sex' => null,
+                'evidence' => 'reported', 'note' => 'Added by the keeper.',
+            ];
         }
         $isUnknown = $data['inheritance'] === self::UNKNOWN;
         $document['genes'][] = [
-            'key' => $change->gene, 'name' => $data['name'], 'aliases' => $data['aliases'] ?? [], 'locus' => $locus, 'position' => 1000 + (int) $change->id,
+            'key' => $change->gene, 'name' => $data['name'], 'aliases' => $data['aliases'] ?? [], 'locus' => $locus,
+            'position' => 1000 + (int) $change->id,
             'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
             'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
             'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
             'effects' => [],
-            'two_copies' => ($data['two_copies'] ?? []) + ['name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'], 'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported', 'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes'],
+            'two_copies' => ($data['two_copies'] ?? []) + [
+                'name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'],
+                'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
+                'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes',
+            ],
             'cues' => [],
-            'note' => $isUnknown ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.' : 'Added by the keeper.',
+            'note' => $isUnknown
+                ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.'
+                : 'Added by the keeper.',
         ];
 
         foreach (array_filter($data['compounds'] ?? []) as $compound) {
-            $document['compounds'][] = ['alleles' => [$compound['allele'], $change->gene], 'name' => $compound['name'], 'looks' => 'As the keeper knows it.', 'viability' => $compound['viability'], 'evidence' => 'reported'];
+            $document['compounds'][] = [
+                'alleles' => [$compound['allele'], $change->gene], 'name' => $compound['name'],
+                'looks' => 'As the keeper knows it.', 'viability' => $compound['viability'], 'evidence' => 'reported',
+            ];
         }
         foreach (array_filter($data['nicknames'] ?? []) as $nickname) {
             $document['names']['nicknames'][] = $nickname;

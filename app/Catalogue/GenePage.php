@@ -30,13 +30,20 @@ class GenePage
     /** @return list<Form> */
     public function compounds(): array
     {
-        return array_values(array_filter($this->catalogue->formsAt($this->locus->key), fn (Form $form): bool => $form->isCompound() && $form->copiesOf($this->allele->key) === 1));
+        return array_values(
+            array_filter(
+                $this->catalogue->formsAt($this->locus->key),
+                fn (Form $form): bool => $form->isCompound() && $form->copiesOf($this->allele->key) === 1,
+            ),
+        );
     }
 
     /** @return list<LookAlike> */
     public function lookAlikes(): array
     {
-        return array_values(array_filter($this->catalogue->lookAlikes, fn (LookAlike $set): bool => in_array($this->allele->key, $set->members, true)));
+        return array_values(
+            array_filter($this->catalogue->lookAlikes, fn (LookAlike $set): bool => in_array($this->allele->key, $set->members, true)),
+        );
     }
 
     /** @return list<array{condition: Condition, form: Form, evidence: string, sex: Sex|null}> */
@@ -60,19 +67,34 @@ class GenePage
     /** @return list<PairWarning> */
     public function warnings(): array
     {
-        return array_values(array_filter($this->catalogue->warnings, fn (PairWarning $warning): bool => isset($warning->pattern->copies[$this->allele->key])));
+        return array_values(
+            array_filter(
+                $this->catalogue->warnings,
+                fn (PairWarning $warning): bool => isset($warning->pattern->copies[$this->allele->key]),
+            ),
+        );
     }
 
     /** @return list<Interaction> */
     public function interactions(): array
     {
-        return array_values(array_filter($this->catalogue->interactions, fn (Interaction $interaction): bool => in_array($this->allele->key, $interaction->alleles, true)));
+        return array_values(
+            array_filter(
+                $this->catalogue->interactions,
+                fn (Interaction $interaction): bool => in_array($this->allele->key, $interaction->alleles, true),
+            ),
+        );
     }
 
     /** @return list<Mask> masks that forms with this gene are */
     public function masks(): array
     {
-        return array_values(array_filter($this->catalogue->masksAt($this->locus->key), fn (Mask $mask): bool => isset($mask->form->copies[$this->allele->key])));
+        return array_values(
+            array_filter(
+                $this->catalogue->masksAt($this->locus->key),
+                fn (Mask $mask): bool => isset($mask->form->copies[$this->allele->key]),
+            ),
+        );
     }
 
     /** @return list<Claim> */

@@ -26,9 +26,19 @@ class OwnGene
         if (preg_match('/^(.+?)\s*=\s*([^,]+?)(?:\s*,\s*(lives|weak|dies))?$/u', $line, $part) !== 1) {
             return null;
         }
-        $allele = array_values(array_filter($catalogue->alleles, fn (Allele $one): bool => in_array(mb_strtolower($part[1]), array_map(mb_strtolower(...), [$one->key, $one->name, ...$one->aliases]), true)))[0] ?? null;
+        $allele = array_values(
+            array_filter(
+                $catalogue->alleles,
+                fn (Allele $one): bool => in_array(
+                    mb_strtolower($part[1]), array_map(mb_strtolower(...), [$one->key, $one->name, ...$one->aliases]), true,
+                ),
+            ),
+        )[0]
+            ?? null;
 
-        return $allele === null ? null : ['allele' => $allele->key, 'name' => $part[2], 'viability' => isset($part[3]) ? self::LIVES[$part[3]] : 'unknown'];
+        return $allele === null
+            ? null
+            : ['allele' => $allele->key, 'name' => $part[2], 'viability' => isset($part[3]) ? self::LIVES[$part[3]] : 'unknown'];
     }
 
     /** @return array{name: string, means: string}|null */
@@ -44,9 +54,14 @@ class OwnGene
     public static function further(array $valid, Catalogue $catalogue): array
     {
         return [
-            'two_copies' => array_filter(['name' => $valid['two_name'] ?? null, 'looks' => $valid['two_looks'] ?? null, 'viability' => $valid['two_viability'] ?? null, 'told_apart' => $valid['two_told_apart'] ?? null]),
+            'two_copies' => array_filter([
+                'name' => $valid['two_name'] ?? null, 'looks' => $valid['two_looks'] ?? null,
+                'viability' => $valid['two_viability'] ?? null, 'told_apart' => $valid['two_told_apart'] ?? null,
+            ]),
             'aliases' => array_values(array_filter(array_map(trim(...), explode(',', (string) ($valid['aliases'] ?? ''))))),
-            'compounds' => array_map(fn (string $line): ?array => self::compound($line, $catalogue), self::lines((string) ($valid['compounds'] ?? ''))),
+            'compounds' => array_map(
+                fn (string $line): ?array => self::compound($line, $catalogue), self::lines((string) ($valid['compounds'] ?? '')),
+            ),
             'nicknames' => array_map(self::nickname(...), self::lines((string) ($valid['nicknames'] ?? ''))),
         ];
     }

@@ -28,7 +28,11 @@ class ClutchPage
     {
         $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
         $this->beliefs = $opened->beliefs();
-        $this->hatchlings = array_values($clutch->hatchlings->map(fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $opened->shelf->catalogue()))->all());
+        $this->hatchlings = array_values(
+            $clutch->hatchlings->map(
+                fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $opened->shelf->catalogue()),
+            )->all(),
+        );
     }
 
     /** @return list<Animal> the possible sires of the collection */
@@ -53,7 +57,10 @@ class ClutchPage
         ]);
         $tally = $this->beliefs->kin->tallyOf($this->clutch->id);
         $open = ($this->clutch->hatched ?? 0) - $kept - $seen + $tally->shared;
-        $both = $tally->shared === 0 ? '' : '. '.$tally->shared.' of the counted '.($tally->shared === 1 ? 'is' : 'are').' taken to be kept as animals too: each hatchling counts once';
+        $both = $tally->shared === 0
+            ? ''
+            : '. '.$tally->shared.' of the counted '.($tally->shared === 1 ? 'is' : 'are')
+                .' taken to be kept as animals too: each hatchling counts once';
 
         return implode(', ', $parts).$both.match (true) {
             $this->clutch->hatched === null => '.',
@@ -78,7 +85,15 @@ class ClutchPage
             $target = $this->opened->shelf->targets()->read($count->saw);
             $sum = Rational::zero();
             foreach ($sires as $sire) {
-                $sum = $sum->plus(TargetOdds::of(Cross::of($this->opened->shelf->catalogue(), $this->beliefs->belief($sire->id), $this->beliefs->belief($this->clutch->dam_id)), $target)->chance->perEgg());
+                $sum = $sum->plus(
+                    TargetOdds::of(
+                        Cross::of(
+                            $this->opened->shelf->catalogue(), $this->beliefs->belief($sire->id),
+                            $this->beliefs->belief($this->clutch->dam_id),
+                        ),
+                        $target,
+                    )->chance->perEgg(),
+                );
             }
 
             return $sum->dividedBy(Rational::of(count($sires)));

@@ -30,7 +30,13 @@ class AnimalCard
     /** @var list<Weighing>|null where they were looked up for many animals at once */
     private ?array $weighings = null;
 
-    public function __construct(public readonly Animal $animal, private readonly Beliefs $beliefs, private readonly Catalogue $catalogue, private readonly ?Target $wanted = null, private readonly ?Status $status = null) {}
+    public function __construct(
+        public readonly Animal $animal,
+        private readonly Beliefs $beliefs,
+        private readonly Catalogue $catalogue,
+        private readonly ?Target $wanted = null,
+        private readonly ?Status $status = null,
+    ) {}
 
     public function status(): Status
     {
@@ -82,7 +88,10 @@ class AnimalCard
     {
         $groups = $this->beliefs->groups($this->animal->id);
         foreach ($wanted->loci() as $locus) {
-            if (! in_array($this->catalogue->groupOf($locus)->key, $groups, true) && ! $wanted->accepts($this->catalogue->form($locus, Allele::WILD, Allele::WILD))) {
+            if (
+                ! in_array($this->catalogue->groupOf($locus)->key, $groups, true)
+                && ! $wanted->accepts($this->catalogue->form($locus, Allele::WILD, Allele::WILD))
+            ) {
                 return true;
             }
         }
@@ -110,9 +119,16 @@ class AnimalCard
     public static function weigh(array $cards): void
     {
         // One step down the index for each animal, rather than a look at every weight that was ever taken.
-        $last = DB::table('care_entries', 'one')->select('one.id')->whereColumn('one.animal_id', 'animals.id')->where('one.kind', CareKind::Weight->value)->whereNull('one.deleted_at')
+        $last = DB::table('care_entries', 'one')->select('one.id')
+            ->whereColumn('one.animal_id', 'animals.id')
+            ->where('one.kind', CareKind::Weight->value)
+            ->whereNull('one.deleted_at')
             ->orderByDesc('one.on')->orderByDesc('one.id')->limit(1);
-        $ids = DB::table('animals')->whereIntegerInRaw('animals.id', array_map(fn (self $card): int => $card->animal->id, $cards))->selectSub($last, 'last')->pluck('last')->filter()->all();
+        $ids = DB::table('animals')->whereIntegerInRaw('animals.id', array_map(fn (self $card): int => $card->animal->id, $cards))
+            ->selectSub($last, 'last')
+            ->pluck('last')
+            ->filter()
+            ->all();
         $weighings = [];
         foreach (DB::table('care_entries')->whereIntegerInRaw('id', $ids)->get(['animal_id', 'on', 'grams']) as $row) {
             $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);
@@ -129,8 +145,13 @@ class AnimalCard
     private static function weighingsOf(array $animals): array
     {
         $weighings = [];
-        $rows = DB::table('care_entries')->whereIntegerInRaw('animal_id', $animals)->where('kind', CareKind::Weight->value)->whereNull('deleted_at')
-            ->where('on', '>=', Carbon::today()->subYears(2)->format('Y-m-d'))->orderBy('on')->orderBy('id')->get(['animal_id', 'on', 'grams']);
+        $rows = DB::table('care_entries')->whereIntegerInRaw('animal_id', $animals)
+            ->where('kind', CareKind::Weight->value)
+            ->whereNull('deleted_at')
+            ->where('on', '>=', Carbon::today()->subYears(2)->format('Y-m-d'))
+                ->orderBy('on')
+                ->orderBy('id')
+                ->get(['animal_id', 'on', 'grams']);
         foreach ($rows as $row) {
             $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);
         }

@@ -102,23 +102,42 @@ class Beliefs
      * @param array<int, list<array{id: int, text: string, source: string, certainty: int, names_all: bool}>> $statements by animal
      * @param array<string, mixed>|null $seen clutches, counts and decisions (Kin::rows)
      */
-    public function __construct(private readonly array $animals, private readonly array $statements, private readonly CatalogueShelf $shelf, private readonly House $house, private readonly Kept $kept, private readonly int $keeper = 0, ?array $seen = null)
-    {
+    public function __construct(
+        private readonly array $animals,
+        private readonly array $statements,
+        private readonly CatalogueShelf $shelf,
+        private readonly House $house,
+        private readonly Kept $kept,
+        private readonly int $keeper = 0,
+        ?array $seen = null,
+    ) {
         $this->clutches = $seen['clutches'] ?? [];
-        $this->kin = new Kin($keeper, ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]), $this->individuals(...), $shelf, $house, $kept);
+        $this->kin = new Kin(
+            $keeper,
+            ['animals' => $animals, 'statements' => $statements] + ($seen ?? ['clutches' => [], 'counts' => [], 'decisions' => []]),
+            $this->individuals(...), $shelf, $house, $kept,
+        );
     }
 
     public static function of(User $keeper, CatalogueShelf $shelf, House $house, Kept $kept): self
     {
         $animals = $statements = [];
-        foreach (DB::table('animals')->where('user_id', $keeper->id)->whereNull('deleted_at')->orderBy('id')->get(['id', 'sex', 'sire_id', 'dam_id', 'sire_name', 'clutch_id']) as $row) {
+        foreach (
+            DB::table('animals')->where('user_id', $keeper->id)
+                ->whereNull('deleted_at')
+                ->orderBy('id')
+                ->get(['id', 'sex', 'sire_id', 'dam_id', 'sire_name', 'clutch_id']) as $row
+        ) {
             $animals[$row->id] = (array) $row;
         }
         $rows = DB::table('statements')->join('animals', 'animals.id', '=', 'statements.animal_id')
             ->where('animals.user_id', $keeper->id)->whereNull('statements.deleted_at')->orderBy('statements.on')->orderBy('statements.id')
             ->get(['statements.id', 'animal_id', 'text', 'statements.source', 'certainty', 'names_all']);
         foreach ($rows as $row) {
-            $statements[$row->animal_id][] = ['id' => $row->id, 'text' => $row->text, 'source' => $row->source, 'certainty' => (int) $row->certainty, 'names_all' => (bool) $row->names_all];
+            $statements[$row->animal_id][] = [
+                'id' => $row->id, 'text' => $row->text, 'source' => $row->source, 'certainty' => (int) $row->certainty,
+                'names_all' => (bool) $row->names_all,
+            ];
         }
         return new self($animals, $statements, $shelf, $house, $kept, $keeper->id, Kin::rows($keeper->id));
     }
@@ -225,7 +244,10 @@ class Beliefs
         foreach (array_keys($this->newChances) as $asked) {
             $this->kept->put("beliefs:{$this->keeper}:chance:{$asked}", array_intersect_key($this->chances[$asked], $current));
         }
-        $targets = [...array_diff((array) $this->kept->get("beliefs:{$this->keeper}:targets"), array_keys($this->newChances)), ...array_keys($this->newChances)];
+        $targets = [
+            ...array_diff((array) $this->kept->get("beliefs:{$this->keeper}:targets"), array_keys($this->newChances)),
+            ...array_keys($this->newChances),
+        ];
         foreach (array_splice($targets, 0, max(0, count($targets) - self::TARGETS)) as $asked) {
             $this->kept->forget("beliefs:{$this->keeper}:chance:{$asked}");
         }
@@ -271,10 +293,16 @@ class Beliefs
         $this->words ??= (array) $this->kept->get("beliefs:{$this->keeper}");
         $this->beads ??= (array) $this->kept->get("beliefs:{$this->keeper}:beads");
         $derived = $this->derived($id);
-        $derived = new Derived($derived->belief, $derived->reasons, array_values(array_filter($derived->conflicts, fn (Conflict $conflict): bool => $this->stands($conflict, $id))));
+        $derived = new Derived(
+            $derived->belief, $derived->reasons,
+            array_values(array_filter($derived->conflicts, fn (Conflict $conflict): bool => $this->stands($conflict, $id))),
+        );
         $belief = $this->withRelatives($derived->belief, $id);
         $this->beliefs[$id] = $belief;
-        $this->words[$key] = ['text' => (new Printer($this->shelf->catalogue()))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()];
+        $this->words[$key] = [
+            'text' => (new Printer($this->shelf->catalogue()))->belief($belief), 'conflict' => $derived->conflicts !== [],
+            'groups' => $belief->groups(),
+        ];
         $this->bodies[$id] = ['key' => $key, 'belief' => serialize($belief), 'why' => serialize($this->told($derived, $belief))];
         $this->beads[$key] = serialize(GenotypeBeads::of($belief, $this->shelf->catalogue()));
         $this->newBodies[$id] = true;
@@ -365,7 +393,9 @@ class Beliefs
         $reasons = [];
         foreach ($derived->reasons as $locus => $steps) {
             if (array_filter($steps, fn (Reason $step): bool => ! $step->after->probabilityOf($wild)->isOne()) !== []) {
-                $reasons[$locus] = array_map(fn (Reason $step): array => [$step->by, Printer::text([$printer->locus($locus, $step->after)])], $steps);
+                $reasons[$locus] = array_map(
+                    fn (Reason $step): array => [$step->by, Printer::text([$printer->locus($locus, $step->after)])], $steps,
+                );
             }
         }
         foreach ($belief->groups() as $key) {
@@ -382,7 +412,10 @@ class Beliefs
             }
         }
 
-        return ['reasons' => $reasons, 'conflicts' => array_map(fn (Conflict $conflict): array => [$conflict->loci, $conflict->sides], $derived->conflicts)];
+        return [
+            'reasons' => $reasons,
+            'conflicts' => array_map(fn (Conflict $conflict): array => [$conflict->loci, $conflict->sides], $derived->conflicts),
+        ];
     }
 
     /** A hash of everything that the belief of an animal follows from. */
@@ -399,11 +432,17 @@ class Beliefs
         }
         $this->keys[$id] = 'loop'; // records that make an animal its own ancestor are told by the core, when it is asked
         $this->facts ??= $this->shelf->fingerprint();
-        $parents = array_map(fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->forward($parent) : '-', [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']]);
+        $parents = array_map(
+            fn (?int $parent): string => $parent !== null && isset($this->animals[$parent]) ? $this->forward($parent) : '-',
+            [$this->animals[$id]['sire_id'], $this->animals[$id]['dam_id']],
+        );
 
         $isHalfKnown = ($parents[0] === '-') !== ($parents[1] === '-');
 
-        return $this->keys[$id] = hash('xxh128', serialize([$this->sexOf($id), $this->statements[$id] ?? [], $parents, $this->facts, $isHalfKnown ? $this->outside() : '']));
+        return $this->keys[$id] = hash(
+            'xxh128',
+            serialize([$this->sexOf($id), $this->statements[$id] ?? [], $parents, $this->facts, $isHalfKnown ? $this->outside() : '']),
+        );
     }
 
     private function sexOf(int $id): ?string
@@ -417,8 +456,21 @@ class Beliefs
     private function outside(): string
     {
         if ($this->outside === null) {
-            $founders = array_keys(array_filter($this->animals, fn (array $animal): bool => ! isset($this->animals[$animal['sire_id'] ?? 0]) && ! isset($this->animals[$animal['dam_id'] ?? 0])));
-            $this->outside = hash('xxh128', serialize([$founders, array_intersect_key($this->statements, array_flip($founders)), $this->house->number('error_unrecorded')]));
+            $founders = array_keys(
+                array_filter(
+                    $this->animals,
+                    fn (array $animal): bool => ! isset(
+                        $this->animals[$animal['sire_id'] ?? 0],
+                    ) && ! isset($this->animals[$animal['dam_id'] ?? 0]),
+                ),
+            );
+            $this->outside = hash(
+                'xxh128',
+                serialize([
+                    $founders, array_intersect_key($this->statements, array_flip($founders)),
+                    $this->house->number('error_unrecorded'),
+                ]),
+            );
         }
 
         return $this->outside;
@@ -443,7 +495,14 @@ class Beliefs
             $sexes = ClutchParents::sexes($this->animals, $this->clutches);
             foreach ($this->animals as $id => $animal) {
                 $sex = $sexes["a{$id}"] ?? null;
-                $this->individuals["a{$id}"] = new Individual("a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter(array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []))));
+                $this->individuals["a{$id}"] = new Individual(
+                    "a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']),
+                    array_values(
+                        array_filter(
+                            array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->statements[$id] ?? []),
+                        ),
+                    ),
+                );
             }
         }
 
@@ -465,6 +524,9 @@ class Beliefs
             return null;
         }
 
-        return new Testimony((string) $statement['id'], $reading->belief, Source::from($statement['source']), Probability::ratio($statement['certainty'], 100), $statement['names_all'], $reading->absent);
+        return new Testimony(
+            (string) $statement['id'], $reading->belief, Source::from($statement['source']),
+            Probability::ratio($statement['certainty'], 100), $statement['names_all'], $reading->absent,
+        );
     }
 }

@@ -29,7 +29,10 @@ class ClutchParents
     public function __construct(private readonly array $records)
     {
         foreach ($records['clutches'] as $row) {
-            $sires = array_map(fn (?int $sire): ?string => $sire === null || ! isset($records['animals'][$sire]) ? null : "a{$sire}", $row['sires']);
+            $sires = array_map(
+                fn (?int $sire): ?string => $sire === null || ! isset($records['animals'][$sire]) ? null : "a{$sire}",
+                $row['sires'],
+            );
             $this->sires[$row['id']] = $sires === [] ? [null] : array_values(array_unique($sires));
             $this->dams[$row['id']] = "a{$row['dam']}";
         }
@@ -39,7 +42,14 @@ class ClutchParents
             }
         }
         foreach ($this->hatchlings as $clutch => $ids) {
-            $named = array_values(array_unique(array_filter(array_map(fn (int $id): ?string => $this->sireOf($records['animals'][$id]), $ids), fn (?string $sire): bool => $sire !== null && in_array($sire, $this->sires[$clutch], true))));
+            $named = array_values(
+                array_unique(
+                    array_filter(
+                        array_map(fn (int $id): ?string => $this->sireOf($records['animals'][$id]), $ids),
+                        fn (?string $sire): bool => $sire !== null && in_array($sire, $this->sires[$clutch], true),
+                    ),
+                ),
+            );
             if (count($named) === 1) {
                 $this->sires[$clutch] = $named;
             }
@@ -85,7 +95,10 @@ class ClutchParents
             $kept[$id] ??= new \Destino\Genome\Belief($individuals["a{$id}"]->sex ?? Sex::Female, []);
         }
 
-        return Tally::of($clutch['hatched'] === null ? null : (int) $clutch['hatched'], array_values($kept), array_map(fn (array $count): array => [$count['saw'], $count['count']], $counts), $catalogue);
+        return Tally::of(
+            $clutch['hatched'] === null ? null : (int) $clutch['hatched'], array_values($kept),
+            array_map(fn (array $count): array => [$count['saw'], $count['count']], $counts), $catalogue,
+        );
     }
 
     /**
@@ -103,10 +116,16 @@ class ClutchParents
             if ($sex !== null) {
                 $recorded["a{$id}"] = $sex;
             }
-            $places[] = ["a{$id}", "a{$id}", [$row['sire_id'] === null ? null : "a{$row['sire_id']}"], $row['dam_id'] === null ? null : "a{$row['dam_id']}"];
+            $places[] = [
+                "a{$id}", "a{$id}", [$row['sire_id'] === null ? null : "a{$row['sire_id']}"],
+                $row['dam_id'] === null ? null : "a{$row['dam_id']}",
+            ];
         }
         foreach ($clutches as $row) {
-            $places[] = ["a{$row['dam']}", "eggs of a{$row['dam']}", array_map(fn (?int $sire): ?string => $sire === null ? null : "a{$sire}", $row['sires']), "a{$row['dam']}"];
+            $places[] = [
+                "a{$row['dam']}", "eggs of a{$row['dam']}",
+                array_map(fn (?int $sire): ?string => $sire === null ? null : "a{$sire}", $row['sires']), "a{$row['dam']}",
+            ];
         }
 
         return Roles::among($recorded, $places)->sexes;

@@ -13,7 +13,11 @@ final class Doorway
 {
     private ?Opened $open = null;
 
-    public function __construct(private readonly Application $application, private readonly CatalogueShelf $shipped, private readonly Kept $kept) {}
+    public function __construct(
+        private readonly Application $application,
+        private readonly CatalogueShelf $shipped,
+        private readonly Kept $kept,
+    ) {}
 
     /** Opens a keeper's collection for what follows; the one that was open before is closed. */
     public function open(User $keeper): Opened

@@ -22,12 +22,20 @@ class Family
     /** @var array<int, Animal> records that were asked for */
     private array $records = [];
 
-    /** @param  array<int, object>  $animals  rows of all animals of the keeper, by number: a record is made of one only when it is asked for */
+    /**
+     * @param  array<int, object>  $animals  rows of all animals of the keeper, by number: a record is made of one only when it is asked for
+     */
     private function __construct(private readonly array $animals, private readonly Kept $kept) {}
 
     public static function of(User $keeper, Kept $kept): self
     {
-        return new self($keeper->animals()->toBase()->whereNull('deleted_at')->get(['id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'deleted_at'])->keyBy('id')->all(), $kept);
+        return new self(
+            $keeper->animals()->toBase()->whereNull('deleted_at')->get([
+                'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'sire_id', 'sire_name', 'dam_id',
+                'dam_name', 'deleted_at',
+            ])->keyBy('id')->all(),
+            $kept,
+        );
     }
 
     public function animal(?int $id): ?Animal
@@ -70,7 +78,9 @@ class Family
     public function commonAncestors(Animal $a, Animal $b): array
     {
         return array_map(
-            fn (string $key): string => str_starts_with($key, 'outside ') ? substr($key, 8) : ($this->animal((int) substr($key, 1))->name ?? ''),
+            fn (string $key): string => str_starts_with($key, 'outside ') ? substr($key, 8) : (
+                $this->animal((int) substr($key, 1))->name ?? ''
+            ),
             $this->pedigree()->nearestCommonAncestors(self::key($a->id), self::key($b->id)),
         );
     }
@@ -92,7 +102,9 @@ class Family
         if ($this->parents === null) {
             $this->parents = [];
             foreach ($this->animals as $animal) {
-                $this->parents[self::key($animal->id)] = [$this->parent($animal->sire_id, $animal->sire_name), $this->parent($animal->dam_id, $animal->dam_name)];
+                $this->parents[self::key($animal->id)] = [
+                    $this->parent($animal->sire_id, $animal->sire_name), $this->parent($animal->dam_id, $animal->dam_name),
+                ];
             }
         }
 

@@ -49,7 +49,14 @@ class Kin
      * @param array<string, mixed> $records rows that the answers follow from
      * @param \Closure(): array<string, Individual> $individuals by id, with what was stated of them
      */
-    public function __construct(private readonly int $keeper, private readonly array $records, private readonly \Closure $individuals, private readonly CatalogueShelf $shelf, private readonly House $house, private readonly Kept $kept) {}
+    public function __construct(
+        private readonly int $keeper,
+        private readonly array $records,
+        private readonly \Closure $individuals,
+        private readonly CatalogueShelf $shelf,
+        private readonly House $house,
+        private readonly Kept $kept,
+    ) {}
 
     /** @return array{clutches: list<array<string, mixed>>, counts: list<array<string, mixed>>, decisions: list<array<string, mixed>>} */
     public static function rows(int $keeper): array
@@ -62,11 +69,16 @@ class Kin
         foreach ((clone $events)->where('kind', EventKind::Hatched->value)->get(['clutch_id', 'count']) as $row) {
             $clutches[$row->clutch_id]['hatched'] = $row->count;
         }
-        foreach (DB::table('clutch_sires')->whereIn('clutch_id', array_keys($clutches))->orderBy('id')->get(['clutch_id', 'animal_id']) as $row) {
+        foreach (
+            DB::table('clutch_sires')->whereIn('clutch_id', array_keys($clutches))->orderBy('id')->get(['clutch_id', 'animal_id']) as $row
+        ) {
             $clutches[$row->clutch_id]['sires'][] = $row->animal_id;
         }
         $counts = $events->where('kind', EventKind::Counted->value)->get(['id', 'clutch_id', 'saw', 'count', 'dead']);
-        $decisions = DB::table('decisions')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'animal_id', 'count_id', 'kind', 'alleles', 'instead']);
+        $decisions = DB::table('decisions')->where('user_id', $keeper)
+            ->whereNull('deleted_at')
+            ->orderBy('id')
+            ->get(['id', 'animal_id', 'count_id', 'kind', 'alleles', 'instead']);
 
         return [
             'clutches' => array_values($clutches), 'counts' => array_values($counts->map(fn (object $row): array => (array) $row)->all()),
@@ -136,12 +148,20 @@ class Kin
         foreach (($this->individuals)() as $id => $one) {
             $row = $this->records['animals'][(int) substr($id, 1)];
             $isLeftOut = in_array($row['clutch_id'], $clutches, true);
-            $testimonies = array_values(array_filter($one->testimonies, fn ($testimony): bool => ! $isLeftOut && ! in_array($testimony->id, $statements, true)));
+            $testimonies = array_values(
+                array_filter($one->testimonies, fn ($testimony): bool => ! $isLeftOut && ! in_array($testimony->id, $statements, true)),
+            );
             [$possible, $clutch] = $parents->of($row, $one->sire);
-            $individuals[$id] = new Individual($id, $one->sex, count($possible) === 1 ? $possible[0] : null, $one->dam, $testimonies, null, count($possible) > 1 ? $possible : [], [], $clutch);
+            $individuals[$id] = new Individual(
+                $id, $one->sex, count($possible) === 1 ? $possible[0] : null, $one->dam, $testimonies, null,
+                count($possible) > 1 ? $possible : [], [], $clutch,
+            );
         }
 
-        return new Kindred($this->shelf->catalogue(), $individuals, $this->broods($parents, $individuals, $clutches), self::rates($this->house), $this->decided());
+        return new Kindred(
+            $this->shelf->catalogue(), $individuals, $this->broods($parents, $individuals, $clutches), self::rates($this->house),
+            $this->decided(),
+        );
     }
 
     /**
@@ -159,12 +179,18 @@ class Kin
                 continue;
             }
             $counts = $this->readable($clutch['id']);
-            $left = $parents->tally($clutch, array_values(array_filter($counts, fn (array $count): bool => ! $count['dead'])), $individuals, $this->shelf->catalogue())->counts;
+            $left = $parents->tally(
+                $clutch, array_values(array_filter($counts, fn (array $count): bool => ! $count['dead'])), $individuals,
+                $this->shelf->catalogue(),
+            )->counts;
             $living = 0;
             foreach ($counts as $count) {
                 $number = $count['dead'] ? $count['count'] : $left[$living++];
                 if ($number > 0) {
-                    $broods[] = new Brood("c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number, $count['dead'], [], "k{$clutch['id']}");
+                    $broods[] = new Brood(
+                        "c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number,
+                        $count['dead'], [], "k{$clutch['id']}",
+                    );
                 }
             }
         }
@@ -172,14 +198,20 @@ class Kin
         return $broods;
     }
 
-    /** @return list<array{id: int, saw: Target, count: int, dead: bool}> counts of a clutch; a name that the catalogue no longer has is told on the clutch's own page */
+    /**
+     * @return list<array{id: int, saw: Target, count: int, dead: bool}> counts of a clutch; a name that the catalogue no
+     *     longer has is told on the clutch's own page
+     */
     private function readable(int $clutch): array
     {
         $counts = [];
         foreach ($this->records['counts'] as $row) {
             if ($row['clutch_id'] === $clutch) {
                 try {
-                    $counts[] = ['id' => $row['id'], 'saw' => $this->shelf->targets()->read($row['saw']), 'count' => (int) $row['count'], 'dead' => (bool) $row['dead']];
+                    $counts[] = [
+                        'id' => $row['id'], 'saw' => $this->shelf->targets()->read($row['saw']), 'count' => (int) $row['count'],
+                        'dead' => (bool) $row['dead'],
+                    ];
                 } catch (DestinoError) {
                     continue;
                 }
@@ -194,7 +226,10 @@ class Kin
     {
         foreach ($this->records['clutches'] as $row) {
             if ($row['id'] === $clutch) {
-                return (new ClutchParents($this->records))->tally($row, array_values(array_filter($this->readable($clutch), fn (array $count): bool => ! $count['dead'])), ($this->individuals)(), $this->shelf->catalogue());
+                return (new ClutchParents($this->records))->tally(
+                    $row, array_values(array_filter($this->readable($clutch), fn (array $count): bool => ! $count['dead'])),
+                    ($this->individuals)(), $this->shelf->catalogue(),
+                );
             }
         }
 
@@ -205,7 +240,11 @@ class Kin
     {
         $share = fn (string $key, int $of): Probability => Probability::ratio($house->number($key), $of);
 
-        return new ErrorRates($share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000), $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100), $share('error_masked', 1000), $share('error_mixed', 1000));
+        return new ErrorRates(
+            $share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000),
+            $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100),
+            $share('error_masked', 1000), $share('error_mixed', 1000),
+        );
     }
 
     /** @return list<Fault> */
@@ -213,8 +252,16 @@ class Kin
     {
         $faults = [];
         foreach ($this->records['decisions'] as $row) {
-            $alleles = array_values(array_filter((array) json_decode($row['alleles'], true), fn (mixed $allele): bool => is_string($allele) && isset($this->shelf->catalogue()->alleles[$allele])));
-            $faults[] = new Fault(FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['count_id']}", $alleles, isset($this->shelf->catalogue()->alleles[$row['instead'] ?? '']) ? $row['instead'] : null);
+            $alleles = array_values(
+                array_filter(
+                    (array) json_decode($row['alleles'], true),
+                    fn (mixed $allele): bool => is_string($allele) && isset($this->shelf->catalogue()->alleles[$allele]),
+                ),
+            );
+            $faults[] = new Fault(
+                FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['count_id']}",
+                $alleles, isset($this->shelf->catalogue()->alleles[$row['instead'] ?? '']) ? $row['instead'] : null,
+            );
         }
 
         return $faults;
@@ -297,7 +344,8 @@ class Kin
     {
         $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
         $part = [
-            'of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readableStates($states)]), $posterior->of), 'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
+            'of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readableStates($states)]), $posterior->of),
+            'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
             'exact' => $posterior->isExact, 'error' => $posterior->error, 'disputed' => $posterior->isDisputed,
         ];
         $this->kept->put("kin:part:{$hash}", $part);
@@ -349,6 +397,7 @@ class Kin
         $this->index = null;
         $this->index();
 
-        return $this->parts[$hash] ?? ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
+        return $this->parts[$hash]
+            ?? ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
     }
 }

@@ -21,8 +21,12 @@ final class Opened
     private ?Family $family = null;
 
     /** @param User|null $keeper null where nobody is signed in: the shipped facts and the default rules */
-    public function __construct(private readonly ?User $keeper, public readonly House $house, public readonly CatalogueShelf $shelf, private readonly Kept $kept)
-    {
+    public function __construct(
+        private readonly ?User $keeper,
+        public readonly House $house,
+        public readonly CatalogueShelf $shelf,
+        private readonly Kept $kept,
+    ) {
         $this->today = CarbonImmutable::today();
     }
 

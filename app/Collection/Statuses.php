@@ -14,7 +14,9 @@ class Statuses
 
     public static function of(User $keeper): self
     {
-        $events = DB::table('status_events')->join('animals', 'animals.id', '=', 'status_events.animal_id')->where('animals.user_id', $keeper->id)->whereNull('status_events.deleted_at')
+        $events = DB::table('status_events')->join('animals', 'animals.id', '=', 'status_events.animal_id')
+            ->where('animals.user_id', $keeper->id)
+            ->whereNull('status_events.deleted_at')
             ->selectRaw('animal_id, status, row_number() over (partition by animal_id order by "on" desc, status_events.id desc) as place');
 
         return new self(DB::query()->fromSub($events, 'events')->where('place', 1)->pluck('status', 'animal_id')->all());

@@ -20,11 +20,18 @@ class BusyDatabase
     {
         $said = 'Others are writing to this collection just now, and nothing of this was kept. What you typed is still here: send it once more.';
         if ($request->is('api/*') || $request->expectsJson()) {
-            return response()->json(['message' => 'The collection is busy; nothing was kept. Try again.'], 503, ['Retry-After' => self::SECONDS]);
+            return response()->json(
+                ['message' => 'The collection is busy; nothing was kept. Try again.'], 503, ['Retry-After' => self::SECONDS],
+            );
         }
 
         return $request->isMethodSafe() || ! $request->hasSession()
-            ? response()->view('errors.503', ['exception' => new \Symfony\Component\HttpKernel\Exception\HttpException(503)], 503, ['Retry-After' => self::SECONDS])
-            : redirect()->back(303)->withInput($request->except(['password', 'password_confirmation', 'current_password']))->with('said', $said);
+            ? response()->view(
+                'errors.503', ['exception' => new \Symfony\Component\HttpKernel\Exception\HttpException(503)], 503,
+                ['Retry-After' => self::SECONDS],
+            )
+            : redirect()->back(303)->withInput(
+                $request->except(['password', 'password_confirmation', 'current_password']),
+            )->with('said', $said);
     }
 }

@@ -38,15 +38,33 @@ class DocumentSchema
         $args = $error->args();
 
         return match ($error->keyword()) {
-            'additionalProperties' => array_map(fn (string $field): string => ($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there.".self::known($error), self::unknown($error)),
-            'required' => array_map(fn (string $field): string => ($where === '' ? 'The document' : $where)." wants “{$field}”.", array_map(strval(...), (array) ($args['missing'] ?? []))),
-            'type' => ["{$where} is ".self::kind((string) ($args['type'] ?? '')).', where '.self::kinds($args['expected'] ?? '').' is wanted.'],
-            'enum' => ["{$where} is not one of those that are known: ".implode(', ', array_map(fn (mixed $one): string => (string) json_encode($one), (array) (self::schemaOf($error)->enum ?? []))).'.'],
+            'additionalProperties' => array_map(
+                fn (string $field): string => (
+                    $where === '' ? 'The document' : $where
+                )." has a field “{$field}”, which is not known there.".self::known($error),
+                self::unknown($error),
+            ),
+            'required' => array_map(
+                fn (string $field): string => ($where === '' ? 'The document' : $where)." wants “{$field}”.",
+                array_map(strval(...), (array) ($args['missing'] ?? [])),
+            ),
+            'type' => [
+                "{$where} is ".self::kind((string) ($args['type'] ?? '')).', where '.self::kinds($args['expected'] ?? '').' is wanted.',
+            ],
+            'enum' => [
+                "{$where} is not one of those that are known: "
+                    .implode(
+                        ', ',
+                        array_map(fn (mixed $one): string => (string) json_encode($one), (array) (self::schemaOf($error)->enum ?? [])),
+                    )
+                    .'.',
+            ],
             'const' => ["{$where} must be ".json_encode(self::schemaOf($error)->const ?? null, JSON_UNESCAPED_SLASHES).'.'],
             'minimum' => ["{$where} is too small: at least {$args['min']}."],
             'exclusiveMinimum' => ["{$where} is too small: more than {$args['min']}."],
             'maximum' => ["{$where} is too large: at most {$args['max']}."],
-            'oneOf', 'anyOf' => ["{$where} is of another kind than wanted: ".(self::schemaOf($error)->description ?? 'see docs/formats').'.'],
+            'oneOf',
+            'anyOf' => ["{$where} is of another kind than wanted: ".(self::schemaOf($error)->description ?? 'see docs/formats').'.'],
             default => ["{$where} is not as wanted ({$error->keyword()})."],
         };
     }
@@ -79,7 +97,11 @@ class DocumentSchema
 
     private static function kind(string $type): string
     {
-        return ['array' => 'a list', 'object' => 'an object', 'string' => 'a text', 'integer' => 'a whole number', 'number' => 'a number', 'boolean' => 'true or false', 'null' => 'null'][$type] ?? $type;
+        return [
+            'array' => 'a list', 'object' => 'an object', 'string' => 'a text', 'integer' => 'a whole number',
+            'number' => 'a number', 'boolean' => 'true or false', 'null' => 'null',
+        ][$type]
+            ?? $type;
     }
 
     private static function kinds(mixed $types): string

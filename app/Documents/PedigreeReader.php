@@ -41,7 +41,9 @@ class PedigreeReader
         $animals = [];
         foreach ($entries as $i => $entry) {
             $animal = $this->animal($entry, "animals[{$i}]", $sexes);
-            isset($animals[$animal->id]) ? throw InferenceError::twice(substr($animal->id, strlen(self::MARK))) : $animals[$animal->id] = $animal;
+            isset($animals[$animal->id])
+                ? throw InferenceError::twice(substr($animal->id, strlen(self::MARK)))
+                : $animals[$animal->id] = $animal;
         }
         $broods = [];
         foreach ($document['groups'] ?? [] as $i => $entry) {
@@ -83,13 +85,19 @@ class PedigreeReader
         if (($entry['stated'] ?? null) !== null) {
             $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? null);
             $certainty = Probability::from(Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100)));
-            $testimonies[] = new Testimony("{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false, $reading->absent);
+            $testimonies[] = new Testimony(
+                "{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false,
+                $reading->absent,
+            );
         } elseif (isset($entry['certainty'])) {
             throw new DocumentError(["{$where}.certainty goes with “stated”, which is missing."]);
         }
         [$sires, $weights] = self::sires($entry);
 
-        return new Individual($id, $sex, count($sires) === 1 ? $sires[0] : null, self::id($entry['dam'] ?? null), $testimonies, $this->saw($entry), count($sires) > 1 ? $sires : [], $weights, $entry['clutch'] ?? null);
+        return new Individual(
+            $id, $sex, count($sires) === 1 ? $sires[0] : null, self::id($entry['dam'] ?? null), $testimonies, $this->saw($entry),
+            count($sires) > 1 ? $sires : [], $weights, $entry['clutch'] ?? null,
+        );
     }
 
     /** @param  array<string, mixed>  $entry */
@@ -97,7 +105,11 @@ class PedigreeReader
     {
         [$sires, $weights] = self::sires($entry);
 
-        return new Brood($where, $sires, (string) self::id($entry['dam']), $this->saw($entry) ?? throw new DocumentError(["{$where} wants “saw”."]), $entry['count'] ?? 1, $entry['dead'] ?? false, $weights, $entry['clutch'] ?? null);
+        return new Brood(
+            $where, $sires, (string) self::id($entry['dam']),
+            $this->saw($entry) ?? throw new DocumentError(["{$where} wants “saw”."]), $entry['count'] ?? 1,
+            $entry['dead'] ?? false, $weights, $entry['clutch'] ?? null,
+        );
     }
 
     /** @param  array<string, mixed>  $entry */
@@ -121,7 +133,9 @@ class PedigreeReader
         $sires = $weights = [];
         foreach ($entry['sires'] as $sire) {
             $sires[] = self::id(is_array($sire) ? $sire['id'] ?? null : $sire);
-            $weights[] = Rational::parse(rtrim(rtrim(number_format((float) (is_array($sire) ? $sire['weight'] ?? 1 : 1), 12, '.', ''), '0'), '.'));
+            $weights[] = Rational::parse(
+                rtrim(rtrim(number_format((float) (is_array($sire) ? $sire['weight'] ?? 1 : 1), 12, '.', ''), '0'), '.'),
+            );
         }
         if (count(array_unique($sires)) < count($sires)) {
             throw new DocumentError(['The same sire stands twice among “sires”.']);

@@ -38,12 +38,21 @@ class PlanDocument
             'why' => $route->why,
             'expected' => round($route->expected, 2),
             'steps' => self::steps($route),
-            'probability_by_season' => array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($outcome->by($season), 4), 'low' => round($outcome->band($season)[0], 4), 'high' => round($outcome->band($season)[1], 4)], $seasons),
+            'probability_by_season' => array_map(
+                fn (int $season): array => [
+                    'season' => $season, 'decimal' => round($outcome->by($season), 4),
+                    'low' => round($outcome->band($season)[0], 4), 'high' => round($outcome->band($season)[1], 4),
+                ],
+                $seasons,
+            ),
             'season' => ['median' => $outcome->season(.5), 'p10' => $outcome->season(.1), 'p90' => $outcome->season(.9)],
             'eggs' => round($outcome->eggs, 1),
             'kept' => round($outcome->kept, 1),
             'money' => round($outcome->money() + 0.0, 2),
-            'money_by_season' => array_map(fn (int $season): array => ['season' => $season, 'money' => round($outcome->moneyBySeason[$season] ?? 0.0, 2)], $seasons),
+            'money_by_season' => array_map(
+                fn (int $season): array => ['season' => $season, 'money' => round($outcome->moneyBySeason[$season] ?? 0.0, 2)],
+                $seasons,
+            ),
             'inbreeding' => $route->inbreeding->toString(),
             'risk' => $outcome->risk(),
         ];
@@ -54,7 +63,12 @@ class PlanDocument
     {
         $steps = $bought = [];
         foreach ($route->steps as $step) {
-            $buy = array_values(array_filter([...$step->sires, ...$step->dams], fn (Founder $founder): bool => $founder->isOffer() && ! isset($bought[$founder->id])));
+            $buy = array_values(
+                array_filter(
+                    [...$step->sires, ...$step->dams],
+                    fn (Founder $founder): bool => $founder->isOffer() && ! isset($bought[$founder->id]),
+                ),
+            );
             foreach ($buy as $founder) {
                 $bought[$founder->id] = true;
             }
@@ -70,7 +84,10 @@ class PlanDocument
      */
     private static function step(RouteStep $step, array $buy): array
     {
-        $animal = fn (array $founders, string $genes): string => $founders === [] ? $genes : implode(' or ', array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders));
+        $animal = fn (array $founders, string $genes): string => $founders === [] ? $genes : implode(
+            ' or ',
+            array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders),
+        );
 
         return [
             'key' => $step->key,
@@ -83,7 +100,10 @@ class PlanDocument
             'decimal' => $step->odds->toFloat(),
             'keep' => [['genes' => $step->genes, 'sex' => $step->sex?->value, 'count' => $step->keep, 'young' => $step->young()]],
             'cautions' => $step->cautions,
-            'buy' => array_map(fn (Founder $founder): array => ['genes' => $founder->genes, 'sex' => $founder->sex->value, 'price' => $founder->price], $buy),
+            'buy' => array_map(
+                fn (Founder $founder): array => ['genes' => $founder->genes, 'sex' => $founder->sex->value, 'price' => $founder->price],
+                $buy,
+            ),
             'from' => ['sire' => $step->sires === [] ? $step->sire : null, 'dam' => $step->dams === [] ? $step->dam : null],
         ];
     }

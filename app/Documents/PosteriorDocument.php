@@ -47,10 +47,14 @@ class PosteriorDocument
         }
 
         return [
-            'format' => 'destino-posterior/1', 'exact' => $isExact, 'error' => $error, 'log_evidence' => is_finite($log) ? round($log, 9) : null,
+            'format' => 'destino-posterior/1', 'exact' => $isExact, 'error' => $error,
+            'log_evidence' => is_finite($log) ? round($log, 9) : null,
             'contradiction' => $contradictions !== [], 'animals' => $animals,
             'contradictions' => array_map(fn (Contradiction $one): array => self::contradiction($one, $catalogue), $contradictions),
-            'unlikely' => array_map(fn (Contradiction $one): array => self::contradiction($one, $catalogue) + ['decimal' => (float) $one->chance], $unlikely),
+            'unlikely' => array_map(
+                fn (Contradiction $one): array => self::contradiction($one, $catalogue) + ['decimal' => (float) $one->chance],
+                $unlikely,
+            ),
             'rates' => array_map(fn (Rational $rate): string => $rate->toString(), $kindred->rates()->all()),
         ];
     }
@@ -61,9 +65,16 @@ class PosteriorDocument
         return [
             'subject' => self::plain($one->subject), 'loci' => $one->loci, 'others' => array_map(self::plain(...), $one->others),
             'explanations' => array_map(fn (Explanation $why): array => [
-                'kind' => $why->kind()->value ?? 'several', 'subject' => self::plain($why->fault->subject), 'alleles' => $why->fault->alleles,
-                'faults' => array_map(fn (Fault $fault): array => ['kind' => $fault->kind->value, 'subject' => self::plain($fault->subject), 'alleles' => $fault->alleles] + ($fault->kind === FaultKind::Misnamed ? ['instead' => $fault->instead] : []), $why->faults),
-                'decimal' => round($why->odds, 6), 'text' => FaultWords::all($why->faults, fn (string $id): string => self::plain($id), $catalogue),
+                'kind' => $why->kind()->value ?? 'several', 'subject' => self::plain($why->fault->subject),
+                'alleles' => $why->fault->alleles,
+                'faults' => array_map(
+                    fn (Fault $fault): array => [
+                        'kind' => $fault->kind->value, 'subject' => self::plain($fault->subject), 'alleles' => $fault->alleles,
+                    ] + ($fault->kind === FaultKind::Misnamed ? ['instead' => $fault->instead] : []),
+                    $why->faults,
+                ),
+                'decimal' => round($why->odds, 6),
+                'text' => FaultWords::all($why->faults, fn (string $id): string => self::plain($id), $catalogue),
             ], $one->explanations),
         ];
     }

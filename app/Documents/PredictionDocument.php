@@ -26,7 +26,9 @@ class PredictionDocument
         $question = $prediction->question;
         $space = $prediction->outcomes();
         $outcomes = $space->top($most);
-        $shown = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
+        $shown = array_reduce(
+            $outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero(),
+        );
         return array_filter([
             'format' => 'destino-prediction/1',
             'sire' => ['text' => $question->sire],
@@ -40,7 +42,15 @@ class PredictionDocument
             'survival' => self::number($prediction->cross->survival()),
             'target' => $prediction->target === null ? null : self::target($prediction->target, $question->eggs),
             'advice' => array_map(self::advice(...), $prediction->advice()),
-            'assumptions' => self::assumptions($prediction->assumptions()) + ['disputed' => array_map(fn (Claim $claim): array => ['claim' => $claim->key, 'question' => $claim->question, 'school' => $prediction->catalogue->schools[$claim->key]], $prediction->disputes())],
+            'assumptions' => self::assumptions($prediction->assumptions()) + [
+                'disputed' => array_map(
+                    fn (Claim $claim): array => [
+                        'claim' => $claim->key, 'question' => $claim->question,
+                        'school' => $prediction->catalogue->schools[$claim->key],
+                    ],
+                    $prediction->disputes(),
+                ),
+            ],
         ], fn (mixed $value): bool => $value !== null);
     }
 
@@ -61,7 +71,9 @@ class PredictionDocument
     {
         $document = ['label' => $outcome->label] + self::number($outcome->probability) + [
             'sex' => $outcome->sex?->value,
-            'alleles' => (object) array_map(fn (Form $form): array => $form->pair, array_filter($outcome->forms, fn (Form $form): bool => ! $form->isWild())),
+            'alleles' => (object) array_map(
+                fn (Form $form): array => $form->pair, array_filter($outcome->forms, fn (Form $form): bool => ! $form->isWild()),
+            ),
             'lethal' => $outcome->isLethal,
         ];
         if ($outcome->knownAs !== []) {
@@ -87,7 +99,9 @@ class PredictionDocument
             }
         }
 
-        return ['text' => $odds->target->text] + self::odds($odds->chance, $eggs) + ['by_sex' => $bySex, 'impossible' => $odds->whyImpossible()];
+        return ['text' => $odds->target->text] + self::odds($odds->chance, $eggs) + [
+            'by_sex' => $bySex, 'impossible' => $odds->whyImpossible(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -100,7 +114,9 @@ class PredictionDocument
                 'at_least_one' => $chance->atLeastOne($eggs)->toFloat(),
                 'at_least_two' => $chance->atLeastTwo($eggs)->toFloat(),
             ],
-            'eggs_for' => (object) array_combine(self::LEVELS, array_map(fn (int $level): ?int => $chance->eggsFor(Rational::of($level, 100)), self::LEVELS)),
+            'eggs_for' => (object) array_combine(
+                self::LEVELS, array_map(fn (int $level): ?int => $chance->eggsFor(Rational::of($level, 100)), self::LEVELS),
+            ),
         ];
     }
 

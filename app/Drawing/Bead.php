@@ -58,7 +58,10 @@ class Bead
     {
         $effect = $allele === Allele::WILD ? null : $catalogue->allele($allele)->effect;
 
-        return ['fill' => $effect === null ? 0.0 : $fill, 'effect' => $effect, 'letter' => $effect === null ? '' : strtoupper($effect->value[0])];
+        return [
+            'fill' => $effect === null ? 0.0 : $fill, 'effect' => $effect,
+            'letter' => $effect === null ? '' : strtoupper($effect->value[0]),
+        ];
     }
 
     /** As a drawing: the shapes come from the page's defs, the letters say what the gene does to the look. */
@@ -72,14 +75,18 @@ class Bead
             $effect = $half['effect']->value;
             if ($half['fill'] < 1) {
                 $height = round(20 * $half['fill'], 1);
-                $drawn .= '<svg x="0" y="'.(21 - $height).'" width="42" height="'.$height.'" viewBox="0 '.(21 - $height).' 42 '.$height.'"><use href="'.$shape.'" class="fill-'.$effect.'"/></svg>';
+                $drawn .= '<svg x="0" y="'.(21 - $height).'" width="42" height="'.$height.'" viewBox="0 '.(21 - $height).' 42 '
+                    .$height.'"><use href="'.$shape.'" class="fill-'.$effect.'"/></svg>';
             } else {
                 $drawn .= '<use href="'.$shape.'" class="fill-'.$effect.'"/>';
             }
-            $drawn .= '<text x="'.$middle.'" y="14.5" class="'.($half['fill'] < .6 ? 'half-text' : "ink-{$effect}").'">'.($half['fill'] < 1 ? '?' : $half['letter']).'</text>';
+            $drawn .= '<text x="'.$middle.'" y="14.5" class="'.($half['fill'] < .6 ? 'half-text' : "ink-{$effect}").'">'
+                .($half['fill'] < 1 ? '?' : $half['letter']).'</text>';
         }
         $told = $isHidden ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($this->label).'"';
 
-        return '<svg class="'.trim("bead {$class}").'" viewBox="0 0 42 22" '.$told.'><use href="#bead-left" class="empty"/><use href="#bead-right" class="empty"/>'.$drawn.'<use href="#bead-rim" class="rim"/></svg>';
+        return '<svg class="'.trim("bead {$class}").'" viewBox="0 0 42 22" '.$told
+            .'><use href="#bead-left" class="empty"/><use href="#bead-right" class="empty"/>'.$drawn
+            .'<use href="#bead-rim" class="rim"/></svg>';
     }
 }

@@ -13,20 +13,27 @@ class Signs
     /** The sex as a sign with words. */
     public static function sex(?Sex $sex): string
     {
-        return $sex === null ? self::icon('question-circle', 'sex not known', 'sex') : self::icon("gender-{$sex->value}", $sex->value, 'sex');
+        return $sex === null
+            ? self::icon('question-circle', 'sex not known', 'sex')
+            : self::icon("gender-{$sex->value}", $sex->value, 'sex');
     }
 
     /** An icon of the shipped set; decorative unless it has a label. */
     public static function icon(string $name, ?string $label = null, string $class = ''): string
     {
-        self::$icons[$name] ??= is_file(public_path("vendor/icons/{$name}.svg")) ? (string) preg_replace(['/<svg[^>]*>/', '/<\/svg>/'], '', (string) file_get_contents(public_path("vendor/icons/{$name}.svg"))) : '';
+        self::$icons[$name] ??= is_file(public_path("vendor/icons/{$name}.svg"))
+            ? (string) preg_replace(['/<svg[^>]*>/', '/<\/svg>/'], '', (string) file_get_contents(public_path("vendor/icons/{$name}.svg")))
+            : '';
 
-        return '<svg class="'.$class.'" viewBox="0 0 16 16" fill="currentColor" '.($label === null ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($label).'"').'>'.self::$icons[$name].'</svg>';
+        return '<svg class="'.$class.'" viewBox="0 0 16 16" fill="currentColor" '
+            .($label === null ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($label).'"').'>'.self::$icons[$name]
+            .'</svg>';
     }
 
     /** @param  list<Bead>  $beads  said in words beside them */
     public static function beads(array $beads): string
     {
-        return '<span class="beads" aria-hidden="true">'.implode('', array_map(fn (Bead $bead): string => $bead->svg(isHidden: true), $beads)).'</span>';
+        return '<span class="beads" aria-hidden="true">'
+            .implode('', array_map(fn (Bead $bead): string => $bead->svg(isHidden: true), $beads)).'</span>';
     }
 }

@@ -18,7 +18,10 @@ class Treemap
         for ($at = 0; $at < count($areas);) {
             $side = max(min($width, $height), 1e-9);
             $count = 1;
-            while ($at + $count < count($areas) && self::worst(array_slice($areas, $at, $count + 1), $side) <= self::worst(array_slice($areas, $at, $count), $side)) {
+            while (
+                $at + $count < count($areas)
+                && self::worst(array_slice($areas, $at, $count + 1), $side) <= self::worst(array_slice($areas, $at, $count), $side)
+            ) {
                 $count++;
             }
             $row = array_slice($areas, $at, $count);
@@ -55,7 +58,12 @@ class Treemap
         $tiles = self::cut([...array_slice($shares, 0, $place), $rest, ...array_slice($shares, $place)], $width, $height);
         if ($place === 0) {
             // Mirrored along the first cut: a larger rest would otherwise come first.
-            $tiles = array_map(fn (array $tile): array => ($width >= $height ? ['x' => $width - $tile['x'] - $tile['width']] : ['y' => $height - $tile['y'] - $tile['height']]) + $tile, $tiles);
+            $tiles = array_map(
+                fn (array $tile): array => (
+                    $width >= $height ? ['x' => $width - $tile['x'] - $tile['width']] : ['y' => $height - $tile['y'] - $tile['height']]
+                ) + $tile,
+                $tiles,
+            );
         }
         [$own] = array_splice($tiles, $place, 1);
 

@@ -29,7 +29,9 @@ class ExchangeError extends DomainException implements DestinoError
 
     public static function notEmpty(int $animals): self
     {
-        return new self("This collection holds {$animals} animals. An archive is taken into an empty collection only, so that nothing is mixed up.");
+        return new self(
+            "This collection holds {$animals} animals. An archive is taken into an empty collection only, so that nothing is mixed up.",
+        );
     }
 
     public static function noOwner(): self

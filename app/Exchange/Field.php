@@ -30,8 +30,13 @@ enum Field: string
             self::Name => ['name', 'animal', 'snake', 'animal name', 'snake name', 'called'],
             self::Number => ['number', 'no', 'no.', 'nr', 'nr.', 'id', 'animal id', 'code', 'tag'],
             self::Sex => ['sex', 'gender', 'm/f'],
-            self::Hatched => ['hatched', 'hatch date', 'hatch', 'hatched on', 'born', 'birthday', 'dob', 'date of birth', 'year', 'hatch year'],
-            self::Genes => ['genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'mutation', 'mutations'],
+            self::Hatched => [
+                'hatched', 'hatch date', 'hatch', 'hatched on', 'born', 'birthday', 'dob', 'date of birth', 'year', 'hatch year',
+            ],
+            self::Genes => [
+                'genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'mutation',
+                'mutations',
+            ],
             self::SaidBy => ['said by', 'genes by', 'stated by'],
             self::Source => ['source', 'from', 'bought from', 'seller', 'origin'],
             self::Acquired => ['acquired', 'bought', 'bought on', 'purchase date', 'purchased', 'arrived', 'in collection since'],

@@ -32,15 +32,22 @@ class ImportPlan
      * @param  array<int, Field|null>  $columns  meaning of each column; null: kept in the notes
      * @param  string  $slashes  DAY_FIRST, MONTH_FIRST or empty where not chosen
      */
-    public function __construct(public readonly Table $table, public readonly array $columns, private readonly User $keeper, private readonly CatalogueShelf $shelf, private readonly string $slashes = '')
-    {
+    public function __construct(
+        public readonly Table $table,
+        public readonly array $columns,
+        private readonly User $keeper,
+        private readonly CatalogueShelf $shelf,
+        private readonly string $slashes = '',
+    ) {
         $known = $this->known();
         $rows = [];
         foreach ($table->rows as $line => $cells) {
             $rows[] = $this->row($line, $cells);
         }
         foreach ($rows as $row) {
-            foreach (['number' => (string) ($row->values['number'] ?? ''), 'name' => (string) ($row->values['name'] ?? '')] as $key => $text) {
+            foreach (
+                ['number' => (string) ($row->values['number'] ?? ''), 'name' => (string) ($row->values['name'] ?? '')] as $key => $text
+            ) {
                 if ($text !== '') {
                     $this->parents[mb_strtolower($text)] ??= (string) ($row->values['sex']->value ?? '');
                 }
@@ -56,7 +63,12 @@ class ImportPlan
     /** @return list<ImportRow> rows that would be written */
     public function ready(bool $repeated = false, bool $unread = false): array
     {
-        return array_values(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && ($unread || ! $row->genesUnread) && ($repeated || $row->repeats === '')));
+        return array_values(
+            array_filter(
+                $this->rows,
+                fn (ImportRow $row): bool => $row->errors === [] && ($unread || ! $row->genesUnread) && ($repeated || $row->repeats === ''),
+            ),
+        );
     }
 
     /** @return array<string, int> */
@@ -67,7 +79,9 @@ class ImportPlan
             'ready' => count($this->ready()),
             'wrong' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors !== [])),
             'unread' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && $row->genesUnread)),
-            'repeated' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && ! $row->genesUnread && $row->repeats !== '')),
+            'repeated' => count(
+                array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && ! $row->genesUnread && $row->repeats !== ''),
+            ),
         ];
     }
 
@@ -109,13 +123,21 @@ class ImportPlan
         $row->dam = $text(Field::Dam) === '' ? null : mb_substr($text(Field::Dam), 0, 80);
         $row->rack = $text(Field::Rack) === '' ? null : mb_substr($text(Field::Rack), 0, 60);
         foreach (['rack_row' => Field::Row, 'rack_column' => Field::Column] as $key => $field) {
-            $row->values[$key] = ctype_digit($text($field)) && (int) $text($field) >= 1 && (int) $text($field) <= 30 ? (int) $text($field) : null;
+            $row->values[$key] = ctype_digit($text($field)) && (int) $text($field) >= 1 && (int) $text($field) <= 30
+                ? (int) $text($field)
+                : null;
             if ($text($field) !== '' && $row->values[$key] === null) {
                 $rest[] = "{$field->value}: {$text($field)}";
             }
         }
         $this->genes($row, $text(Field::Genes));
-        $notes = implode("\n", array_filter([$text(Field::Notes), ...$rest, ...$row->kept, $row->genesUnread ? "genes as written: {$row->genes}" : ''], fn (string $part): bool => $part !== ''));
+        $notes = implode(
+            "\n",
+            array_filter(
+                [$text(Field::Notes), ...$rest, ...$row->kept, $row->genesUnread ? "genes as written: {$row->genes}" : ''],
+                fn (string $part): bool => $part !== '',
+            ),
+        );
         $row->values['notes'] = $notes === '' ? null : mb_substr($notes, 0, 10000);
 
         return $row;
@@ -183,7 +205,12 @@ class ImportPlan
         }
         $day = Precision::read($plain);
         if ($day === null || $day[0] > now()->format('Y-m-d') || $day[0] < '1980') {
-            $row->fail($field, $day === null ? "“{$text}” is no date: write 2022-08-11, 2022-08 or 2022." : "“{$text}” lies in the future or too far back.");
+            $row->fail(
+                $field,
+                $day === null
+                    ? "“{$text}” is no date: write 2022-08-11, 2022-08 or 2022."
+                    : "“{$text}” lies in the future or too far back.",
+            );
 
             return [null, Precision::Day->value];
         }
@@ -241,14 +268,19 @@ class ImportPlan
 
     private function saidBy(ImportRow $row, string $text): string
     {
-        return Source::tryFrom(mb_strtolower($text))->value ?? (($row->values['source'] ?? null) === null ? Source::Own->value : Source::Seller->value);
+        return Source::tryFrom(mb_strtolower($text))->value
+            ?? (($row->values['source'] ?? null) === null ? Source::Own->value : Source::Seller->value);
     }
 
     /** @return array{numbers: array<string, string>, names: array<string, string>} of the collection */
     private function known(): array
     {
         $numbers = $names = [];
-        foreach ($this->keeper->animals()->withTrashed()->get(['id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'deleted_at']) as $animal) {
+        foreach (
+            $this->keeper->animals()->withTrashed()->get([
+                'id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'deleted_at',
+            ]) as $animal
+        ) {
             if ($animal->number !== null) {
                 $numbers[mb_strtolower($animal->number)] = $animal->name;
             }
@@ -286,7 +318,12 @@ class ImportPlan
                 continue;
             }
             $found = $this->parents[mb_strtolower($name)] ?? null;
-            if (in_array(mb_strtolower($name), [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true)) {
+            if (
+                in_array(
+                    mb_strtolower($name),
+                    [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true,
+                )
+            ) {
                 $row->fail($role, 'An animal is not its own parent.');
             } elseif ($found === null) {
                 $row->notes[] = "{$name} is not in the list or the collection: kept as an outside {$role}.";

@@ -27,12 +27,17 @@ class Importer
             $places = [];
             foreach ($rows as $row) {
                 $animal = $this->opened->keeper()->animals()->create($this->values($row, $places));
-                $animal->statements()->create(['text' => $row->genesUnread ? 'Normal' : $row->genes, 'source' => $row->saidBy, 'on' => $row->values['acquired_on'], 'names_all' => ! $row->genesUnread]);
+                $animal->statements()->create([
+                    'text' => $row->genesUnread ? 'Normal' : $row->genes, 'source' => $row->saidBy,
+                    'on' => $row->values['acquired_on'], 'names_all' => ! $row->genesUnread,
+                ]);
                 if ($row->grams !== null) {
                     $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => $row->grams]);
                 }
                 if ($row->status !== null) {
-                    $animal->statusEvents()->create(['status' => $row->status, 'on' => $row->values['acquired_on'] ?? now()->format('Y-m-d')]);
+                    $animal->statusEvents()->create([
+                        'status' => $row->status, 'on' => $row->values['acquired_on'] ?? now()->format('Y-m-d'),
+                    ]);
                 }
                 $made[] = $animal;
             }
@@ -50,9 +55,12 @@ class Importer
     private function values(ImportRow $row, array &$places): array
     {
         $values = $row->values;
-        $values['number'] ??= Numbering::next($this->opened->keeper(), $this->opened->house, (int) substr($values['hatched_on'] ?? now()->format('Y'), 0, 4));
+        $values['number'] ??= Numbering::next(
+            $this->opened->keeper(), $this->opened->house, (int) substr($values['hatched_on'] ?? now()->format('Y'), 0, 4),
+        );
         if ($this->opened->keeper()->animals()->withTrashed()->where('number', $values['number'])->exists()) {
-            $values['number'] = Numbering::next($this->opened->keeper(), $this->opened->house, (int) now()->format('Y')); // a repeated row that is wanted all the same
+            // a repeated row that is wanted all the same
+            $values['number'] = Numbering::next($this->opened->keeper(), $this->opened->house, (int) now()->format('Y'));
         }
         if ($row->rack === null) {
             return ['rack_row' => null, 'rack_column' => null] + $values;
@@ -68,7 +76,10 @@ class Importer
 
     private function rack(string $name, int $row, int $column): Rack
     {
-        $rack = $this->opened->keeper()->racks()->where('name', $name)->first() ?? $this->opened->keeper()->racks()->create(['name' => $name, 'rows' => 1, 'columns' => 1, 'position' => $this->opened->keeper()->racks()->count()]);
+        $rack = $this->opened->keeper()->racks()->where('name', $name)->first()
+            ?? $this->opened->keeper()->racks()->create([
+                'name' => $name, 'rows' => 1, 'columns' => 1, 'position' => $this->opened->keeper()->racks()->count(),
+            ]);
         if ($row > $rack->rows || $column > $rack->columns) {
             $rack->update(['rows' => max($row, $rack->rows), 'columns' => max($column, $rack->columns)]);
         }

@@ -33,8 +33,15 @@ class PedigreeFile
         $lines = ['# linkage-format pedigree; columns: family, animal, sire, dam, sex, trait, then two alleles for each locus below'];
         $codes = [];
         foreach (array_keys($loci) as $locus) {
-            $codes[$locus] = [Allele::WILD => 1] + array_combine($catalogue->locus($locus)->alleles, array_map(fn (int $i): int => $i + 2, array_keys($catalogue->locus($locus)->alleles)));
-            $lines[] = "# locus {$locus}: ".implode(', ', array_map(fn (string $allele, int $code): string => "{$code} = {$allele}", array_keys($codes[$locus]), $codes[$locus]));
+            $codes[$locus] = [Allele::WILD => 1] + array_combine(
+                $catalogue->locus($locus)->alleles,
+                array_map(fn (int $i): int => $i + 2, array_keys($catalogue->locus($locus)->alleles)),
+            );
+            $lines[] = "# locus {$locus}: "
+                .implode(
+                    ', ',
+                    array_map(fn (string $allele, int $code): string => "{$code} = {$allele}", array_keys($codes[$locus]), $codes[$locus]),
+                );
         }
         $outside = $rows = [];
         $known = array_fill_keys(array_map(fn (Animal $animal): int => $animal->id, $animals), true);

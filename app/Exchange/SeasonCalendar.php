@@ -21,16 +21,31 @@ class SeasonCalendar
         foreach ($keeper->clutches()->with('dam', 'sires.animal')->orderBy('id')->get() as $clutch) {
             foreach (['paired_on' => 'paired', 'laid_on' => 'laid', 'hatched_on' => 'hatched'] as $field => $what) {
                 if ($clutch->{$field} !== null) {
-                    self::add($calendar, "clutch-{$clutch->id}-{$what}", "{$clutch->title()}: {$what}", $clutch->{$field}->toDateTimeImmutable(), 1);
+                    self::add(
+                        $calendar, "clutch-{$clutch->id}-{$what}", "{$clutch->title()}: {$what}",
+                        $clutch->{$field}->toDateTimeImmutable(), 1,
+                    );
                 }
             }
             if ($clutch->laid_on !== null && $clutch->hatched_on === null) {
-                self::add($calendar, "clutch-{$clutch->id}-due", "{$clutch->title()}: first pips due", $clutch->laid_on->toDateTimeImmutable()->modify('+'.self::DUE[0].' days'), self::DUE[1] - self::DUE[0] + 1);
+                self::add(
+                    $calendar, "clutch-{$clutch->id}-due", "{$clutch->title()}: first pips due",
+                    $clutch->laid_on->toDateTimeImmutable()->modify('+'.self::DUE[0].' days'), self::DUE[1] - self::DUE[0] + 1,
+                );
             }
         }
-        foreach (StatusEvent::query()->whereNotNull('review_on')->whereHas('animal', fn ($animal) => $animal->where('user_id', $keeper->id))->with('animal.latestStatus')->orderBy('id')->get() as $event) {
+        foreach (
+            StatusEvent::query()->whereNotNull('review_on')
+                ->whereHas('animal', fn ($animal) => $animal->where('user_id', $keeper->id))
+                ->with('animal.latestStatus')
+                ->orderBy('id')
+                ->get() as $event
+        ) {
             if ($event->animal->latestStatus?->id === $event->id) {
-                self::add($calendar, "review-{$event->id}", "Look again at {$event->animal->name}: {$event->reason}", $event->review_on->toDateTimeImmutable(), 1);
+                self::add(
+                    $calendar, "review-{$event->id}", "Look again at {$event->animal->name}: {$event->reason}",
+                    $event->review_on->toDateTimeImmutable(), 1,
+                );
             }
         }
 

@@ -58,13 +58,24 @@ class Table
             throw ExchangeError::notATable($name);
         }
         $first = strtok((string) $text, "\n");
-        $separator = array_search(max($counts = [';' => substr_count((string) $first, ';'), ',' => substr_count((string) $first, ','), "\t" => substr_count((string) $first, "\t")]), $counts, true);
+        $separator = array_search(
+            max(
+                $counts = [
+                    ';' => substr_count((string) $first, ';'), ',' => substr_count((string) $first, ','),
+                    "\t" => substr_count((string) $first, "\t"),
+                ],
+            ),
+            $counts, true,
+        );
         $stream = fopen('php://temp', 'w+');
         fwrite($stream, (string) $text);
         rewind($stream);
         $lines = [];
         while (($line = fgetcsv($stream, null, (string) $separator, '"', '')) !== false) {
-            $lines[] = array_map(fn (?string $cell): ?string => $cell === null ? null : (string) preg_replace("/^'(?=[=+\\-@])/", '', $cell), $line);
+            $lines[] = array_map(
+                fn (?string $cell): ?string => $cell === null ? null : (string) preg_replace("/^'(?=[=+\\-@])/", '', $cell),
+                $line,
+            );
         }
         fclose($stream);
 

@@ -84,7 +84,10 @@ class Upload
         }
         $dates = (string) $request->input('dates');
 
-        return new ImportPlan($table, $columns, $keeper, $shelf, in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '');
+        return new ImportPlan(
+            $table, $columns, $keeper, $shelf,
+            in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '',
+        );
     }
 
     /**

@@ -29,8 +29,12 @@ class DescendantTree
 
     private int $rows = 0;
 
-    public function __construct(private readonly Animal $animal, private readonly Family $family, private readonly CatalogueShelf $shelf, private readonly Beliefs $beliefs)
-    {
+    public function __construct(
+        private readonly Animal $animal,
+        private readonly Family $family,
+        private readonly CatalogueShelf $shelf,
+        private readonly Beliefs $beliefs,
+    ) {
         foreach ($family->offspringOf($animal) as $young) {
             $this->place($young, $animal, 0);
         }
@@ -65,7 +69,9 @@ class DescendantTree
         $x = (float) ($generation * (PedigreeTree::WIDTH + 40));
         $otherId = $young->sire_id === $parent->id ? $young->dam_id : $young->sire_id;
         $with = $this->family->animal($otherId)->name ?? ($young->sire_id === $parent->id ? $young->dam_name : $young->sire_name) ?? '';
-        $this->nodes[] = ['x' => $x, 'y' => 0.0, 'with' => $with, 'card' => new AnimalCard($young, $this->beliefs, $this->shelf->catalogue())];
+        $this->nodes[] = [
+            'x' => $x, 'y' => 0.0, 'with' => $with, 'card' => new AnimalCard($young, $this->beliefs, $this->shelf->catalogue()),
+        ];
         $middles = [];
         foreach ($this->family->offspringOf($young) as $next) {
             $middle = $this->place($next, $young, $generation + 1);

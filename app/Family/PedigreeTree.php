@@ -27,8 +27,12 @@ class PedigreeTree
     /** @var list<array{float, float, float, float}> lines from an animal to its parent: x, y, x, y */
     public readonly array $lines;
 
-    public function __construct(Animal $animal, private readonly Family $family, private readonly CatalogueShelf $shelf, private readonly Beliefs $beliefs)
-    {
+    public function __construct(
+        Animal $animal,
+        private readonly Family $family,
+        private readonly CatalogueShelf $shelf,
+        private readonly Beliefs $beliefs,
+    ) {
         [$this->nodes, $this->lines] = $this->place($animal, null, 'self', 0, 0);
     }
 

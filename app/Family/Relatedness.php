@@ -11,7 +11,11 @@ use Destino\Probability\Rational;
 class Relatedness
 {
     /** @param  list<string>  $common  names of common ancestors */
-    private function __construct(public readonly Rational $coefficient, private readonly array $common, private readonly ?Rational $limit) {}
+    private function __construct(
+        public readonly Rational $coefficient,
+        private readonly array $common,
+        private readonly ?Rational $limit,
+    ) {}
 
     /** @param Rational|null $limit F of the offspring above which the house warns; null for no limit */
     public static function of(Family $family, Animal $sire, Animal $dam, ?Rational $limit): self
@@ -31,8 +35,14 @@ class Relatedness
         }
         $share = "{$this->coefficient->toString()} (".OddsWords::percent($this->coefficient).')';
 
-        return "Their young would have the inbreeding coefficient F = {$share}".$this->likeness().', through '.implode(', ', $this->common).'.'
-            .($this->isAboveLimit() ? ' That is above '.($this->limit?->toString() ?? '').', the limit of the house: hatch rates and vigour are said to suffer; an unrelated mate avoids it.' : '');
+        return "Their young would have the inbreeding coefficient F = {$share}".$this->likeness().', through '
+            .implode(', ', $this->common).'.'
+            .(
+                $this->isAboveLimit()
+                    ? ' That is above '.($this->limit?->toString() ?? '')
+                        .', the limit of the house: hatch rates and vigour are said to suffer; an unrelated mate avoids it.'
+                    : ''
+            );
     }
 
     private function likeness(): string

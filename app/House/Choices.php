@@ -21,7 +21,10 @@ class Choices
     {
         return [
             'relatedness' => ['label' => 'Close relatives: warn above', 'default' => '1/8', 'options' => [
-                'none' => ['no limit', 'The quickest way to make a recessive visible is parent to young; some lines have done it for generations.'],
+                'none' => [
+                    'no limit',
+                    'The quickest way to make a recessive visible is parent to young; some lines have done it for generations.',
+                ],
                 '1/4' => ['F = 1/4', 'Allows full siblings and parent to young, once.'],
                 '1/8' => ['F = 1/8', 'Allows half siblings; closer pairs are said to hatch worse and to bring out hidden faults.'],
                 '1/16' => ['F = 1/16', 'Cousins at most: keeps a small collection open for longer.'],
@@ -74,7 +77,10 @@ class Choices
     public static function waitingNumbers(): array
     {
         return [
-            'opening_day' => ['label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55, 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.'],
+            'opening_day' => [
+                'label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55,
+                'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.',
+            ],
         ];
     }
 
@@ -86,19 +92,58 @@ class Choices
     public static function numbers(): array
     {
         return [
-            'female_months' => ['label' => 'A female breeds from', 'unit' => 'months', 'min' => 12, 'max' => 72, 'default' => 30, 'hint' => 'Schools: 24 for well-grown ones, 30, 36 to be on the safe side.'],
-            'female_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500, 'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.'],
-            'male_months' => ['label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12, 'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.'],
-            'male_grams' => ['label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500, 'hint' => 'Schools: 500 to 700.'],
-            'females_per_male' => ['label' => 'A male serves in a season', 'unit' => 'females at the most', 'min' => 1, 'max' => 12, 'default' => 4, 'hint' => 'Schools: 2 or 3 for young ones, 4 to 6 for a keen adult that eats between.'],
-            'error_unrecorded' => ['label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 50, 'hint' => 'Hets travel unnamed with many animals.'],
-            'error_misidentified' => ['label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.'],
-            'error_sire' => ['label' => 'Another male is the sire', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 10, 'hint' => 'Sperm kept from an earlier season included.'],
-            'error_misnamed' => ['label' => 'A gene is another line than it is called', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 1, 'hint' => 'More for genes with several lines.'],
-            'error_masked' => ['label' => 'An animal whose form hides others carries a given gene unseen', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 100, 'hint' => 'White and very dark animals are seldom known whole.'],
-            'error_mixed' => ['label' => 'A clutch with several possible sires has more than one', 'unit' => 'in 1,000', 'min' => 0, 'max' => 500, 'default' => 0, 'hint' => 'With 0, all eggs of a clutch are of one male.'],
-            'error_mutation' => ['label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000, 'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.'],
-            'error_dead' => ['label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90, 'hint' => 'Where a form that dies is possible; the rest died of something else.'],
+            'female_months' => [
+                'label' => 'A female breeds from', 'unit' => 'months', 'min' => 12, 'max' => 72, 'default' => 30,
+                'hint' => 'Schools: 24 for well-grown ones, 30, 36 to be on the safe side.',
+            ],
+            'female_grams' => [
+                'label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500,
+                'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.',
+            ],
+            'male_months' => [
+                'label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12,
+                'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.',
+            ],
+            'male_grams' => [
+                'label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500,
+                'hint' => 'Schools: 500 to 700.',
+            ],
+            'females_per_male' => [
+                'label' => 'A male serves in a season', 'unit' => 'females at the most', 'min' => 1, 'max' => 12, 'default' => 4,
+                'hint' => 'Schools: 2 or 3 for young ones, 4 to 6 for a keen adult that eats between.',
+            ],
+            'error_unrecorded' => [
+                'label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
+                'default' => 50, 'hint' => 'Hets travel unnamed with many animals.',
+            ],
+            'error_misidentified' => [
+                'label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
+                'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.',
+            ],
+            'error_sire' => [
+                'label' => 'Another male is the sire', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 10,
+                'hint' => 'Sperm kept from an earlier season included.',
+            ],
+            'error_misnamed' => [
+                'label' => 'A gene is another line than it is called', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
+                'default' => 1, 'hint' => 'More for genes with several lines.',
+            ],
+            'error_masked' => [
+                'label' => 'An animal whose form hides others carries a given gene unseen', 'unit' => 'in 1,000', 'min' => 1,
+                'max' => 500, 'default' => 100, 'hint' => 'White and very dark animals are seldom known whole.',
+            ],
+            'error_mixed' => [
+                'label' => 'A clutch with several possible sires has more than one', 'unit' => 'in 1,000', 'min' => 0,
+                'max' => 500, 'default' => 0, 'hint' => 'With 0, all eggs of a clutch are of one male.',
+            ],
+            'error_mutation' => [
+                'label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000,
+                'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.',
+            ],
+            'error_dead' => [
+                'label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90,
+                'hint' => 'Where a form that dies is possible; the rest died of something else.',
+            ],
         ];
     }
 
@@ -109,14 +154,27 @@ class Choices
      */
     public static function stances(Catalogue $catalogue): array
     {
-        $all = [Advice::DIES => ['label' => 'Forms that die in the egg or soon after', 'default' => Stance::Refuse, 'hint' => 'For making them anyway: the siblings are wanted. Against: the same siblings come from one parent with the gene, and no egg dies.']];
+        $all = [
+            Advice::DIES => [
+                'label' => 'Forms that die in the egg or soon after', 'default' => Stance::Refuse,
+                'hint' => 'For making them anyway: the siblings are wanted. Against: the same siblings come from one parent with the gene, and no egg dies.',
+            ],
+        ];
         foreach ($catalogue->conditions as $condition) {
             if (! $condition->isAboutSurvival()) {
-                $all[$condition->key] = ['label' => $condition->name, 'default' => self::cautious($condition), 'hint' => self::argument($condition)];
+                $all[$condition->key] = [
+                    'label' => $condition->name, 'default' => self::cautious($condition), 'hint' => self::argument($condition),
+                ];
             }
         }
-        $all['lethal-pair-reported'] = ['label' => 'Two genes reported to go badly together', 'default' => Stance::Warn, 'hint' => 'The reports are few; a pairing that keeps the genes apart costs little.'];
-        $all[Advice::RELATED] = ['label' => 'Parents more closely related than the limit', 'default' => Stance::Warn, 'hint' => 'A planned back-cross can be worth it once; repeated, it closes the door.'];
+        $all['lethal-pair-reported'] = [
+            'label' => 'Two genes reported to go badly together', 'default' => Stance::Warn,
+            'hint' => 'The reports are few; a pairing that keeps the genes apart costs little.',
+        ];
+        $all[Advice::RELATED] = [
+            'label' => 'Parents more closely related than the limit', 'default' => Stance::Warn,
+            'hint' => 'A planned back-cross can be worth it once; repeated, it closes the door.',
+        ];
 
         return $all;
     }

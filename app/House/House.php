@@ -66,7 +66,10 @@ class House
 
     public function breeding(): BreedingRules
     {
-        return $this->breeding ??= new BreedingRules($this->number('male_months'), $this->number('female_months'), $this->number('male_grams'), $this->number('female_grams'));
+        return $this->breeding ??= new BreedingRules(
+            $this->number('male_months'), $this->number('female_months'), $this->number('male_grams'),
+            $this->number('female_grams'),
+        );
     }
 
     /** F of the offspring above which a pair counts as closely related; null for no limit. */

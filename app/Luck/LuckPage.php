@@ -42,7 +42,11 @@ class LuckPage
             $errors['chance'] = trim($typed['chance']) === '' ? 'Give the chance per egg, for example 1/6.' : $error->getMessage();
         }
         foreach (['eggs' => 1, 'hits' => 0] as $field => $least) {
-            if (filter_var($typed[$field], FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]]) === false) {
+            if (
+                filter_var(
+                    $typed[$field], FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]],
+                ) === false
+            ) {
                 $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
             }
         }
@@ -54,7 +58,11 @@ class LuckPage
                 $errors[$field] = $error->getMessage();
             }
         }
-        if (! isset($errors['not_carried']) && ! isset($errors['hidden']) && Probability::typed($typed['not_carried'])->plus(Probability::typed($typed['hidden']))->compareTo(Rational::one()) >= 0) {
+        if (
+            ! isset($errors['not_carried'])
+            && ! isset($errors['hidden'])
+            && Probability::typed($typed['not_carried'])->plus(Probability::typed($typed['hidden']))->compareTo(Rational::one()) >= 0
+        ) {
             $errors['not_carried'] = 'The two together leave nothing for plain luck: give smaller ones.';
         }
         if ($errors !== [] || $chance === null) {
@@ -95,9 +103,18 @@ class LuckPage
         $after = $this->weighing()->after($this->luck->eggs, $this->luck->hits);
 
         return [
-            ['name' => 'The chance is right; this is luck', 'share' => $after[LuckAlternatives::RIGHT]->toFloat(), 'text' => 'More eggs bring the hits.'],
-            ['name' => 'A parent does not carry it', 'share' => $after[LuckAlternatives::NOT_CARRIED]->toFloat(), 'text' => 'A test cross to a visual tells in few eggs; one hit settles that both carry it.'],
-            ['name' => 'Hits are there and overlooked', 'share' => $after[LuckAlternatives::HIDDEN]->toFloat(), 'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and ask somebody who knows the look.'],
+            [
+                'name' => 'The chance is right; this is luck', 'share' => $after[LuckAlternatives::RIGHT]->toFloat(),
+                'text' => 'More eggs bring the hits.',
+            ],
+            [
+                'name' => 'A parent does not carry it', 'share' => $after[LuckAlternatives::NOT_CARRIED]->toFloat(),
+                'text' => 'A test cross to a visual tells in few eggs; one hit settles that both carry it.',
+            ],
+            [
+                'name' => 'Hits are there and overlooked', 'share' => $after[LuckAlternatives::HIDDEN]->toFloat(),
+                'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and ask somebody who knows the look.',
+            ],
         ];
     }
 
@@ -121,12 +138,18 @@ class LuckPage
             $doubt[] = $x.','.round(14 + 150 * (1 - $this->weighing()->after($eggs, 0)[LuckAlternatives::NOT_CARRIED]->toFloat()), 1);
         }
 
-        return ['points' => implode(' ', $points), 'doubt' => implode(' ', $doubt), 'calm' => $calm <= $most ? $calm : null, 'most' => $most];
+        return [
+            'points' => implode(' ', $points), 'doubt' => implode(' ', $doubt), 'calm' => $calm <= $most ? $calm : null,
+            'most' => $most,
+        ];
     }
 
     private function weighing(): LuckAlternatives
     {
-        return new LuckAlternatives($this->luck->chance ?? Rational::of(1, 2), Probability::typed($this->typed['not_carried']), Probability::typed($this->typed['hidden']));
+        return new LuckAlternatives(
+            $this->luck->chance ?? Rational::of(1, 2), Probability::typed($this->typed['not_carried']),
+            Probability::typed($this->typed['hidden']),
+        );
     }
 
     /** How long bad luck stays plausible, in words. */

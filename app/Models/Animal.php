@@ -59,13 +59,24 @@ class Animal extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'number', 'sex', 'sex_found', 'sex_certainty', 'hatched_on', 'hatched_precision', 'notes', 'form_token', 'sire_id', 'sire_name', 'dam_id', 'dam_name', 'source', 'acquired_on', 'price_cents', 'rack_id', 'rack_row', 'rack_column', 'clutch_id'];
+    protected $fillable = [
+        'name', 'number', 'sex', 'sex_found', 'sex_certainty', 'hatched_on', 'hatched_precision', 'notes', 'form_token',
+        'sire_id', 'sire_name', 'dam_id', 'dam_name', 'source', 'acquired_on', 'price_cents', 'rack_id', 'rack_row',
+        'rack_column', 'clutch_id',
+    ];
 
-    protected $attributes = ['sex_certainty' => 100, 'hatched_precision' => 'day', 'version' => 1, 'number' => null, 'sex' => null, 'sex_found' => null, 'hatched_on' => null, 'notes' => null, 'sire_id' => null, 'sire_name' => null, 'dam_id' => null, 'dam_name' => null, 'source' => null, 'acquired_on' => null, 'price_cents' => null, 'rack_id' => null, 'rack_row' => null, 'rack_column' => null, 'clutch_id' => null, 'deleted_at' => null];
+    protected $attributes = [
+        'sex_certainty' => 100, 'hatched_precision' => 'day', 'version' => 1, 'number' => null, 'sex' => null,
+        'sex_found' => null, 'hatched_on' => null, 'notes' => null, 'sire_id' => null, 'sire_name' => null, 'dam_id' => null,
+        'dam_name' => null, 'source' => null, 'acquired_on' => null, 'price_cents' => null, 'rack_id' => null, 'rack_row' => null,
+        'rack_column' => null, 'clutch_id' => null, 'deleted_at' => null,
+    ];
 
     protected $casts = [
-        'sex' => Sex::class, 'sex_found' => SexFound::class, 'sex_certainty' => 'integer', 'hatched_on' => 'date:Y-m-d', 'hatched_precision' => Precision::class, 'acquired_on' => 'date:Y-m-d',
-        'price_cents' => 'integer', 'version' => 'integer', 'sire_id' => 'integer', 'dam_id' => 'integer', 'rack_id' => 'integer', 'rack_row' => 'integer', 'rack_column' => 'integer', 'clutch_id' => 'integer',
+        'sex' => Sex::class, 'sex_found' => SexFound::class, 'sex_certainty' => 'integer', 'hatched_on' => 'date:Y-m-d',
+        'hatched_precision' => Precision::class, 'acquired_on' => 'date:Y-m-d',
+        'price_cents' => 'integer', 'version' => 'integer', 'sire_id' => 'integer', 'dam_id' => 'integer', 'rack_id' => 'integer',
+        'rack_row' => 'integer', 'rack_column' => 'integer', 'clutch_id' => 'integer',
     ];
 
     public function collectionId(): int
@@ -124,19 +135,25 @@ class Animal extends Model implements Removable
     /** @return HasOne<CareEntry, $this> */
     public function latestWeight(): HasOne
     {
-        return $this->hasOne(CareEntry::class)->ofMany(['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Weight->value));
+        return $this->hasOne(CareEntry::class)->ofMany(
+            ['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Weight->value),
+        );
     }
 
     /** @return HasOne<CareEntry, $this> */
     public function latestFeed(): HasOne
     {
-        return $this->hasOne(CareEntry::class)->ofMany(['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Feed->value));
+        return $this->hasOne(CareEntry::class)->ofMany(
+            ['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Feed->value),
+        );
     }
 
     /** @return HasOne<StatusEvent, $this> */
     public function latestStatus(): HasOne
     {
-        return $this->hasOne(StatusEvent::class)->ofMany(['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->whereNull('deleted_at'));
+        return $this->hasOne(StatusEvent::class)->ofMany(
+            ['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->whereNull('deleted_at'),
+        );
     }
 
     /** The last status that was set; growing until one is. */
@@ -157,9 +174,14 @@ class Animal extends Model implements Removable
      */
     public function youngAs(Sex $sex): array
     {
-        $clutches = $sex === Sex::Female ? Clutch::query()->where('dam_id', $this->id) : Clutch::query()->whereHas('sires', fn ($sire) => $sire->where('animal_id', $this->id));
+        $clutches = $sex === Sex::Female
+            ? Clutch::query()->where('dam_id', $this->id)
+            : Clutch::query()->whereHas('sires', fn ($sire) => $sire->where('animal_id', $this->id));
 
-        return [...self::query()->where($sex === Sex::Male ? 'sire_id' : 'dam_id', $this->id)->orderBy('id')->pluck('name')->all(), ...$clutches->with('dam', 'sires.animal')->get()->map(fn (Clutch $clutch): string => "the clutch {$clutch->title()}")->all()];
+        return [
+            ...self::query()->where($sex === Sex::Male ? 'sire_id' : 'dam_id', $this->id)->orderBy('id')->pluck('name')->all(),
+            ...$clutches->with('dam', 'sires.animal')->get()->map(fn (Clutch $clutch): string => "the clutch {$clutch->title()}")->all(),
+        ];
     }
 
     /** "male", "female" or "sex not known", and how sure. */
@@ -201,7 +223,9 @@ class Animal extends Model implements Removable
     /** "Rack A, 3 · 2", null where it has no tub. */
     public function placeWords(): ?string
     {
-        return $this->rack === null ? null : $this->rack->name.($this->rack_row === null ? '' : ", tub {$this->rack_row}·{$this->rack_column}");
+        return $this->rack === null
+            ? null
+            : $this->rack->name.($this->rack_row === null ? '' : ", tub {$this->rack_row}·{$this->rack_column}");
     }
 
     public function home(): string

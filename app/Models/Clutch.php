@@ -39,10 +39,14 @@ class Clutch extends Model implements Removable
     /** What is read from the events, and written to them: the field, by the kind of event and its own field. */
     private const OF_EVENTS = [
         'paired_on' => [EventKind::Introduced, 'on'], 'laid_on' => [EventKind::Laid, 'on'], 'eggs_good' => [EventKind::Laid, 'count'],
-        'eggs_infertile' => [EventKind::Laid, 'infertile'], 'hatched_on' => [EventKind::Hatched, 'on'], 'hatched' => [EventKind::Hatched, 'count'],
+        'eggs_infertile' => [EventKind::Laid, 'infertile'], 'hatched_on' => [EventKind::Hatched, 'on'],
+        'hatched' => [EventKind::Hatched, 'count'],
     ];
 
-    protected $fillable = ['dam_id', 'label', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched'];
+    protected $fillable = [
+        'dam_id', 'label', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
+        'hatched',
+    ];
 
     protected $attributes = ['version' => 1, 'label' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
 
@@ -82,7 +86,9 @@ class Clutch extends Model implements Removable
     /** The first event of a kind. */
     public function event(EventKind $kind): ?ClutchEvent
     {
-        return $this->exists || $this->relationLoaded('events') ? $this->events->first(fn (ClutchEvent $event): bool => $event->kind === $kind) : null;
+        return $this->exists || $this->relationLoaded('events')
+            ? $this->events->first(fn (ClutchEvent $event): bool => $event->kind === $kind)
+            : null;
     }
 
     private function ofEvents(string $field): mixed
@@ -108,7 +114,10 @@ class Clutch extends Model implements Removable
         $this->toEvents = [];
         foreach ($changed as $kind => $values) {
             $event = $this->events()->where('kind', $kind)->first();
-            $left = array_filter($values + ($event === null ? [] : ['on' => $event->on, 'count' => $event->count, 'infertile' => $event->infertile]), fn (mixed $value): bool => $value !== null);
+            $left = array_filter(
+                $values + ($event === null ? [] : ['on' => $event->on, 'count' => $event->count, 'infertile' => $event->infertile]),
+                fn (mixed $value): bool => $value !== null,
+            );
             match (true) {
                 $left === [] => $event?->delete(),
                 $event === null => $this->events()->create(['kind' => $kind] + $values),

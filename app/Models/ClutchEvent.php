@@ -29,7 +29,9 @@ class ClutchEvent extends Model implements Removable
 
     protected $fillable = ['kind', 'on', 'count', 'infertile', 'note', 'form_token'];
 
-    protected $attributes = ['on' => null, 'count' => null, 'infertile' => null, 'saw' => null, 'dead' => false, 'note' => null, 'deleted_at' => null];
+    protected $attributes = [
+        'on' => null, 'count' => null, 'infertile' => null, 'saw' => null, 'dead' => false, 'note' => null, 'deleted_at' => null,
+    ];
 
     protected $casts = ['kind' => EventKind::class, 'on' => 'date:Y-m-d', 'count' => 'integer', 'infertile' => 'integer'];
 
@@ -45,7 +47,8 @@ class ClutchEvent extends Model implements Removable
             $this->infertile === null ? null : "{$this->infertile} infertile",
         ]);
 
-        return $this->kind->words().($eggs === [] ? '' : ', '.implode(', ', $eggs)).($this->on === null ? '' : " on {$this->on->format('j M Y')}");
+        return $this->kind->words().($eggs === [] ? '' : ', '.implode(', ', $eggs))
+            .($this->on === null ? '' : " on {$this->on->format('j M Y')}");
     }
 
     public function home(): string

@@ -31,7 +31,9 @@ class Decision extends Model implements Removable
 
     protected $attributes = ['animal_id' => null, 'count_id' => null, 'alleles' => '[]', 'instead' => null, 'deleted_at' => null];
 
-    protected $casts = ['animal_id' => 'integer', 'count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d'];
+    protected $casts = [
+        'animal_id' => 'integer', 'count_id' => 'integer', 'kind' => FaultKind::class, 'alleles' => 'array', 'on' => 'date:Y-m-d',
+    ];
 
     public function collectionId(): int
     {

@@ -51,8 +51,15 @@ final class Kinds
     {
         return [
             new RecordKind('rules', HouseRules::class, 'house rules', [], isNumbered: false),
-            new RecordKind('gene', GeneChange::class, 'change of the gene facts', ['kind' => ['gene', 'alias', 'cue'], 'gene' => 'string', 'data' => 'object'], removal: Right::Manage, section: 'genes', relation: 'geneChanges'),
-            new RecordKind('rack', Rack::class, 'rack', ['name' => 'string', 'rows' => 'integer', 'columns' => 'integer', 'position' => 'integer?'], section: 'racks'),
+            new RecordKind(
+                'gene', GeneChange::class, 'change of the gene facts',
+                ['kind' => ['gene', 'alias', 'cue'], 'gene' => 'string', 'data' => 'object'], removal: Right::Manage,
+                section: 'genes', relation: 'geneChanges',
+            ),
+            new RecordKind(
+                'rack', Rack::class, 'rack',
+                ['name' => 'string', 'rows' => 'integer', 'columns' => 'integer', 'position' => 'integer?'], section: 'racks',
+            ),
         ];
     }
 
@@ -61,20 +68,38 @@ final class Kinds
     {
         return [
             new RecordKind('statement', Statement::class, 'statement', [
-                'text' => 'string', 'source' => self::values(Source::class), 'who' => 'string?', 'on' => 'string?', 'certainty' => 'integer', 'names_all' => 'boolean', 'note' => 'string?',
+                'text' => 'string', 'source' => self::values(Source::class), 'who' => 'string?', 'on' => 'string?',
+                'certainty' => 'integer', 'names_all' => 'boolean', 'note' => 'string?',
             ], removal: Right::Manage),
-            new RecordKind('status', StatusEvent::class, 'status', ['status' => self::values(Status::class), 'on' => 'string', 'reason' => 'string?', 'review_on' => 'string?'], removal: Right::Manage),
-            new RecordKind('observation', Observation::class, 'condition', ['condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'note' => 'string?'], removal: Right::Log),
+            new RecordKind(
+                'status', StatusEvent::class, 'status',
+                ['status' => self::values(Status::class), 'on' => 'string', 'reason' => 'string?', 'review_on' => 'string?'],
+                removal: Right::Manage,
+            ),
+            new RecordKind(
+                'observation', Observation::class, 'condition',
+                ['condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'note' => 'string?'],
+                removal: Right::Log,
+            ),
             new RecordKind('care', CareEntry::class, 'care', [
-                'kind' => self::values(CareKind::class), 'on' => 'string', 'grams' => 'integer?', 'outcome' => [...self::values(FeedOutcome::class), null], 'prey' => 'string?', 'words' => 'string?',
+                'kind' => self::values(CareKind::class), 'on' => 'string', 'grams' => 'integer?',
+                'outcome' => [...self::values(FeedOutcome::class), null], 'prey' => 'string?', 'words' => 'string?',
             ], removal: Right::Log),
-            new RecordKind('photo', Photo::class, 'photograph', ['on' => 'string', 'caption' => 'string?', 'file' => 'string', 'width' => 'integer', 'height' => 'integer'], removal: Right::Log),
+            new RecordKind(
+                'photo', Photo::class, 'photograph',
+                ['on' => 'string', 'caption' => 'string?', 'file' => 'string', 'width' => 'integer', 'height' => 'integer'],
+                removal: Right::Log,
+            ),
             new RecordKind('animal', Animal::class, 'record', [
-                'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null], 'sex_found' => [...self::values(SexFound::class), null], 'sex_certainty' => 'integer',
-                'hatched_on' => 'string?', 'hatched_precision' => self::values(Precision::class), 'source' => 'string?', 'acquired_on' => 'string?', 'price_cents' => 'integer?',
-                'sire_name' => 'string?', 'dam_name' => 'string?', 'rack_row' => 'integer?', 'rack_column' => 'integer?', 'notes' => 'string?',
+                'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null],
+                'sex_found' => [...self::values(SexFound::class), null], 'sex_certainty' => 'integer',
+                'hatched_on' => 'string?', 'hatched_precision' => self::values(Precision::class), 'source' => 'string?',
+                'acquired_on' => 'string?', 'price_cents' => 'integer?',
+                'sire_name' => 'string?', 'dam_name' => 'string?', 'rack_row' => 'integer?', 'rack_column' => 'integer?',
+                'notes' => 'string?',
             ], ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'], children: [
-                'statements' => 'statement', 'statusEvents' => 'status', 'observations' => 'observation', 'care' => 'care', 'photos' => 'photo',
+                'statements' => 'statement', 'statusEvents' => 'status', 'observations' => 'observation', 'care' => 'care',
+                'photos' => 'photo',
             ], removal: Right::Manage, section: 'animals'),
         ];
     }
@@ -86,8 +111,15 @@ final class Kinds
 
         return [
             new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?'], ['animal_id' => 'animal']),
-            new RecordKind('event', ClutchEvent::class, 'event', ['kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'note' => 'string?'], removal: Right::Log),
-            new RecordKind('count', ClutchCount::class, 'count', ['saw' => 'string', 'count' => 'integer', 'dead' => 'boolean', 'note' => 'string?'], removal: Right::Log),
+            new RecordKind(
+                'event', ClutchEvent::class, 'event',
+                ['kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'note' => 'string?'],
+                removal: Right::Log,
+            ),
+            new RecordKind(
+                'count', ClutchCount::class, 'count',
+                ['saw' => 'string', 'count' => 'integer', 'dead' => 'boolean', 'note' => 'string?'], removal: Right::Log,
+            ),
             new RecordKind('clutch', Clutch::class, 'clutch', ['label' => 'string?', 'reason' => 'string?', 'notes' => 'string?'], ['dam_id' => 'animal'], children: [
                 'sires' => 'sire', 'events' => 'event', 'counts' => 'count',
             ], removal: Right::Manage, section: 'clutches'),
@@ -100,18 +132,32 @@ final class Kinds
         return [
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
             new RecordKind('project', Project::class, 'project', [
-                'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'], 'weight' => 'integer', 'budget' => 'integer?', 'tubs' => 'integer?',
-                'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?', 'notes' => 'string?', 'begun_on' => 'string?',
+                'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],
+                'weight' => 'integer', 'budget' => 'integer?', 'tubs' => 'integer?',
+                'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
+                'notes' => 'string?', 'begun_on' => 'string?',
             ], lists: ['forbidden' => 'animal', 'pinned' => 'animal'], removal: Right::Manage, section: 'projects'),
             new RecordKind('decision', Decision::class, 'decision', [
-                'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string', 'on' => 'string',
+                'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string',
+                'on' => 'string',
             ], ['animal_id' => 'animal', 'count_id' => 'count'], removal: Right::Manage, section: 'decisions'),
             new RecordKind('trait-entry', TraitEntry::class, 'entry of a notebook', [
-                'name' => 'string', 'sex' => ['male', 'female'], 'look' => array_keys(TraitEntry::LOOKS), 'count' => 'integer', 'on' => 'string',
+                'name' => 'string', 'sex' => ['male', 'female'], 'look' => array_keys(TraitEntry::LOOKS), 'count' => 'integer',
+                'on' => 'string',
             ], ['sire_id' => 'trait-entry', 'dam_id' => 'trait-entry'], removal: Right::Manage),
-            new RecordKind('trait', OddTrait::class, 'notebook', ['name' => 'string', 'gene' => 'string?', 'notes' => 'string?'], children: ['entries' => 'trait-entry'], removal: Right::Manage, section: 'traits', relation: 'oddTraits'),
-            new RecordKind('search', SavedSearch::class, 'kept search', ['name' => 'string', 'query' => 'string'], section: 'searches', relation: 'savedSearches', isNumbered: false),
-            new RecordKind('reading', Reading::class, 'reading', ['place' => 'string', 'kind' => ['temperature', 'humidity'], 'value' => 'number', 'at' => 'string'], section: 'readings', isNumbered: false),
+            new RecordKind(
+                'trait', OddTrait::class, 'notebook', ['name' => 'string', 'gene' => 'string?', 'notes' => 'string?'],
+                children: ['entries' => 'trait-entry'], removal: Right::Manage, section: 'traits', relation: 'oddTraits',
+            ),
+            new RecordKind(
+                'search', SavedSearch::class, 'kept search', ['name' => 'string', 'query' => 'string'], section: 'searches',
+                relation: 'savedSearches', isNumbered: false,
+            ),
+            new RecordKind(
+                'reading', Reading::class, 'reading',
+                ['place' => 'string', 'kind' => ['temperature', 'humidity'], 'value' => 'number', 'at' => 'string'],
+                section: 'readings', isNumbered: false,
+            ),
         ];
     }
 

@@ -38,11 +38,22 @@ class Project extends Model implements Removable
     use KeepsHistory;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'pinned', 'most_inbreeding', 'notes', 'begun_on', 'form_token'];
+    protected $fillable = [
+        'name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'pinned',
+        'most_inbreeding', 'notes', 'begun_on', 'form_token',
+    ];
 
-    protected $attributes = ['horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]', 'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'pinned' => '[]', 'most_inbreeding' => null, 'notes' => null, 'begun_on' => null, 'version' => 1, 'deleted_at' => null];
+    protected $attributes = [
+        'horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]',
+        'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'pinned' => '[]', 'most_inbreeding' => null, 'notes' => null,
+        'begun_on' => null, 'version' => 1, 'deleted_at' => null,
+    ];
 
-    protected $casts = ['horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array', 'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d', 'version' => 'integer'];
+    protected $casts = [
+        'horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array',
+        'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d',
+        'version' => 'integer',
+    ];
 
     public function collectionId(): int
     {

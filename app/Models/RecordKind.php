@@ -15,7 +15,8 @@ final readonly class RecordKind
      * @param string $name under which its history is kept and its addresses are made
      * @param class-string<Model&CollectionRecord> $class
      * @param string $words in a history: "statement", "photograph"
-     * @param array<string, string|list<string|null>> $fields what is archived: field => JSON type ("string", with "?" where it may be null), or the values that it can have
+     * @param array<string, string|list<string|null>> $fields what is archived: field => JSON type ("string", with "?" where
+     *     it may be null), or the values that it can have
      * @param array<string, string> $references fields that hold the number of another record => its kind
      * @param array<string, string> $lists fields that hold numbers of other records, in lists or lists of lists => their kind
      * @param array<string, string> $children relations to records that belong to it => their kind

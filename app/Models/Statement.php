@@ -29,7 +29,10 @@ class Statement extends Model implements Removable
 
     protected $fillable = ['text', 'source', 'who', 'on', 'certainty', 'names_all', 'note', 'form_token'];
 
-    protected $attributes = ['certainty' => 100, 'names_all' => true, 'source' => 'own', 'who' => null, 'on' => null, 'note' => null, 'deleted_at' => null];
+    protected $attributes = [
+        'certainty' => 100, 'names_all' => true, 'source' => 'own', 'who' => null, 'on' => null, 'note' => null,
+        'deleted_at' => null,
+    ];
 
     protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'names_all' => 'boolean'];
 
@@ -44,7 +47,8 @@ class Statement extends Model implements Removable
             Source::Offspring => 'what the offspring showed',
         };
 
-        return $who.($this->who === null ? '' : ", {$this->who}").($this->on === null ? '' : ", {$this->on->format('j M Y')}").($this->certainty < 100 ? ", {$this->certainty} % sure" : '');
+        return $who.($this->who === null ? '' : ", {$this->who}").($this->on === null ? '' : ", {$this->on->format('j M Y')}")
+            .($this->certainty < 100 ? ", {$this->certainty} % sure" : '');
     }
 
     public function home(): string

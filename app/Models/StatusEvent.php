@@ -32,7 +32,8 @@ class StatusEvent extends Model implements Removable
 
     public function sentence(): string
     {
-        return $this->status->value.($this->reason === null ? '' : ': '.rtrim($this->reason, '. ')).($this->review_on === null ? '' : ", to be looked at again on {$this->review_on->format('j M Y')}");
+        return $this->status->value.($this->reason === null ? '' : ': '.rtrim($this->reason, '. '))
+            .($this->review_on === null ? '' : ", to be looked at again on {$this->review_on->format('j M Y')}");
     }
 
     public function home(): string

@@ -28,7 +28,10 @@ class TraitEntry extends Model implements Removable
     use OfCollection;
     use SoftDeletes;
 
-    public const LOOKS = ['normal' => 'normal', 'odd' => 'odd', 'strong' => 'stronger than odd', 'normal known' => 'the known gene alone', 'odd known' => 'odd and the known gene'];
+    public const LOOKS = [
+        'normal' => 'normal', 'odd' => 'odd', 'strong' => 'stronger than odd', 'normal known' => 'the known gene alone',
+        'odd known' => 'odd and the known gene',
+    ];
 
     protected $fillable = ['name', 'sex', 'look', 'sire_id', 'dam_id', 'count', 'on', 'form_token'];
 
@@ -49,7 +52,8 @@ class TraitEntry extends Model implements Removable
 
     public function sentence(): string
     {
-        return ($this->count > 1 ? "{$this->count} × " : '')."{$this->name}, {$this->sex->value}, ".(self::LOOKS[$this->look] ?? $this->look);
+        return ($this->count > 1 ? "{$this->count} × " : '')."{$this->name}, {$this->sex->value}, "
+            .(self::LOOKS[$this->look] ?? $this->look);
     }
 
     public function home(): string

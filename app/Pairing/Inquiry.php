@@ -69,12 +69,18 @@ class Inquiry
     /** Whether anything has been asked, so that empty fields are worth a word. */
     public function isAsked(): bool
     {
-        return trim($this->sire.$this->dam.$this->target) !== '' || $this->sireAnimal !== null || $this->damAnimal !== null || $this->errors !== [];
+        return trim($this->sire.$this->dam.$this->target) !== ''
+            || $this->sireAnimal !== null
+            || $this->damAnimal !== null
+            || $this->errors !== [];
     }
 
     public function question(): Question
     {
-        return new Question($this->sire, $this->dam, $this->target, $this->by, max(1, min(Question::MOST_EGGS, (int) $this->eggs)), $this->sexed, false, $this->hatched, $this->by === By::Look && $this->alike);
+        return new Question(
+            $this->sire, $this->dam, $this->target, $this->by, max(1, min(Question::MOST_EGGS, (int) $this->eggs)), $this->sexed,
+            false, $this->hatched, $this->by === By::Look && $this->alike,
+        );
     }
 
     /**
@@ -105,7 +111,9 @@ class Inquiry
     {
         $animal = $parent === 'sire' ? $this->sireAnimal : $this->damAnimal;
 
-        return $this->asRecorded($parent) !== null && $animal !== null ? $animal->name : ($animal === null ? '' : "{$animal->name}, changed");
+        return $this->asRecorded($parent) !== null && $animal !== null
+            ? $animal->name
+            : ($animal === null ? '' : "{$animal->name}, changed");
     }
 
     /** What is believed of a parent of the collection, unless its text was changed here. */
@@ -113,7 +121,9 @@ class Inquiry
     {
         $animal = $parent === 'sire' ? $this->sireAnimal : $this->damAnimal;
 
-        return $animal !== null && $this->beliefs->text($animal->id) === trim($parent === 'sire' ? $this->sire : $this->dam) ? $this->beliefs->belief($animal->id) : null;
+        return $animal !== null && $this->beliefs->text($animal->id) === trim($parent === 'sire' ? $this->sire : $this->dam)
+            ? $this->beliefs->belief($animal->id)
+            : null;
     }
 
     /** @return array{sire?: Belief, dam?: Belief} parents whose belief need not be read from a text */
@@ -134,7 +144,9 @@ class Inquiry
         }
         $before = ctype_digit($was) ? $this->keeper->animals()->find((int) $was) : null;
 
-        return trim($typed) === '' || ($before !== null && $this->beliefs->text($before->id) === trim($typed)) ? $this->beliefs->text($chosen->id) : $typed;
+        return trim($typed) === '' || ($before !== null && $this->beliefs->text($before->id) === trim($typed))
+            ? $this->beliefs->text($chosen->id)
+            : $typed;
     }
 
     private function animal(string $id, Sex $sex, string $field): ?Animal
@@ -146,7 +158,9 @@ class Inquiry
         if ($animal === null) {
             $this->errors[$field] = 'That animal is not in your collection. Choose another, or type what it carries.';
         } elseif ($animal->sex !== $sex) {
-            $this->errors[$field] = $animal->sex === null ? "The sex of {$animal->name} is not known, and the {$field} must be {$sex->value}." : "{$animal->name} is {$animal->sex->value}, and the {$field} must be {$sex->value}.";
+            $this->errors[$field] = $animal->sex === null
+                ? "The sex of {$animal->name} is not known, and the {$field} must be {$sex->value}."
+                : "{$animal->name} is {$animal->sex->value}, and the {$field} must be {$sex->value}.";
         }
 
         return $animal;

@@ -8,7 +8,10 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** The full list of outcomes as CSV, written row by row from the most likely down. */
 class OutcomeSheet
 {
-    private const HEADINGS = ['number', 'outcome', 'known as', 'probability', 'decimal', 'sex', 'dies of its form', 'genotypes', 'chance that it meets the target'];
+    private const HEADINGS = [
+        'number', 'outcome', 'known as', 'probability', 'decimal', 'sex', 'dies of its form', 'genotypes',
+        'chance that it meets the target',
+    ];
 
     public static function download(Prediction $prediction, int $most): StreamedResponse
     {
@@ -25,7 +28,8 @@ class OutcomeSheet
                     break;
                 }
                 self::write($file, [
-                    $i + 1, $outcome->label, implode(', ', $outcome->knownAs), $outcome->probability->toString(), $outcome->probability->toFloat(),
+                    $i + 1, $outcome->label, implode(', ', $outcome->knownAs), $outcome->probability->toString(),
+                    $outcome->probability->toFloat(),
                     $outcome->sex->value ?? '', $outcome->isLethal ? 'yes' : '', (string) $outcome->genotypes,
                     $prediction->target === null ? '' : $prediction->target->shareOfHits($outcome)->toString(),
                 ]);

@@ -52,11 +52,19 @@ class PairPage
     /** @var array<string, bool> */
     private array $givers = [];
 
-    public function __construct(public readonly Prediction $prediction, public readonly Inquiry $inquiry, int $most, public readonly ?Relatedness $relatedness, House $house, CatalogueShelf $shelf)
-    {
+    public function __construct(
+        public readonly Prediction $prediction,
+        public readonly Inquiry $inquiry,
+        int $most,
+        public readonly ?Relatedness $relatedness,
+        House $house,
+        CatalogueShelf $shelf,
+    ) {
         $this->space = $prediction->outcomes();
         $this->rows = array_map($this->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
-        $this->covered = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
+        $this->covered = array_reduce(
+            $outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero(),
+        );
         $this->advice = $prediction->advice();
         $this->verdict = PairingCheck::verdict($this->advice, $relatedness, $house, $shelf);
     }
@@ -94,7 +102,8 @@ class PairPage
             return "{$target->target->text} cannot come of this: {$why}";
         }
 
-        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().' ('.OddsWords::percent($chance->perEgg()).'), '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
+        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().' ('
+            .OddsWords::percent($chance->perEgg()).'), '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
     }
 
     public function unit(): string
@@ -116,7 +125,10 @@ class PairPage
     {
         $rungs = [];
         for ($eggs = 1; $eggs <= max(self::MOST_RUNGS, min(60, $this->prediction->question->eggs)); $eggs++) {
-            $rungs[] = ['eggs' => $eggs, 'one' => $chance->atLeastOne($eggs), 'two' => $chance->atLeastTwo($eggs), 'expected' => $chance->expected($eggs)->toFloat()];
+            $rungs[] = [
+                'eggs' => $eggs, 'one' => $chance->atLeastOne($eggs), 'two' => $chance->atLeastTwo($eggs),
+                'expected' => $chance->expected($eggs)->toFloat(),
+            ];
         }
 
         return $rungs;
@@ -174,7 +186,10 @@ class PairPage
             }
         }
 
-        return new OutcomeRow($i + 1, $outcome, $beads, $this->tone($outcome), $this->marks($outcome), $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero());
+        return new OutcomeRow(
+            $i + 1, $outcome, $beads, $this->tone($outcome), $this->marks($outcome),
+            $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero(),
+        );
     }
 
     /** The bead of a locus, its left half from the sire where that is plain; null for the wild type. */
@@ -204,7 +219,10 @@ class PairPage
 
     private function gives(string $parent, string $allele): bool
     {
-        return $this->givers["{$parent}:{$allele}"] ??= $this->mayCarry($parent === 'sire' ? $this->prediction->cross->sire : $this->prediction->cross->dam, new GenotypePattern([$allele => 1]));
+        return $this->givers["{$parent}:{$allele}"] ??= $this->mayCarry(
+            $parent === 'sire' ? $this->prediction->cross->sire : $this->prediction->cross->dam,
+            new GenotypePattern([$allele => 1]),
+        );
     }
 
     private function mayCarry(Belief $parent, GenotypePattern $pattern): bool

@@ -36,6 +36,9 @@ class PairingCheck
             $advice = [new Advice('too-open', Severity::Watch, $error->getMessage(), null, [])];
         }
 
-        return self::verdict($advice, Relatedness::of($opened->family(), $sire, $dam, $opened->house->relatednessLimit()), $opened->house, $opened->shelf);
+        return self::verdict(
+            $advice, Relatedness::of($opened->family(), $sire, $dam, $opened->house->relatednessLimit()), $opened->house,
+            $opened->shelf,
+        );
     }
 }

@@ -13,6 +13,8 @@ class UnusablePhoto extends DomainException
 
     public static function tooManyPixels(int $width, int $height, int $most): self
     {
-        return new self("The picture has {$width} × {$height} pixels; more than ".number_format($most / 1e6).' million cannot be taken in.');
+        return new self(
+            "The picture has {$width} × {$height} pixels; more than ".number_format($most / 1e6).' million cannot be taken in.',
+        );
     }
 }

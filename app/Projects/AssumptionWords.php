@@ -6,12 +6,18 @@ namespace App\Projects;
 class AssumptionWords
 {
     private const WORDS = [
-        'male_months' => ['Males breed from', 'months'], 'female_months' => ['Females breed from', 'months'], 'male_weight' => ['and from', 'g'], 'female_weight' => ['and from', 'g'],
-        'lay_rate' => ['A grown female lays in', 'of seasons'], 'clutch_mean' => ['Eggs in a clutch', 'on average'], 'clutch_sd' => ['give or take', 'eggs'], 'infertile' => ['Infertile', 'of eggs'],
-        'hatch' => ['Of fertile eggs hatch', ''], 'female_share' => ['Females among the young', ''], 'females_per_male' => ['A male serves', 'females a season'], 'yearly_keep' => ['Keeping an animal costs', 'a year'],
+        'male_months' => ['Males breed from', 'months'], 'female_months' => ['Females breed from', 'months'],
+        'male_weight' => ['and from', 'g'], 'female_weight' => ['and from', 'g'],
+        'lay_rate' => ['A grown female lays in', 'of seasons'], 'clutch_mean' => ['Eggs in a clutch', 'on average'],
+        'clutch_sd' => ['give or take', 'eggs'], 'infertile' => ['Infertile', 'of eggs'],
+        'hatch' => ['Of fertile eggs hatch', ''], 'female_share' => ['Females among the young', ''],
+        'females_per_male' => ['A male serves', 'females a season'], 'yearly_keep' => ['Keeping an animal costs', 'a year'],
     ];
 
-    private const ORDER = ['female_months', 'female_weight', 'male_months', 'male_weight', 'lay_rate', 'clutch_mean', 'clutch_sd', 'infertile', 'hatch', 'female_share', 'females_per_male', 'yearly_keep'];
+    private const ORDER = [
+        'female_months', 'female_weight', 'male_months', 'male_weight', 'lay_rate', 'clutch_mean', 'clutch_sd', 'infertile',
+        'hatch', 'female_share', 'females_per_male', 'yearly_keep',
+    ];
 
     private const SHARES = ['lay_rate', 'infertile', 'hatch', 'female_share'];
 

@@ -26,8 +26,12 @@ class LuckSoFar
     private readonly Beliefs $beliefs;
 
     /** @param list<Clutch> $clutches of the project */
-    public function __construct(private readonly Target $target, private readonly array $clutches, Beliefs $beliefs, private readonly CatalogueShelf $shelf)
-    {
+    public function __construct(
+        private readonly Target $target,
+        private readonly array $clutches,
+        Beliefs $beliefs,
+        private readonly CatalogueShelf $shelf,
+    ) {
         $this->beliefs = $beliefs;
     }
 
@@ -80,7 +84,8 @@ class LuckSoFar
         $luck = new Luck($chance, $known, $hits);
 
         return [
-            'pair' => "{$sire->name} × {$dam->name}", 'hope' => $hope->text, 'chance' => $chance->toString(), 'known' => $known, 'hits' => $hits, 'expected' => round($luck->expected()->toFloat(), 1),
+            'pair' => "{$sire->name} × {$dam->name}", 'hope' => $hope->text, 'chance' => $chance->toString(), 'known' => $known,
+            'hits' => $hits, 'expected' => round($luck->expected()->toFloat(), 1),
             'sentence' => self::sentence($luck), 'isOdd' => $luck->isBelowExpected() && $luck->tail()->toFloat() < self::CALM,
         ];
     }
@@ -88,7 +93,12 @@ class LuckSoFar
     /** As many conditions of the target as this pair can bring at once, each of which is possible and not sure. */
     private function hopeOf(Cross $cross): ?Target
     {
-        $possible = array_values(array_filter($this->target->conditions, fn (TargetCondition $condition): bool => ! TargetOdds::of($cross, self::asked([$condition]))->chance->perEgg()->isZero()));
+        $possible = array_values(
+            array_filter(
+                $this->target->conditions,
+                fn (TargetCondition $condition): bool => ! TargetOdds::of($cross, self::asked([$condition]))->chance->perEgg()->isZero(),
+            ),
+        );
         $hope = $possible === [] ? null : self::asked($possible);
 
         return $hope === null || TargetOdds::of($cross, $hope)->chance->perEgg()->isZero() ? null : $hope;
@@ -113,7 +123,9 @@ class LuckSoFar
             }
             foreach ($clutch->counts->where('dead', false) as $seen) {
                 $saw = $this->shelf->targets()->read($seen->saw);
-                $both = TargetOdds::of($cross, new Target('', [...$saw->conditions, ...$hope->conditions], $saw->only, $saw->sex))->chance->perEgg();
+                $both = TargetOdds::of(
+                    $cross, new Target('', [...$saw->conditions, ...$hope->conditions], $saw->only, $saw->sex),
+                )->chance->perEgg();
                 $alone = TargetOdds::of($cross, $saw)->chance->perEgg();
                 $alone->isZero() || $count($both->dividedBy($alone), $seen->count);
             }
@@ -125,7 +137,10 @@ class LuckSoFar
     /** @param list<TargetCondition> $conditions */
     private static function asked(array $conditions): Target
     {
-        return new Target(implode(' + ', array_map(fn (TargetCondition $condition): string => $condition->piece, $conditions)), $conditions, false, null);
+        return new Target(
+            implode(' + ', array_map(fn (TargetCondition $condition): string => $condition->piece, $conditions)), $conditions,
+            false, null,
+        );
     }
 
     private static function sentence(Luck $luck): string
@@ -142,6 +157,11 @@ class LuckSoFar
             $calm = $more > 0 ? " Stay calm for {$more} more without a hit; after that the parents deserve a look." : '';
         }
 
-        return ($tail < .01 ? 'Fewer than 1 in 100' : "About {$in} in 100")." do {$side}.".($luck->isBelowExpected() && $tail < self::CALM ? ' Time to ask whether both parents carry it before another season is spent: prove them, or take another way.' : $calm);
+        return ($tail < .01 ? 'Fewer than 1 in 100' : "About {$in} in 100")." do {$side}."
+            .(
+                $luck->isBelowExpected() && $tail < self::CALM
+                    ? ' Time to ask whether both parents carry it before another season is spent: prove them, or take another way.'
+                    : $calm
+            );
     }
 }

@@ -60,8 +60,10 @@ class ProjectPage
         $season = self::seasonOf($route, $share);
 
         return $season === null
-            ? "Fewer than {$who} of the keepers who try this get there in {$this->project->horizon} seasons: ".self::percent($last['decimal']).' do.'
-            : ucfirst($who)." of the keepers who try this have it by {$this->year($season)}, ".self::percent($last['decimal'])." by {$this->year($this->project->horizon)}.";
+            ? "Fewer than {$who} of the keepers who try this get there in {$this->project->horizon} seasons: "
+                .self::percent($last['decimal']).' do.'
+            : ucfirst($who)." of the keepers who try this have it by {$this->year($season)}, ".self::percent($last['decimal'])
+                ." by {$this->year($this->project->horizon)}.";
     }
 
     /** @param array<string, mixed> $route */
@@ -89,7 +91,9 @@ class ProjectPage
     public function isOutdated(): bool
     {
         try {
-            return $this->plan !== null && $this->plan->state === 'done' && $this->plan->input !== $this->workshop->inputOf($this->workshop->project($this->project));
+            return $this->plan !== null
+                && $this->plan->state === 'done'
+                && $this->plan->input !== $this->workshop->inputOf($this->workshop->project($this->project));
         } catch (DestinoError) {
             return true;
         }
@@ -101,7 +105,10 @@ class ProjectPage
         return implode(' or ', array_map(fn (string $part): string => $this->result['names'][$part] ?? $part, explode(' or ', $text)));
     }
 
-    /** @return list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}> the chance by season of each route, to be drawn */
+    /**
+     * @return list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}> the chance by
+     *     season of each route, to be drawn
+     */
     public function curves(): array
     {
         $curves = [];
@@ -114,7 +121,11 @@ class ProjectPage
                 $low[] = "{$x},{$this->y($at['low'])}";
             }
             $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
-            $curves[] = ['name' => $route['name'], 'points' => implode(' ', $points), 'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % 5], 'end' => [$this->x($last['season']), $this->y($last['decimal'])]];
+            $curves[] = [
+                'name' => $route['name'], 'points' => implode(' ', $points),
+                'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % 5],
+                'end' => [$this->x($last['season']), $this->y($last['decimal'])],
+            ];
         }
 
         return $this->apart($curves);
@@ -123,10 +134,19 @@ class ProjectPage
     /** @return array{curves: list<array{points: string, dash: string}>, most: float} money spent up to each season, of each route */
     public function money(): array
     {
-        $most = max([0.0, ...array_map(fn (array $route): float => max([0.0, ...array_column($route['money_by_season'] ?? [], 'money')]), $this->routes())]);
+        $most = max([
+            0.0,
+            ...array_map(
+                fn (array $route): float => max([0.0, ...array_column($route['money_by_season'] ?? [], 'money')]),
+                $this->routes(),
+            ),
+        ]);
         $curves = [];
         foreach ($this->routes() as $i => $route) {
-            $points = array_map(fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1), $route['money_by_season'] ?? []);
+            $points = array_map(
+                fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1),
+                $route['money_by_season'] ?? [],
+            );
             $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % 5]];
         }
 
@@ -138,20 +158,29 @@ class ProjectPage
     {
         [$one, $other] = [$this->routes()[0], $this->routes()[$i]];
         $says = [];
-        $years = ($other['season']['median'] ?? null) === null || ($one['season']['median'] ?? null) === null ? null : $other['season']['median'] - $one['season']['median'];
+        $years = ($other['season']['median'] ?? null) === null || ($one['season']['median'] ?? null) === null
+            ? null
+            : $other['season']['median'] - $one['season']['median'];
         $says[] = match (true) {
-            $years === null => ($other['season']['median'] ?? null) === ($one['season']['median'] ?? null) ? null : 'most get there '.(($other['season']['median'] ?? null) === null ? 'after the time looked at' : 'in the time looked at'),
+            $years === null => ($other['season']['median'] ?? null) === ($one['season']['median'] ?? null)
+                ? null
+                : 'most get there '.(($other['season']['median'] ?? null) === null ? 'after the time looked at' : 'in the time looked at'),
             $years === 0 => 'half have it in the same year',
             default => 'half have it '.abs($years).' '.(abs($years) === 1 ? 'year ' : 'years ').($years > 0 ? 'later' : 'sooner'),
         };
         $last = fn (array $route): float => $route['probability_by_season'][count($route['probability_by_season']) - 1]['decimal'];
-        $early = fn (array $route): int => array_key_first(array_filter(array_column($route['probability_by_season'], 'decimal'), fn (float $chance): bool => $chance > .005)) ?? 99;
+        $early = fn (array $route): int => array_key_first(
+            array_filter(array_column($route['probability_by_season'], 'decimal'), fn (float $chance): bool => $chance > .005),
+        ) ?? 99;
         $early($other) === $early($one) ?: $says[] = 'the first can come '.($early($other) < $early($one) ? 'earlier' : 'later');
-        abs($last($other) - $last($one)) < .02 ?: $says[] = round(100 * abs($last($other) - $last($one))).' in 100 '.($last($other) > $last($one) ? 'more' : 'fewer')." have it by {$this->year($this->project->horizon)}";
+        abs($last($other) - $last($one)) < .02 ?: $says[] = round(100 * abs($last($other) - $last($one))).' in 100 '
+            .($last($other) > $last($one) ? 'more' : 'fewer')." have it by {$this->year($this->project->horizon)}";
         $other['money'] === $one['money'] ?: $says[] = ($other['money'] > $one['money'] ? 'costs more' : 'costs less');
         $inbreeding = Rational::parse($other['inbreeding'])->compareTo(Rational::parse($one['inbreeding']));
         $inbreeding === 0 ?: $says[] = 'its young are '.($inbreeding > 0 ? 'more' : 'less').' inbred';
-        count($other['steps']) === count($one['steps']) ?: $says[] = count($other['steps']) > count($one['steps']) ? 'one generation or cross more' : 'fewer crosses';
+        count($other['steps']) === count($one['steps']) ?: $says[] = count($other['steps']) > count($one['steps'])
+            ? 'one generation or cross more'
+            : 'fewer crosses';
 
         return implode(', ', array_filter($says));
     }
@@ -165,7 +194,9 @@ class ProjectPage
     private function apart(array $curves): array
     {
         foreach ($curves as $i => $curve) {
-            $beside = count(array_filter(array_slice($curves, 0, $i), fn (array $other): bool => abs($other['end'][1] - $curve['end'][1]) < 12));
+            $beside = count(
+                array_filter(array_slice($curves, 0, $i), fn (array $other): bool => abs($other['end'][1] - $curve['end'][1]) < 12),
+            );
             $curves[$i]['end'][0] += 11 * $beside;
         }
 
@@ -191,7 +222,11 @@ class ProjectPage
     /** @return list<int> owned animals that the core's words name, as "a5 or a6" */
     public function animalsOf(string $text): array
     {
-        return array_values(array_filter(array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text))));
+        return array_values(
+            array_filter(
+                array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text)),
+            ),
+        );
     }
 
     /** @return list<array{pair: string, hope: string, chance: string, known: int, hits: int, expected: float, sentence: string, isOdd: bool}> */
@@ -213,7 +248,9 @@ class ProjectPage
     /** What the house's limit of relatedness says of a route. */
     public function closeness(string $inbreeding, ?Rational $limit): ?string
     {
-        return $limit !== null && Rational::parse($inbreeding)->compareTo($limit) > 0 ? "F = {$inbreeding} is above the {$limit->toString()} at which your house rules warn: an unrelated mate would lower it." : null;
+        return $limit !== null && Rational::parse($inbreeding)->compareTo($limit) > 0
+            ? "F = {$inbreeding} is above the {$limit->toString()} at which your house rules warn: an unrelated mate would lower it."
+            : null;
     }
 
     /**
@@ -237,7 +274,10 @@ class ProjectPage
     /** @return list<array{string, string}> crosses that are left out, with their names */
     public function forbidden(): array
     {
-        return array_map(fn (array $pair): array => [implode(':', $pair), $this->named("a{$pair[0]}").' × '.$this->named("a{$pair[1]}")], $this->project->forbidden);
+        return array_map(
+            fn (array $pair): array => [implode(':', $pair), $this->named("a{$pair[0]}").' × '.$this->named("a{$pair[1]}")],
+            $this->project->forbidden,
+        );
     }
 
     /** @return list<array{name: string, value: int|float, source: string}> */
@@ -248,7 +288,12 @@ class ProjectPage
         $used = $this->result['assumptions'] ?? $defaults;
         foreach (AssumptionWords::order() as $name) {
             $value = $used[$name] ?? $defaults[$name];
-            $list[] = ['name' => $name, 'value' => $value, 'source' => isset($this->project->assumptions[$name]) ? 'edited here' : ((float) $defaults[$name] === (float) $value ? 'default' : 'house rules')];
+            $list[] = [
+                'name' => $name, 'value' => $value,
+                'source' => isset($this->project->assumptions[$name])
+                    ? 'edited here'
+                    : ((float) $defaults[$name] === (float) $value ? 'default' : 'house rules'),
+            ];
         }
 
         return $list;
@@ -285,9 +330,23 @@ class ProjectPage
     public function earlier(): array
     {
         $earlier = [];
-        foreach ($this->project->plans()->where('id', '<', $this->plan->id ?? 0)->whereIn('state', ['done', 'cancelled'])->latest('id')->limit(6)->get() as $plan) {
+        foreach (
+            $this->project->plans()
+                ->where('id', '<', $this->plan->id ?? 0)
+                ->whereIn('state', ['done', 'cancelled'])
+                ->latest('id')
+                ->limit(6)
+                ->get() as $plan
+        ) {
             $route = $plan->result['routes'][0] ?? null;
-            $earlier[] = ['made' => (string) $plan->created_at?->format('j M Y, H:i'), 'answer' => $route === null ? 'no route' : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '.self::percent(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1]).' by the horizon: '.$route['name']];
+            $earlier[] = [
+                'made' => (string) $plan->created_at?->format('j M Y, H:i'),
+                'answer' => $route === null
+                    ? 'no route'
+                    : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '
+                        .self::percent(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1])
+                        .' by the horizon: '.$route['name'],
+            ];
         }
 
         return $earlier;

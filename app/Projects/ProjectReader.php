@@ -44,10 +44,12 @@ class ProjectReader
         $known = array_map(strval(...), array_keys($founders));
 
         return new Project(
-            $this->shelf->targets()->read($document['target']), array_values($founders), PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
+            $this->shelf->targets()->read($document['target']), array_values($founders),
+            PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
             self::number($rules, 'budget'), self::whole(self::number($rules, 'tubs')), self::fraction($rules['inbreeding'] ?? null),
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
-            self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known), array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
+            self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
+            array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
         );
     }
 
@@ -74,7 +76,11 @@ class ProjectReader
      */
     private static function ids(array $ids, string $where, array $known): array
     {
-        return array_map(fn (int|string $id): string => in_array((string) $id, $known, true) ? (string) $id : throw ProjectError::nobody($where, (string) $id), $ids);
+        return array_map(
+            fn (int|string $id): string =>
+                in_array((string) $id, $known, true) ? (string) $id : throw ProjectError::nobody($where, (string) $id),
+            $ids,
+        );
     }
 
     /** @param  array<string, mixed>  $animal */
@@ -83,13 +89,17 @@ class ProjectReader
         $sex = Sex::from($animal['sex']);
         $reading = $this->shelf->reader()->read($animal['genes'], $sex);
         if ($reading->belief === null) {
-            throw ProjectError::genes("{$where}.genes", implode(' ', array_map(fn (NotationError $error): string => $error->getMessage(), $reading->errors)));
+            throw ProjectError::genes(
+                "{$where}.genes",
+                implode(' ', array_map(fn (NotationError $error): string => $error->getMessage(), $reading->errors)),
+            );
         }
         $id = (string) ($animal['id'] ?? ($isOffer ? "offer {$where}" : $where));
 
         return new Founder(
             $id, $sex, $reading->belief, (new Printer($this->shelf->catalogue()))->belief($reading->belief),
-            self::whole(self::number($animal, 'age')), self::whole(self::number($animal, 'weight')), $isOffer ? (self::number($animal, 'price') ?? 0.0) : null,
+            self::whole(self::number($animal, 'age')), self::whole(self::number($animal, 'weight')),
+            $isOffer ? (self::number($animal, 'price') ?? 0.0) : null,
             isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
         );
     }

@@ -48,19 +48,29 @@ class River
         foreach ($route['steps'] as $step) {
             foreach (['sire', 'dam'] as $role) {
                 if ($step['from'][$role] === null) {
-                    $this->place("{$role} {$step[$role]}", 0, $page->named($step[$role]), $step["{$role}_genes"], 'founder', $role === 'sire' ? 'male' : 'female');
+                    $this->place(
+                        "{$role} {$step[$role]}", 0, $page->named($step[$role]), $step["{$role}_genes"], 'founder',
+                        $role === 'sire' ? 'male' : 'female',
+                    );
                 }
             }
             $keep = $step['keep'][0];
             $isLast = $step['key'] === 'target';
-            $this->place($step['key'], $level[$step['key']], $keep['genes'], $isLast ? 'the target' : "keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'), $isLast ? 'target' : 'young', "{$step['probability']} an egg, from {$page->year($step['season'])}", $this->made($step));
+            $this->place(
+                $step['key'], $level[$step['key']], $keep['genes'],
+                $isLast ? 'the target' : "keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'), $isLast ? 'target' : 'young',
+                "{$step['probability']} an egg, from {$page->year($step['season'])}", $this->made($step),
+            );
             foreach (['sire', 'dam'] as $role) {
                 $this->join($step['from'][$role] ?? "{$role} {$step[$role]}", $step['key'], 3 + 15 * (float) $step['decimal'], false);
             }
         }
         foreach ($origins as $founder => [$clutch, $young]) {
             $id = "clutch {$clutch->id}";
-            $this->place($id, -1, $clutch->title(), ($clutch->eggs_good ?? '?').' eggs, '.($clutch->hatched ?? '?').' hatched', 'past', 'kept '.$young);
+            $this->place(
+                $id, -1, $clutch->title(), ($clutch->eggs_good ?? '?').' eggs, '.($clutch->hatched ?? '?').' hatched', 'past',
+                'kept '.$young,
+            );
             $this->join($id, $founder, 3 + (float) min(12, (int) $clutch->hatched), true);
         }
     }
@@ -88,13 +98,21 @@ class River
         }
         $at = $column + $this->shift;
         $this->rows[$at] = ($this->rows[$at] ?? -1) + 1;
-        $this->nodes[$id] = ['x' => 10.0 + $at * self::COLUMN, 'y' => 12.0 + $this->rows[$at] * self::ROW, 'title' => TextFit::lines($title, self::NODE_WIDTH - 24, 13.5, 2), 'full' => "{$title}; {$text}; {$note}", 'text' => TextFit::lines($text, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'kind' => $kind, 'note' => TextFit::lines($note, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'done' => $done];
+        $this->nodes[$id] = [
+            'x' => 10.0 + $at * self::COLUMN, 'y' => 12.0 + $this->rows[$at] * self::ROW,
+            'title' => TextFit::lines($title, self::NODE_WIDTH - 24, 13.5, 2), 'full' => "{$title}; {$text}; {$note}",
+            'text' => TextFit::lines($text, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'kind' => $kind,
+            'note' => TextFit::lines($note, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'done' => $done,
+        ];
     }
 
     private function join(string $from, string $to, float $wide, bool $isPast): void
     {
         $half = self::NODE_HEIGHT / 2;
-        $this->lines[] = ['from' => [$this->nodes[$from]['x'] + self::NODE_WIDTH, $this->nodes[$from]['y'] + $half], 'to' => [$this->nodes[$to]['x'], $this->nodes[$to]['y'] + $half], 'wide' => round($wide, 1), 'isPast' => $isPast];
+        $this->lines[] = [
+            'from' => [$this->nodes[$from]['x'] + self::NODE_WIDTH, $this->nodes[$from]['y'] + $half],
+            'to' => [$this->nodes[$to]['x'], $this->nodes[$to]['y'] + $half], 'wide' => round($wide, 1), 'isPast' => $isPast,
+        ];
     }
 
     /** @return array<string, array{Clutch, string}> the recorded clutch that a founder's node came from, and who was kept of it */
@@ -106,7 +124,9 @@ class River
                 foreach ($step['from'][$role] === null ? $this->page->animalsOf($step[$role]) : [] as $animal) {
                     foreach ($this->clutches as $clutch) {
                         if ($clutch->hatchlings->contains('id', $animal)) {
-                            $origins["{$role} {$step[$role]}"] ??= [$clutch, $clutch->hatchlings->map(fn (Animal $young): string => $young->name)->implode(', ')];
+                            $origins["{$role} {$step[$role]}"] ??= [
+                                $clutch, $clutch->hatchlings->map(fn (Animal $young): string => $young->name)->implode(', '),
+                            ];
                         }
                     }
                 }
@@ -127,7 +147,10 @@ class River
         $eggs = $hatched = 0;
         $years = [];
         foreach ($this->clutches as $clutch) {
-            if (in_array($clutch->dam_id, $dams, true) && $clutch->sires->contains(fn (ClutchSire $sire): bool => in_array($sire->animal_id, $sires, true))) {
+            if (
+                in_array($clutch->dam_id, $dams, true)
+                && $clutch->sires->contains(fn (ClutchSire $sire): bool => in_array($sire->animal_id, $sires, true))
+            ) {
                 $years[] = $clutch->season();
                 $eggs += (int) $clutch->eggs_good;
                 $hatched += (int) $clutch->hatched;

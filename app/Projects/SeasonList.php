@@ -32,13 +32,31 @@ class SeasonList
                 $dams = self::owned($step['dam'], $names);
                 if ($step['season'] === 1 && $sires !== [] && $dams !== []) {
                     $keep = $step['keep'][0];
-                    $wishes[] = ['project' => $project, 'sires' => $sires, 'dams' => $dams, 'keep' => trim("{$keep['genes']}, ".($keep['sex'] ?? 'either sex')), 'odds' => $step['probability'], 'weight' => $project->weight * (1 + (float) $step['decimal'])];
+                    $wishes[] = [
+                        'project' => $project, 'sires' => $sires, 'dams' => $dams,
+                        'keep' => trim("{$keep['genes']}, ".($keep['sex'] ?? 'either sex')), 'odds' => $step['probability'],
+                        'weight' => $project->weight * (1 + (float) $step['decimal']),
+                    ];
                 }
             }
         }
         $this->wishes = $wishes;
-        $assignment = new SeasonAssignment(array_map(fn (array $wish): array => ['sires' => array_keys($wish['sires']), 'dams' => array_keys($wish['dams']), 'weight' => $wish['weight']], $wishes), $femalesPerMale);
-        $this->grants = array_map(fn (array $grant): array => ['wish' => $grant['wish'], 'sire' => $wishes[$grant['wish']]['sires'][$grant['sire']], 'dam' => $wishes[$grant['wish']]['dams'][$grant['dam']]], $assignment->grants());
+        $assignment = new SeasonAssignment(
+            array_map(
+                fn (array $wish): array => [
+                    'sires' => array_keys($wish['sires']), 'dams' => array_keys($wish['dams']), 'weight' => $wish['weight'],
+                ],
+                $wishes,
+            ),
+            $femalesPerMale,
+        );
+        $this->grants = array_map(
+            fn (array $grant): array => [
+                'wish' => $grant['wish'], 'sire' => $wishes[$grant['wish']]['sires'][$grant['sire']],
+                'dam' => $wishes[$grant['wish']]['dams'][$grant['dam']],
+            ],
+            $assignment->grants(),
+        );
         $this->conflicts = $this->findConflicts();
     }
 
@@ -61,7 +79,8 @@ class SeasonList
         $granted = array_column($this->grants, 'wish');
         foreach ($this->wishes as $i => $wish) {
             if (! in_array($i, $granted, true)) {
-                $conflicts[] = "{$wish['project']->name} must wait with ".implode(' or ', $wish['sires']).' × '.implode(' or ', $wish['dams']).'.';
+                $conflicts[] = "{$wish['project']->name} must wait with ".implode(' or ', $wish['sires']).' × '
+                    .implode(' or ', $wish['dams']).'.';
             }
         }
 

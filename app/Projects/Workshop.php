@@ -47,12 +47,19 @@ class Workshop
     {
         $founders = [...$this->owned($record), ...$this->offers($record)];
         $rules = $this->opened->house->breeding();
-        $assumptions = PlanAssumptions::of($record->assumptions + ['male_months' => $rules->maleMonths, 'female_months' => $rules->femaleMonths, 'male_weight' => $rules->maleGrams, 'female_weight' => $rules->femaleGrams, 'females_per_male' => $this->opened->house->number('females_per_male')]);
+        $assumptions = PlanAssumptions::of(
+            $record->assumptions + [
+                'male_months' => $rules->maleMonths, 'female_months' => $rules->femaleMonths, 'male_weight' => $rules->maleGrams,
+                'female_weight' => $rules->femaleGrams, 'females_per_male' => $this->opened->house->number('females_per_male'),
+            ],
+        );
         $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
 
         return new Project(
-            $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon, $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
-            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1], $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
+            $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon,
+            $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
+            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
+            $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
             $this->opened->house->stances($this->opened->shelf->catalogue()), $record->wanted === 'sure',
         );
     }
@@ -64,7 +71,9 @@ class Workshop
             return Rational::parse($record->most_inbreeding);
         }
 
-        return ($this->opened->house->stances($this->opened->shelf->catalogue())[Advice::RELATED] ?? null) === Stance::Refuse ? $this->opened->house->relatednessLimit() : null;
+        return ($this->opened->house->stances($this->opened->shelf->catalogue())[Advice::RELATED] ?? null) === Stance::Refuse
+            ? $this->opened->house->relatednessLimit()
+            : null;
     }
 
     /**
@@ -74,7 +83,9 @@ class Workshop
      */
     public function luck(ProjectRecord $record, array $clutches): LuckSoFar
     {
-        return new LuckSoFar($this->opened->shelf->targets()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf);
+        return new LuckSoFar(
+            $this->opened->shelf->targets()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf,
+        );
     }
 
     /** The house's openness to risk: careful, even or bold. */
@@ -89,7 +100,10 @@ class Workshop
         $project = $this->project($record);
         $plan = (new Planner($this->opened->shelf->catalogue(), $project))->plan(self::QUICK_RUNS, 1, quick: true);
 
-        return $record->plans()->create(['state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project), 'result' => PlanDocument::of($plan) + ['names' => $this->names($record)]]);
+        return $record->plans()->create([
+            'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
+            'result' => PlanDocument::of($plan) + ['names' => $this->names($record)],
+        ]);
     }
 
     /** The whole answer, with progress; stops where the record says so. */
@@ -105,16 +119,41 @@ class Workshop
         };
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
-        $result = PlanDocument::of($plan) + ['names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project)];
+        $result = PlanDocument::of($plan) + [
+            'names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project),
+        ];
         if ($plan->routes !== [] && $goOn(1, 1)) {
             $best = $plan->routes[0][0];
-            $result['influence'] = array_map(fn (Influence $one): array => ['assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high, 'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)], 'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)]], Influence::of($planner->space(), $best, 400, $record->seed));
+            $result['influence'] = array_map(
+                fn (Influence $one): array => [
+                    'assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high,
+                    'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)],
+                    'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)],
+                ],
+                Influence::of($planner->space(), $best, 400, $record->seed),
+            );
             $record->update(['progress' => 85]);
-            $result['keep'] = array_map(fn (KeepBack $one): array => ['genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances, 'advised' => $one->advised], KeepBack::of($planner->space(), $best, 400, $record->seed));
-            $result['dilemmas'] = array_map(fn (Dilemma $one): array => ['question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5), 'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4), 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2)], Dilemma::of($this->opened->shelf->catalogue(), $project, 800, $record->seed));
+            $result['keep'] = array_map(
+                fn (KeepBack $one): array => [
+                    'genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances,
+                    'advised' => $one->advised,
+                ],
+                KeepBack::of($planner->space(), $best, 400, $record->seed),
+            );
+            $result['dilemmas'] = array_map(
+                fn (Dilemma $one): array => [
+                    'question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5),
+                    'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4),
+                    'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
+                ],
+                Dilemma::of($this->opened->shelf->catalogue(), $project, 800, $record->seed),
+            );
             $record->update(['progress' => 95]);
             $adaptive = (new Simulation($planner->space(), array_column($plan->routes, 0)))->run(1000, $record->seed);
-            $result['adaptive'] = array_map(fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)], range(1, $project->horizon));
+            $result['adaptive'] = array_map(
+                fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)],
+                range(1, $project->horizon),
+            );
         }
         if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
             $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
@@ -125,8 +164,16 @@ class Workshop
     public function inputOf(Project $project): string
     {
         return hash('xxh128', serialize([
-            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden, $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->assumptions->toArray(),
-            array_map(fn (Founder $founder): array => [$founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price], $project->founders), $this->opened->shelf->fingerprint(),
+            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden,
+            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances,
+            $project->assumptions->toArray(),
+            array_map(
+                fn (Founder $founder): array => [
+                    $founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price,
+                ],
+                $project->founders,
+            ),
+            $this->opened->shelf->fingerprint(),
         ]));
     }
 
@@ -143,14 +190,25 @@ class Workshop
                 continue;
             }
             $founders[] = new Founder(
-                "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id), $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
-                $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200)) ? null : $animal->latestWeight->grams, null, $animal->sire_id === null ? null : "a{$animal->sire_id}", $animal->dam_id === null ? null : "a{$animal->dam_id}",
+                "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
+                $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
+                $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200))
+                    ? null
+                    : $animal->latestWeight->grams,
+                null, $animal->sire_id === null ? null : "a{$animal->sire_id}",
+                $animal->dam_id === null ? null : "a{$animal->dam_id}",
                 $statuses->status($animal->id) === Status::Quarantine ? 2 : 1, // out of quarantine by the season after
             );
         }
         $known = array_flip(array_map(fn (Founder $founder): string => $founder->id, $founders));
 
-        return array_map(fn (Founder $one): Founder => new Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null, $one->from), $founders);
+        return array_map(
+            fn (Founder $one): Founder => new Founder(
+                $one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null,
+                isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null, $one->from,
+            ),
+            $founders,
+        );
     }
 
     /** @return list<Founder> */
@@ -160,7 +218,10 @@ class Workshop
         foreach ($record->offers as $i => $offer) {
             $sex = Sex::from($offer['sex']);
             $belief = $this->opened->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
-            $founders[] = new Founder("offer {$i}", $sex, $belief, (new Printer($this->opened->shelf->catalogue()))->belief($belief), $offer['age'], null, (float) $offer['price']);
+            $founders[] = new Founder(
+                "offer {$i}", $sex, $belief, (new Printer($this->opened->shelf->catalogue()))->belief($belief), $offer['age'],
+                null, (float) $offer['price'],
+            );
         }
 
         return $founders;
@@ -182,13 +243,16 @@ class Workshop
     {
         $owned = array_values(array_filter($project->founders, fn (Founder $founder): bool => ! $founder->isOffer()));
         $family = $this->opened->family();
-        $season = fn (Founder $founder): int => max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
+        $season = fn (Founder $founder): int => max(
+            $founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
+        );
         $serves = $this->otherProjects($record, $owned);
         $pairs = [];
         foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
             [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
             $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? []] + ($male === null || $female === null ? [] : [
-                'inbreeding' => $family->kinship($male, $female)->toString(), 'stance' => PairingCheck::of($male, $female, $this->opened)->stance->value,
+                'inbreeding' => $family->kinship($male, $female)->toString(),
+                'stance' => PairingCheck::of($male, $female, $this->opened)->stance->value,
             ]);
         }
 

@@ -28,7 +28,8 @@ class ContradictionDesk
         $open = [];
         foreach ($this->beliefs->kin->contradictions() as $contradiction) {
             $open[] = [
-                'subject' => $this->names($contradiction), 'link' => $this->link($contradiction->subject), 'about' => $this->about($contradiction),
+                'subject' => $this->names($contradiction), 'link' => $this->link($contradiction->subject),
+                'about' => $this->about($contradiction),
                 'explanations' => $this->explanations($contradiction),
             ];
         }
@@ -51,23 +52,41 @@ class ContradictionDesk
         /** @var list<Decision> $decisions */
         $decisions = $this->keeper->decisions()->with('animal')->latest('id')->get()->all();
 
-        return array_map(fn (Decision $decision): array => ['decision' => $decision, 'text' => FaultWords::of($this->faultOf($decision), $this->name(...), $this->shelf->catalogue())], $decisions);
+        return array_map(
+            fn (Decision $decision): array => [
+                'decision' => $decision,
+                'text' => FaultWords::of($this->faultOf($decision), $this->name(...), $this->shelf->catalogue()),
+            ],
+            $decisions,
+        );
     }
 
     /** @return list<array{text: string, share: string, width: float, value: string}> */
     private function explanations(Contradiction $contradiction): array
     {
         return array_map(fn (Explanation $one): array => [
-            'text' => FaultWords::all($one->faults, $this->name(...), $this->shelf->catalogue()), 'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
-            'value' => implode(';', array_map(fn (Fault $fault): string => implode('|', [$fault->kind->value, $fault->subject, implode(',', $fault->alleles), $fault->instead ?? '']), $one->faults)),
+            'text' => FaultWords::all($one->faults, $this->name(...), $this->shelf->catalogue()),
+            'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
+            'value' => implode(
+                ';',
+                array_map(
+                    fn (Fault $fault): string => implode(
+                        '|', [$fault->kind->value, $fault->subject, implode(',', $fault->alleles), $fault->instead ?? ''],
+                    ),
+                    $one->faults,
+                ),
+            ),
         ], array_values(array_filter($contradiction->explanations, fn (Explanation $one): bool => $one->odds >= self::SLIGHT)));
     }
 
     private function about(Contradiction $one): string
     {
-        $clutch = $one->subject[0] === 'c' ? ClutchCount::query()->with('clutch')->find((int) substr($one->subject, 1))?->clutch->title() : null;
+        $clutch = $one->subject[0] === 'c'
+            ? ClutchCount::query()->with('clutch')->find((int) substr($one->subject, 1))?->clutch->title()
+            : null;
 
-        return ($clutch === null ? '' : "{$clutch}, ").implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $one->loci));
+        return ($clutch === null ? '' : "{$clutch}, ")
+            .implode(', ', array_map(fn (string $locus): string => $this->shelf->catalogue()->locus($locus)->name, $one->loci));
     }
 
     private function names(Contradiction $one): string
@@ -77,16 +96,24 @@ class ContradictionDesk
 
     private function faultOf(Decision $decision): Fault
     {
-        return new Fault($decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->count_id}", array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))), isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null);
+        return new Fault(
+            $decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->count_id}",
+            array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))),
+            isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null,
+        );
     }
 
     private function name(string $id): string
     {
-        return $id[0] === 'a' ? (Animal::withTrashed()->where('user_id', $this->keeper->id)->find((int) substr($id, 1))->name ?? 'an animal') : '“'.(ClutchCount::query()->find((int) substr($id, 1))?->sentence() ?? 'a count').'”';
+        return $id[0] === 'a'
+            ? (Animal::withTrashed()->where('user_id', $this->keeper->id)->find((int) substr($id, 1))->name ?? 'an animal')
+            : '“'.(ClutchCount::query()->find((int) substr($id, 1))?->sentence() ?? 'a count').'”';
     }
 
     private function link(string $id): string
     {
-        return $id[0] === 'a' ? route('animals.show', (int) substr($id, 1)) : route('clutches.show', ClutchCount::query()->findOrFail((int) substr($id, 1))->clutch_id);
+        return $id[0] === 'a'
+            ? route('animals.show', (int) substr($id, 1))
+            : route('clutches.show', ClutchCount::query()->findOrFail((int) substr($id, 1))->clutch_id);
     }
 }

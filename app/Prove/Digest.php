@@ -24,7 +24,10 @@ class Digest
         foreach ($this->animals() as $id => $name) {
             $after = $this->beliefs->text($id);
             if (($before[$id] ?? null) !== $after) {
-                $changes[] = ['id' => $id, 'name' => $name, 'before' => $before[$id] ?? null, 'after' => $after, 'why' => isset($before[$id]) ? $this->why($id) : 'new'];
+                $changes[] = [
+                    'id' => $id, 'name' => $name, 'before' => $before[$id] ?? null, 'after' => $after,
+                    'why' => isset($before[$id]) ? $this->why($id) : 'new',
+                ];
             }
         }
 
@@ -41,10 +44,15 @@ class Digest
     /** From now on changes are told against what is believed now. */
     public function read(): void
     {
-        $texts = array_map(fn (int $id): string => $this->beliefs->text($id), array_combine(array_keys($this->animals()), array_keys($this->animals())));
+        $texts = array_map(
+            fn (int $id): string => $this->beliefs->text($id),
+            array_combine(array_keys($this->animals()), array_keys($this->animals())),
+        );
         DB::transaction(function () use ($texts): void {
             DB::table('digests')->where('user_id', $this->keeper->id)->delete();
-            DB::table('digests')->insert(['user_id' => $this->keeper->id, 'texts' => json_encode($texts), 'created_at' => now(), 'updated_at' => now()]);
+            DB::table('digests')->insert([
+                'user_id' => $this->keeper->id, 'texts' => json_encode($texts), 'created_at' => now(), 'updated_at' => now(),
+            ]);
         });
     }
 
@@ -55,7 +63,9 @@ class Digest
             $by[$steps[count($steps) - 1][0]] = true;
         }
 
-        return isset($by[Reason::RELATIVES]) ? 'what young or other relatives showed' : (isset($by[Reason::PARENTS]) && count($by) === 1 ? 'what is believed of the parents' : 'what was stated');
+        return isset($by[Reason::RELATIVES])
+            ? 'what young or other relatives showed'
+            : (isset($by[Reason::PARENTS]) && count($by) === 1 ? 'what is believed of the parents' : 'what was stated');
     }
 
     /** @return array<int, string> */

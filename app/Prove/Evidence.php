@@ -15,25 +15,45 @@ class Evidence
      * @param  list<Clutch>  $clutches  of the animal, oldest first
      * @param  list<int>  $further  clutches of its young and of theirs
      */
-    public function __construct(public readonly Question $question, private readonly Beliefs $beliefs, private readonly array $clutches, private readonly array $further) {}
+    public function __construct(
+        public readonly Question $question,
+        private readonly Beliefs $beliefs,
+        private readonly array $clutches,
+        private readonly array $further,
+    ) {}
 
-    /** @return list<array{label: string, note: string, shares: array<string, float>, without: string|null}> in the order of time; the last is now */
+    /**
+     * @return list<array{label: string, note: string, shares: array<string, float>, without: string|null}> in the order of
+     *     time; the last is now
+     */
     public function steps(): array
     {
         $ids = array_map(fn (Clutch $clutch): int => $clutch->id, $this->clutches);
-        $steps = [['label' => 'Statements, parents and their other young', 'note' => 'without young of its own', 'shares' => $ids === [] && $this->further === [] ? $this->now() : $this->shares($this->beliefs->kin->without([...$ids, ...$this->further])), 'without' => null]];
+        $steps = [[
+            'label' => 'Statements, parents and their other young', 'note' => 'without young of its own',
+            'shares' => $ids === [] && $this->further === []
+                ? $this->now()
+                : $this->shares($this->beliefs->kin->without([...$ids, ...$this->further])),
+            'without' => null,
+        ]];
         $last = $steps[0]['shares'];
         foreach ($this->clutches as $i => $clutch) {
             $shares = $this->shares($this->beliefs->kin->without([...array_slice($ids, $i + 1), ...$this->further]));
             if (self::differ($shares, $last)) {
                 $alone = $this->shares($this->beliefs->kin->without([$clutch->id]));
-                $steps[] = ['label' => $clutch->title(), 'note' => ($clutch->hatched ?? '?').' hatched', 'shares' => $shares, 'without' => self::told($alone)];
+                $steps[] = [
+                    'label' => $clutch->title(), 'note' => ($clutch->hatched ?? '?').' hatched', 'shares' => $shares,
+                    'without' => self::told($alone),
+                ];
             }
             $last = $shares;
         }
         $now = $this->now();
         if (self::differ($now, $last)) {
-            $steps[] = ['label' => 'What their young showed in turn', 'note' => count($this->further).' clutches of its descendants', 'shares' => $now, 'without' => self::told($last)];
+            $steps[] = [
+                'label' => 'What their young showed in turn', 'note' => count($this->further).' clutches of its descendants',
+                'shares' => $now, 'without' => self::told($last),
+            ];
         }
 
         return array_map(fn (array $step): array => ['shares' => self::inOrder($step['shares'], $now)] + $step, $steps);
@@ -109,7 +129,9 @@ class Evidence
     {
         $ordered = [];
         $now = array_diff_key($now, [Question::NOTHING => 0]);
-        foreach ([...array_keys($now), ...array_diff(array_keys($shares), array_keys($now), [Question::NOTHING]), Question::NOTHING] as $words) {
+        foreach (
+            [...array_keys($now), ...array_diff(array_keys($shares), array_keys($now), [Question::NOTHING]), Question::NOTHING] as $words
+        ) {
             $ordered[$words] = $shares[$words] ?? 0.0;
         }
 
@@ -119,7 +141,15 @@ class Evidence
     /** @param  array<string, float>  $shares */
     public static function told(array $shares): string
     {
-        return implode(', ', array_filter(array_map(fn (string $words, float $share): ?string => $share > 0 ? "{$words} ".OddsText::percent($share) : null, array_keys($shares), $shares)));
+        return implode(
+            ', ',
+            array_filter(
+                array_map(
+                    fn (string $words, float $share): ?string => $share > 0 ? "{$words} ".OddsText::percent($share) : null,
+                    array_keys($shares), $shares,
+                ),
+            ),
+        );
     }
 
     /**

@@ -31,7 +31,9 @@ class OpenQuestions
         /** @var Animal $animal */
         foreach ($this->keeper->animals()->orderBy('name')->get() as $animal) {
             $status = $statuses->status($animal->id);
-            foreach ($status->isHere() ? Question::of($animal, $this->beliefs->belief($animal->id), $this->shelf->catalogue()) : [] as $question) {
+            foreach (
+                $status->isHere() ? Question::of($animal, $this->beliefs->belief($animal->id), $this->shelf->catalogue()) : [] as $question
+            ) {
                 $why = [];
                 $weight = 1.0;
                 foreach ($question->alleles() as $allele) {
@@ -63,7 +65,9 @@ class OpenQuestions
             } catch (DestinoError) {
                 continue; // the project's own page says what is wrong with its target
             }
-            foreach (array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $conditions)) as $allele) {
+            foreach (
+                array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $conditions)) as $allele
+            ) {
                 $wanted[$allele][] = [$project->name, $project->weight];
             }
         }

@@ -15,7 +15,12 @@ class Question
 {
     public const NOTHING = 'nothing of it';
 
-    public function __construct(public readonly Animal $animal, public readonly Belief $belief, public readonly LinkageGroup $group, private readonly Catalogue $catalogue) {}
+    public function __construct(
+        public readonly Animal $animal,
+        public readonly Belief $belief,
+        public readonly LinkageGroup $group,
+        private readonly Catalogue $catalogue,
+    ) {}
 
     /** @return list<self> every group at which more than one genotype is possible */
     public static function of(Animal $animal, Belief $belief, Catalogue $catalogue): array

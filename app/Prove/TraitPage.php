@@ -22,10 +22,15 @@ class TraitPage
 
     public function geneName(): string
     {
-        return $this->trait->gene === null ? 'the other gene' : ($this->shelf->catalogue()->alleles[$this->trait->gene]->name ?? $this->trait->gene);
+        return $this->trait->gene === null
+            ? 'the other gene'
+            : ($this->shelf->catalogue()->alleles[$this->trait->gene]->name ?? $this->trait->gene);
     }
 
-    /** @return list<array{on: string, what: string, shares: array<string, float>}> the hypotheses after each day on which something was added; first before anything was bred */
+    /**
+     * @return list<array{on: string, what: string, shares: array<string, float>}> the hypotheses after each day on which
+     *     something was added; first before anything was bred
+     */
     public function history(): array
     {
         $history = $days = [];
@@ -35,13 +40,20 @@ class TraitPage
         $so = [];
         foreach ($days as $day => $entries) {
             $so = [...$so, ...$entries];
-            $history[] = ['on' => $entries[0]->on->format('j M Y'), 'what' => implode('; ', array_map(fn (TraitEntry $entry): string => $entry->sentence(), $entries)), 'shares' => $this->named($this->notebook($so)->posterior())];
+            $history[] = [
+                'on' => $entries[0]->on->format('j M Y'),
+                'what' => implode('; ', array_map(fn (TraitEntry $entry): string => $entry->sentence(), $entries)),
+                'shares' => $this->named($this->notebook($so)->posterior()),
+            ];
         }
 
         return $history;
     }
 
-    /** @return list<array{sire: string, dam: string, bits: float, curve: list<float>}> the crosses that tell most, with P(told apart at 95 %) after 2, 4, 6 … eggs */
+    /**
+     * @return list<array{sire: string, dam: string, bits: float, curve: list<float>}> the crosses that tell most, with P(told
+     *     apart at 95 %) after 2, 4, 6 … eggs
+     */
     public function nextCrosses(): array
     {
         if ($this->entries === []) {
@@ -54,7 +66,11 @@ class TraitPage
         $told = [];
         foreach (array_slice($this->notebook($this->entries)->nextCrosses(), 0, 4) as $cross) {
             if ($cross['bits'] > .005) {
-                $told[] = ['sire' => $names[$cross['sire']] ?? $cross['sire'], 'dam' => $names[$cross['dam']] ?? $cross['dam'], 'bits' => $cross['bits'], 'curve' => array_map(fn (int $eggs): float => $cross['separation']->toldApart($eggs, .95), [4, 6, 8, 12])];
+                $told[] = [
+                    'sire' => $names[$cross['sire']] ?? $cross['sire'], 'dam' => $names[$cross['dam']] ?? $cross['dam'],
+                    'bits' => $cross['bits'],
+                    'curve' => array_map(fn (int $eggs): float => $cross['separation']->toldApart($eggs, .95), [4, 6, 8, 12]),
+                ];
             }
         }
 
@@ -66,7 +82,10 @@ class TraitPage
     {
         $animals = [];
         foreach ($entries as $entry) {
-            $animals[] = new TraitAnimal("e{$entry->id}", $entry->sex, $entry->look, $entry->sire_id === null ? null : "e{$entry->sire_id}", $entry->dam_id === null ? null : "e{$entry->dam_id}", max(1, $entry->count));
+            $animals[] = new TraitAnimal(
+                "e{$entry->id}", $entry->sex, $entry->look, $entry->sire_id === null ? null : "e{$entry->sire_id}",
+                $entry->dam_id === null ? null : "e{$entry->dam_id}", max(1, $entry->count),
+            );
         }
 
         return new TraitNotebook($animals, $this->trait->gene !== null);

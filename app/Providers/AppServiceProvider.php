@@ -30,10 +30,20 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $code = [base_path('core'), app_path(), config('destino.catalogue')];
-        $kept = fn (): Kept => new Kept($this->app->make('cache.store'), $code, (string) $this->app->make('db')->connection()->getDatabaseName());
+        $kept = fn (): Kept => new Kept(
+            $this->app->make('cache.store'), $code, (string) $this->app->make('db')->connection()->getDatabaseName(),
+        );
         $this->app->bind(Kept::class, $kept);
-        $this->app->singleton('catalogue.shipped', fn (): CatalogueShelf => new CatalogueShelf(config('destino.catalogue'), cache: $this->app->make('cache.store'), version: Kept::version($code)));
-        $this->app->singleton(Doorway::class, fn (): Doorway => new Doorway($this->app, $this->app->make('catalogue.shipped'), $this->app->make(Kept::class)));
+        $this->app->singleton(
+            'catalogue.shipped',
+            fn (): CatalogueShelf => new CatalogueShelf(
+                config('destino.catalogue'), cache: $this->app->make('cache.store'), version: Kept::version($code),
+            ),
+        );
+        $this->app->singleton(
+            Doorway::class,
+            fn (): Doorway => new Doorway($this->app, $this->app->make('catalogue.shipped'), $this->app->make(Kept::class)),
+        );
         // Rules and gene facts are those of the collection that is open.
         $this->app->bind(Opened::class, fn (): Opened => $this->app->make(Doorway::class)->nobodys());
         $this->app->bind(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make(Opened::class)->shelf);
@@ -53,7 +63,12 @@ class AppServiceProvider extends ServiceProvider
         }
 
         foreach (['read' => Right::Read, 'log' => Right::Log, 'manage' => Right::Manage] as $ability => $right) {
-            Gate::define($ability, fn (User $user): Response => $user->has($right) ? Response::allow() : Response::deny("A {$user->role->value} {$user->role->sentence()}."));
+            Gate::define(
+                $ability,
+                fn (User $user): Response => $user->has($right) ? Response::allow() : Response::deny(
+                    "A {$user->role->value} {$user->role->sentence()}.",
+                ),
+            );
         }
 
         // Backups hold the whole database: they are the business of the installation's first owner.
@@ -63,6 +78,8 @@ class AppServiceProvider extends ServiceProvider
             Limit::perMinute(5)->by(mb_strtolower($request->string('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
-        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(120)->by((string) ($request->user()->id ?? $request->ip())));
+        RateLimiter::for(
+            'api', fn (Request $request): Limit => Limit::perMinute(120)->by((string) ($request->user()->id ?? $request->ip())),
+        );
     }
 }

@@ -29,12 +29,18 @@ class RackScale
         foreach ($animals as $i => $animal) {
             $expected = $animal['grams'] ?? 900;
             $grams = max(1, (int) round($expected * (1 + $this->noise() * .015)));
-            $message = ($animal['tub'] !== null && $this->chance->getInt(0, 1) === 1 ? ['tub' => $animal['tub']] : ['number' => (string) $animal['number']]) + ['grams' => $grams, 'token' => $this->token()];
+            $message = (
+                $animal['tub'] !== null && $this->chance->getInt(0, 1) === 1
+                    ? ['tub' => $animal['tub']]
+                    : ['number' => (string) $animal['number']]
+            ) + ['grams' => $grams, 'token' => $this->token()];
             $messages[] = $message;
             match ($i % 9) {
                 3 => $messages[] = $message, // the radio was slow, and the scale sent it again
-                5 => $messages[] = ['grams' => 9000 + $grams, 'token' => $this->token()] + $message, // with the water bowl, the tub and an elbow on it
-                7 => $messages[] = ['tub' => 'Attic 9·9', 'grams' => $grams, 'token' => $this->token()], // a label that fell off another rack
+                // with the water bowl, the tub and an elbow on it
+                5 => $messages[] = ['grams' => 9000 + $grams, 'token' => $this->token()] + $message,
+                // a label that fell off another rack
+                7 => $messages[] = ['tub' => 'Attic 9·9', 'grams' => $grams, 'token' => $this->token()],
                 default => null,
             };
         }
@@ -50,6 +56,9 @@ class RackScale
 
     private function token(): string
     {
-        return vsprintf('%s%s-%s-4%s-a%s-%s%s%s', array_map(fn (int $digits): string => substr(bin2hex($this->chance->getBytes(2)), 0, $digits), [4, 4, 4, 3, 3, 4, 4, 4]));
+        return vsprintf(
+            '%s%s-%s-4%s-a%s-%s%s%s',
+            array_map(fn (int $digits): string => substr(bin2hex($this->chance->getBytes(2)), 0, $digits), [4, 4, 4, 3, 3, 4, 4, 4]),
+        );
     }
 }

@@ -29,7 +29,9 @@ class FaultWords
             FaultKind::Unrecorded => "{$subject} carries {$genes}, and nobody recorded it: not known, or overlooked.",
             FaultKind::Misidentified => "{$subject} is not what it was taken for.",
             FaultKind::OtherSire => "Another male is the sire of {$subject}; sperm can be kept from an earlier season.",
-            FaultKind::Misnamed => $fault->instead === null ? "What is called {$genes} in {$subject} is some other gene." : "What is called {$genes} in {$subject} is {$catalogue->allele($fault->instead)->name}.",
+            FaultKind::Misnamed => $fault->instead === null
+                ? "What is called {$genes} in {$subject} is some other gene."
+                : "What is called {$genes} in {$subject} is {$catalogue->allele($fault->instead)->name}.",
             FaultKind::Masked => "{$subject} carries {$genes}, hidden by its own form.",
             FaultKind::Mutation => "A new mutation in {$subject}.",
         };

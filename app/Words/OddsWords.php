@@ -25,7 +25,9 @@ class OddsWords
         $isWhole = (string) $inverse->denominator() === '1';
         $number = $inverse->toFloat();
 
-        return $isWhole ? '1 in '.number_format($number) : 'about 1 in '.($number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number));
+        return $isWhole
+            ? '1 in '.number_format($number)
+            : 'about 1 in '.($number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number));
     }
 
     /** A percentage that never claims 0 or 100 for what is neither. */
@@ -40,7 +42,8 @@ class OddsWords
         $text = $chance->toPercent($places);
         $isFalse = in_array((float) $text, [0.0, 100.0], true);
 
-        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text)).self::PERCENT;
+        return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text))
+            .self::PERCENT;
     }
 
     /** How many clutches of this size it is likely to take. */

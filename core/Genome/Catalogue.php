@@ -123,7 +123,12 @@ final readonly class Catalogue
     {
         $names = array_map(static fn (Allele $allele): string => $allele->name, $this->alleles);
 
-        return array_values(array_filter($this->sharedNames, static fn (NamedForm $word): bool => $word->choices !== [] && array_diff($word->choices, $names) === []));
+        return array_values(
+            array_filter(
+                $this->sharedNames,
+                static fn (NamedForm $word): bool => $word->choices !== [] && array_diff($word->choices, $names) === [],
+            ),
+        );
     }
 
     /** @return list<Claim> disputes that touch this allele */

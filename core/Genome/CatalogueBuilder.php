@@ -116,12 +116,18 @@ final readonly class CatalogueBuilder
             try {
                 $fraction = SchoolChanges::fraction($choice)->toString();
 
-                return new School($choice, "r = {$fraction}", '', '', [['change' => 'set-recombination', 'fraction' => $fraction] + $claim->freeFraction]);
+                return new School(
+                    $choice, "r = {$fraction}", '', '',
+                    [['change' => 'set-recombination', 'fraction' => $fraction] + $claim->freeFraction],
+                );
             } catch (InvalidNumber|CatalogueFault) {
                 // Not a fraction: the message below lists what can be chosen.
             }
         }
-        throw UnknownSchool::noSuchChoice($claim->key, $choice, [...array_keys($claim->schools), ...($claim->freeFraction === null ? [] : ['a fraction from 0 to 1/2'])]);
+        throw UnknownSchool::noSuchChoice(
+            $claim->key, $choice,
+            [...array_keys($claim->schools), ...($claim->freeFraction === null ? [] : ['a fraction from 0 to 1/2'])],
+        );
     }
 
     /** @return array<string, Allele> in catalogue order */
@@ -132,7 +138,12 @@ final readonly class CatalogueBuilder
             $locusRank[$locus->string('key')] = $i;
         }
         $genes = array_values($this->genes);
-        usort($genes, static fn (Facts $a, Facts $b): int => [$locusRank[$a->string('locus')] ?? -1, $a->int('position')] <=> [$locusRank[$b->string('locus')] ?? -1, $b->int('position')]);
+        usort(
+            $genes,
+            static fn (Facts $a, Facts $b): int => [
+                $locusRank[$a->string('locus')] ?? -1, $a->int('position'),
+            ] <=> [$locusRank[$b->string('locus')] ?? -1, $b->int('position')],
+        );
         $locusOf = [];
         foreach ($genes as $gene) {
             if (! isset($locusRank[$gene->string('locus')])) {
@@ -149,11 +160,21 @@ final readonly class CatalogueBuilder
                 continue;
             }
             $two = $gene->child('two_copies');
-            $others = array_filter($genes, fn (Facts $other): bool => $this->changes->isDropped($other->string('key')) && $this->changes->rename($other->string('key')) === $key);
+            $others = array_filter(
+                $genes,
+                fn (Facts $other): bool =>
+                    $this->changes->isDropped($other->string('key')) && $this->changes->rename($other->string('key')) === $key,
+            );
             $alleles[$key] = new Allele(
                 $key,
                 $gene->string('name'),
-                array_merge($gene->strings('aliases'), ...array_map(static fn (Facts $other): array => [$other->string('name'), ...$other->strings('aliases')], array_values($others))),
+                array_merge(
+                    $gene->strings('aliases'),
+                    ...array_map(
+                        static fn (Facts $other): array => [$other->string('name'), ...$other->strings('aliases')],
+                        array_values($others),
+                    ),
+                ),
                 $locusOf[$key],
                 $rank++,
                 Inheritance::from($gene->string('inheritance')),
@@ -162,10 +183,20 @@ final readonly class CatalogueBuilder
                 Effect::from($gene->string('effect')),
                 $gene->string('summary'),
                 $gene->textOr('note', ''),
-                array_map(static fn (Facts $cue): Cue => new Cue($cue->string('where'), $cue->string('text'), $cue->int('from_days'), ...$cue->twoNumbers('likelihood')), $gene->children('cues')),
+                array_map(
+                    static fn (Facts $cue): Cue => new Cue(
+                        $cue->string('where'), $cue->string('text'), $cue->int('from_days'), ...$cue->twoNumbers('likelihood'),
+                    ),
+                    $gene->children('cues'),
+                ),
                 $two->string('name'),
-                [...($two->has('aliases') ? $two->strings('aliases') : []), ...array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others))],
-                array_key_exists($key, $this->changes->toldApart) ? $this->changes->toldApart[$key] : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
+                [
+                    ...($two->has('aliases') ? $two->strings('aliases') : []),
+                    ...array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others)),
+                ],
+                array_key_exists($key, $this->changes->toldApart)
+                    ? $this->changes->toldApart[$key]
+                    : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
             );
         }
 
@@ -199,12 +230,18 @@ final readonly class CatalogueBuilder
             }
             $r = [];
             foreach ($fractions as $i => $fraction) {
-                $r[] = $this->changes->fractions["{$group->string('key')}:{$loci[$i]}:{$loci[$i + 1]}"] ?? SchoolChanges::fraction($fraction);
+                $r[] = $this->changes->fractions["{$group->string('key')}:{$loci[$i]}:{$loci[$i + 1]}"]
+                    ?? SchoolChanges::fraction($fraction);
             }
             $groups[$group->string('key')] = new LinkageGroup($group->string('key'), $loci, $r, $group->textOr('note', ''));
         }
         foreach ($this->changes->links as [$alleles, $fraction]) {
-            $linked = array_map(fn (string $allele): string => ($this->genes[$allele] ?? throw CatalogueFault::unknownAllele($allele, 'a school'))->string('locus'), $alleles);
+            $linked = array_map(
+                fn (string $allele): string => (
+                    $this->genes[$allele] ?? throw CatalogueFault::unknownAllele($allele, 'a school')
+                )->string('locus'),
+                $alleles,
+            );
             $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.');
         }
 
@@ -226,12 +263,23 @@ final readonly class CatalogueBuilder
         foreach ($this->facts->children('loci') as $rank => $locus) {
             $key = $locus->string('key');
             $own = array_filter($alleles, static fn (Allele $allele): bool => $allele->locus === $key);
-            uasort($own, static fn (Allele $a, Allele $b): int => [! $a->inheritance->showsInOneCopy(), $a->rank] <=> [! $b->inheritance->showsInOneCopy(), $b->rank]);
+            uasort(
+                $own,
+                static fn (Allele $a, Allele $b): int => [
+                    ! $a->inheritance->showsInOneCopy(), $a->rank,
+                ] <=> [! $b->inheritance->showsInOneCopy(), $b->rank],
+            );
             if ($own !== []) {
-                $loci[$key] = new Locus($key, $this->locusName($key, array_keys($own)), $rank, array_keys($own), $groupOf[$key] ?? $key, $locus->string('evidence'), $locus->textOr('note', ''));
+                $loci[$key] = new Locus(
+                    $key, $this->locusName($key, array_keys($own)), $rank, array_keys($own), $groupOf[$key] ?? $key,
+                    $locus->string('evidence'), $locus->textOr('note', ''),
+                );
             }
         }
-        $loci[Sex::LOCUS] = new Locus(Sex::LOCUS, 'Sex', count($loci) + 1000, [], $groupOf[Sex::LOCUS] ?? Sex::LOCUS, 'established', 'Females are XX, males XY.');
+        $loci[Sex::LOCUS] = new Locus(
+            Sex::LOCUS, 'Sex', count($loci) + 1000, [], $groupOf[Sex::LOCUS] ?? Sex::LOCUS, 'established',
+            'Females are XX, males XY.',
+        );
 
         return $loci;
     }
@@ -300,7 +348,8 @@ final readonly class CatalogueBuilder
     {
         return array_map(fn (Facts $warning): PairWarning => new PairWarning(
             $this->pattern($alleles, $warning->strings('alleles'), $warning->path()),
-            $conditions[$warning->string('condition')] ?? throw CatalogueFault::unknownCondition($warning->string('condition'), $warning->path()),
+            $conditions[$warning->string('condition')]
+            ?? throw CatalogueFault::unknownCondition($warning->string('condition'), $warning->path()),
             $warning->string('text'),
             $warning->string('evidence'),
         ), $this->facts->children('warnings'));
@@ -317,7 +366,9 @@ final readonly class CatalogueBuilder
             $form = $this->pattern($alleles, $mask->strings('form'), $mask->path());
             $through = [];
             foreach ($mask->children('shows_through') as $shown) {
-                $through[$this->changes->rename($shown->string('allele')).($shown->has('copies') ? ' twice' : '')] = $shown->string('degree');
+                $through[
+                    $this->changes->rename($shown->string('allele')).($shown->has('copies') ? ' twice' : '')
+                ] = $shown->string('degree');
             }
             $locus = $alleles[(string) array_key_first($form->copies)]->locus;
             $masks[$locus][] = new Mask($locus, $form, Concealment::from($mask->string('hides')), $mask->string('text'), $through);
@@ -337,7 +388,9 @@ final readonly class CatalogueBuilder
             $members = array_values(array_unique(array_map($this->changes->rename(...), $set->strings('members'))));
             $this->requireAlleles($alleles, $members, $set->path());
             if (count($members) > 1) {
-                $sets[] = new LookAlike($members, $set->string('copies'), $set->string('stage'), $set->string('text'), $set->string('evidence'));
+                $sets[] = new LookAlike(
+                    $members, $set->string('copies'), $set->string('stage'), $set->string('text'), $set->string('evidence'),
+                );
             }
         }
 
@@ -366,22 +419,31 @@ final readonly class CatalogueBuilder
     private function names(array $alleles, array $forms): array
     {
         $names = $this->facts->child('names');
-        $nicknames = array_map(static fn (Facts $name): NamedForm => new NamedForm($name->string('name'), $name->string('means')), $names->children('nicknames'));
+        $nicknames = array_map(
+            static fn (Facts $name): NamedForm => new NamedForm($name->string('name'), $name->string('means')),
+            $names->children('nicknames'),
+        );
         $shared = [];
         foreach ($names->children('shared') as $name) {
             $members = array_values(array_unique(array_map($this->changes->rename(...), $name->strings('members'))));
             $this->requireAlleles($alleles, $members, $name->path());
-            $shared[] = new NamedForm($name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members), $name->string('text'), $name->has('aliases') ? $name->strings('aliases') : []);
+            $shared[] = new NamedForm(
+                $name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members),
+                $name->string('text'), $name->has('aliases') ? $name->strings('aliases') : [],
+            );
         }
         foreach ($names->children('classes') as $class) {
             $choices = [];
             foreach ($class->children('members') as $i => $member) {
                 [$a, $b] = array_map($this->changes->rename(...), array_values(array_filter($member->values(), is_string(...))));
                 $this->requireAlleles($alleles, [$a, $b], $class->path());
-                $form = $forms[$alleles[$a]->locus][SchoolChanges::pairKey($a, $b)] ?? throw CatalogueFault::missing("{$class->path()}[{$i}]", 'two alleles of one locus');
+                $form = $forms[$alleles[$a]->locus][SchoolChanges::pairKey($a, $b)]
+                    ?? throw CatalogueFault::missing("{$class->path()}[{$i}]", 'two alleles of one locus');
                 $choices[$form->text] = $form->text;
             }
-            $shared[] = new NamedForm($class->string('name'), '', array_values($choices), $class->string('text'), $class->strings('aliases'));
+            $shared[] = new NamedForm(
+                $class->string('name'), '', array_values($choices), $class->string('text'), $class->strings('aliases'),
+            );
         }
 
         foreach ($names->children('questions') as $question) {

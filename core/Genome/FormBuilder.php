@@ -19,7 +19,8 @@ final readonly class FormBuilder
 
     /**
      * @param array<string, Locus> $loci
-     * @return array{array<string, array<string, Form>>, array<string, list<string>>} forms by locus and pair, further names of compounds by pair
+     * @return array{array<string, array<string, Form>>, array<string, list<string>>} forms by locus and pair, further names
+     *     of compounds by pair
      */
     public function forms(array $loci): array
     {
@@ -38,7 +39,8 @@ final readonly class FormBuilder
                 $forms[$locus->key][SchoolChanges::pairKey($a, Allele::WILD)] = self::oneCopy($alleles[$a], $order++);
             }
             $forms[$locus->key][SchoolChanges::pairKey(Allele::WILD, Allele::WILD)] = new Form(
-                $locus->key, [Allele::WILD, Allele::WILD], '', null, FormKind::Wild, Allele::WILD, [], 'Wild type at this locus.', Viability::Viable, 'established', false, $order,
+                $locus->key, [Allele::WILD, Allele::WILD], '', null, FormKind::Wild, Allele::WILD, [], 'Wild type at this locus.',
+                Viability::Viable, 'established', false, $order,
             );
         }
 
@@ -84,14 +86,18 @@ final readonly class FormBuilder
             $aShows || $bShows ? FormKind::Visible : FormKind::Visual,
             $hidden ? $a->key : "{$a->key}/{$b->key}",
             $hidden ? [$a->key] : [$a->key, $b->key],
-            $facts['looks'], $this->changes->viabilityOf($a->key, $b->key, $facts['viability']), $facts['evidence'], $facts['extrapolated'], $order,
+            $facts['looks'], $this->changes->viabilityOf($a->key, $b->key, $facts['viability']), $facts['evidence'],
+            $facts['extrapolated'], $order,
         );
     }
 
     /** @return CompoundFacts */
     private static function unrecorded(): array
     {
-        return ['name' => null, 'looks' => 'No description of this pair is known to us.', 'viability' => Viability::Unknown, 'evidence' => 'reported', 'extrapolated' => true, 'aliases' => [], 'recorded' => false];
+        return [
+            'name' => null, 'looks' => 'No description of this pair is known to us.', 'viability' => Viability::Unknown,
+            'evidence' => 'reported', 'extrapolated' => true, 'aliases' => [], 'recorded' => false,
+        ];
     }
 
     /** @return array<string, CompoundFacts> by pair key, for pairs that share a locus under the chosen schools */

@@ -7,7 +7,10 @@ namespace Destino\Genome;
 /** A form in which other genes cannot be read by eye. */
 final readonly class Mask
 {
-    /** @param array<string, string> $showsThrough degree ("strong", "weak") by allele key, with " twice" behind it what holds for two copies */
+    /**
+     * @param array<string, string> $showsThrough degree ("strong", "weak") by allele key, with " twice" behind it what holds
+     *     for two copies
+     */
     public function __construct(
         public string $locus,
         public GenotypePattern $form,

@@ -17,7 +17,8 @@ final readonly class SchoolChanges
      * @param array<string, bool|null> $toldApart whether two copies look unlike one, by allele
      * @param array<string, Severity> $severities by condition
      * @param array<string, Rational> $fractions recombination by "group:locus:locus"
-     * @param list<array{array{string, string}, Rational}> $links pairs of alleles whose loci become one linkage group, with their recombination
+     * @param list<array{array{string, string}, Rational}> $links pairs of alleles whose loci become one linkage group, with
+     *     their recombination
      */
     private function __construct(
         public array $joins,
@@ -53,7 +54,9 @@ final readonly class SchoolChanges
                         $severities[$change->string('condition')] = Severity::from($change->string('severity'));
                         break;
                     case 'set-recombination':
-                        $fractions[$change->string('linkage').':'.implode(':', $change->pair('between'))] = self::fraction($change->string('fraction'));
+                        $fractions[
+                            $change->string('linkage').':'.implode(':', $change->pair('between'))
+                        ] = self::fraction($change->string('fraction'));
                         break;
                     case 'link-loci':
                         $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction'))];

@@ -21,7 +21,11 @@ final class UnknownSchool extends InvalidArgumentException implements DestinoErr
     {
         $shown = mb_substr($claim, 0, 60);
 
-        return new self("“{$shown}” is not a disputed fact of the catalogue.", $shown, Spelling::nearest($claim, array_combine($claims, $claims)));
+        return new self(
+            "“{$shown}” is not a disputed fact of the catalogue.",
+            $shown,
+            Spelling::nearest($claim, array_combine($claims, $claims)),
+        );
     }
 
     /** @param list<string> $schools */

@@ -160,7 +160,9 @@ final class Pedigree
             $stack = [$start];
             while ($stack !== []) {
                 $animal = $stack[count($stack) - 1];
-                $missing = array_filter($parents[$animal], static fn (?string $parent): bool => $parent !== null && ! isset($order[$parent]));
+                $missing = array_filter(
+                    $parents[$animal], static fn (?string $parent): bool => $parent !== null && ! isset($order[$parent]),
+                );
                 if (isset($order[$animal]) || $missing === []) {
                     $order[$animal] ??= count($order);
                     unset($waiting[$animal]);

@@ -28,8 +28,14 @@ final readonly class Readiness
      * @param list<Weighing> $weighings in any order
      * @param list<string> $standing what else stands in the way, whatever age and weight say
      */
-    public static function assess(?bool $isMale, ?DateTimeImmutable $hatched, array $weighings, BreedingRules $rules, DateTimeImmutable $today, array $standing = []): self
-    {
+    public static function assess(
+        ?bool $isMale,
+        ?DateTimeImmutable $hatched,
+        array $weighings,
+        BreedingRules $rules,
+        DateTimeImmutable $today,
+        array $standing = [],
+    ): self {
         if ($isMale === null) {
             return new self($standing === [] ? null : false, [...$standing, 'The sex is not known.'], null);
         }

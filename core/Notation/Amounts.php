@@ -22,7 +22,11 @@ final readonly class Amounts
         $isPossible = $this->takePossible();
         [$count, $dose] = $this->count();
         $chance = $count === null && ! $this->isAtName() ? $this->chance() : null;
-        if ($chance !== null && $this->names->match($this->stream) === null && Keyword::of($this->stream->current()) === Keyword::PossibleHet) {
+        if (
+            $chance !== null
+            && $this->names->match($this->stream) === null
+            && Keyword::of($this->stream->current()) === Keyword::PossibleHet
+        ) {
             $this->advanceWord();
 
             return new Announced(Dose::Het, $chance); // "66% ph Clown"
@@ -67,7 +71,12 @@ final readonly class Amounts
     /** "no", "without", "free of", "does not carry", "tested negative for". */
     public function takeWithout(): bool
     {
-        foreach ([['does', 'not', 'carry'], ["doesn't", 'carry'], ['tested', 'negative', 'for'], ['negative', 'for'], ['free', 'of'], ['no'], ['without']] as $words) {
+        foreach (
+            [
+                ['does', 'not', 'carry'], ["doesn't", 'carry'], ['tested', 'negative', 'for'], ['negative', 'for'],
+                ['free', 'of'], ['no'], ['without'],
+            ] as $words
+        ) {
             foreach ($words as $i => $word) {
                 if (! ($i === 0 ? $this->stream->current() : $this->stream->peek($i))->isWord($word)) {
                     continue 2;
@@ -100,7 +109,10 @@ final readonly class Amounts
             if ($token->is(TokenType::Open)) {
                 $inner = $this->inParentheses();
                 $dose = $inner->dose === Dose::Plain ? $dose : $inner->dose;
-                [$chance, $twoCopies, $maker, $isUnsure, $isInParentheses] = [$inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker, $isUnsure || $inner->isUnsure, true];
+                [$chance, $twoCopies, $maker, $isUnsure, $isInParentheses] = [
+                    $inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker,
+                    $isUnsure || $inner->isUnsure, true,
+                ];
                 $maker === null ? null : $this->requireSexLinked($alleles, $token, $catalogue);
             } elseif ($token->text === '?') {
                 $this->stream->advance();
@@ -115,7 +127,12 @@ final readonly class Amounts
             } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive) {
                 $this->advanceWord();
                 $dose = Dose::Het;
-            } elseif ($token->is(TokenType::Number) && $this->stream->peek()->is(TokenType::Percent) && $chance === null && ($this->endsAfter(2) || (Keyword::of($this->stream->peek(2)) === Keyword::Het && $this->endsAfter(3)))) {
+            } elseif (
+                $token->is(TokenType::Number)
+                && $this->stream->peek()->is(TokenType::Percent)
+                && $chance === null
+                && ($this->endsAfter(2) || (Keyword::of($this->stream->peek(2)) === Keyword::Het && $this->endsAfter(3)))
+            ) {
                 $chance = $this->chance();
                 if (Keyword::of($this->stream->current()) === Keyword::Het) { // "Clown 66% het"
                     $this->advanceWord();
@@ -135,12 +152,21 @@ final readonly class Amounts
             $next = $this->stream->peek($tokens + 1);
         }
 
-        return $next->is(TokenType::End) || $next->is(TokenType::Separator) || $next->is(TokenType::Close) || $next->isWord('and', 'with', 'or');
+        return $next->is(TokenType::End)
+            || $next->is(TokenType::Separator)
+            || $next->is(TokenType::Close)
+            || $next->isWord('and', 'with', 'or');
     }
 
     private function isTwice(): bool
     {
-        return $this->stream->current()->isWord('x2') || ($this->stream->current()->text === '2' && $this->stream->peek()->isWord('x') && $this->stream->peek()->from === $this->stream->current()->to + 1 && ! $this->isNameAt(2));
+        return $this->stream->current()->isWord('x2')
+            || (
+                $this->stream->current()->text === '2'
+                && $this->stream->peek()->isWord('x')
+                && $this->stream->peek()->from === $this->stream->current()->to + 1
+                && ! $this->isNameAt(2)
+            );
     }
 
     private function isNameAt(int $ahead): bool
@@ -186,7 +212,11 @@ final readonly class Amounts
         $isPossible = $this->takePossible() || $isPossible || $this->stream->current()->text === '?';
         $this->stream->advance($this->stream->current()->text === '?' ? 1 : 0);
         $dose = $this->dose();
-        if (! $this->stream->current()->is(TokenType::Close) && ! $this->stream->atEnd() || ($dose === Dose::Plain && $chance === null && ! $isPossible)) {
+        if (
+            ! $this->stream->current()->is(TokenType::Close)
+            && ! $this->stream->atEnd()
+            || ($dose === Dose::Plain && $chance === null && ! $isPossible)
+        ) {
             $this->failIn($open);
         }
 
@@ -202,7 +232,9 @@ final readonly class Amounts
             $this->stream->advance();
         }
         $piece = $this->stream->slice($open->from, $this->stream->previous()->to);
-        throw NotationError::misplaced($piece, $open->from, 'in parentheses stand a chance, “(60%)” or “(33% two copies)”, “(het)” or “(male maker)”.');
+        throw NotationError::misplaced(
+            $piece, $open->from, 'in parentheses stand a chance, “(60%)” or “(33% two copies)”, “(het)” or “(male maker)”.',
+        );
     }
 
     /** @param list<string> $alleles */
@@ -210,7 +242,10 @@ final readonly class Amounts
     {
         $allele = $catalogue->allele($alleles[0] ?? '');
         if (! $catalogue->groupOf($allele->locus)->holdsSex()) {
-            throw NotationError::misplaced('(… maker)', $open->from, "{$allele->name} is not linked to sex, so it makes neither more males nor more females.", [$allele->name]);
+            throw NotationError::misplaced(
+                '(… maker)', $open->from,
+                "{$allele->name} is not linked to sex, so it makes neither more males nor more females.", [$allele->name],
+            );
         }
         if (count($alleles) === 2) {
             throw NotationError::misplaced('(… maker)', $open->from, 'with two copies both sex chromosomes carry it.');
@@ -241,7 +276,12 @@ final readonly class Amounts
 
             return [$count, Dose::Plain];
         }
-        if ($token->is(TokenType::Number) && $this->stream->peek()->isWord('x') && $this->stream->peek()->from === $token->to + 1 && in_array($token->text, ['2', '3', '4'], true)) {
+        if (
+            $token->is(TokenType::Number)
+            && $this->stream->peek()->isWord('x')
+            && $this->stream->peek()->from === $token->to + 1
+            && in_array($token->text, ['2', '3', '4'], true)
+        ) {
             $isHet = in_array(Keyword::of($this->stream->peek(2)), [Keyword::Het, Keyword::Hets], true);
             if ($isHet || $token->text === '2') {
                 $this->stream->advance(2);
@@ -326,13 +366,20 @@ final readonly class Amounts
         if ($isFraction && $this->stream->peek(2)->is(TokenType::Percent)) {
             $this->askForOne($number, 2);
         }
-        if ($this->stream->current()->is(TokenType::Percent) && $this->stream->peek()->is(TokenType::Slash) && $this->stream->peek(2)->is(TokenType::Number)) {
+        if (
+            $this->stream->current()->is(TokenType::Percent)
+            && $this->stream->peek()->is(TokenType::Slash)
+            && $this->stream->peek(2)->is(TokenType::Number)
+        ) {
             $this->askForOne($number, 3);
         }
         if ($isFraction) {
             $this->stream->advance(2);
         } elseif (! $this->stream->takeType(TokenType::Percent)) {
-            throw NotationError::misplaced($number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"]);
+            throw NotationError::misplaced(
+                $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.",
+                ["{$number->text}%"],
+            );
         }
         $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
         try {
@@ -351,6 +398,9 @@ final readonly class Amounts
         $this->stream->advance();
         $this->stream->takeType(TokenType::Percent);
         $piece = $this->stream->slice($first->from, $this->stream->previous()->to);
-        throw NotationError::question($piece, $first->from, 'Give one figure: 66% from two hets, 50% from one.', ["{$first->text}%", rtrim($second->text, '%').'%']);
+        throw NotationError::question(
+            $piece, $first->from, 'Give one figure: 66% from two hets, 50% from one.',
+            ["{$first->text}%", rtrim($second->text, '%').'%'],
+        );
     }
 }

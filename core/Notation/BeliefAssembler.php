@@ -83,7 +83,9 @@ final class BeliefAssembler
             $both = [...$before, ...$alleles];
             if (count($alleles) === 1 && $before === $alleles) {
                 $allele = $this->catalogue->allele($alleles[0]);
-                $this->errors[] = NotationError::namedTwice($statement->piece, $statement->from, $this->catalogue->twoCopies($allele)->text);
+                $this->errors[] = NotationError::namedTwice(
+                    $statement->piece, $statement->from, $this->catalogue->twoCopies($allele)->text,
+                );
             } elseif (count($both) > 2) {
                 $this->errors[] = $this->tooMany($statement, $locus, $both);
             } else {
@@ -138,9 +140,16 @@ final class BeliefAssembler
             }
             $locus = $this->catalogue->allele($statement->alleles()[0] ?? '')->locus;
             $before = $byLocus[$locus] ?? null;
-            $joined = $before === null ? $statement : new Statement([...$before->alternatives, ...$statement->alternatives], $statement->piece, $statement->from, $statement->to, $statement->maker ?? $before->maker);
+            $joined = $before === null
+                ? $statement
+                : new Statement(
+                    [...$before->alternatives, ...$statement->alternatives], $statement->piece, $statement->from, $statement->to,
+                    $statement->maker ?? $before->maker,
+                );
             if ($joined->remainder()->isNegative()) {
-                $this->errors[] = NotationError::percentagesOver100($statement->piece, $statement->from, $this->catalogue->locus($locus)->name);
+                $this->errors[] = NotationError::percentagesOver100(
+                    $statement->piece, $statement->from, $this->catalogue->locus($locus)->name,
+                );
             } else {
                 $byLocus[$locus] = $joined;
             }
@@ -162,7 +171,10 @@ final class BeliefAssembler
                 continue;
             }
             if ($this->sex === Sex::Female) {
-                $this->errors[] = NotationError::misplaced($statement->piece, $statement->from, 'only a male can be a male maker or a female maker; a female gives the gene to sons and daughters alike.');
+                $this->errors[] = NotationError::misplaced(
+                    $statement->piece, $statement->from,
+                    'only a male can be a male maker or a female maker; a female gives the gene to sons and daughters alike.',
+                );
             }
             $makers[$statement->alternatives[0][1][0] ?? ''] = $statement->maker;
         }
@@ -180,14 +192,19 @@ final class BeliefAssembler
     private function components(array $certain, array $mixtures): array
     {
         $components = new Components(array_map(fn (string $locus): string => $this->catalogue->groupOf($locus)->key, array_keys($certain)));
-        $groupsOf = fn (Statement $mixture): array => array_map(fn (array $alternative): string => $this->catalogue->groupOf($this->catalogue->allele($alternative[1][0] ?? '')->locus)->key, $mixture->alternatives);
+        $groupsOf = fn (Statement $mixture): array => array_map(
+            fn (array $alternative): string => $this->catalogue->groupOf($this->catalogue->allele($alternative[1][0] ?? '')->locus)->key,
+            $mixture->alternatives,
+        );
         foreach ($mixtures as $mixture) {
             $components->tie($groupsOf($mixture));
         }
 
         return array_map(fn (array $keys): array => [
             array_map(fn (string $key): LinkageGroup => $this->catalogue->groups[$key], $keys),
-            array_values(array_filter($mixtures, static fn (Statement $mixture): bool => array_intersect($groupsOf($mixture), $keys) !== [])),
+            array_values(
+                array_filter($mixtures, static fn (Statement $mixture): bool => array_intersect($groupsOf($mixture), $keys) !== []),
+            ),
         ], $components->all());
     }
 
@@ -224,7 +241,9 @@ final class BeliefAssembler
             }
             $cases = $next;
             if (count($cases) > self::MOST_CASES) {
-                $this->errors[] = NotationError::misplaced($mixture->piece, $mixture->from, 'the text holds more alternatives than can be weighed together.');
+                $this->errors[] = NotationError::misplaced(
+                    $mixture->piece, $mixture->from, 'the text holds more alternatives than can be weighed together.',
+                );
 
                 return null;
             }
@@ -234,7 +253,9 @@ final class BeliefAssembler
             array_push($states, ...$this->states($groups, $alleles, $weight, $makers));
         }
 
-        return new JointBelief(array_map(static fn (LinkageGroup $group): string => $group->key, $groups), Distribution::ofWeighted($states));
+        return new JointBelief(
+            array_map(static fn (LinkageGroup $group): string => $group->key, $groups), Distribution::ofWeighted($states),
+        );
     }
 
     /**
@@ -254,7 +275,12 @@ final class BeliefAssembler
                 $own = $alleles[$locus] ?? [];
                 $pairs[$locus] = $locus === Sex::LOCUS ? $this->sex->alleles() : [$own[0] ?? Allele::WILD, $own[1] ?? Allele::WILD];
             }
-            $phasings = array_values(array_filter($group->phasings($pairs), static fn (Diplotype $diplotype): bool => self::fitsMakers($diplotype, $group, $makers)));
+            $phasings = array_values(
+                array_filter(
+                    $group->phasings($pairs),
+                    static fn (Diplotype $diplotype): bool => self::fitsMakers($diplotype, $group, $makers),
+                ),
+            );
             if (count($phasings) > 1 && $group->holdsSex() && $this->sex === Sex::Male) {
                 $this->notes[] = 'Which sex chromosome carries the gene is not stated: male maker and female maker are taken as equally likely.';
             }

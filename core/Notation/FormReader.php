@@ -40,7 +40,8 @@ final class FormReader
 
     public function isRecessive(Name $name): bool
     {
-        return $name->kind === NameKind::Allele && $this->catalogue->allele($name->alleles[0] ?? '')->inheritance === Inheritance::Recessive;
+        return $name->kind === NameKind::Allele
+            && $this->catalogue->allele($name->alleles[0] ?? '')->inheritance === Inheritance::Recessive;
     }
 
     /** Whether a shared word is a class of pairs and not a name of lines. */
@@ -78,14 +79,18 @@ final class FormReader
         if ($name->kind === NameKind::TwoCopies || $name->kind === NameKind::Compound) {
             if ($dose === Dose::Het || ($dose === Dose::Two && $name->kind === NameKind::Compound)) {
                 $why = $name->kind === NameKind::Compound ? 'is a compound of two alleles already' : 'is a form with two copies already';
-                throw NotationError::misplaced($name->text, $from->from, "{$name->text} {$why}; write it without “{$dose->word()}”.", [$name->text]);
+                throw NotationError::misplaced(
+                    $name->text, $from->from, "{$name->text} {$why}; write it without “{$dose->word()}”.", [$name->text],
+                );
             }
 
             return [$name->alleles];
         }
         $allele = $this->catalogue->allele($name->alleles[0] ?? '');
 
-        return $this->stream->current()->is(TokenType::Slash) ? $this->behindSlash($allele, $dose, $from) : [$this->copies($allele, $dose, $from)];
+        return $this->stream->current()->is(TokenType::Slash)
+            ? $this->behindSlash($allele, $dose, $from)
+            : [$this->copies($allele, $dose, $from)];
     }
 
     /** @return list<string> */
@@ -94,7 +99,10 @@ final class FormReader
         if ($allele->inheritance === Inheritance::Recessive) {
             return match ($dose) {
                 Dose::Het => [$allele->key],
-                Dose::Two => throw NotationError::misplaced($allele->name, $from->from, "{$allele->name} is recessive: with two copies it is written plain “{$allele->name}”.", [$allele->name]),
+                Dose::Two => throw NotationError::misplaced(
+                    $allele->name, $from->from,
+                    "{$allele->name} is recessive: with two copies it is written plain “{$allele->name}”.", [$allele->name],
+                ),
                 Dose::Plain, Dose::Visual => [$allele->key, $allele->key],
             };
         }
@@ -124,7 +132,9 @@ final class FormReader
         }
         $other = $this->allelesAfterSlash();
         if ($other === null || ($dose === Dose::Two && $other->locus === $first->locus)) {
-            return $other !== null ? throw NotationError::misplaced($this->takePiece($from), $from->from, 'a slash joins two single alleles, without super.') : [$this->copies($first, $dose, $from)];
+            return $other !== null
+                ? throw NotationError::misplaced($this->takePiece($from), $from->from, 'a slash joins two single alleles, without super.')
+                : [$this->copies($first, $dose, $from)];
         }
         if ($other->locus !== $first->locus) {
             return [$this->copies($first, $dose, $from)]; // the slash is taken as a comma (takeSeparator)
@@ -137,7 +147,10 @@ final class FormReader
             return [$this->copies($first, $dose, $from)];
         }
         if ($dose === Dose::Het) {
-            throw NotationError::question($piece, $from->from, 'Two alleles of one locus together are no het.', ["het {$first->name} or het {$other->name}", $this->catalogue->form($first->locus, $first->key, $other->key)->text]);
+            throw NotationError::question(
+                $piece, $from->from, 'Two alleles of one locus together are no het.',
+                ["het {$first->name} or het {$other->name}", $this->catalogue->form($first->locus, $first->key, $other->key)->text],
+            );
         }
 
         return $this->pair($first, $other, $piece, $from);
@@ -208,7 +221,11 @@ final class FormReader
             return;
         }
         $this->stream->advance();
-        if ($this->names->match($this->stream) === null && Keyword::of($this->stream->current()) === null && ! $this->stream->current()->is(TokenType::Number)) {
+        if (
+            $this->names->match($this->stream) === null
+            && Keyword::of($this->stream->current()) === null
+            && ! $this->stream->current()->is(TokenType::Number)
+        ) {
             throw $this->nameParser->unknown($this->stream->current());
         }
         $note = 'A slash between genes of different loci is read as a comma.';
@@ -254,7 +271,8 @@ final class FormReader
             $form = $this->formOf($alleles);
             $copies = count($alleles) === 2 ? ($alleles[0] === $alleles[1] ? 'two copies' : 'one copy of each, at one locus') : 'one copy';
             $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
-            $parts[] = ($weight->isOne() ? '' : Percentage::print($weight).' ')."{$form->text}{$known}: {$copies}".($form->shows === [] ? ', does not show' : '');
+            $parts[] = ($weight->isOne() ? '' : Percentage::print($weight).' ')."{$form->text}{$known}: {$copies}"
+                .($form->shows === [] ? ', does not show' : '');
         }
 
         return implode('; or ', $parts).($maker === null ? '' : ", {$maker->value} maker");

@@ -18,8 +18,12 @@ final readonly class GenotypeReader
     private NameIndex $names;
 
     /** @param array<string, string> $lines the line that a keeper's house rules name for a shared word, by that word */
-    public function __construct(private Catalogue $catalogue, ?NameIndex $names = null, private array $lines = [], private bool $isSlashEither = false)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        ?NameIndex $names = null,
+        private array $lines = [],
+        private bool $isSlashEither = false,
+    ) {
         $this->names = $names ?? new NameIndex($catalogue);
     }
 
@@ -35,7 +39,14 @@ final readonly class GenotypeReader
             return new Reading($text, null, [], [], [NotationError::tooLong($length, self::MOST_CHARACTERS)]);
         }
         if (trim($text) === '') {
-            return new Reading($text, null, [], [], [NotationError::nothingToRead('Type what '.($sex === null ? 'it' : "the {$sex->value}").' carries, or “Normal” for an animal without any gene.')]);
+            return new Reading(
+                $text, null, [], [],
+                [
+                    NotationError::nothingToRead(
+                        'Type what '.($sex === null ? 'it' : "the {$sex->value}").' carries, or “Normal” for an animal without any gene.',
+                    ),
+                ],
+            );
         }
         $parser = new StatementParser($this->catalogue, $this->names, $this->lines, $text, $this->isSlashEither);
         $parser->parse();
@@ -44,10 +55,16 @@ final readonly class GenotypeReader
         $belief = $assembler->assemble($parser->statements());
         $errors = [...$parser->errors(), ...$assembler->errors()];
         if ($sex !== null && $said->sex !== null && $said->sex !== $sex && $said->from !== null) {
-            $errors[] = NotationError::misplaced($said->from->text, $said->from->from, "the text says {$said->sex->value}, and this is the {$sex->value}.");
+            $errors[] = NotationError::misplaced(
+                $said->from->text, $said->from->from, "the text says {$said->sex->value}, and this is the {$sex->value}.",
+            );
         }
         usort($errors, static fn (NotationError $a, NotationError $b): int => $a->position <=> $b->position);
 
-        return new Reading($text, $errors === [] ? $belief : null, $parser->pieces(), array_values(array_unique([...$parser->notes(), ...$assembler->notes()])), $errors, $parser->absent(), $said->sex, $said->number);
+        return new Reading(
+            $text, $errors === [] ? $belief : null, $parser->pieces(),
+            array_values(array_unique([...$parser->notes(), ...$assembler->notes()])), $errors, $parser->absent(), $said->sex,
+            $said->number,
+        );
     }
 }

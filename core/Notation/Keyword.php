@@ -21,13 +21,17 @@ enum Keyword
     case Without;
 
     private const WORDS = [
-        'het' => self::Het, 'hete' => self::Het, 'hetero' => self::Het, 'heterozygous' => self::Het, 'heterozygote' => self::Het, 'heterozygot' => self::Het, 'heterozygoter' => self::Het,
-        'heterocigoto' => self::Het, 'heterozigote' => self::Het, 'heterozigot' => self::Het, 'eterozigote' => self::Het, 'hets' => self::Hets,
+        'het' => self::Het, 'hete' => self::Het, 'hetero' => self::Het, 'heterozygous' => self::Het, 'heterozygote' => self::Het,
+        'heterozygot' => self::Het, 'heterozygoter' => self::Het,
+        'heterocigoto' => self::Het, 'heterozigote' => self::Het, 'heterozigot' => self::Het, 'eterozigote' => self::Het,
+        'hets' => self::Hets,
         'super' => self::Two, 's' => self::Two, 'homozygous' => self::Two, 'homozygot' => self::Two, 'homo' => self::Two,
         'visual' => self::Visual, 'vis' => self::Visual, 'visible' => self::Visual,
-        'possible' => self::Possible, 'possibly' => self::Possible, 'poss' => self::Possible, 'pos' => self::Possible, 'maybe' => self::Possible, 'prob' => self::Possible, 'probable' => self::Possible, 'probably' => self::Possible,
+        'possible' => self::Possible, 'possibly' => self::Possible, 'poss' => self::Possible, 'pos' => self::Possible,
+        'maybe' => self::Possible, 'prob' => self::Possible, 'probable' => self::Possible, 'probably' => self::Possible,
         'ph' => self::PossibleHet,
-        'normal' => self::Normal, 'normals' => self::Normal, 'wildtype' => self::Normal, 'wild' => self::Normal, 'classic' => self::Normal, 'wt' => self::Normal,
+        'normal' => self::Normal, 'normals' => self::Normal, 'wildtype' => self::Normal, 'wild' => self::Normal,
+        'classic' => self::Normal, 'wt' => self::Normal,
         'dh' => self::DoubleHet, 'th' => self::TripleHet,
         'mm' => self::Maker, 'fm' => self::Maker,
         'no' => self::Without, 'without' => self::Without,
@@ -35,8 +39,10 @@ enum Keyword
 
     /** What misspelt words can have meant, by folded form. */
     public const SPOKEN = [
-        'het' => 'het', 'hets' => 'hets', 'super' => 'super', 'visual' => 'visual', 'possible' => 'possible', 'normal' => 'Normal', 'double' => 'double', 'triple' => 'triple',
-        'male' => 'male', 'female' => 'female', 'maker' => 'maker', 'without' => 'without', 'carries' => 'carries', 'only' => 'only', 'heterozygous' => 'heterozygous', 'homozygous' => 'homozygous',
+        'het' => 'het', 'hets' => 'hets', 'super' => 'super', 'visual' => 'visual', 'possible' => 'possible',
+        'normal' => 'Normal', 'double' => 'double', 'triple' => 'triple',
+        'male' => 'male', 'female' => 'female', 'maker' => 'maker', 'without' => 'without', 'carries' => 'carries',
+        'only' => 'only', 'heterozygous' => 'heterozygous', 'homozygous' => 'homozygous',
     ];
 
     /** @return array<string, int> words before "het" that say how many follow */

@@ -31,7 +31,10 @@ final readonly class Lexer
             [$piece, $offset] = $match[0];
             $characters += mb_strlen(substr($text, $bytes, $offset - $bytes));
             $bytes = $offset;
-            $tokens[] = new Token(self::type($match), (string) $piece, Spelling::fold((string) $piece), $characters + 1, $characters + mb_strlen((string) $piece));
+            $tokens[] = new Token(
+                self::type($match), (string) $piece, Spelling::fold((string) $piece), $characters + 1,
+                $characters + mb_strlen((string) $piece),
+            );
         }
         $end = mb_strlen($text) + 1;
         $tokens[] = new Token(TokenType::End, '', '', $end, $end);

@@ -47,7 +47,10 @@ final class NameIndex
         }
         foreach ($catalogue->sharedNames as $shared) {
             foreach ([$shared->name, ...$shared->aliases] as $name) {
-                $this->add($name, new Name(NameKind::Shared, $shared->name, [], '', $shared->choices, $shared->question, $shared->isAlwaysAsked));
+                $this->add(
+                    $name,
+                    new Name(NameKind::Shared, $shared->name, [], '', $shared->choices, $shared->question, $shared->isAlwaysAsked),
+                );
             }
         }
         foreach ($catalogue->nicknames as $nickname) {
@@ -123,7 +126,8 @@ final class NameIndex
     private static function singulars(string $word): array
     {
         $forms = [
-            $word, str_ends_with($word, 'ies') ? substr($word, 0, -3).'y' : null, str_ends_with($word, 'es') ? substr($word, 0, -2) : null, str_ends_with($word, 's') ? substr($word, 0, -1) : null,
+            $word, str_ends_with($word, 'ies') ? substr($word, 0, -3).'y' : null,
+            str_ends_with($word, 'es') ? substr($word, 0, -2) : null, str_ends_with($word, 's') ? substr($word, 0, -1) : null,
         ];
 
         return array_values(array_filter($forms, is_string(...)));
@@ -168,7 +172,8 @@ final class NameIndex
         }
         $this->names[$key] = $meaning;
         $joined = str_replace(' ', '', $key);
-        $isOther = array_key_exists($joined, $this->joined) && ($this->joined[$joined] === null || $this->joined[$joined]->text !== $meaning->text);
+        $isOther = array_key_exists($joined, $this->joined)
+            && ($this->joined[$joined] === null || $this->joined[$joined]->text !== $meaning->text);
         $this->joined[$joined] = $isOther ? null : $meaning;
         $words = explode(' ', $key);
         for ($i = 1; $i <= count($words); $i++) {

@@ -10,7 +10,9 @@ use Destino\Genome\Catalogue;
 final class NameParser
 {
     /** Words that end an unknown name, beside those of Keyword. */
-    private const STOPS = ['or', 'and', 'with', 'double', 'dbl', 'triple', 'trip', 'quad', 'not', 'carries', 'only', 'male', 'female', 'for'];
+    private const STOPS = [
+        'or', 'and', 'with', 'double', 'dbl', 'triple', 'trip', 'quad', 'not', 'carries', 'only', 'male', 'female', 'for',
+    ];
 
     /** @var list<string> */
     private array $notes = [];
@@ -74,12 +76,19 @@ final class NameParser
         $prefix = $dose === Dose::Het ? 'het ' : '';
         $hint = $isLine ? ' A word of your own for a line is given to it under Genes, and is known from then on.' : '';
 
-        return NotationError::question($piece, $from->from, $name->question.$hint, array_map(static fn (string $choice): string => $prefix.$choice, $name->choices));
+        return NotationError::question(
+            $piece, $from->from, $name->question.$hint,
+            array_map(static fn (string $choice): string => $prefix.$choice, $name->choices),
+        );
     }
 
     private function isUnknownWord(Token $token): bool
     {
-        return $token->is(TokenType::Word) && ! $token->isWord(...self::STOPS) && Keyword::of($token) === null && $this->names->match($this->stream) === null && preg_match('/^x\d$/', $token->word) !== 1;
+        return $token->is(TokenType::Word)
+            && ! $token->isWord(...self::STOPS)
+            && Keyword::of($token) === null
+            && $this->names->match($this->stream) === null
+            && preg_match('/^x\d$/', $token->word) !== 1;
     }
 
     /** The error for a place where a name is due; the stream moves behind what cannot be read. */
@@ -104,7 +113,11 @@ final class NameParser
             $this->stream->advance();
         } while ($this->isUnknownWord($this->stream->current()));
         $shared = $this->names->match($this->stream);
-        if ($shared !== null && $shared[0]->kind === NameKind::Shared && $this->stream->current()->from === $this->stream->previous()->to + 2) {
+        if (
+            $shared !== null
+            && $shared[0]->kind === NameKind::Shared
+            && $this->stream->current()->from === $this->stream->previous()->to + 2
+        ) {
             $this->stream->advance($shared[1]);
             $piece = $this->stream->slice($from->from, $this->stream->previous()->to);
             $near = $this->names->suggestions($piece);

@@ -36,7 +36,11 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     {
         $shown = self::shown($piece);
 
-        return new self("“{$shown}” at {$position} has no meaning here. Write gene names, with het, super or a percentage before them.", $shown, $position);
+        return new self(
+            "“{$shown}” at {$position} has no meaning here. Write gene names, with het, super or a percentage before them.",
+            $shown,
+            $position,
+        );
     }
 
     /** @param list<string> $choices */
@@ -70,22 +74,40 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
 
     public static function namedTwice(string $piece, int $position, string $twoCopies): self
     {
-        return new self("“{$piece}” is named twice (again at {$position}). For two copies write {$twoCopies}.", $piece, $position, [$twoCopies]);
+        return new self(
+            "“{$piece}” is named twice (again at {$position}). For two copies write {$twoCopies}.",
+            $piece,
+            $position,
+            [$twoCopies],
+        );
     }
 
     public static function howLikely(string $piece, int $position, string $form): self
     {
-        return new self("How likely is “{$piece}” at {$position}? Give the chance: 66% (from two hets), 50% (from one het).", self::shown($piece), $position, ["66% {$form}", "50% {$form}"]);
+        return new self(
+            "How likely is “{$piece}” at {$position}? Give the chance: 66% (from two hets), 50% (from one het).",
+            self::shown($piece),
+            $position,
+            ["66% {$form}", "50% {$form}"],
+        );
     }
 
     public static function impossiblePercentage(string $piece, int $position): self
     {
-        return new self("“{$piece}” at {$position} is not a possible chance: it must be more than 0% and at most 100%.", self::shown($piece), $position);
+        return new self(
+            "“{$piece}” at {$position} is not a possible chance: it must be more than 0% and at most 100%.",
+            self::shown($piece),
+            $position,
+        );
     }
 
     public static function percentagesOver100(string $piece, int $position, string $locus): self
     {
-        return new self("The chances at one locus ({$locus}) come to more than 100% with “{$piece}” at {$position}: an animal has one or the other.", self::shown($piece), $position);
+        return new self(
+            "The chances at one locus ({$locus}) come to more than 100% with “{$piece}” at {$position}: an animal has one or the other.",
+            self::shown($piece),
+            $position,
+        );
     }
 
     /** @param list<string> $suggestions */

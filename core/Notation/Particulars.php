@@ -33,13 +33,20 @@ final class Particulars
         if ($names->match($this->stream) !== null) {
             return false;
         }
-        if ($token->text === '#' && ($this->stream->peek()->is(TokenType::Number) || $this->stream->peek()->is(TokenType::Word)) && $this->stream->peek()->from === $token->to + 1) {
+        if (
+            $token->text === '#'
+            && ($this->stream->peek()->is(TokenType::Number) || $this->stream->peek()->is(TokenType::Word))
+            && $this->stream->peek()->from === $token->to + 1
+        ) {
             $this->stream->advance();
             $first = $this->stream->current()->from;
             do { // all that is written in one piece: "#B-7"
                 $this->stream->advance();
                 $between = $this->stream->slice($this->stream->previous()->to + 1, $this->stream->current()->from - 1);
-            } while (in_array($between, ['', '-'], true) && ($this->stream->current()->is(TokenType::Word) || $this->stream->current()->is(TokenType::Number)));
+            } while (
+                in_array($between, ['', '-'], true)
+                && ($this->stream->current()->is(TokenType::Word) || $this->stream->current()->is(TokenType::Number))
+            );
             $this->number = $this->stream->slice($first, $this->stream->previous()->to);
             $this->notes[] = "“#{$this->number}” is its number, not a gene.";
 
@@ -64,7 +71,11 @@ final class Particulars
     private function sexAt(Token $token): Sex|null|false
     {
         $counted = ['1.0' => Sex::Male, '0.1' => Sex::Female, '0.0' => null];
-        if ($token->is(TokenType::Number) && array_key_exists(str_replace(',', '.', $token->text), $counted) && ! $this->stream->peek()->is(TokenType::Percent)) {
+        if (
+            $token->is(TokenType::Number)
+            && array_key_exists(str_replace(',', '.', $token->text), $counted)
+            && ! $this->stream->peek()->is(TokenType::Percent)
+        ) {
             $this->stream->advance();
             if ($this->stream->current()->text === '.' && in_array($this->stream->peek()->text, ['0', '1'], true)) {
                 $this->stream->advance(2);
@@ -72,7 +83,10 @@ final class Particulars
 
             return $counted[str_replace(',', '.', $token->text)];
         }
-        $sex = ['male' => Sex::Male, 'female' => Sex::Female, '♂' => Sex::Male, '♀' => Sex::Female][$token->is(TokenType::Word) ? $token->word : $token->text] ?? false;
+        $sex = [
+            'male' => Sex::Male, 'female' => Sex::Female, '♂' => Sex::Male, '♀' => Sex::Female,
+        ][$token->is(TokenType::Word) ? $token->word : $token->text]
+            ?? false;
         $this->stream->advance($sex === false ? 0 : 1);
 
         return $sex;

@@ -11,7 +11,9 @@ use Destino\Probability\Rational;
 /** Percentages as keepers write them: 66 % means two thirds, 33 % one third. */
 final readonly class Percentage
 {
-    private const THIRDS = ['66' => 2, '66.6' => 2, '66.66' => 2, '66.67' => 2, '66.7' => 2, '67' => 2, '33' => 1, '33.3' => 1, '33.33' => 1];
+    private const THIRDS = [
+        '66' => 2, '66.6' => 2, '66.66' => 2, '66.67' => 2, '66.7' => 2, '67' => 2, '33' => 1, '33.3' => 1, '33.33' => 1,
+    ];
 
     /** @throws InvalidNumber when the digits are not a number above 0 and up to 100 */
     public static function parse(string $digits): Rational

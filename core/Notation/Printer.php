@@ -115,7 +115,12 @@ final readonly class Printer
             }
         }
 
-        return [$this->word($forms[0][0], Rational::one(), implode(' or ', array_map(static fn (array $form): string => $form[0]->text, $forms)))];
+        return [
+            $this->word(
+                $forms[0][0], Rational::one(),
+                implode(' or ', array_map(static fn (array $form): string => $form[0]->text, $forms)),
+            ),
+        ];
     }
 
     /**
@@ -128,7 +133,10 @@ final readonly class Printer
         foreach ($forms as [$form, $chance]) {
             if (! $form->isWild()) {
                 $percent = Percentage::print($chance);
-                $words[] = $this->word($form, $chance, $form->kind === FormKind::Het ? "{$percent} {$form->text}" : "possible {$form->text} ({$percent})");
+                $words[] = $this->word(
+                    $form, $chance,
+                    $form->kind === FormKind::Het ? "{$percent} {$form->text}" : "possible {$form->text} ({$percent})",
+                );
             }
         }
 
@@ -138,7 +146,10 @@ final readonly class Printer
     /** @return array{kind: FormKind, certainty: Rational, rank: int, text: string} */
     private function word(Form $form, Rational $certainty, string $text): array
     {
-        return ['kind' => $form->kind, 'certainty' => $certainty, 'rank' => $this->catalogue->locus($form->locus)->rank * 1000 + $form->order, 'text' => $text];
+        return [
+            'kind' => $form->kind, 'certainty' => $certainty,
+            'rank' => $this->catalogue->locus($form->locus)->rank * 1000 + $form->order, 'text' => $text,
+        ];
     }
 
     /** @param Words $words */
@@ -146,7 +157,9 @@ final readonly class Printer
     {
         usort($words, static function (array $a, array $b): int {
             $byKind = $a['kind']->value <=> $b['kind']->value;
-            $byCertainty = $a['kind'] === FormKind::Het ? $b['certainty']->compareTo($a['certainty']) : $b['certainty']->isOne() <=> $a['certainty']->isOne();
+            $byCertainty = $a['kind'] === FormKind::Het
+                ? $b['certainty']->compareTo($a['certainty'])
+                : $b['certainty']->isOne() <=> $a['certainty']->isOne();
 
             return $byKind !== 0 ? $byKind : ($byCertainty !== 0 ? $byCertainty : $a['rank'] <=> $b['rank']);
         });

@@ -196,7 +196,9 @@ final class StatementParser
     {
         $isBare = $announced->dose === Dose::Plain && $announced->chance === null && ! $announced->isPossible;
 
-        return $this->list !== null && $isBare && $this->forms->isRecessive($name) ? $announced->as(Dose::Het, $this->list->chance) : $announced;
+        return $this->list !== null && $isBare && $this->forms->isRecessive($name)
+            ? $announced->as(Dose::Het, $this->list->chance)
+            : $announced;
     }
 
     /**
@@ -251,7 +253,10 @@ final class StatementParser
     private function keep(string $piece, int $from, int $to, array $choices, ?Rational $chance, Behind $behind): void
     {
         if ($behind->twoCopies !== null && count($choices[0]) !== 1) {
-            throw NotationError::misplaced($this->stream->previous()->text, $this->stream->previous()->from, 'a chance of two copies can only stand behind one copy.');
+            throw NotationError::misplaced(
+                $this->stream->previous()->text, $this->stream->previous()->from,
+                'a chance of two copies can only stand behind one copy.',
+            );
         }
         $each = ($chance ?? Rational::one())->dividedBy(Rational::of(count($choices)));
         $alternatives = $behind->twoCopies !== null
@@ -269,7 +274,10 @@ final class StatementParser
         if ($this->stream->current()->isWord('not') && $this->stream->peek()->is(TokenType::Word)) {
             $this->stream->advance();
             [$name] = $this->nameParser->read();
-            throw NotationError::question($this->stream->slice($start->from, $this->stream->previous()->to), $start->from, 'Of what an animal carries write that it has not a single copy.', ["no {$name->text}"]);
+            throw NotationError::question(
+                $this->stream->slice($start->from, $this->stream->previous()->to), $start->from,
+                'Of what an animal carries write that it has not a single copy.', ["no {$name->text}"],
+            );
         }
         if (! $this->amounts->takeWithout()) {
             return false;
@@ -323,7 +331,10 @@ final class StatementParser
                 $this->errors[] = $question;
             } else {
                 $this->forms->note("{$name->text} is ".array_values($settled)[0].' here, as the text says.');
-                $this->pieces[] = new Piece($question->piece, $question->position, $question->position + mb_strlen($question->piece) - 1, array_values($settled)[0]);
+                $this->pieces[] = new Piece(
+                    $question->piece, $question->position, $question->position + mb_strlen($question->piece) - 1,
+                    array_values($settled)[0],
+                );
             }
         }
     }
@@ -332,12 +343,17 @@ final class StatementParser
     {
         $piece = $this->stream->slice($start->from, $this->stream->previous()->to);
         if ($announced->dose !== Dose::Plain || $announced->chance !== null) {
-            throw NotationError::misplaced($piece, $start->from, "{$name->text} is a nickname for {$name->means}; give chances and hets gene by gene.", [$name->means]);
+            throw NotationError::misplaced(
+                $piece, $start->from, "{$name->text} is a nickname for {$name->means}; give chances and hets gene by gene.",
+                [$name->means],
+            );
         }
         $inner = new self($this->catalogue, $this->names, $this->lines, $name->means, $this->isSlashEither);
         $inner->parse();
         foreach ($inner->errors as $error) {
-            $choices = array_map(static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions);
+            $choices = array_map(
+                static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions,
+            );
             throw NotationError::question($piece, $from->from, "{$name->text} is short for {$name->means}.", $choices);
         }
         foreach ($inner->statements as $statement) {
@@ -356,7 +372,10 @@ final class StatementParser
             $this->stream->take('type');
         }
         $this->normal = $start;
-        $this->pieces[] = new Piece($this->stream->slice($start->from, $this->stream->previous()->to), $start->from, $this->stream->previous()->to, 'no gene that shows');
+        $this->pieces[] = new Piece(
+            $this->stream->slice($start->from, $this->stream->previous()->to), $start->from, $this->stream->previous()->to,
+            'no gene that shows',
+        );
 
         return true;
     }
@@ -370,7 +389,9 @@ final class StatementParser
         foreach ($this->statements as $statement) {
             $form = $statement->isCertain() ? $this->forms->formOf($statement->alleles()) : null;
             if ($form !== null && $form->shows !== []) {
-                $this->errors[] = NotationError::misplaced($this->normal->text, $this->normal->from, "the text also names {$form->text}, which shows.");
+                $this->errors[] = NotationError::misplaced(
+                    $this->normal->text, $this->normal->from, "the text also names {$form->text}, which shows.",
+                );
             }
         }
     }

@@ -81,7 +81,12 @@ final readonly class Target implements Requirement
             return Rational::zero();
         }
         $chance = Rational::one();
-        foreach (array_diff($this->loci(), array_merge([], ...array_map(static fn (string $key): array => $catalogue->groups[$key]->loci, $belief->groups()))) as $locus) {
+        foreach (
+            array_diff(
+                $this->loci(),
+                array_merge([], ...array_map(static fn (string $key): array => $catalogue->groups[$key]->loci, $belief->groups())),
+            ) as $locus
+        ) {
             if (! $this->accepts($catalogue->form($locus, Allele::WILD, Allele::WILD))) {
                 return Rational::zero();
             }

@@ -31,7 +31,10 @@ final readonly class TargetCondition
     /** Whether it only says what is not to be seen, which a form that hides it makes true of anything. */
     public function isOnlyOfTheEye(): bool
     {
-        return array_filter($this->anyOf, static fn (Clause $clause): bool => ! in_array($clause->kind, [ClauseKind::NotShowing, ClauseKind::NotForm], true)) === [];
+        return array_filter(
+            $this->anyOf,
+            static fn (Clause $clause): bool => ! in_array($clause->kind, [ClauseKind::NotShowing, ClauseKind::NotForm], true),
+        ) === [];
     }
 
     /** @return list<string> alleles that it asks to show or to be carried */
@@ -39,6 +42,8 @@ final readonly class TargetCondition
     {
         $wanted = array_filter($this->anyOf, static fn (Clause $clause): bool => $clause->wantsACopy());
 
-        return array_values(array_unique(array_merge([], ...array_map(static fn (Clause $clause): array => $clause->alleles, array_values($wanted)))));
+        return array_values(
+            array_unique(array_merge([], ...array_map(static fn (Clause $clause): array => $clause->alleles, array_values($wanted)))),
+        );
     }
 }

@@ -52,7 +52,9 @@ final readonly class TargetReader
                 if ($this->takeOnly($stream)) {
                     $only = true;
                 } elseif (($asked = $this->takeSex($stream)) !== null) {
-                    $sex = $sex === null || $sex === $asked ? $asked : throw NotationError::misplaced($start->text, $start->from, 'one animal is not both male and female.');
+                    $sex = $sex === null || $sex === $asked
+                        ? $asked
+                        : throw NotationError::misplaced($start->text, $start->from, 'one animal is not both male and female.');
                 } else {
                     array_push($conditions, ...$this->condition($stream, $names, $start, $notes));
                 }
@@ -65,7 +67,9 @@ final readonly class TargetReader
             $errors[] = NotationError::nothingToRead('Type what you want to hatch, for example “Clown + Pastel”.');
         }
 
-        return $errors === [] ? [new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes]))), []] : [null, $errors];
+        return $errors === []
+            ? [new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes]))), []]
+            : [null, $errors];
     }
 
     /** "only", or "Normal", which shows nothing at all. */
@@ -100,10 +104,15 @@ final readonly class TargetReader
      */
     private function condition(TokenStream $stream, NameParser $names, Token $start, array &$notes): array
     {
-        $word = $this->names->match($stream) === null && $stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying') ? $stream->current()->word : '';
+        $word = $this->names->match($stream) === null && $stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying')
+            ? $stream->current()->word
+            : '';
         $stream->advance($word === '' ? 0 : 1);
         if ($stream->current()->is(TokenType::Number)) {
-            throw NotationError::misplaced($stream->current()->text, $stream->current()->from, 'a target has no percentages: an offspring carries a gene or does not. Write “het …” or “carries …”.');
+            throw NotationError::misplaced(
+                $stream->current()->text, $stream->current()->from,
+                'a target has no percentages: an offspring carries a gene or does not. Write “het …” or “carries …”.',
+            );
         }
         $clauses = [];
         do {
@@ -120,7 +129,9 @@ final readonly class TargetReader
         $piece = $stream->slice($start->from, $stream->previous()->to);
         foreach ($clauses as $clause) {
             if ($clause->locus !== $clauses[0]->locus) {
-                throw NotationError::misplaced($piece, $start->from, '“or” joins forms of one locus only. Ask for each gene by itself, or leave one out.');
+                throw NotationError::misplaced(
+                    $piece, $start->from, '“or” joins forms of one locus only. Ask for each gene by itself, or leave one out.',
+                );
             }
         }
 
@@ -128,14 +139,23 @@ final readonly class TargetReader
     }
 
     /** @param list<string> $notes */
-    private function clause(TokenStream $stream, NameParser $names, Name $name, string $word, Dose $dose, Token $from, array &$notes): Clause
-    {
+    private function clause(
+        TokenStream $stream,
+        NameParser $names,
+        Name $name,
+        string $word,
+        Dose $dose,
+        Token $from,
+        array &$notes,
+    ): Clause {
         $alleles = $name->alleles;
         if ($name->kind === NameKind::Allele && $stream->takeType(TokenType::Slash)) {
             $at = $stream->current();
             [$second] = $names->read();
             if ($second->kind !== NameKind::Allele || $this->locusOf($second) !== $this->locusOf($name)) {
-                throw NotationError::misplaced($stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.');
+                throw NotationError::misplaced(
+                    $stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.',
+                );
             }
             $alleles = [...$alleles, ...$second->alleles];
         }
@@ -151,7 +171,10 @@ final readonly class TargetReader
         $kind = match ($word) {
             'not', 'without' => $isPair || $dose === Dose::Het ? ClauseKind::NotForm : ClauseKind::NotShowing,
             'no', 'carries', 'carrying' => $isPair || $dose === Dose::Het
-                ? throw NotationError::misplaced($text, $from->from, "“{$word}” speaks of one gene: write “{$word} {$allele->name}”.", ["{$word} {$allele->name}"])
+                ? throw NotationError::misplaced(
+                    $text, $from->from, "“{$word}” speaks of one gene: write “{$word} {$allele->name}”.",
+                    ["{$word} {$allele->name}"],
+                )
                 : ($word === 'no' ? ClauseKind::NoCopy : ClauseKind::Carries),
             default => $this->positive($allele, $alleles, $dose, $notes),
         };
@@ -184,12 +207,16 @@ final readonly class TargetReader
     private function nickname(Name $name, string $word, Dose $dose, Token $from, bool $isFirst): array
     {
         if ($word !== '' || $dose !== Dose::Plain || ! $isFirst) {
-            throw NotationError::misplaced($name->text, $from->from, "{$name->text} is a nickname for {$name->means}; ask gene by gene.", [$name->means]);
+            throw NotationError::misplaced(
+                $name->text, $from->from, "{$name->text} is a nickname for {$name->means}; ask gene by gene.", [$name->means],
+            );
         }
         try {
             return $this->read($name->means)->conditions;
         } catch (NotationError $error) {
-            $choices = array_map(static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions);
+            $choices = array_map(
+                static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions,
+            );
             throw NotationError::question($name->text, $from->from, "{$name->text} is short for {$name->means}.", $choices);
         }
     }

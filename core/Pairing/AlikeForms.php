@@ -59,7 +59,8 @@ final readonly class AlikeForms
     /**
      * "Yellow Belly or Gravel": the words for classes that hold several forms in this item.
      *
-     * @return array{list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>>, array<string, true>} words, and the pairs they cover
+     * @return array{list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>>, array<string, true>}
+     *     words, and the pairs they cover
      */
     public function words(SpaceItem $item): array
     {

@@ -74,9 +74,18 @@ final readonly class Block
         $merged = [];
         foreach ($this->cases as [$weight, $byGroup]) {
             foreach ($this->product($byGroup) as [$states, $p]) {
-                $key = implode('|', array_map(static fn (Expression $state): string => $phased ? $state->diplotype->key : $state->diplotype->unphasedKey, $states));
+                $key = implode(
+                    '|',
+                    array_map(
+                        static fn (Expression $state): string => $phased ? $state->diplotype->key : $state->diplotype->unphasedKey,
+                        $states,
+                    ),
+                );
                 $before = $merged[$key] ?? null;
-                $merged[$key] = [$states, $before === null ? $weight->times($p) : $before[1]->plus($weight->times($p)), [...$before[2] ?? [], $states]];
+                $merged[$key] = [
+                    $states, $before === null ? $weight->times($p) : $before[1]->plus($weight->times($p)),
+                    [...$before[2] ?? [], $states],
+                ];
             }
         }
         if ($hatched) {
@@ -192,7 +201,10 @@ final readonly class Block
                 continue;
             }
             if (! $group->holdsSex()) {
-                $phase[$group->key] = implode('/', array_map(static fn (array $haplotype): string => implode('·', $haplotype), $state->diplotype->haplotypes));
+                $phase[$group->key] = implode(
+                    '/',
+                    array_map(static fn (array $haplotype): string => implode('·', $haplotype), $state->diplotype->haplotypes),
+                );
 
                 continue;
             }

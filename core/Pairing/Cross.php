@@ -82,7 +82,9 @@ final readonly class Cross
         }
         $cases = array_map(static fn (array $case): array => [$case[1], ...$case[0]], array_values($cases->entries()));
 
-        return ClutchChance::ofCases($hatched ? self::givenLife($cases) : array_map(static fn (array $case): array => [$case[0], $case[1]], $cases));
+        return ClutchChance::ofCases(
+            $hatched ? self::givenLife($cases) : array_map(static fn (array $case): array => [$case[0], $case[1]], $cases),
+        );
     }
 
     /** P(an egg does not die of its form). */
@@ -100,7 +102,10 @@ final readonly class Cross
             }
         }
 
-        $locusOf = array_map(fn (string $allele): string => $this->catalogue->allele($allele)->locus, array_combine(array_keys($pattern->copies), array_keys($pattern->copies)));
+        $locusOf = array_map(
+            fn (string $allele): string => $this->catalogue->allele($allele)->locus,
+            array_combine(array_keys($pattern->copies), array_keys($pattern->copies)),
+        );
 
         return $this->chance(static function (Expression $state) use ($pattern, $locusOf): bool {
             foreach ($pattern->copies as $allele => $fewest) {
@@ -169,14 +174,20 @@ final readonly class Cross
      */
     private static function components(array $keys, Belief $sire, Belief $dam, Catalogue $catalogue): array
     {
-        $rank = static fn (string $key): int => min(PHP_INT_MAX, ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci));
+        $rank = static fn (string $key): int => min(
+            PHP_INT_MAX,
+            ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci),
+        );
         usort($keys, static fn (string $a, string $b): int => $rank($a) <=> $rank($b));
         $components = new Components($keys);
         foreach ([...$sire->factors, ...$dam->factors] as $factor) {
             $components->tie($factor->groups);
         }
 
-        return array_map(static fn (array $tied): array => array_map(static fn (string $key): LinkageGroup => $catalogue->groups[$key], $tied), $components->all());
+        return array_map(
+            static fn (array $tied): array => array_map(static fn (string $key): LinkageGroup => $catalogue->groups[$key], $tied),
+            $components->all(),
+        );
     }
 
     /**
@@ -191,11 +202,20 @@ final readonly class Cross
             foreach ($dam->statesOver($groups) as [$maternal, $q]) {
                 $byGroup = [];
                 foreach ($groups as $group) {
-                    $byGroup[$group->key] = $offspring["{$group->key} {$paternal->at($group)->key} {$maternal->at($group)->key}"] ??= self::offspring($group, $paternal, $maternal, $meiosis, $expressions);
+                    $byGroup[$group->key] = $offspring[
+                        "{$group->key} {$paternal->at($group)->key} {$maternal->at($group)->key}"
+                    ] ??= self::offspring($group, $paternal, $maternal, $meiosis, $expressions);
                 }
                 $outcomes += array_product(array_map(static fn (Distribution $offspring): int => $offspring->count(), $byGroup));
                 if ($outcomes > self::MOST_OUTCOMES) {
-                    throw PairingError::tooManyCases(array_merge(...array_map(static fn (LinkageGroup $group): array => array_values(array_diff($group->loci, [Sex::LOCUS])), $groups)));
+                    throw PairingError::tooManyCases(
+                        array_merge(
+                            ...array_map(
+                                static fn (LinkageGroup $group): array => array_values(array_diff($group->loci, [Sex::LOCUS])),
+                                $groups,
+                            ),
+                        ),
+                    );
                 }
                 $cases[] = [$p->times($q), $byGroup];
             }
@@ -205,8 +225,13 @@ final readonly class Cross
     }
 
     /** @return Distribution<Expression> P(an egg's genotype at one group | its parents') */
-    private static function offspring(LinkageGroup $group, State $sire, State $dam, Meiosis $meiosis, Expressions $expressions): Distribution
-    {
+    private static function offspring(
+        LinkageGroup $group,
+        State $sire,
+        State $dam,
+        Meiosis $meiosis,
+        Expressions $expressions,
+    ): Distribution {
         $weighted = [];
         foreach ($meiosis->eggs([$group], $sire, $dam)->entries() as $key => [$egg, $chance]) {
             $weighted[] = [(string) $key, $expressions->of($group, $egg->at($group)), $chance];

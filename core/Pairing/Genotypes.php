@@ -19,7 +19,9 @@ final readonly class Genotypes
     public static function of(Cross $cross, bool $sexed = false, bool $phased = false, bool $hatched = false): OutcomeSpace
     {
         $region = array_map(
-            static fn (array $outcomes): array => array_map(static fn (BlockOutcome $outcome): SpaceItem => new SpaceItem([$outcome], $outcome->probability), $outcomes),
+            static fn (array $outcomes): array => array_map(
+                static fn (BlockOutcome $outcome): SpaceItem => new SpaceItem([$outcome], $outcome->probability), $outcomes,
+            ),
             self::blockOutcomes($cross, $sexed, $phased, $hatched),
         );
 

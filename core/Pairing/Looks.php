@@ -73,7 +73,13 @@ final readonly class Looks
             $regions = $longer;
         }
 
-        return array_map(fn (array $region): array => array_map(fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->look($member, $region[1])), $region[0]), $regions);
+        return array_map(
+            fn (array $region): array => array_map(
+                fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->look($member, $region[1])),
+                $region[0],
+            ),
+            $regions,
+        );
     }
 
     /**
@@ -125,7 +131,10 @@ final readonly class Looks
 
     private static function lethalForms(BlockOutcome $outcome): string
     {
-        return implode('|', array_map(AlikeForms::key(...), array_filter($outcome->forms, static fn (Form $form): bool => $form->isLethal())));
+        return implode(
+            '|',
+            array_map(AlikeForms::key(...), array_filter($outcome->forms, static fn (Form $form): bool => $form->isLethal())),
+        );
     }
 
     /**
@@ -193,7 +202,10 @@ final readonly class Looks
     private function isConcealed(Form $form, array $hiding): bool
     {
         foreach ($hiding as $mask) {
-            $visible = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)));
+            $visible = array_filter(
+                $form->shows,
+                fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
+            );
             if ($visible === [] && $mask->locus !== $form->locus) {
                 return true;
             }
@@ -242,7 +254,10 @@ final readonly class Looks
             $product = [];
             foreach ($joined as $a) {
                 foreach ($outcomes as $b) {
-                    $product[] = new BlockOutcome($a->forms + $b->forms, $a->sex ?? $b->sex, $a->probability->times($b->probability), $a->isLethal || $b->isLethal, $a->makers + $b->makers, $a->phase + $b->phase, count($product));
+                    $product[] = new BlockOutcome(
+                        $a->forms + $b->forms, $a->sex ?? $b->sex, $a->probability->times($b->probability),
+                        $a->isLethal || $b->isLethal, $a->makers + $b->makers, $a->phase + $b->phase, count($product),
+                    );
                 }
             }
             $joined = $product;

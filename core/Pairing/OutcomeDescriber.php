@@ -17,7 +17,10 @@ use WeakMap;
 /** Puts the parts of an outcome from all blocks together and gives it its label. */
 final readonly class OutcomeDescriber
 {
-    /** @var WeakMap<SpaceItem, list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>>> words of the items met so far */
+    /**
+     * @var WeakMap<SpaceItem, list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>>> words of the
+     *     items met so far
+     */
     private WeakMap $words;
 
     public function __construct(private Printer $printer, private ?AlikeForms $alike = null)
@@ -55,13 +58,25 @@ final readonly class OutcomeDescriber
     {
         $isOneGenotype = array_filter($items, static fn (SpaceItem $item): bool => count($item->members) > 1) === [];
         if ($isLethal && ! $isOneGenotype) { // nothing else is ever seen of it
-            return $this->printer->forms(array_merge(...array_map(static fn (SpaceItem $item): array => array_values(array_filter($item->members[0]->forms, static fn (Form $form): bool => $form->isLethal())), $items)));
+            return $this->printer->forms(
+                array_merge(
+                    ...array_map(
+                        static fn (SpaceItem $item): array => array_values(
+                            array_filter($item->members[0]->forms, static fn (Form $form): bool => $form->isLethal()),
+                        ),
+                        $items,
+                    ),
+                ),
+            );
         }
 
         return Printer::text(array_merge(...array_map($this->wordsOf(...), $items)));
     }
 
-    /** @return list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>> by locus; an item stands in many outcomes and is put in words once */
+    /**
+     * @return list<list<array{kind: FormKind, certainty: Rational, rank: int, text: string}>> by locus; an item stands in
+     *     many outcomes and is put in words once
+     */
     private function wordsOf(SpaceItem $item): array
     {
         if (! isset($this->words[$item])) {

@@ -14,5 +14,11 @@ final readonly class OutcomeNode
      * @param list<int> $indices place among the items of the block, by block
      * @param int $moved the last block whose index was raised
      */
-    public function __construct(public Rational $probability, public array $ranks, public array $indices, public int $moved, public int $region) {}
+    public function __construct(
+        public Rational $probability,
+        public array $ranks,
+        public array $indices,
+        public int $moved,
+        public int $region,
+    ) {}
 }

@@ -39,7 +39,12 @@ final readonly class OutcomeSpace
     {
         $total = BigInteger::zero();
         foreach ($this->regions as $region) {
-            $total = $total->plus(array_reduce($region, static fn (BigInteger $product, array $items): BigInteger => $product->multipliedBy(count($items)), BigInteger::one()));
+            $total = $total->plus(
+                array_reduce(
+                    $region, static fn (BigInteger $product, array $items): BigInteger => $product->multipliedBy(count($items)),
+                    BigInteger::one(),
+                ),
+            );
         }
 
         return $total;

@@ -23,6 +23,9 @@ final class PairingError extends DomainException implements DestinoError
     /** @param list<string> $loci names of those that the texts tie together */
     public static function tooManyCases(array $loci): self
     {
-        return new self('What is not known of these parents ties '.implode(', ', $loci).' together in more ways than can be worked out. Name fewer alternatives with “or”, or settle some of them.');
+        return new self(
+            'What is not known of these parents ties '.implode(', ', $loci)
+                .' together in more ways than can be worked out. Name fewer alternatives with “or”, or settle some of them.',
+        );
     }
 }

@@ -48,13 +48,17 @@ final readonly class TargetOdds
         foreach ($outcome->items as $item) {
             $hits = Rational::zero();
             foreach ($item->members as $member) {
-                $hits = array_filter($member->forms, fn (Form $form): bool => ! $this->target->accepts($form)) === [] ? $hits->plus($member->probability) : $hits;
+                $hits = array_filter($member->forms, fn (Form $form): bool => ! $this->target->accepts($form)) === []
+                    ? $hits->plus($member->probability)
+                    : $hits;
             }
             $share = $share->times($hits->dividedBy($item->probability));
             $seen += $item->members[0]->forms;
         }
 
-        return array_diff($this->target->loci(), array_keys($seen)) === [] || $this->wildTypeWillDo(array_keys($seen)) ? $share : Rational::zero();
+        return array_diff($this->target->loci(), array_keys($seen)) === [] || $this->wildTypeWillDo(array_keys($seen))
+            ? $share
+            : Rational::zero();
     }
 
     /** @return string|null why no egg can meet the target; null where one can */
@@ -116,7 +120,12 @@ final readonly class TargetOdds
             return "every egg that lives goes against “{$condition->piece}”.";
         }
 
-        return "“{$condition->piece}” cannot come from these parents: ".(count($names) > 1 ? 'the two alleles must come from different parents.' : 'no egg of that form lives, or it always comes with another copy.');
+        return "“{$condition->piece}” cannot come from these parents: "
+            .(
+                count($names) > 1
+                    ? 'the two alleles must come from different parents.'
+                    : 'no egg of that form lives, or it always comes with another copy.'
+            );
     }
 
     private function clash(): string

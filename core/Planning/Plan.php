@@ -17,5 +17,13 @@ final readonly class Plan
      * @param string|null $already which animal meets the target already
      * @param bool $isCut whether the search stopped before it was through
      */
-    public function __construct(public Project $project, public array $routes, public ?string $unreachable, public ?string $already, public int $runs, public int $seed, public bool $isCut) {}
+    public function __construct(
+        public Project $project,
+        public array $routes,
+        public ?string $unreachable,
+        public ?string $already,
+        public int $runs,
+        public int $seed,
+        public bool $isCut,
+    ) {}
 }

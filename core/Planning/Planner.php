@@ -54,7 +54,10 @@ final class Planner
             $played[] = [$route, $this->play($route, $runs, $seed)];
         }
 
-        return new Plan($this->project, self::unbeaten($played), $routes === [] && $already === null ? $this->whyNone() : null, $already, $runs, $seed, $this->isCut);
+        return new Plan(
+            $this->project, self::unbeaten($played), $routes === [] && $already === null ? $this->whyNone() : null, $already,
+            $runs, $seed, $this->isCut,
+        );
     }
 
     public function play(Route $route, int $runs, int $seed): Outcome
@@ -88,7 +91,11 @@ final class Planner
             $bought = array_values($found)[0]->purchases ?? [];
             if (count($bought) > 1) { // what if the dearest is left out?
                 usort($bought, static fn (Founder $a, Founder $b): int => $b->price <=> $a->price);
-                $this->collect($found, array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $bought[0]->id)), "Without {$bought[0]->genes}", 1);
+                $this->collect(
+                    $found,
+                    array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $bought[0]->id)),
+                    "Without {$bought[0]->genes}", 1,
+                );
             }
         }
         usort($found, static fn (Route $a, Route $b): int => $a->expected <=> $b->expected);
@@ -103,7 +110,10 @@ final class Planner
      */
     public function routeThat(Closure $isOfKind): ?Route
     {
-        $search = new RouteSearch($this->space, 4, null, fn (Node $node): bool => $this->isWithinLimits($route = RouteBuilder::build($this->space, $node, '', '')) && $isOfKind($route));
+        $search = new RouteSearch(
+            $this->space, 4, null,
+            fn (Node $node): bool => $this->isWithinLimits($route = RouteBuilder::build($this->space, $node, '', '')) && $isOfKind($route),
+        );
         $node = $search->from($this->affordable())[0] ?? null;
 
         return $node === null ? null : RouteBuilder::build($this->space, $node, '', '');
@@ -131,7 +141,10 @@ final class Planner
                 continue; // the same young from the same parents: a near copy
             }
             $through[$key] = true;
-            $found[$route->shape()] ??= new Route($taken === 0 && ($name !== 'With what is for sale' || $route->purchases !== []) ? $name : $this->nameOf($route), $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding);
+            $found[$route->shape()] ??= new Route(
+                $taken === 0 && ($name !== 'With what is for sale' || $route->purchases !== []) ? $name : $this->nameOf($route),
+                $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding,
+            );
             if (++$taken >= $most) {
                 break;
             }
@@ -148,7 +161,13 @@ final class Planner
     /** @return list<Founder> owned ones, and offers that the budget allows singly */
     private function affordable(): array
     {
-        return array_values(array_filter($this->project->founders, fn (Founder $founder): bool => $founder->price === null || $this->project->budget === null || $founder->price <= $this->project->budget));
+        return array_values(
+            array_filter(
+                $this->project->founders,
+                fn (Founder $founder): bool =>
+                    $founder->price === null || $this->project->budget === null || $founder->price <= $this->project->budget,
+            ),
+        );
     }
 
     private function nameOf(Route $route): string
@@ -163,14 +182,22 @@ final class Planner
         $slowest = null;
         $wait = 0.0;
         foreach ($route->steps as $step) {
-            $chance = $this->space->perSeason($step->odds->toFloat() * ($step->sex === null ? 1.0 : $this->space->shareOf($step->sex)), max(1, count($step->dams)));
+            $chance = $this->space->perSeason(
+                $step->odds->toFloat() * ($step->sex === null ? 1.0 : $this->space->shareOf($step->sex)),
+                max(1, count($step->dams)),
+            );
             if ($chance > 0 && 1 / $chance > $wait) {
                 [$slowest, $wait] = [$step, 1 / $chance];
             }
         }
         $crosses = count($route->steps) === 1 ? 'One cross' : count($route->steps).' crosses';
-        $buys = $route->purchases === [] ? 'nothing to buy' : 'to buy: '.implode(', ', array_map(static fn (Founder $founder): string => $founder->genes, $route->purchases));
-        $slow = $slowest === null ? '' : '; most of the waiting is for '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes).", {$slowest->odds->toString()} an egg, about ".number_format($wait, 1).' seasons';
+        $buys = $route->purchases === []
+            ? 'nothing to buy'
+            : 'to buy: '.implode(', ', array_map(static fn (Founder $founder): string => $founder->genes, $route->purchases));
+        $slow = $slowest === null
+            ? ''
+            : '; most of the waiting is for '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes)
+                .", {$slowest->odds->toString()} an egg, about ".number_format($wait, 1).' seasons';
 
         return "{$crosses}, {$buys}{$slow}.";
     }
@@ -190,7 +217,8 @@ final class Planner
     {
         $missing = $this->space->missing();
         if ($missing !== []) {
-            return 'Nobody owned or offered carries what “'.implode('” and “', $missing).'” needs. Buy an animal that carries it, or leave it out of the target.';
+            return 'Nobody owned or offered carries what “'.implode('” and “', $missing)
+                .'” needs. Buy an animal that carries it, or leave it out of the target.';
         }
         foreach ([Sex::Male, Sex::Female] as $sex) {
             if (array_filter($this->project->founders, static fn (Founder $founder): bool => $founder->sex === $sex) === []) {
@@ -217,7 +245,9 @@ final class Planner
             $routes = $this->without([$limit])->routes(quick: $limit !== 'budget');
             if ($routes !== []) {
                 return match ($limit) {
-                    'budget' => 'Within the budget nothing leads there: the least that would is '.number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '').'. Raise the budget, or wait for another offer.',
+                    'budget' => 'Within the budget nothing leads there: the least that would is '
+                        .number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '')
+                        .'. Raise the budget, or wait for another offer.',
                     'inbreeding' => "Within the limit of relatedness nothing leads there: the first way that would has F = {$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
                     'pins' => 'With the pinned animals nothing leads there. Take a pin out: without them there is a way.',
                     'stances' => 'Your house rules refuse every cross that would lead there. Look for another way to the look, or change the rule if you have a reason.',
@@ -225,9 +255,14 @@ final class Planner
             }
         }
         if (count($set) > 1 && $this->without($set)->routes(quick: true) !== []) {
-            $words = ['budget' => 'the budget', 'inbreeding' => 'the limit of relatedness', 'pins' => 'the pinned animals', 'stances' => 'your house rules'];
+            $words = [
+                'budget' => 'the budget', 'inbreeding' => 'the limit of relatedness', 'pins' => 'the pinned animals',
+                'stances' => 'your house rules',
+            ];
 
-            return 'The limits exclude each other: '.implode(', ', array_map(static fn (string $limit): string => $words[$limit], $set)).'. With all of them nothing leads there, and relaxing one alone is not enough; start with the one that matters least.';
+            return 'The limits exclude each other: '
+                .implode(', ', array_map(static fn (string $limit): string => $words[$limit], $set))
+                .'. With all of them nothing leads there, and relaxing one alone is not enough; start with the one that matters least.';
         }
 
         return null;
@@ -236,7 +271,13 @@ final class Planner
     /** @param list<string> $limits */
     private function without(array $limits): self
     {
-        return new self($this->space->catalogue, $this->project->withoutLimits(in_array('budget', $limits, true), in_array('inbreeding', $limits, true), in_array('pins', $limits, true), in_array('stances', $limits, true)));
+        return new self(
+            $this->space->catalogue,
+            $this->project->withoutLimits(
+                in_array('budget', $limits, true), in_array('inbreeding', $limits, true), in_array('pins', $limits, true),
+                in_array('stances', $limits, true),
+            ),
+        );
     }
 
     /** The young of a route, whoever their parents are. */
@@ -256,7 +297,13 @@ final class Planner
      */
     private static function unbeaten(array $played): array
     {
-        $standing = array_map(static fn (array $pair): array => [-$pair[1]->by($pair[1]->horizon), -array_sum(array_map($pair[1]->by(...), range(0, $pair[1]->horizon))), $pair[1]->money() + $pair[0]->cost(), $pair[1]->kept, $pair[0]->inbreeding->toFloat()], $played);
+        $standing = array_map(
+            static fn (array $pair): array => [
+                -$pair[1]->by($pair[1]->horizon), -array_sum(array_map($pair[1]->by(...), range(0, $pair[1]->horizon))),
+                $pair[1]->money() + $pair[0]->cost(), $pair[1]->kept, $pair[0]->inbreeding->toFloat(),
+            ],
+            $played,
+        );
         $kept = [];
         foreach ($played as $i => $pair) {
             foreach ($standing as $j => $other) {

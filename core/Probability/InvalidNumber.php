@@ -26,7 +26,10 @@ final class InvalidNumber extends InvalidArgumentException implements DestinoErr
     {
         $shown = self::shown($text, 30);
 
-        return new self("“{$shown}” is not a number. Write a fraction (1/6), a percentage (16.7%) or a decimal (0.167).", ['text' => $shown]);
+        return new self(
+            "“{$shown}” is not a number. Write a fraction (1/6), a percentage (16.7%) or a decimal (0.167).",
+            ['text' => $shown],
+        );
     }
 
     public static function tooLong(): self

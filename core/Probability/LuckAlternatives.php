@@ -41,12 +41,16 @@ final readonly class LuckAlternatives
     public function after(int $eggs, int $hits): array
     {
         $weights = [
-            self::RIGHT => $this->notCarried->plus($this->hidden)->complement()->times((new Luck($this->chance, $eggs, $hits))->probabilityOf($hits)),
+            self::RIGHT => $this->notCarried->plus($this->hidden)
+                ->complement()
+                ->times((new Luck($this->chance, $eggs, $hits))->probabilityOf($hits)),
             self::NOT_CARRIED => $hits === 0 ? $this->notCarried : Rational::zero(),
             self::HIDDEN => $this->hidden->times((new Luck($this->chance->dividedBy(Rational::of(2)), $eggs, $hits))->probabilityOf($hits)),
         ];
         $sum = $weights[self::RIGHT]->plus($weights[self::NOT_CARRIED])->plus($weights[self::HIDDEN]);
 
-        return $sum->isZero() ? array_map(static fn (): Rational => Rational::zero(), $weights) : array_map(static fn (Rational $weight): Rational => $weight->dividedBy($sum), $weights);
+        return $sum->isZero()
+            ? array_map(static fn (): Rational => Rational::zero(), $weights)
+            : array_map(static fn (Rational $weight): Rational => $weight->dividedBy($sum), $weights);
     }
 }

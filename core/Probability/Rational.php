@@ -79,7 +79,9 @@ readonly class Rational
         if ($float > 1e-290 && $float < 1e290) {
             return log($float);
         }
-        $bits = static fn (BigInteger $number): array => [max(0, $number->getBitLength() - 60), $number->shiftedRight(max(0, $number->getBitLength() - 60))->toFloat()];
+        $bits = static fn (BigInteger $number): array => [
+            max(0, $number->getBitLength() - 60), $number->shiftedRight(max(0, $number->getBitLength() - 60))->toFloat(),
+        ];
         [$up, $above] = $bits($this->numerator()->abs());
         [$down, $under] = $bits($this->denominator());
 

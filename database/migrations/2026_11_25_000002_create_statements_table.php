@@ -24,7 +24,10 @@ return new class extends Migration {
             $table->unique(['animal_id', 'form_token']);
         });
         DB::table('animals')->orderBy('id')->each(function (object $animal): void {
-            DB::table('statements')->insert(['animal_id' => $animal->id, 'text' => $animal->genotype, 'source' => 'own', 'created_at' => $animal->created_at, 'updated_at' => $animal->updated_at]);
+            DB::table('statements')->insert([
+                'animal_id' => $animal->id, 'text' => $animal->genotype, 'source' => 'own', 'created_at' => $animal->created_at,
+                'updated_at' => $animal->updated_at,
+            ]);
         });
     }
 };

@@ -57,7 +57,8 @@ return new class extends Migration {
     {
         foreach (DB::table('clutches')->orderBy('id')->lazyById() as $clutch) {
             $event = fn (string $kind, array $values): array => $values + [
-                'user_id' => $clutch->user_id, 'clutch_id' => $clutch->id, 'kind' => $kind, 'on' => null, 'count' => null, 'infertile' => null,
+                'user_id' => $clutch->user_id, 'clutch_id' => $clutch->id, 'kind' => $kind, 'on' => null, 'count' => null,
+                'infertile' => null,
                 'created_at' => $clutch->created_at, 'updated_at' => $clutch->updated_at,
             ];
             $events = [];
@@ -65,7 +66,9 @@ return new class extends Migration {
                 $events[] = $event('introduced', ['on' => $clutch->paired_on]);
             }
             if ($clutch->laid_on !== null || $clutch->eggs_good !== null || $clutch->eggs_infertile !== null) {
-                $events[] = $event('laid', ['on' => $clutch->laid_on, 'count' => $clutch->eggs_good, 'infertile' => $clutch->eggs_infertile]);
+                $events[] = $event('laid', [
+                    'on' => $clutch->laid_on, 'count' => $clutch->eggs_good, 'infertile' => $clutch->eggs_infertile,
+                ]);
             }
             if ($clutch->hatched_on !== null || $clutch->hatched !== null) {
                 $events[] = $event('hatched', ['on' => $clutch->hatched_on, 'count' => $clutch->hatched]);
@@ -81,7 +84,8 @@ return new class extends Migration {
         $rows = DB::table('clutch_counts')->join('clutches', 'clutches.id', '=', 'clutch_counts.clutch_id')->orderBy('clutch_counts.id');
         foreach ($rows->get(['clutch_counts.*', 'clutches.user_id']) as $count) {
             $numbers[$count->id] = DB::table('clutch_events')->insertGetId([
-                'user_id' => $count->user_id, 'clutch_id' => $count->clutch_id, 'kind' => 'counted', 'saw' => $count->saw, 'count' => $count->count,
+                'user_id' => $count->user_id, 'clutch_id' => $count->clutch_id, 'kind' => 'counted', 'saw' => $count->saw,
+                'count' => $count->count,
                 'dead' => $count->dead, 'note' => $count->note, 'form_token' => $count->form_token,
                 'created_at' => $count->created_at, 'updated_at' => $count->updated_at, 'deleted_at' => $count->deleted_at,
             ]);
@@ -96,7 +100,10 @@ return new class extends Migration {
     /** @param array<int, int> $counts */
     private function carryDecisionsOver(array $counts): void
     {
-        Schema::table('decisions', fn (Blueprint $table) => $table->foreignId('count_id')->nullable()->constrained('clutch_events')->cascadeOnDelete());
+        Schema::table(
+            'decisions',
+            fn (Blueprint $table) => $table->foreignId('count_id')->nullable()->constrained('clutch_events')->cascadeOnDelete(),
+        );
         foreach (DB::table('decisions')->whereNotNull('clutch_count_id')->get(['id', 'clutch_count_id']) as $decision) {
             DB::table('decisions')->where('id', $decision->id)->update(['count_id' => $counts[$decision->clutch_count_id] ?? null]);
         }

@@ -16,9 +16,15 @@ class DemoSeeder extends Seeder
 {
     /** Name, sex, hatched, genotype, notes. */
     private const ANIMALS = [
-        ['Anchor', 'male', '2021-07-14', 'Genetic Stripe het Piebald', 'Bought as a yearling; eats anything. First male of the stripe project.'],
+        [
+            'Anchor', 'male', '2021-07-14', 'Genetic Stripe het Piebald',
+            'Bought as a yearling; eats anything. First male of the stripe project.',
+        ],
         ['Brightwater', 'female', '2020-08-02', 'Piebald', 'About 60% white. Slow starter every autumn.'],
-        ['Calico Jenny', 'female', '2021-06-21', 'Calico 66% het Genetic Stripe', 'Sold to me as 66% het Genetic Stripe, out of two hets. Not proven yet.'],
+        [
+            'Calico Jenny', 'female', '2021-06-21', 'Calico 66% het Genetic Stripe',
+            'Sold to me as 66% het Genetic Stripe, out of two hets. Not proven yet.',
+        ],
         ['Driftwood', 'male', '2022-07-30', 'Calico het Piebald', 'White reaches high on the left flank.'],
         ['Estuary', 'female', '2022-08-11', 'double het Genetic Stripe Piebald', 'Own hatchling, Anchor × Brightwater.'],
         ['Fathom', 'female', '2022-08-11', 'double het Genetic Stripe Piebald', 'Own hatchling, Anchor × Brightwater. The heavier sister.'],
@@ -30,7 +36,10 @@ class DemoSeeder extends Seeder
         ['Lantern', 'male', '2022-07-12', 'Mojave/Mystic het Ultramel', 'Lavender head, one parent Inlet, the other Jetty.'],
         ['Mooring', 'female', '2022-07-12', 'Mystic 66% het Ultramel', 'Sister of Lantern; whether she got Ultramel nobody knows.'],
         ['North Pier', 'male', '2021-05-30', 'Axanthic (line 1)', 'Meant for a grey project.'],
-        ['Oarlock', 'female', '2021-06-04', 'Axanthic (line 2)', 'Bought for North Pier before I knew that there are lines. Will never give greys with him.'],
+        [
+            'Oarlock', 'female', '2021-06-04', 'Axanthic (line 2)',
+            'Bought for North Pier before I knew that there are lines. Will never give greys with him.',
+        ],
         ['Pontoon', 'male', '2021-09-16', 'Banana', 'Nobody wrote down which parent gave it: male maker or female maker unknown.'],
         ['Quayside', 'female', '2020-07-23', 'Pastel Enchi', ''],
         ['Ripple', 'female', '2021-07-01', 'Spider', 'Slight head wobble, eats well. Not bred since I read up on it.'],
@@ -40,7 +49,10 @@ class DemoSeeder extends Seeder
         ['Vellum', 'female', '2019-08-08', 'Fire het Clown', 'Oldest girl, two clutches so far.'],
         ['Weir', 'female', '2023-07-19', 'Super Pastel', 'Fades a little every shed.'],
         ['Yawl', 'male', '2024-06-30', 'Pinstripe 50% het Piebald', 'Hold-back from Tidemark.'],
-        ['Zephyr', 'female', '2024-06-30', 'Pinstripe Piebald', 'Came out of Driftwood × Tidemark with a white belly and half a white back. Nobody expected that.'],
+        [
+            'Zephyr', 'female', '2024-06-30', 'Pinstripe Piebald',
+            'Came out of Driftwood × Tidemark with a white belly and half a white back. Nobody expected that.',
+        ],
         ['Buoy', 'male', '2026-08-03', 'Piebald', 'From the first clutch of the stripe project with a chance of the whole thing.'],
         ['Cleat', null, '2026-08-03', 'Calico', 'Too lively to be sexed yet.'],
         ['Dinghy', 'male', '2026-07-21', 'Mojave Ultramel', ''],
@@ -83,30 +95,70 @@ class DemoSeeder extends Seeder
 
     /** Dam, sires, paired, laid, good, infertile, hatched on, hatched, kept, counts by look, notes. */
     private const CLUTCHES = [
-        ['Brightwater', ['Anchor'], '2022-01-20', '2022-06-12', 6, 1, '2022-08-11', 6, ['Estuary', 'Fathom', 'Gunwale'], [['not Genetic Stripe, not Piebald', 3]], 'Sold the other three as double hets.'],
-        ['Jetty', ['Inlet'], '2021-12-28', '2022-05-14', 5, 0, '2022-07-12', 5, ['Lantern', 'Mooring'], [['Mojave, not Ultramel', 2], ['not Ultramel', 1]], null],
-        ['Calico Jenny', ['Anchor'], '2023-01-08', '2023-05-08', 4, 2, '2023-07-05', 3, ['Halyard'], [['not Genetic Stripe', 2]], 'First clutch of hers, small.'],
-        ['Tidemark', ['Driftwood'], '2024-01-11', '2024-05-03', 6, 0, '2024-06-30', 6, ['Yawl', 'Zephyr'], [['Pinstripe, not Piebald', 3], ['not Pinstripe, not Piebald', 1]], 'One of them should not exist.'],
-        ['Calico Jenny', ['Anchor'], '2025-01-03', '2025-05-20', 3, 3, '2025-07-17', 1, [], [['not Genetic Stripe', 1]], 'Two went bad in June.'],
-        ['Mooring', ['Lantern'], '2025-01-19', '2025-06-02', 5, 1, '2025-07-30', 4, [], [['not Ultramel', 4]], 'To see whether Mooring got Ultramel.'],
-        ['Halyard', ['Gunwale'], '2026-01-10', '2026-06-07', 6, 0, '2026-08-03', 5, ['Buoy', 'Cleat'], [['not Piebald, not Genetic Stripe', 3]], null],
-        ['Keel', ['Lantern'], '2025-12-29', '2026-05-24', 7, 0, '2026-07-21', 6, ['Dinghy', 'Ebb'], [['Mojave, not Ultramel', 2], ['Mystic, not Ultramel', 2]], null],
+        [
+            'Brightwater', ['Anchor'], '2022-01-20', '2022-06-12', 6, 1, '2022-08-11', 6, ['Estuary', 'Fathom', 'Gunwale'],
+            [['not Genetic Stripe, not Piebald', 3]], 'Sold the other three as double hets.',
+        ],
+        [
+            'Jetty', ['Inlet'], '2021-12-28', '2022-05-14', 5, 0, '2022-07-12', 5, ['Lantern', 'Mooring'],
+            [['Mojave, not Ultramel', 2], ['not Ultramel', 1]], null,
+        ],
+        [
+            'Calico Jenny', ['Anchor'], '2023-01-08', '2023-05-08', 4, 2, '2023-07-05', 3, ['Halyard'],
+            [['not Genetic Stripe', 2]], 'First clutch of hers, small.',
+        ],
+        [
+            'Tidemark', ['Driftwood'], '2024-01-11', '2024-05-03', 6, 0, '2024-06-30', 6, ['Yawl', 'Zephyr'],
+            [['Pinstripe, not Piebald', 3], ['not Pinstripe, not Piebald', 1]], 'One of them should not exist.',
+        ],
+        [
+            'Calico Jenny', ['Anchor'], '2025-01-03', '2025-05-20', 3, 3, '2025-07-17', 1, [], [['not Genetic Stripe', 1]],
+            'Two went bad in June.',
+        ],
+        [
+            'Mooring', ['Lantern'], '2025-01-19', '2025-06-02', 5, 1, '2025-07-30', 4, [], [['not Ultramel', 4]],
+            'To see whether Mooring got Ultramel.',
+        ],
+        [
+            'Halyard', ['Gunwale'], '2026-01-10', '2026-06-07', 6, 0, '2026-08-03', 5, ['Buoy', 'Cleat'],
+            [['not Piebald, not Genetic Stripe', 3]], null,
+        ],
+        [
+            'Keel', ['Lantern'], '2025-12-29', '2026-05-24', 7, 0, '2026-07-21', 6, ['Dinghy', 'Ebb'],
+            [['Mojave, not Ultramel', 2], ['Mystic, not Ultramel', 2]], null,
+        ],
     ];
 
     /** Status by name: status, day, reason, days from today to the review. */
     private const STATUSES = [
-        'Anchor' => ['breeder', '2022-11-01', null, null], 'Brightwater' => ['breeder', '2021-12-01', null, null], 'Calico Jenny' => ['breeder', '2022-12-01', null, null],
-        'Driftwood' => ['breeder', '2023-11-20', null, null], 'Gunwale' => ['breeder', '2025-11-15', null, null], 'Halyard' => ['breeder', '2025-12-01', null, null],
-        'Inlet' => ['breeder', '2021-11-01', null, null], 'Jetty' => ['breeder', '2021-11-01', null, null], 'Keel' => ['breeder', '2025-11-01', null, null], 'Lantern' => ['breeder', '2024-11-01', null, null],
-        'Vellum' => ['breeder', '2022-11-01', null, null], 'Yawl' => ['hold-back', '2024-09-01', 'Until it is clear what Zephyr means: he may carry more than half a chance.', 40],
-        'Zephyr' => ['hold-back', '2024-09-01', 'To find out where her white comes from.', 90], 'Sandbar' => ['for sale', '2026-09-12', null, null], 'Weir' => ['reserved', '2026-11-02', 'For the friend of the Undertow swap.', 30],
-        'Undertow' => ['quarantine', '2026-10-18', 'Back from a visit.', null], 'Oarlock' => ['sold', '2026-04-11', 'To somebody with a line 2 project.', null],
+        'Anchor' => ['breeder', '2022-11-01', null, null], 'Brightwater' => ['breeder', '2021-12-01', null, null],
+        'Calico Jenny' => ['breeder', '2022-12-01', null, null],
+        'Driftwood' => ['breeder', '2023-11-20', null, null], 'Gunwale' => ['breeder', '2025-11-15', null, null],
+        'Halyard' => ['breeder', '2025-12-01', null, null],
+        'Inlet' => ['breeder', '2021-11-01', null, null], 'Jetty' => ['breeder', '2021-11-01', null, null],
+        'Keel' => ['breeder', '2025-11-01', null, null], 'Lantern' => ['breeder', '2024-11-01', null, null],
+        'Vellum' => ['breeder', '2022-11-01', null, null],
+        'Yawl' => ['hold-back', '2024-09-01', 'Until it is clear what Zephyr means: he may carry more than half a chance.', 40],
+        'Zephyr' => ['hold-back', '2024-09-01', 'To find out where her white comes from.', 90],
+        'Sandbar' => ['for sale', '2026-09-12', null, null],
+        'Weir' => ['reserved', '2026-11-02', 'For the friend of the Undertow swap.', 30],
+        'Undertow' => ['quarantine', '2026-10-18', 'Back from a visit.', null],
+        'Oarlock' => ['sold', '2026-04-11', 'To somebody with a line 2 project.', null],
     ];
 
     /** Racks: name, rows, columns, animals from the top left. */
     private const RACKS = [
-        ['Harbour', 4, 3, ['Brightwater', 'Calico Jenny', 'Jetty', 'Keel', 'Vellum', 'Quayside', 'Estuary', 'Fathom', 'Halyard', 'Ripple', 'Tidemark', 'Mooring']],
-        ['Slipway', 3, 4, ['Anchor', 'Driftwood', 'Inlet', 'Lantern', 'Gunwale', 'North Pier', 'Pontoon', 'Sandbar', 'Yawl', 'Zephyr', 'Weir']],
+        [
+            'Harbour', 4, 3,
+            [
+                'Brightwater', 'Calico Jenny', 'Jetty', 'Keel', 'Vellum', 'Quayside', 'Estuary', 'Fathom', 'Halyard', 'Ripple',
+                'Tidemark', 'Mooring',
+            ],
+        ],
+        [
+            'Slipway', 3, 4,
+            ['Anchor', 'Driftwood', 'Inlet', 'Lantern', 'Gunwale', 'North Pier', 'Pontoon', 'Sandbar', 'Yawl', 'Zephyr', 'Weir'],
+        ],
         ['Nursery', 2, 5, ['Buoy', 'Cleat', 'Dinghy', 'Ebb']],
     ];
 
@@ -131,11 +183,17 @@ class DemoSeeder extends Seeder
             $made = [];
             foreach (self::ANIMALS as $i => [$name, $sex, $hatched, $genotype, $notes]) {
                 [$source, $who, $on] = self::STATED[$name] ?? ['own', null, null];
-                $made[$name] = $keeper->animals()->create(['name' => $name, 'number' => sprintf('%03d', $i + 1), 'sex' => $sex, 'sex_found' => $source === 'seller' ? 'told' : ($sex === null ? null : 'popped'), 'hatched_on' => $hatched, 'notes' => $notes === '' ? null : $notes, 'source' => $who, 'acquired_on' => $on]);
+                $made[$name] = $keeper->animals()->create([
+                    'name' => $name, 'number' => sprintf('%03d', $i + 1), 'sex' => $sex,
+                    'sex_found' => $source === 'seller' ? 'told' : ($sex === null ? null : 'popped'), 'hatched_on' => $hatched,
+                    'notes' => $notes === '' ? null : $notes, 'source' => $who, 'acquired_on' => $on,
+                ]);
                 $made[$name]->statements()->create(['text' => $genotype, 'source' => $source, 'who' => $who, 'on' => $on ?? $hatched]);
             }
             foreach (self::FURTHER as [$name, $text, $source, $who, $on, $certainty, $note]) {
-                $made[$name]->statements()->create(['text' => $text, 'source' => $source, 'who' => $who, 'on' => $on, 'certainty' => $certainty, 'note' => $note]);
+                $made[$name]->statements()->create([
+                    'text' => $text, 'source' => $source, 'who' => $who, 'on' => $on, 'certainty' => $certainty, 'note' => $note,
+                ]);
             }
             foreach (self::PARENTS as $name => [$sire, $dam]) {
                 $made[$name]->update(self::parent($made, 'sire', $sire) + self::parent($made, 'dam', $dam));
@@ -159,7 +217,10 @@ class DemoSeeder extends Seeder
         $made['Halyard']->care()->createMany([
             ['kind' => 'feed', 'on' => now()->subDays(9)->format('Y-m-d'), 'outcome' => 'taken', 'prey' => 'medium rat'],
             ['kind' => 'shed', 'on' => now()->subDays(20)->format('Y-m-d'), 'words' => 'in one piece'],
-            ['kind' => 'feed', 'on' => now()->subDays(23)->format('Y-m-d'), 'outcome' => 'refused', 'prey' => 'medium rat', 'words' => 'blue'],
+            [
+                'kind' => 'feed', 'on' => now()->subDays(23)->format('Y-m-d'), 'outcome' => 'refused', 'prey' => 'medium rat',
+                'words' => 'blue',
+            ],
         ]);
         $made['Ripple']->observations()->createMany([
             ['condition' => 'Wobble', 'grade' => 'moderate', 'on' => '2023-02-11', 'note' => 'when she strikes'],
@@ -172,7 +233,8 @@ class DemoSeeder extends Seeder
     {
         foreach (self::CLUTCHES as [$dam, $sires, $paired, $laid, $good, $infertile, $hatchedOn, $hatched, $kept, $counts, $notes]) {
             $clutch = $keeper->clutches()->create([
-                'dam_id' => $made[$dam]->id, 'paired_on' => $paired, 'laid_on' => $laid, 'eggs_good' => $good, 'eggs_infertile' => $infertile, 'hatched_on' => $hatchedOn, 'hatched' => $hatched, 'notes' => $notes,
+                'dam_id' => $made[$dam]->id, 'paired_on' => $paired, 'laid_on' => $laid, 'eggs_good' => $good,
+                'eggs_infertile' => $infertile, 'hatched_on' => $hatchedOn, 'hatched' => $hatched, 'notes' => $notes,
             ]);
             foreach ($sires as $sire) {
                 $clutch->sires()->create(['animal_id' => $made[$sire]->id]);
@@ -190,12 +252,17 @@ class DemoSeeder extends Seeder
     private function standing(User $keeper, array $made): void
     {
         foreach (self::STATUSES as $name => [$status, $on, $reason, $review]) {
-            $made[$name]->statusEvents()->create(['status' => $status, 'on' => $on, 'reason' => $reason, 'review_on' => $review === null ? null : now()->addDays($review)->format('Y-m-d')]);
+            $made[$name]->statusEvents()->create([
+                'status' => $status, 'on' => $on, 'reason' => $reason,
+                'review_on' => $review === null ? null : now()->addDays($review)->format('Y-m-d'),
+            ]);
         }
         foreach (self::RACKS as $i => [$name, $rows, $columns, $animals]) {
             $rack = $keeper->racks()->create(['name' => $name, 'rows' => $rows, 'columns' => $columns, 'position' => $i]);
             foreach ($animals as $at => $animal) {
-                $made[$animal]->update(['rack_id' => $rack->id, 'rack_row' => intdiv($at, $columns) + 1, 'rack_column' => $at % $columns + 1]);
+                $made[$animal]->update([
+                    'rack_id' => $rack->id, 'rack_row' => intdiv($at, $columns) + 1, 'rack_column' => $at % $columns + 1,
+                ]);
             }
         }
         $keeper->savedSearches()->create(['name' => 'Stripe carriers', 'query' => 'genes=carries+Genetic+Stripe']);
@@ -204,7 +271,10 @@ class DemoSeeder extends Seeder
     /** An odd look that nobody can name, over four seasons. */
     private function oddLook(User $keeper): void
     {
-        $trait = $keeper->oddTraits()->create(['name' => 'Ember rim', 'notes' => 'A thin rust-red rim around every flame. The seller had never seen it; both parents are said to be plain.']);
+        $trait = $keeper->oddTraits()->create([
+            'name' => 'Ember rim',
+            'notes' => 'A thin rust-red rim around every flame. The seller had never seen it; both parents are said to be plain.',
+        ]);
         $made = [];
         foreach ([
             ['Pilot', 'male', 'odd', null, null, 1, '2022-09-10'],
@@ -216,14 +286,25 @@ class DemoSeeder extends Seeder
             ['young of 2026', 'male', 'odd', 'Pilot', 'Gangway', 1, '2026-08-19'],
             ['young of 2026', 'male', 'normal', 'Pilot', 'Gangway', 2, '2026-08-19'],
         ] as [$name, $sex, $look, $sire, $dam, $count, $on]) {
-            $made[$name] = $trait->entries()->create(['name' => $name, 'sex' => $sex, 'look' => $look, 'sire_id' => $sire === null ? null : $made[$sire]->id, 'dam_id' => $dam === null ? null : $made[$dam]->id, 'count' => $count, 'on' => $on]);
+            $made[$name] = $trait->entries()->create([
+                'name' => $name, 'sex' => $sex, 'look' => $look, 'sire_id' => $sire === null ? null : $made[$sire]->id,
+                'dam_id' => $dam === null ? null : $made[$dam]->id, 'count' => $count, 'on' => $on,
+            ]);
         }
     }
 
     private function projects(User $keeper): void
     {
-        $keeper->projects()->create(['name' => 'Painted stripes', 'target' => 'Genetic Stripe + Piebald + Calico', 'horizon' => 8, 'weight' => 3, 'budget' => 1500, 'begun_on' => '2021-11-01', 'offers' => [['genes' => 'Genetic Stripe Piebald', 'sex' => 'female', 'age' => 30, 'price' => 1400]], 'notes' => 'The one that everything began with.']);
-        $keeper->projects()->create(['name' => 'Caramel lavender', 'target' => 'Ultramel + Mojave/Mystic', 'horizon' => 6, 'weight' => 2, 'begun_on' => '2021-11-01']);
+        $keeper->projects()->create([
+            'name' => 'Painted stripes', 'target' => 'Genetic Stripe + Piebald + Calico', 'horizon' => 8, 'weight' => 3,
+            'budget' => 1500, 'begun_on' => '2021-11-01',
+            'offers' => [['genes' => 'Genetic Stripe Piebald', 'sex' => 'female', 'age' => 30, 'price' => 1400]],
+            'notes' => 'The one that everything began with.',
+        ]);
+        $keeper->projects()->create([
+            'name' => 'Caramel lavender', 'target' => 'Ultramel + Mojave/Mystic', 'horizon' => 6, 'weight' => 2,
+            'begun_on' => '2021-11-01',
+        ]);
     }
 
     /**

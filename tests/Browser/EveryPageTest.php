@@ -65,10 +65,15 @@ class EveryPageTest extends BrowserTestCase
                     .then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', '))))",
             );
             self::assertSame([], $faults, "{$theme}, {$width} wide");
-            self::assertSame(0, $browser->script('return document.documentElement.scrollWidth - innerWidth'), "{$width} wide: no sideways scrolling");
+            self::assertSame(
+                0, $browser->script('return document.documentElement.scrollWidth - innerWidth'),
+                "{$width} wide: no sideways scrolling",
+            );
             $hosts = $browser->script('return [...new Set(performance.getEntriesByType("resource").map(e => new URL(e.name).origin))]');
             self::assertSame([$this->address()], $hosts);
-            $failed = $browser->script('return performance.getEntriesByType("resource").filter(e => e.responseStatus >= 400).map(e => e.name)');
+            $failed = $browser->script(
+                'return performance.getEntriesByType("resource").filter(e => e.responseStatus >= 400).map(e => e.name)',
+            );
             self::assertSame([], $failed);
         }
     }

@@ -117,7 +117,10 @@ class MainPathTest extends BrowserTestCase
         $browser->script('window.refuse()');
         $browser->until('return document.querySelector("#sire-reading").childElementCount === 0');
         // A late answer about an earlier text is not shown under a later one.
-        $browser->script('window.answers = []; window.fetch = address => new Promise(resolve => window.answers.push(() => resolve(new Response(JSON.stringify({ html: "<p>" + new URL(address).searchParams.get("text") + "</p>", errors: [] })))))');
+        $browser->script(
+            'window.answers = []; window.fetch = address => new Promise(resolve => window.answers.push(() => resolve(new '
+                .'Response(JSON.stringify({ html: "<p>" + new URL(address).searchParams.get("text") + "</p>", errors: [] })))))',
+        );
         $browser->find('#sire')->sendKeys('l');
         $browser->until('return window.answers.length === 1');
         $browser->find('#sire')->sendKeys('own');
@@ -152,10 +155,18 @@ class MainPathTest extends BrowserTestCase
     {
         $browser = $this->browser()->visit('/animals/create');
         $browser->type('#name', str_repeat('Longestnamewithoutanyspace', 3))->click('input[value="female"]');
-        $browser->type('#genotype', 'Pastel Enchi Mojave Fire Yellow Belly Spotnose Leopard Pinstripe het Clown het Piebald het Ultramel 50% het Albino');
+        $browser->type(
+            '#genotype',
+            'Pastel Enchi Mojave Fire Yellow Belly Spotnose Leopard Pinstripe het Clown het Piebald het Ultramel 50% het Albino',
+        );
         $browser->click('form button[type="submit"]');
         $browser->waitFor('h1', 'Longestname');
-        foreach ([$browser->driver->getCurrentURL(), str_replace('/animals/', '/prove/', $browser->driver->getCurrentURL()), '/prove', '/animals', '/pair'] as $page) {
+        foreach (
+            [
+                $browser->driver->getCurrentURL(), str_replace('/animals/', '/prove/', $browser->driver->getCurrentURL()),
+                '/prove', '/animals', '/pair',
+            ] as $page
+        ) {
             foreach ([1280, 390] as $width) {
                 $browser->size($width, 844)->visit(str_replace($this->address(), '', $page));
                 self::assertSame(0, $browser->script('return document.documentElement.scrollWidth - innerWidth'), "{$page} at {$width}");

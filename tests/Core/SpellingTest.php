@@ -14,7 +14,12 @@ final class SpellingTest extends TestCase
 {
     public function testOneSlipIsALetterTooManyMissingWrongOrTwoExchanged(): void
     {
-        foreach ([['clown', 'clown', 0], ['clwon', 'clown', 1], ['cloown', 'clown', 1], ['clon', 'clown', 1], ['clawn', 'clown', 1], ['lcwon', 'clown', 2], ['', 'abc', 3], ['abc', '', 3], ['ca', 'abc', 3]] as [$a, $b, $slips]) {
+        foreach (
+            [
+                ['clown', 'clown', 0], ['clwon', 'clown', 1], ['cloown', 'clown', 1], ['clon', 'clown', 1], ['clawn', 'clown', 1],
+                ['lcwon', 'clown', 2], ['', 'abc', 3], ['abc', '', 3], ['ca', 'abc', 3],
+            ] as [$a, $b, $slips]
+        ) {
             self::assertSame($slips, Spelling::distance($a, $b), "{$a} {$b}");
             self::assertSame($slips, Spelling::distance($b, $a), "{$b} {$a}");
         }
@@ -36,7 +41,10 @@ final class SpellingTest extends TestCase
         if ($a === '' || $b === '') {
             return strlen($a) + strlen($b);
         }
-        $least = min(self::plainly(substr($a, 1), $b) + 1, self::plainly($a, substr($b, 1)) + 1, self::plainly(substr($a, 1), substr($b, 1)) + ($a[0] === $b[0] ? 0 : 1));
+        $least = min(
+            self::plainly(substr($a, 1), $b) + 1, self::plainly($a, substr($b, 1)) + 1,
+            self::plainly(substr($a, 1), substr($b, 1)) + ($a[0] === $b[0] ? 0 : 1),
+        );
         if (strlen($a) > 1 && strlen($b) > 1 && $a[0] === $b[1] && $a[1] === $b[0]) {
             $least = min($least, self::plainly(substr($a, 2), substr($b, 2)) + 1);
         }
@@ -57,7 +65,12 @@ final class SpellingTest extends TestCase
 
     public function testSchoolsAndAssumptionsAreMatchedInTheSameWay(): void
     {
-        self::assertSame(['enchi-cinnamon-allelism'], UnknownSchool::noSuchClaim('enchi-cinamon-alelism', array_keys(Shelf::catalogue()->claims))->suggestions);
-        self::assertStringContainsString('Did you mean lay_rate?', ProjectError::unknownAssumption('lay_rtae', ['lay_rate', 'clutch_mean'])->getMessage());
+        self::assertSame(
+            ['enchi-cinnamon-allelism'],
+            UnknownSchool::noSuchClaim('enchi-cinamon-alelism', array_keys(Shelf::catalogue()->claims))->suggestions,
+        );
+        self::assertStringContainsString(
+            'Did you mean lay_rate?', ProjectError::unknownAssumption('lay_rtae', ['lay_rate', 'clutch_mean'])->getMessage(),
+        );
     }
 }

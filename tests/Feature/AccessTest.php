@@ -21,17 +21,34 @@ class AccessTest extends TestCase
     /** The least role that may use each route; "anyone" needs no collection. A new route must be added here. */
     private const LEAST = [
         'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone', 'logout' => 'viewer',
-        'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'luck' => 'viewer', 'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer', 'tokens.destroy' => 'viewer',
-        'animals.index' => 'viewer', 'animals.show' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer', 'clutches.index' => 'viewer', 'clutches.show' => 'viewer', 'genes.index' => 'viewer', 'genes.show' => 'viewer', 'complexes.show' => 'viewer',
-        'care.store' => 'helper', 'animals.place' => 'helper', 'round.create' => 'helper', 'round.store' => 'helper', 'observations.store' => 'helper', 'photos.store' => 'helper', 'searches.store' => 'helper', 'searches.destroy' => 'helper',
-        'clutches.create' => 'helper', 'clutches.store' => 'helper', 'clutches.edit' => 'helper', 'clutches.update' => 'helper', 'counts.store' => 'helper', 'hatchlings.store' => 'helper', 'records.destroy' => 'helper', 'records.restore' => 'helper',
-        'animals.create' => 'owner', 'animals.store' => 'owner', 'animals.edit' => 'owner', 'animals.update' => 'owner', 'statements.store' => 'owner', 'statements.edit' => 'owner', 'statements.update' => 'owner', 'status.store' => 'owner',
-        'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer', 'prove.decide' => 'owner', 'prove.read' => 'owner', 'traits.create' => 'owner', 'traits.store' => 'owner', 'traits.add' => 'owner',
-        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner', 'projects.replan' => 'owner', 'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner', 'plans.cancel' => 'owner',
-        'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner', 'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
-        'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.preview' => 'owner', 'exchange.store' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner', 'people.update' => 'owner', 'people.destroy' => 'owner',
+        'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'luck' => 'viewer',
+        'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
+        'tokens.destroy' => 'viewer',
+        'animals.index' => 'viewer', 'animals.show' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',
+        'clutches.index' => 'viewer', 'clutches.show' => 'viewer', 'genes.index' => 'viewer', 'genes.show' => 'viewer',
+        'complexes.show' => 'viewer',
+        'care.store' => 'helper', 'animals.place' => 'helper', 'round.create' => 'helper', 'round.store' => 'helper',
+        'observations.store' => 'helper', 'photos.store' => 'helper', 'searches.store' => 'helper',
+        'searches.destroy' => 'helper',
+        'clutches.create' => 'helper', 'clutches.store' => 'helper', 'clutches.edit' => 'helper', 'clutches.update' => 'helper',
+        'counts.store' => 'helper', 'hatchlings.store' => 'helper', 'records.destroy' => 'helper', 'records.restore' => 'helper',
+        'animals.create' => 'owner', 'animals.store' => 'owner', 'animals.edit' => 'owner', 'animals.update' => 'owner',
+        'statements.store' => 'owner', 'statements.edit' => 'owner', 'statements.update' => 'owner', 'status.store' => 'owner',
+        'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer',
+        'prove.decide' => 'owner', 'prove.read' => 'owner', 'traits.create' => 'owner', 'traits.store' => 'owner',
+        'traits.add' => 'owner',
+        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer',
+        'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
+        'projects.replan' => 'owner', 'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner',
+        'plans.cancel' => 'owner',
+        'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
+        'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
+        'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.preview' => 'owner',
+        'exchange.store' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner', 'people.update' => 'owner',
+        'people.destroy' => 'owner',
         'backups' => 'installation', 'backups.store' => 'installation', 'backups.download' => 'installation',
-        'api.animals.index' => 'viewer', 'api.animals.show' => 'viewer', 'api.animals.weights' => 'viewer', 'api.readings.index' => 'viewer', 'api.weights.store' => 'helper', 'api.readings.store' => 'helper',
+        'api.animals.index' => 'viewer', 'api.animals.show' => 'viewer', 'api.animals.weights' => 'viewer',
+        'api.readings.index' => 'viewer', 'api.weights.store' => 'helper', 'api.readings.store' => 'helper',
     ];
 
     /** @var array<string, string> what stands for each parameter of an address */
@@ -49,19 +66,28 @@ class AccessTest extends TestCase
         $animal = $this->made(['name' => 'Skiff']);
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $animal->id, 'laid_on' => '2025-05-05']);
         $this->of = [
-            'animal' => (string) $animal->id, 'statement' => (string) $animal->statements()->sole()->id, 'clutch' => (string) $clutch->id, 'kind' => 'weight',
-            'photo' => (string) $animal->photos()->create(['on' => '2026-01-01', 'file' => 'photos/none.jpg', 'width' => 1, 'height' => 1])->id,
-            'id' => (string) $animal->care()->create(['kind' => 'shed', 'on' => '2026-01-01'])->id, 'rack' => (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
-            'search' => (string) $this->keeper()->savedSearches()->create(['name' => 'Mine', 'query' => 'find=x'])->id, 'gene' => 'pastel', 'locus' => 'bel', 'group' => 'clown', 'format' => 'csv',
+            'animal' => (string) $animal->id, 'statement' => (string) $animal->statements()->sole()->id,
+            'clutch' => (string) $clutch->id, 'kind' => 'weight',
+            'photo' => (string) $animal->photos()->create([
+                'on' => '2026-01-01', 'file' => 'photos/none.jpg', 'width' => 1, 'height' => 1,
+            ])->id,
+            'id' => (string) $animal->care()->create(['kind' => 'shed', 'on' => '2026-01-01'])->id,
+            'rack' => (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
+            'search' => (string) $this->keeper()->savedSearches()->create(['name' => 'Mine', 'query' => 'find=x'])->id,
+            'gene' => 'pastel', 'locus' => 'bel', 'group' => 'clown', 'format' => 'csv',
             'trait' => (string) $this->keeper()->oddTraits()->create(['name' => 'Mine'])->id,
-            'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id, 'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,
+            'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id,
+            'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,
             'upload' => (string) Str::uuid(), 'file' => 'none.sqlite', 'person' => (string) $this->person(Role::Helper)->id, 'token' => '1',
         ];
     }
 
     public function test_every_route_is_known_here(): void
     {
-        $this->assertSame([], array_diff(array_map(fn (OneRoute $route): string => (string) $route->getName(), $this->routes()), array_keys(self::LEAST)));
+        $this->assertSame(
+            [],
+            array_diff(array_map(fn (OneRoute $route): string => (string) $route->getName(), $this->routes()), array_keys(self::LEAST)),
+        );
     }
 
     public function test_a_guest_is_shown_the_door(): void
@@ -71,7 +97,9 @@ class AccessTest extends TestCase
                 continue;
             }
             $answer = $this->call($route->methods()[0], $this->address($route));
-            str_starts_with($route->uri(), 'api/') ? $this->assertSame(401, $answer->status(), (string) $route->getName()) : $answer->assertRedirect('/sign-in');
+            str_starts_with($route->uri(), 'api/')
+                ? $this->assertSame(401, $answer->status(), (string) $route->getName())
+                : $answer->assertRedirect('/sign-in');
         }
         $this->assertSame(1, Animal::query()->count());
     }
@@ -86,12 +114,21 @@ class AccessTest extends TestCase
         $this->refusals($this->person(Role::Helper), ['owner', 'installation']);
         $helper = $this->person(Role::Helper);
         $this->flushSession();
-        $this->actingAs($helper)->post("/animals/{$this->of['animal']}/care", ['kind' => 'weight', 'grams' => '900', 'on' => '2026-01-02'])->assertSessionHasNoErrors();
-        $this->assertSame($helper->id, \Spatie\Activitylog\Models\Activity::query()->latest('id')->first()?->causer_id, 'the history knows who');
+        $this->actingAs($helper)->post(
+            "/animals/{$this->of['animal']}/care", ['kind' => 'weight', 'grams' => '900', 'on' => '2026-01-02'],
+        )->assertSessionHasNoErrors();
+        $this->assertSame(
+            $helper->id, \Spatie\Activitylog\Models\Activity::query()->latest('id')->first()?->causer_id, 'the history knows who',
+        );
         $this->delete("/records/statement/{$this->of['statement']}")->assertForbidden();
         $this->delete("/records/animal/{$this->of['animal']}")->assertForbidden();
-        $this->post("/clutches/{$this->of['clutch']}/hatchlings", ['name' => 'Egg one', 'genotype' => 'Pastel', 'form_token' => (string) Str::uuid()])->assertForbidden();
-        $this->post("/clutches/{$this->of['clutch']}/hatchlings", ['name' => 'Egg one', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            "/clutches/{$this->of['clutch']}/hatchlings",
+            ['name' => 'Egg one', 'genotype' => 'Pastel', 'form_token' => (string) Str::uuid()],
+        )->assertForbidden();
+        $this->post(
+            "/clutches/{$this->of['clutch']}/hatchlings", ['name' => 'Egg one', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
     }
 
     public function test_another_collections_records_do_not_exist(): void
@@ -103,7 +140,9 @@ class AccessTest extends TestCase
                 continue;
             }
             $answer = $this->actingAs($stranger)->call($route->methods()[0], $this->address($route, ['kind' => 'care']));
-            $route->parameterNames() === ['upload'] ? $this->assertContains($answer->status(), [302, 404]) : $this->assertSame(404, $answer->status(), (string) $route->getName());
+            $route->parameterNames() === ['upload']
+                ? $this->assertContains($answer->status(), [302, 404])
+                : $this->assertSame(404, $answer->status(), (string) $route->getName());
         }
         $this->actingAs($stranger)->get('/backups')->assertForbidden(); // only the first owner keeps the installation
         $this->assertSame('Skiff', Animal::query()->sole()->name);
@@ -120,7 +159,9 @@ class AccessTest extends TestCase
 
     public function test_tokens_open_the_interface_as_far_as_their_person_may(): void
     {
-        $bearer = fn (User $person, array $abilities): array => ['Authorization' => 'Bearer '.$person->createToken('test', $abilities)->plainTextToken];
+        $bearer = fn (User $person, array $abilities): array => [
+            'Authorization' => 'Bearer '.$person->createToken('test', $abilities)->plainTextToken,
+        ];
         $weight = ['weights' => [['number' => Animal::query()->sole()->number, 'grams' => 900, 'token' => (string) Str::uuid()]]];
         $reads = $bearer($this->person(Role::Viewer), ['read']);
         $this->getJson('/api/v1/animals', $reads)->assertOk()->assertJsonPath('data.0.name', 'Skiff');
@@ -134,7 +175,13 @@ class AccessTest extends TestCase
     {
         foreach ($this->routes() as $route) {
             if (in_array(self::LEAST[$route->getName()], $levels, true) && ! str_starts_with($route->uri(), 'api/')) {
-                $answer = $this->actingAs($person)->call($route->methods()[0], $this->address($route, $route->getName() === 'records.destroy' || $route->getName() === 'records.restore' ? ['kind' => 'care'] : []));
+                $answer = $this->actingAs($person)->call(
+                    $route->methods()[0],
+                    $this->address(
+                        $route,
+                        $route->getName() === 'records.destroy' || $route->getName() === 'records.restore' ? ['kind' => 'care'] : [],
+                    ),
+                );
                 $this->assertSame(403, $answer->status(), "{$route->getName()} as {$person->role->value}");
             }
         }
@@ -143,7 +190,12 @@ class AccessTest extends TestCase
     /** @return list<OneRoute> the application's own */
     private function routes(): array
     {
-        return array_values(array_filter(Route::getRoutes()->getRoutes(), fn (OneRoute $route): bool => array_intersect(['web', 'api'], $route->gatherMiddleware()) !== [] && $route->uri() !== '/'));
+        return array_values(
+            array_filter(
+                Route::getRoutes()->getRoutes(),
+                fn (OneRoute $route): bool => array_intersect(['web', 'api'], $route->gatherMiddleware()) !== [] && $route->uri() !== '/',
+            ),
+        );
     }
 
     /** @param  array<string, string>  $other */

@@ -13,7 +13,10 @@ class AnimalsTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const RIGHT = ['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave 66% het Ultramel', 'hatched_on' => '2022-07-01', 'notes' => "Shy.\nEats at night."];
+    private const RIGHT = [
+        'name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave 66% het Ultramel', 'hatched_on' => '2022-07-01',
+        'notes' => "Shy.\nEats at night.",
+    ];
 
     public function test_an_empty_collection_says_what_to_do_first(): void
     {
@@ -24,12 +27,21 @@ class AnimalsTest extends TestCase
     {
         $this->post('/animals', self::RIGHT)->assertRedirect();
         $animal = Animal::query()->sole();
-        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Skiff')->assertSee('Mojave 66% het Ultramel')->assertSee('1 July 2022');
+        $this->get("/animals/{$animal->id}")
+            ->assertOk()
+            ->assertSee('Skiff')
+            ->assertSee('Mojave 66% het Ultramel')
+            ->assertSee('1 July 2022');
 
         $this->assertSame(['001', 'Mojave 66% het Ultramel'], [$animal->number, $animal->statements()->sole()->text]);
-        $this->put("/animals/{$animal->id}", ['name' => 'Skiff the second', 'hatched_on' => '2022-07', 'sex' => 'unknown', 'version' => 1] + self::RIGHT)->assertRedirect("/animals/{$animal->id}");
+        $this->put(
+            "/animals/{$animal->id}",
+            ['name' => 'Skiff the second', 'hatched_on' => '2022-07', 'sex' => 'unknown', 'version' => 1] + self::RIGHT,
+        )->assertRedirect("/animals/{$animal->id}");
         $animal->refresh();
-        $this->assertSame(['Skiff the second', null, 'July 2022', 2], [$animal->name, $animal->sex, $animal->hatchedWords(), $animal->version]);
+        $this->assertSame(
+            ['Skiff the second', null, 'July 2022', 2], [$animal->name, $animal->sex, $animal->hatchedWords(), $animal->version],
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
@@ -40,7 +52,9 @@ class AnimalsTest extends TestCase
         yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male, female or not known.'];
         yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” at 1 is not a known name. Did you mean Mojave?'];
         yield 'three alleles' => [['genotype' => 'Mojave Mystic Lesser'], 'genotype', 'all stand at one locus'];
-        yield 'a female maker of males' => [['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker'];
+        yield 'a female maker of males' => [
+            ['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker',
+        ];
         yield 'an empty genotype' => [['genotype' => ' '], 'genotype', 'Type what it carries'];
         yield 'a date that is none' => [['hatched_on' => '2022-13-45'], 'hatched_on', 'Write the hatch date as year-month-day'];
         yield 'hatched tomorrow' => [['hatched_on' => '2999-01-01'], 'hatched_on', 'The hatch date lies in the future.'];
@@ -52,7 +66,11 @@ class AnimalsTest extends TestCase
     public function test_a_wrong_form_says_where_and_keeps_what_was_typed(array $wrong, string $field, string $message): void
     {
         $form = $wrong + self::RIGHT;
-        $this->from('/animals/create')->followingRedirects()->post('/animals', $form)->assertSee($message)->assertSee($form['name'] === '' ? 'Shy.' : trim($form['name']));
+        $this->from('/animals/create')
+            ->followingRedirects()
+            ->post('/animals', $form)
+            ->assertSee($message)
+            ->assertSee($form['name'] === '' ? 'Shy.' : trim($form['name']));
         $this->postJson('/animals', $form)->assertStatus(422)->assertJsonValidationErrorFor($field);
         $this->assertSame(0, Animal::query()->count());
     }
@@ -68,7 +86,9 @@ class AnimalsTest extends TestCase
     {
         $animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave']);
         $this->put("/animals/{$animal->id}", ['notes' => 'Mystic light', 'version' => 1] + self::RIGHT)->assertSessionHasNoErrors();
-        $this->from("/animals/{$animal->id}/edit")->followingRedirects()->put("/animals/{$animal->id}", ['notes' => 'Lesser light', 'version' => 1] + self::RIGHT)
+        $this->from("/animals/{$animal->id}/edit")
+            ->followingRedirects()
+            ->put("/animals/{$animal->id}", ['notes' => 'Lesser light', 'version' => 1] + self::RIGHT)
             ->assertSee('changed in another window')->assertSee('“Mystic light”')->assertSee('Lesser light');
         $this->assertSame('Mystic light', $animal->refresh()->notes);
     }
@@ -81,7 +101,9 @@ class AnimalsTest extends TestCase
 
     public function test_the_list_finds_by_name_gene_and_sex(): void
     {
-        foreach ([['Skiff', 'male', 'Pastel'], ['Tender', 'female', 'het Piebald'], ['Wherry', 'female', 'Clown']] as [$name, $sex, $genotype]) {
+        foreach (
+            [['Skiff', 'male', 'Pastel'], ['Tender', 'female', 'het Piebald'], ['Wherry', 'female', 'Clown']] as [$name, $sex, $genotype]
+        ) {
             Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'sex' => $sex, 'genotype' => $genotype]);
         }
         $this->get('/animals?find=piebald')->assertSee('Tender')->assertDontSee('Wherry');
@@ -94,17 +116,26 @@ class AnimalsTest extends TestCase
 
     public function test_animals_that_may_fit_come_last_with_their_chance(): void
     {
-        foreach ([['Able', '66% het Clown'], ['Baker', 'Clown'], ['Charlie', '50% het Clown'], ['Delta', 'Yellow Belly or Gravel']] as [$name, $genotype]) {
+        foreach (
+            [
+                ['Able', '66% het Clown'], ['Baker', 'Clown'], ['Charlie', '50% het Clown'], ['Delta', 'Yellow Belly or Gravel'],
+            ] as [$name, $genotype]
+        ) {
             Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'genotype' => $genotype]);
         }
-        $this->get('/animals?genes=carries+Clown')->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "fits with 67\u{a0}%", 'Charlie', "fits with 50\u{a0}%"])->assertDontSee('Delta');
+        $this->get('/animals?genes=carries+Clown')
+            ->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "fits with 67\u{a0}%", 'Charlie', "fits with 50\u{a0}%"])
+            ->assertDontSee('Delta');
         $this->get('/animals?genes=Gravel')->assertSeeInOrder(['1 of 4', 'Delta', "fits with 50\u{a0}%"]);
         $this->get('/animals?genes=Gravvel')->assertStatus(422)->assertSee('Did you mean Gravel?')->assertSee('value="Gravvel"', false);
     }
 
     public function test_three_hundred_animals_are_listed_in_pages(): void
     {
-        Animal::factory()->count(300)->for($this->keeper(), 'keeper')->sequence(fn ($sequence): array => ['name' => sprintf('Snake %03d', $sequence->index)])->create();
+        Animal::factory()->count(300)
+            ->for($this->keeper(), 'keeper')
+            ->sequence(fn ($sequence): array => ['name' => sprintf('Snake %03d', $sequence->index)])
+            ->create();
 
         $this->get('/animals')->assertSee('300 of 300 animals.')->assertSee('Snake 059')->assertDontSee('Snake 060');
         $this->get('/animals?page=5')->assertSee('Snake 299');
@@ -122,10 +153,14 @@ class AnimalsTest extends TestCase
 
     public function test_the_record_tells_what_is_passed_on_and_whom_to_pair(): void
     {
-        $male = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Super Pastel 66% het Clown']);
+        $male = Animal::factory()->for($this->keeper(), 'keeper')->create([
+            'name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Super Pastel 66% het Clown',
+        ]);
         $female = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female']);
 
-        $this->get("/animals/{$male->id}")->assertSeeInOrder(['What he passes on', 'Pastel', 'always', 'Clown', '1/3', '1 in 3', 'Pair him with', 'Tender'])
+        $this->get("/animals/{$male->id}")->assertSeeInOrder([
+            'What he passes on', 'Pastel', 'always', 'Clown', '1/3', '1 in 3', 'Pair him with', 'Tender',
+        ])
             ->assertSee("sire_id={$male->id}&dam_id={$female->id}");
         $this->get("/animals/{$female->id}")->assertSeeInOrder(['What she passes on', 'Pair her with', '1 males', 'Skiff']);
     }
@@ -144,7 +179,10 @@ class AnimalsTest extends TestCase
 
     public function test_what_is_read_in_the_background_takes_nothing_typed_away(): void
     {
-        $this->from('/animals/create')->post('/animals', ['name' => 'Zephyr <3', 'sex' => 'male', 'genotype' => 'Pastle', 'form_token' => 'c8e5a7f4-6f0e-4f0a-9d0e-0b8f6a1c2d3e'])->assertRedirect('/animals/create');
+        $this->from('/animals/create')->post(
+            '/animals',
+            ['name' => 'Zephyr <3', 'sex' => 'male', 'genotype' => 'Pastle', 'form_token' => 'c8e5a7f4-6f0e-4f0a-9d0e-0b8f6a1c2d3e'],
+        )->assertRedirect('/animals/create');
         // The page still open asks what it reads, between the redirect and the page that it leads to.
         $this->getJson('/read?'.http_build_query(['text' => 'Pastle', 'as' => 'male']))->assertOk();
         $this->get('/animals/create')->assertSee('Zephyr <3')->assertSee('is not a known name');

@@ -23,42 +23,152 @@ class BadInputTest extends TestCase
     use RefreshDatabase;
 
     private const FORMS = [
-        ['post', '/animals', ['name' => 'Yawl', 'number' => '', 'sex' => 'male', 'sex_found' => 'popped', 'sex_certainty' => '90', 'genotype' => 'Pastel', 'said_by' => 'own', 'hatched_on' => '2022-08', 'sire_id' => '', 'sire_name' => '', 'dam_id' => '', 'dam_name' => '', 'source' => '', 'acquired_on' => '', 'price' => '', 'notes' => '', 'form_token' => '{token}']],
-        ['put', '/animals/{animal}', ['name' => 'Skiff', 'number' => '7', 'sex' => 'male', 'hatched_on' => '2022-08', 'sire_id' => '', 'sire_name' => '', 'dam_id' => '', 'dam_name' => '', 'source' => '', 'acquired_on' => '', 'price' => '12.50', 'notes' => '']],
-        ['post', '/animals/{animal}/statements', ['text' => 'Pastel', 'source' => 'seller', 'certainty' => '80', 'names_all' => '1', 'on' => '2026-01-01']],
+        [
+            'post', '/animals',
+            [
+                'name' => 'Yawl', 'number' => '', 'sex' => 'male', 'sex_found' => 'popped', 'sex_certainty' => '90',
+                'genotype' => 'Pastel', 'said_by' => 'own', 'hatched_on' => '2022-08', 'sire_id' => '', 'sire_name' => '',
+                'dam_id' => '', 'dam_name' => '', 'source' => '', 'acquired_on' => '', 'price' => '', 'notes' => '',
+                'form_token' => '{token}',
+            ],
+        ],
+        [
+            'put', '/animals/{animal}',
+            [
+                'name' => 'Skiff', 'number' => '7', 'sex' => 'male', 'hatched_on' => '2022-08', 'sire_id' => '',
+                'sire_name' => '', 'dam_id' => '', 'dam_name' => '', 'source' => '', 'acquired_on' => '', 'price' => '12.50',
+                'notes' => '',
+            ],
+        ],
+        [
+            'post', '/animals/{animal}/statements',
+            ['text' => 'Pastel', 'source' => 'seller', 'certainty' => '80', 'names_all' => '1', 'on' => '2026-01-01'],
+        ],
         ['post', '/animals/{animal}/status', ['status' => 'breeder', 'on' => '2026-01-01', 'note' => '']],
         ['post', '/animals/{animal}/observations', ['condition' => 'wobble', 'grade' => 'none', 'on' => '2026-01-01', 'note' => '']],
-        ['post', '/animals/{animal}/care', ['kind' => 'weight', 'grams' => '800', 'on' => '2026-01-01', 'outcome' => '', 'prey' => '', 'words' => '', 'form_token' => '{token}']],
+        [
+            'post', '/animals/{animal}/care',
+            [
+                'kind' => 'weight', 'grams' => '800', 'on' => '2026-01-01', 'outcome' => '', 'prey' => '', 'words' => '',
+                'form_token' => '{token}',
+            ],
+        ],
         ['post', '/round/weight', ['on' => '2026-01-01', 'rows' => ['{animal}' => '900'], 'form_token' => '{token}']],
-        ['post', '/round/feed', ['on' => '2026-01-01', 'prey' => 'small rat', 'rows' => ['{animal}' => 'taken'], 'form_token' => '{token}']],
-        ['post', '/clutches', ['dam_id' => '{dam}', 'sires' => ['{animal}'], 'label' => '', 'sire_name' => '', 'paired_on' => '', 'laid_on' => '2025-05-01', 'hatched_on' => '', 'eggs_good' => '6', 'eggs_infertile' => '', 'hatched' => '', 'reason' => '', 'notes' => '', 'form_token' => '{token}']],
-        ['put', '/clutches/{clutch}', ['dam_id' => '{dam}', 'sires' => ['{animal}'], 'label' => '', 'sire_name' => '', 'paired_on' => '', 'laid_on' => '2025-05-01', 'hatched_on' => '', 'eggs_good' => '6', 'eggs_infertile' => '', 'hatched' => '', 'reason' => '', 'notes' => '']],
-        ['post', '/clutches/{clutch}/counts', ['count' => '2', 'saw' => 'not Clown', 'dead' => '0', 'note' => '', 'form_token' => '{token}']],
-        ['post', '/clutches/{clutch}/hatchlings', ['name' => 'Young', 'sex' => 'unknown', 'sire_id' => '', 'genotype' => 'Pastel', 'certainty' => '100', 'grams' => '60', 'form_token' => '{token}']],
-        ['post', '/prove/decisions', ['explanation' => 'unrecorded|a{animal}|clown', 'reason' => 'It was seen.', 'form_token' => '{token}']],
-        ['post', '/prove/traits', ['name' => 'Odd', 'notes' => '', 'first' => 'Skiff', 'sex' => 'male', 'gene' => '', 'on' => '2026-01-01', 'form_token' => '{token}']],
-        ['post', '/genes/own', ['kind' => 'gene', 'name' => 'Tideline', 'inheritance' => 'recessive', 'locus' => '', 'effect' => 'pattern', 'note' => '', 'aliases' => 'Tide', 'two_name' => '', 'two_looks' => '', 'two_viability' => '', 'two_told_apart' => '', 'compounds' => '', 'nicknames' => '', 'form_token' => '{token}']],
-        ['post', '/projects', ['name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => '3', 'wanted' => 'one', 'most_inbreeding' => '', 'weight' => '1', 'budget' => '', 'tubs' => '', 'offers' => '', 'forbidden' => [], 'begun_on' => '', 'notes' => '', 'assumptions' => [], 'form_token' => '{token}']],
+        [
+            'post', '/round/feed',
+            ['on' => '2026-01-01', 'prey' => 'small rat', 'rows' => ['{animal}' => 'taken'], 'form_token' => '{token}'],
+        ],
+        [
+            'post', '/clutches',
+            [
+                'dam_id' => '{dam}', 'sires' => ['{animal}'], 'label' => '', 'sire_name' => '', 'paired_on' => '',
+                'laid_on' => '2025-05-01', 'hatched_on' => '', 'eggs_good' => '6', 'eggs_infertile' => '', 'hatched' => '',
+                'reason' => '', 'notes' => '', 'form_token' => '{token}',
+            ],
+        ],
+        [
+            'put', '/clutches/{clutch}',
+            [
+                'dam_id' => '{dam}', 'sires' => ['{animal}'], 'label' => '', 'sire_name' => '', 'paired_on' => '',
+                'laid_on' => '2025-05-01', 'hatched_on' => '', 'eggs_good' => '6', 'eggs_infertile' => '', 'hatched' => '',
+                'reason' => '', 'notes' => '',
+            ],
+        ],
+        [
+            'post', '/clutches/{clutch}/counts',
+            ['count' => '2', 'saw' => 'not Clown', 'dead' => '0', 'note' => '', 'form_token' => '{token}'],
+        ],
+        [
+            'post', '/clutches/{clutch}/hatchlings',
+            [
+                'name' => 'Young', 'sex' => 'unknown', 'sire_id' => '', 'genotype' => 'Pastel', 'certainty' => '100',
+                'grams' => '60', 'form_token' => '{token}',
+            ],
+        ],
+        [
+            'post', '/prove/decisions',
+            ['explanation' => 'unrecorded|a{animal}|clown', 'reason' => 'It was seen.', 'form_token' => '{token}'],
+        ],
+        [
+            'post', '/prove/traits',
+            [
+                'name' => 'Odd', 'notes' => '', 'first' => 'Skiff', 'sex' => 'male', 'gene' => '', 'on' => '2026-01-01',
+                'form_token' => '{token}',
+            ],
+        ],
+        [
+            'post', '/genes/own',
+            [
+                'kind' => 'gene', 'name' => 'Tideline', 'inheritance' => 'recessive', 'locus' => '', 'effect' => 'pattern',
+                'note' => '', 'aliases' => 'Tide', 'two_name' => '', 'two_looks' => '', 'two_viability' => '',
+                'two_told_apart' => '', 'compounds' => '', 'nicknames' => '', 'form_token' => '{token}',
+            ],
+        ],
+        [
+            'post', '/projects',
+            [
+                'name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => '3', 'wanted' => 'one', 'most_inbreeding' => '',
+                'weight' => '1', 'budget' => '', 'tubs' => '', 'offers' => '', 'forbidden' => [], 'begun_on' => '', 'notes' => '',
+                'assumptions' => [], 'form_token' => '{token}',
+            ],
+        ],
         ['post', '/racks', ['name' => 'Harbour', 'rows' => '3', 'columns' => '4', 'form_token' => '{token}']],
-        ['put', '/house', ['stances' => ['wobble' => 'warn'], 'schools' => [], 'lines' => [], 'error_masked' => '100', 'error_mixed' => '0', 'slash' => 'either', 'currency' => 'EUR', 'number_pattern' => '']],
+        [
+            'put', '/house',
+            [
+                'stances' => ['wobble' => 'warn'], 'schools' => [], 'lines' => [], 'error_masked' => '100', 'error_mixed' => '0',
+                'slash' => 'either', 'currency' => 'EUR', 'number_pattern' => '',
+            ],
+        ],
         ['post', '/searches', ['name' => 'Mine', 'query' => 'genes=Clown']],
-        ['put', '/projects/{project}', ['name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => '3', 'wanted' => 'pair', 'most_inbreeding' => '', 'weight' => '1', 'budget' => '', 'tubs' => '', 'offers' => 'Clown, female, 300', 'forbidden' => [], 'begun_on' => '', 'notes' => '', 'assumptions' => []]],
+        [
+            'put', '/projects/{project}',
+            [
+                'name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => '3', 'wanted' => 'pair', 'most_inbreeding' => '',
+                'weight' => '1', 'budget' => '', 'tubs' => '', 'offers' => 'Clown, female, 300', 'forbidden' => [],
+                'begun_on' => '', 'notes' => '', 'assumptions' => [],
+            ],
+        ],
         ['post', '/projects/{project}/forbid', ['pairs' => ['{animal}:{dam}']]],
         ['post', '/projects/{project}/keep', ['step' => 'x', 'count' => '2']],
         ['post', '/projects/{project}/pin', ['animal' => '{animal}']],
         ['put', '/animals/{animal}/place', ['to' => '{rack}:1:1']],
-        ['post', '/prove/traits/{trait}/entries', ['name' => 'Tender', 'sex' => 'female', 'look' => 'odd', 'sire_id' => '', 'dam_id' => '', 'count' => '1', 'on' => '2026-01-01', 'form_token' => '{token}']],
-        ['post', '/people', ['name' => 'Helper', 'email' => '{token}@tests.localhost', 'password' => 'a long enough one', 'role' => 'helper']],
+        [
+            'post', '/prove/traits/{trait}/entries',
+            [
+                'name' => 'Tender', 'sex' => 'female', 'look' => 'odd', 'sire_id' => '', 'dam_id' => '', 'count' => '1',
+                'on' => '2026-01-01', 'form_token' => '{token}',
+            ],
+        ],
+        [
+            'post', '/people',
+            ['name' => 'Helper', 'email' => '{token}@tests.localhost', 'password' => 'a long enough one', 'role' => 'helper'],
+        ],
         ['post', '/account/tokens', ['token_name' => 'Scale']],
         ['post', '/api/v1/weights', ['weights' => [['number' => '7', 'grams' => 900, 'on' => '2026-01-01', 'token' => '{token}']]]],
-        ['post', '/api/v1/readings', ['place' => 'Harbour', 'kind' => 'temperature', 'value' => '31.5', 'at' => '2026-01-01T10:00:00Z', 'token' => '{token}']],
+        [
+            'post', '/api/v1/readings',
+            ['place' => 'Harbour', 'kind' => 'temperature', 'value' => '31.5', 'at' => '2026-01-01T10:00:00Z', 'token' => '{token}'],
+        ],
         ['get', '/api/v1/readings', ['place' => 'Harbour', 'since' => '2026-01-01', 'limit' => '10']],
         ['get', '/api/v1/animals', ['genes' => 'carries Clown', 'page' => '1']],
-        ['get', '/pair', ['sire' => 'Pastel', 'dam' => 'Clown', 'sire_id' => '', 'dam_id' => '', 'target' => 'Clown', 'eggs' => '6', 'by' => 'look', 'school' => [], 'hatched' => '', 'sexed' => '', 'alike' => '', 'n' => '']],
+        [
+            'get', '/pair',
+            [
+                'sire' => 'Pastel', 'dam' => 'Clown', 'sire_id' => '', 'dam_id' => '', 'target' => 'Clown', 'eggs' => '6',
+                'by' => 'look', 'school' => [], 'hatched' => '', 'sexed' => '', 'alike' => '', 'n' => '',
+            ],
+        ],
         ['get', '/pair/sheet', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6']],
         ['get', '/pair/outcomes.csv', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6', 'by' => 'look']],
         ['get', '/luck', ['chance' => '1/4', 'eggs' => '12', 'hits' => '3', 'sire' => '', 'dam' => '', 'target' => '']],
-        ['get', '/animals', ['genes' => 'carries Clown', 'find' => '', 'status' => '', 'rack' => '', 'view' => '', 'sort' => '', 'colour' => '', 'page' => '1']],
+        [
+            'get', '/animals',
+            [
+                'genes' => 'carries Clown', 'find' => '', 'status' => '', 'rack' => '', 'view' => '', 'sort' => '',
+                'colour' => '', 'page' => '1',
+            ],
+        ],
         ['get', '/genes', ['find' => 'car', 'kind' => '', 'page' => '1']],
         ['get', '/read', ['text' => 'Pastel', 'as' => 'male']],
         ['get', '/prove', ['of' => '', 'page' => '1']],
@@ -80,8 +190,14 @@ class BadInputTest extends TestCase
     private static function nasty(): array
     {
         return [
-            'a list' => ['x', 'y'], 'a list in a list' => [['x' => ['y']]], 'a list with names' => ['first' => '1:2', '7' => ['grams' => '8']], 'much text' => str_repeat('Pastel het Clown ', 2000), 'a large number' => '99999999999999999999', 'below nothing' => '-1', 'half' => '0.5',
-            'nobody' => '424242', 'no such day' => '2026-02-31', 'long ago' => '0000-00-00', 'other letters' => "Ⅻ \u{202E}⚥ ½ Ω", 'not text' => "\xC3\x28", 'a null byte' => "Clown\0", 'a mark' => "'\"><b>%_\\", 'truth' => true, 'blank' => " \n\t ", 'grammar' => ') or (( 66% / het', 'an infinity' => '1e999', 'an address' => 'genes[]=x&find[y]=z&page=-3', 'a path' => '../../etc',
+            'a list' => ['x', 'y'], 'a list in a list' => [['x' => ['y']]],
+            'a list with names' => ['first' => '1:2', '7' => ['grams' => '8']],
+            'much text' => str_repeat('Pastel het Clown ', 2000), 'a large number' => '99999999999999999999',
+            'below nothing' => '-1', 'half' => '0.5',
+            'nobody' => '424242', 'no such day' => '2026-02-31', 'long ago' => '0000-00-00', 'other letters' => "Ⅻ \u{202E}⚥ ½ Ω",
+            'not text' => "\xC3\x28", 'a null byte' => "Clown\0", 'a mark' => "'\"><b>%_\\", 'truth' => true, 'blank' => " \n\t ",
+            'grammar' => ') or (( 66% / het', 'an infinity' => '1e999', 'an address' => 'genes[]=x&find[y]=z&page=-3',
+            'a path' => '../../etc',
         ];
     }
 
@@ -90,35 +206,60 @@ class BadInputTest extends TestCase
     public function test_what_no_field_was_made_for_is_refused_or_kept(string $method, string $address, array $fields): void
     {
         Queue::fake();
-        [$sire, $dam] = [$this->made(['name' => 'Skiff', 'sex' => 'male', 'number' => '7', 'genotype' => 'Pastel het Clown']), $this->made(['name' => 'Tender', 'genotype' => 'het Clown'])];
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2025-05-05', 'hatched_on' => '2025-07-01', 'hatched' => 5]);
+        [$sire, $dam] = [
+            $this->made(['name' => 'Skiff', 'sex' => 'male', 'number' => '7', 'genotype' => 'Pastel het Clown']),
+            $this->made(['name' => 'Tender', 'genotype' => 'het Clown']),
+        ];
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $dam->id, 'laid_on' => '2025-05-05', 'hatched_on' => '2025-07-01', 'hatched' => 5,
+        ]);
         $clutch->sires()->create(['animal_id' => $sire->id]);
-        [$project, $rack, $trait] = [(string) $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown'])->id, (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id, (string) $this->keeper()->oddTraits()->create(['name' => 'Odd'])->id];
+        [$project, $rack, $trait] = [
+            (string) $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown'])->id,
+            (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
+            (string) $this->keeper()->oddTraits()->create(['name' => 'Odd'])->id,
+        ];
         $isProgram = str_starts_with($address, '/api');
         $isProgram ? Sanctum::actingAs($this->keeper(), ['read', 'log']) : $this->actingAs($this->keeper());
         $faults = [];
         foreach (['', ...array_keys($fields)] as $field) {
             foreach ($field === '' ? ['as it is meant' => null] : self::nasty() as $what => $value) {
-                $real = ['{animal}' => (string) $sire->id, '{dam}' => (string) $dam->id, '{clutch}' => (string) $clutch->id, '{project}' => $project, '{rack}' => $rack, '{trait}' => $trait, '{token}' => (string) Str::uuid()];
+                $real = [
+                    '{animal}' => (string) $sire->id, '{dam}' => (string) $dam->id, '{clutch}' => (string) $clutch->id,
+                    '{project}' => $project, '{rack}' => $rack, '{trait}' => $trait, '{token}' => (string) Str::uuid(),
+                ];
                 $sent = json_decode(strtr((string) json_encode($fields), $real), true);
                 if ($field !== '') {
                     $sent[$field] = $value;
                 }
                 session()->forget('errors');
-                $response = $method === 'get' ? $this->get($address.'?'.http_build_query($sent)) : $this->{$isProgram ? 'postJson' : $method}(strtr($address, $real), $sent);
-                if ($response->getStatusCode() >= 500 || ($field === '' && ($response->getStatusCode() >= 400 || session('errors') !== null))) {
-                    $faults[] = "{$field}: {$what}: {$response->getStatusCode()} ".($response->exception?->getMessage() ?? '').json_encode(session('errors')?->getBags());
+                $response = $method === 'get'
+                    ? $this->get($address.'?'.http_build_query($sent))
+                    : $this->{$isProgram ? 'postJson' : $method}(strtr($address, $real), $sent);
+                if (
+                    $response->getStatusCode() >= 500
+                    || ($field === '' && ($response->getStatusCode() >= 400 || session('errors') !== null))
+                ) {
+                    $faults[] = "{$field}: {$what}: {$response->getStatusCode()} ".($response->exception?->getMessage() ?? '')
+                        .json_encode(session('errors')?->getBags());
                 }
-                if (! $isProgram && in_array($what, self::TYPED, true) && $response->isRedirect()) { // the form comes back with what was typed
+                // the form comes back with what was typed
+                if (! $isProgram && in_array($what, self::TYPED, true) && $response->isRedirect()) {
                     $back = $this->get((string) $response->headers->get('Location'));
-                    $back->getStatusCode() >= 500 && $faults[] = "{$field}: {$what}: after it {$back->getStatusCode()} ".($back->exception?->getMessage() ?? '');
+                    $back->getStatusCode() >= 500
+                    && $faults[] = "{$field}: {$what}: after it {$back->getStatusCode()} ".($back->exception?->getMessage() ?? '');
                 }
             }
         }
         $this->assertSame([], $faults);
         $this->app['auth']->forgetGuards();
         $this->actingAs($this->keeper(), 'web');
-        foreach (['/animals', '/clutches', "/clutches/{$clutch->id}", '/prove', "/animals/{$sire->id}", '/genes', '/projects', '/racks', '/pair', '/house'] as $page) {
+        foreach (
+            [
+                '/animals', '/clutches', "/clutches/{$clutch->id}", '/prove', "/animals/{$sire->id}", '/genes', '/projects',
+                '/racks', '/pair', '/house',
+            ] as $page
+        ) {
             $this->assertLessThan(500, $this->get($page)->getStatusCode(), "{$page} after it");
         }
     }
@@ -129,21 +270,33 @@ class BadInputTest extends TestCase
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Spider het Clown']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Spider']);
         $project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']);
-        $list = (string) $this->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('list.csv', "ID,Name,Sex\nA1,Yawl,m\n")])->headers->get('Location');
+        $list = (string) $this->post(
+            '/exchange', ['file' => UploadedFile::fake()->createWithContent('list.csv', "ID,Name,Sex\nA1,Yawl,m\n")],
+        )->headers->get('Location');
         $lists = [];
-        foreach (['/house', '/clutches/create', '/round/weight', '/round/feed', '/projects/create', "/projects/{$project->id}", "/pair?sire_id={$sire->id}&dam_id={$dam->id}", $list] as $page) {
+        foreach (
+            [
+                '/house', '/clutches/create', '/round/weight', '/round/feed', '/projects/create', "/projects/{$project->id}",
+                "/pair?sire_id={$sire->id}&dam_id={$dam->id}", $list,
+            ] as $page
+        ) {
             $document = new DOMDocument;
             $document->loadHTML((string) $this->get($page)->assertOk()->getContent(), LIBXML_NOERROR);
             foreach ((new DOMXPath($document))->query('//form//*[contains(@name, "[")]') ?: [] as $control) {
                 for ($form = $control; $form instanceof DOMElement && $form->nodeName !== 'form'; $form = $form->parentNode);
                 $field = strstr($control->getAttribute('name'), '[', true);
                 $action = $form->getAttribute('action') ?: $page;
-                $answer = (new OneValueForOneField)->handle(Request::create($action, strtoupper($form->getAttribute('method')), [$field => ['x' => 'y']]), fn (): Response => new Response('taken'));
+                $answer = (new OneValueForOneField)->handle(
+                    Request::create($action, strtoupper($form->getAttribute('method')), [$field => ['x' => 'y']]),
+                    fn (): Response => new Response('taken'),
+                );
                 $this->assertSame('taken', $answer->getContent(), "{$field} on {$page}");
                 $lists[$field] = true;
             }
         }
-        $this->assertEqualsCanonicalizing(['schools', 'stances', 'lines', 'sires', 'rows', 'assumptions', 'school', 'columns'], array_keys($lists));
+        $this->assertEqualsCanonicalizing(
+            ['schools', 'stances', 'lines', 'sires', 'rows', 'assumptions', 'school', 'columns'], array_keys($lists),
+        );
         $this->get($list.'?'.http_build_query(['columns' => ['number', 'notes', 'sex']]))->assertOk()->assertSee('Look again');
     }
 }

@@ -37,7 +37,13 @@ class BusyTest extends TestCase
     public function test_four_writers_at_once_lose_nothing(): void
     {
         $animal = User::factory()->create()->animals()->create(['name' => 'Ballast', 'sex' => 'female']);
-        $writers = array_map(fn (): Process => new Process([PHP_BINARY, base_path('tests/Support/writer.php'), (string) $animal->id, '40'], env: ['DB_DATABASE' => $this->file, 'CACHE_STORE' => 'array'], timeout: 120), range(1, 4));
+        $writers = array_map(
+            fn (): Process => new Process(
+                [PHP_BINARY, base_path('tests/Support/writer.php'), (string) $animal->id, '40'],
+                env: ['DB_DATABASE' => $this->file, 'CACHE_STORE' => 'array'], timeout: 120,
+            ),
+            range(1, 4),
+        );
         array_map(fn (Process $writer) => $writer->start(), $writers);
         foreach ($writers as $writer) {
             $writer->wait();
@@ -69,12 +75,22 @@ class BusyTest extends TestCase
 
     public function test_when_waiting_ends_people_keep_what_they_typed_and_programs_are_told_when_to_come_back(): void
     {
-        $busy = fn () => throw new QueryException('sqlite', 'insert into x', [], new PDOException('SQLSTATE[HY000]: General error: 5 database is locked'));
+        $busy = fn () => throw new QueryException(
+            'sqlite', 'insert into x', [], new PDOException('SQLSTATE[HY000]: General error: 5 database is locked'),
+        );
         Route::middleware('web')->post('/busy', $busy);
         Route::post('/api/v1/busy', $busy);
         $this->withoutMiddleware([\App\Http\Middleware\EnterCollection::class, \App\Http\Middleware\AnswerWithPolicy::class]);
-        $this->from('/animals/new')->post('/busy', ['name' => 'Typed at length'])->assertRedirect('/animals/new')->assertStatus(303)->assertSessionHasInput('name', 'Typed at length')->assertSessionHas('said');
-        $this->postJson('/api/v1/busy', [])->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonPath('message', 'The collection is busy; nothing was kept. Try again.');
+        $this->from('/animals/new')
+            ->post('/busy', ['name' => 'Typed at length'])
+            ->assertRedirect('/animals/new')
+            ->assertStatus(303)
+            ->assertSessionHasInput('name', 'Typed at length')
+            ->assertSessionHas('said');
+        $this->postJson('/api/v1/busy', [])
+            ->assertStatus(503)
+            ->assertHeader('Retry-After', '5')
+            ->assertJsonPath('message', 'The collection is busy; nothing was kept. Try again.');
         $this->assertFalse(BusyDatabase::is(new PDOException('no such table: x')));
     }
 }

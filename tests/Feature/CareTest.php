@@ -23,7 +23,8 @@ class CareTest extends TestCase
     {
         parent::setUp();
         Carbon::setTestNow('2026-11-23 20:00');
-        $this->animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female', 'hatched_on' => '2022-07-01']);
+        $this->animal = Animal::factory()->for($this->keeper(), 'keeper')
+            ->create(['name' => 'Tender', 'sex' => 'female', 'hatched_on' => '2022-07-01']);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -49,9 +50,15 @@ class CareTest extends TestCase
     public static function wrongEntries(): iterable
     {
         yield 'no weight' => [['kind' => 'weight'], 'grams', 'Give the weight in grams.'];
-        yield 'a weight in words' => [['kind' => 'weight', 'grams' => 'heavy'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.'];
-        yield 'a slip of the finger' => [['kind' => 'weight', 'grams' => '14200'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.'];
-        yield 'no outcome' => [['kind' => 'feed', 'prey' => 'rat'], 'outcome', 'Say whether the food was taken, refused or brought up again.'];
+        yield 'a weight in words' => [
+            ['kind' => 'weight', 'grams' => 'heavy'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.',
+        ];
+        yield 'a slip of the finger' => [
+            ['kind' => 'weight', 'grams' => '14200'], 'grams', 'The weight must be a whole number of grams from 1 to 8,000.',
+        ];
+        yield 'no outcome' => [
+            ['kind' => 'feed', 'prey' => 'rat'], 'outcome', 'Say whether the food was taken, refused or brought up again.',
+        ];
         yield 'an empty note' => [['kind' => 'note'], 'words', 'Write the note.'];
         yield 'tomorrow' => [['kind' => 'shed', 'on' => '2026-11-24'], 'on', 'The day lies in the future.'];
         yield 'no kind' => [['kind' => 'bath'], 'kind', 'Choose what to log.'];
@@ -63,7 +70,10 @@ class CareTest extends TestCase
     {
         $this->log($form + ['words' => $field === 'words' ? '' : 'typed words'])->assertSessionHasErrorsIn('care', [$field => $message]);
         $this->assertSame(0, CareEntry::query()->count());
-        $this->from("/animals/{$this->animal->id}")->followingRedirects()->post("/animals/{$this->animal->id}/care", $form + ['on' => '2026-11-20', 'words' => $field === 'words' ? '' : 'typed words'])
+        $this->from("/animals/{$this->animal->id}")->followingRedirects()->post(
+            "/animals/{$this->animal->id}/care",
+            $form + ['on' => '2026-11-20', 'words' => $field === 'words' ? '' : 'typed words'],
+        )
             ->assertSee($message)->assertSee($field === 'words' ? 'Log it' : 'typed words');
     }
 
@@ -86,7 +96,11 @@ class CareTest extends TestCase
     {
         $this->log(['kind' => 'weight', 'grams' => '1420']);
         $entry = CareEntry::query()->sole();
-        $this->followingRedirects()->delete("/records/care/{$entry->id}")->assertSee('Taken out: 1,420 g')->assertSee('Undo')->assertSee('Nothing logged yet.');
+        $this->followingRedirects()
+            ->delete("/records/care/{$entry->id}")
+            ->assertSee('Taken out: 1,420 g')
+            ->assertSee('Undo')
+            ->assertSee('Nothing logged yet.');
         $this->followingRedirects()->post("/records/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');
         $this->assertSame(1, CareEntry::query()->count());
     }
@@ -97,7 +111,10 @@ class CareTest extends TestCase
         $third = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff']);
         $this->get('/round/weight')->assertOk()->assertSeeInOrder(['Skiff', 'not weighed yet', 'Tender', 'Wherry']);
 
-        $round = ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$this->animal->id => '1420', $other->id => '', $third->id => '610']];
+        $round = [
+            'on' => '2026-11-22', 'form_token' => (string) Str::uuid(),
+            'rows' => [$this->animal->id => '1420', $other->id => '', $third->id => '610'],
+        ];
         $this->followingRedirects()->post('/round/weight', $round)->assertSee('2 weights logged.');
         $this->post('/round/weight', $round);
         $this->assertSame(2, CareEntry::query()->count(), 'sent twice, logged once');
@@ -105,15 +122,23 @@ class CareTest extends TestCase
         $this->get('/round/weight')->assertSee('last 1,420 g, 22 Nov 2026') // a later entry of another kind does not hide it
             ->assertSee('Skiff');
 
-        $this->followingRedirects()->post('/round/feed', ['on' => '2026-11-22', 'prey' => 'small rat', 'form_token' => (string) Str::uuid(), 'rows' => [$other->id => 'refused']])->assertSee('1 meal logged.');
+        $this->followingRedirects()->post(
+            '/round/feed',
+            ['on' => '2026-11-22', 'prey' => 'small rat', 'form_token' => (string) Str::uuid(), 'rows' => [$other->id => 'refused']],
+        )->assertSee('1 meal logged.');
         $this->assertSame('small rat, refused', $other->care()->sole()->sentence());
     }
 
     public function test_a_slip_in_a_round_stops_it_and_loses_nothing(): void
     {
         $other = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Wherry']);
-        $this->from('/round/weight')->followingRedirects()->post('/round/weight', ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$this->animal->id => '1420', $other->id => '61O']])
-            ->assertSee('The weight must be a whole number of grams from 1 to 8,000.')->assertSee('value="1420"', false)->assertSee('value="61O"', false);
+        $this->from('/round/weight')->followingRedirects()->post(
+            '/round/weight',
+            ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$this->animal->id => '1420', $other->id => '61O']],
+        )
+            ->assertSee('The weight must be a whole number of grams from 1 to 8,000.')
+                ->assertSee('value="1420"', false)
+                ->assertSee('value="61O"', false);
         $this->assertSame(0, CareEntry::query()->count());
     }
 
@@ -121,7 +146,9 @@ class CareTest extends TestCase
     {
         $stranger = Animal::factory()->for(User::factory(), 'keeper')->create(['name' => 'Elsewhere']);
         $this->get('/round/feed')->assertDontSee('Elsewhere');
-        $this->followingRedirects()->post('/round/feed', ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$stranger->id => 'taken']])->assertSee('nothing was logged');
+        $this->followingRedirects()->post(
+            '/round/feed', ['on' => '2026-11-22', 'form_token' => (string) Str::uuid(), 'rows' => [$stranger->id => 'taken']],
+        )->assertSee('nothing was logged');
         $this->assertSame(0, CareEntry::query()->count());
     }
 
@@ -142,7 +169,9 @@ class CareTest extends TestCase
         // 100 g in 40 days: 2.5 g a day, 40 days to 1,500 g.
         $this->log(['kind' => 'weight', 'grams' => '1300', 'on' => '2026-10-14']);
         $this->log(['kind' => 'weight', 'grams' => '1400', 'on' => '2026-11-23']);
-        $this->get("/animals/{$this->animal->id}")->assertSee('Not ready to breed. Likely from January 2027.')->assertSee('Too light: 1400 g of the 1500 g asked of a female.');
+        $this->get("/animals/{$this->animal->id}")
+            ->assertSee('Not ready to breed. Likely from January 2027.')
+            ->assertSee('Too light: 1400 g of the 1500 g asked of a female.');
         $this->log(['kind' => 'weight', 'grams' => '1510', 'on' => '2026-11-23']);
         $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age and weight.');
     }
@@ -158,7 +187,9 @@ class CareTest extends TestCase
             $this->assertNotNull($chart);
             $points = $chart->points();
             foreach ($points as $i => $point) {
-                $this->assertTrue($point['x'] >= 0 && $point['x'] <= WeightChart::WIDTH && $point['y'] >= 0 && $point['y'] <= WeightChart::HEIGHT);
+                $this->assertTrue(
+                    $point['x'] >= 0 && $point['x'] <= WeightChart::WIDTH && $point['y'] >= 0 && $point['y'] <= WeightChart::HEIGHT,
+                );
                 if ($i > 0) {
                     $this->assertGreaterThan($points[$i - 1]['x'], $point['x']);
                     $this->assertSame($weights[$i] <=> $weights[$i - 1], $points[$i - 1]['y'] <=> $point['y']);

@@ -14,15 +14,24 @@ class CommandsTest extends TestCase
 {
     public function test_predict_answers_the_contract(): void
     {
-        $document = $this->answer(['destino:predict', '--sire' => 'Pastel het Clown', '--dam' => 'Mojave/Mystic het Clown', '--target' => 'Clown + Pastel'], 'prediction');
+        $document = $this->answer(
+            ['destino:predict', '--sire' => 'Pastel het Clown', '--dam' => 'Mojave/Mystic het Clown', '--target' => 'Clown + Pastel'],
+            'prediction',
+        );
 
         $this->assertSame(12, $document->outcomes_total);
         $this->assertSame('1', $document->probability_shown);
         $this->assertSame('Pastel Mojave het Clown', $document->outcomes[0]->label);
         $this->assertSame('1/8', $document->outcomes[0]->probability);
-        $this->assertEquals((object) ['pastel' => ['pastel', '+'], 'bel' => ['mojave', '+'], 'clown' => ['clown', '+']], $document->outcomes[0]->alleles);
+        $this->assertEquals(
+            (object) ['pastel' => ['pastel', '+'], 'bel' => ['mojave', '+'], 'clown' => ['clown', '+']],
+            $document->outcomes[0]->alleles,
+        );
         $this->assertNull($document->outcomes[0]->sex);
-        $this->assertSame(['1/8', 6, 0.75], [$document->target->probability, $document->target->clutch->eggs, $document->target->clutch->expected]);
+        $this->assertSame(
+            ['1/8', 6, 0.75],
+            [$document->target->probability, $document->target->clutch->eggs, $document->target->clutch->expected],
+        );
         $this->assertEqualsWithDelta(0.5512, $document->target->clutch->at_least_one, 5e-5);
         $this->assertEqualsWithDelta(0.1665, $document->target->clutch->at_least_two, 5e-5);
         $this->assertEquals((object) ['50' => 6, '90' => 18, '95' => 23, '99' => 35], $document->target->eggs_for);
@@ -30,7 +39,10 @@ class CommandsTest extends TestCase
 
     public function test_an_uncertain_parent(): void
     {
-        $document = $this->answer(['destino:predict', '--sire' => '66% het Clown', '--dam' => 'Clown', '--target' => 'Clown', '--eggs' => '6'], 'prediction');
+        $document = $this->answer(
+            ['destino:predict', '--sire' => '66% het Clown', '--dam' => 'Clown', '--target' => 'Clown', '--eggs' => '6'],
+            'prediction',
+        );
 
         $this->assertSame(['1/3', 0.65625], [$document->target->probability, $document->target->clutch->at_least_one]);
         $this->assertEquals((object) ['50' => 2, '90' => null, '95' => null, '99' => null], $document->target->eggs_for);
@@ -38,21 +50,46 @@ class CommandsTest extends TestCase
 
     public function test_sex_phase_look_and_living_hatchlings(): void
     {
-        $linked = $this->answer(['destino:predict', '--sire' => 'Banana (male maker)', '--dam' => 'Normal', '--phase' => true], 'prediction');
-        $this->assertSame(['male', 'Banana (male maker)', 'Y'], [$linked->outcomes[0]->sex, $linked->outcomes[0]->label, $linked->outcomes[0]->phase->banana]);
+        $linked = $this->answer(
+            ['destino:predict', '--sire' => 'Banana (male maker)', '--dam' => 'Normal', '--phase' => true], 'prediction',
+        );
+        $this->assertSame(
+            ['male', 'Banana (male maker)', 'Y'],
+            [$linked->outcomes[0]->sex, $linked->outcomes[0]->label, $linked->outcomes[0]->phase->banana],
+        );
 
-        $look = $this->answer(['destino:predict', '--sire' => 'het Clown', '--dam' => 'het Clown', '--by' => 'look', '--sexed' => true], 'prediction');
-        $this->assertSame(['66% het Clown', '3/8', 2], [$look->outcomes[0]->label, $look->outcomes[0]->probability, $look->outcomes[0]->genotypes]);
+        $look = $this->answer(
+            ['destino:predict', '--sire' => 'het Clown', '--dam' => 'het Clown', '--by' => 'look', '--sexed' => true],
+            'prediction',
+        );
+        $this->assertSame(
+            ['66% het Clown', '3/8', 2],
+            [$look->outcomes[0]->label, $look->outcomes[0]->probability, $look->outcomes[0]->genotypes],
+        );
 
-        $alive = $this->answer(['destino:predict', '--sire' => 'Spider', '--dam' => 'Spider', '--hatched' => true, '--top' => '1'], 'prediction');
-        $this->assertSame([2, 1, '2/3', true], [$alive->outcomes_total, $alive->outcomes_shown, $alive->probability_shown, $alive->per_hatchling]);
+        $alive = $this->answer(
+            ['destino:predict', '--sire' => 'Spider', '--dam' => 'Spider', '--hatched' => true, '--top' => '1'], 'prediction',
+        );
+        $this->assertSame(
+            [2, 1, '2/3', true],
+            [$alive->outcomes_total, $alive->outcomes_shown, $alive->probability_shown, $alive->per_hatchling],
+        );
     }
 
     public function test_a_total_beyond_integers_is_a_text_of_digits(): void
     {
-        $genes = array_filter(json_decode($this->ask(['destino:genes', '--json' => true])[1], true)['genes'], fn (array $gene): bool => $gene['complex'] === null);
-        $text = implode(' ', array_map(fn (array $gene): string => ($gene['inheritance'] === 'recessive' ? 'het ' : '').$gene['name'], $genes));
-        $document = $this->answer(['destino:predict', '--sire' => $text, '--dam' => $text, '--top' => '3', '--school' => ['spider-blackhead-allelism=separate']], 'prediction');
+        $genes = array_filter(
+            json_decode($this->ask(['destino:genes', '--json' => true])[1], true)['genes'],
+            fn (array $gene): bool => $gene['complex'] === null,
+        );
+        $text = implode(
+            ' ',
+            array_map(fn (array $gene): string => ($gene['inheritance'] === 'recessive' ? 'het ' : '').$gene['name'], $genes),
+        );
+        $document = $this->answer(
+            ['destino:predict', '--sire' => $text, '--dam' => $text, '--top' => '3', '--school' => ['spider-blackhead-allelism=separate']],
+            'prediction',
+        );
 
         $this->assertSame((string) BigInteger::of(3)->power(count($genes)), $document->outcomes_total);
         $this->assertSame('separate', $document->assumptions->schools->{'spider-blackhead-allelism'});
@@ -89,7 +126,9 @@ class CommandsTest extends TestCase
         yield 'not a way to tell apart' => [['--by' => 'colour'] + $pair, 'colour', null, ['genotype', 'look']];
         yield 'an unknown school' => [['--school' => ['spider-two-copies=maybe']] + $pair, 'maybe', null, ['lethal', 'viable']];
         yield 'half a school' => [['--school' => ['spider-two-copies']] + $pair, 'spider-two-copies', null, []];
-        yield 'nothing hatches' => [['--sire' => 'Super Champagne', '--dam' => 'Super Champagne', '--hatched' => true] + $pair, null, null, []];
+        yield 'nothing hatches' => [
+            ['--sire' => 'Super Champagne', '--dam' => 'Super Champagne', '--hatched' => true] + $pair, null, null, [],
+        ];
         yield 'an impossible chance' => [['destino:luck', '--chance' => '7/6', '--eggs' => '4', '--hits' => '0'], null, null, []];
         yield 'more hits than eggs' => [['destino:luck', '--chance' => '1/6', '--eggs' => '4', '--hits' => '5'], null, null, []];
         yield 'ten thousand characters' => [['--sire' => str_repeat('Pastel<b>', 1112)] + $pair, '', 2001, []];
@@ -106,7 +145,10 @@ class CommandsTest extends TestCase
         $document = json_decode(substr($said, (int) strpos($said, '{')));
 
         $this->assertSame(2, $code);
-        $this->assertSame([$piece, $position, $suggestions], [$document->error->piece, $document->error->position, $document->error->suggestions]);
+        $this->assertSame(
+            [$piece, $position, $suggestions],
+            [$document->error->piece, $document->error->position, $document->error->suggestions],
+        );
         $this->assertNotSame('', $document->error->message);
         $this->assertFollows($document, 'error');
     }
@@ -114,7 +156,10 @@ class CommandsTest extends TestCase
     public function test_an_unknown_option_ends_with_2(): void
     {
         $output = [];
-        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg(base_path('artisan')).' destino:luck --json --odds=3 2>/dev/null', $output, $code);
+        exec(
+            escapeshellarg(PHP_BINARY).' '.escapeshellarg(base_path('artisan')).' destino:luck --json --odds=3 2>/dev/null',
+            $output, $code,
+        );
 
         $this->assertSame(2, $code);
         $this->assertSame('The "--odds" option does not exist.', json_decode(implode("\n", $output))->error->message);
@@ -122,7 +167,9 @@ class CommandsTest extends TestCase
 
     public function test_the_table_says_what_it_leaves_out(): void
     {
-        [, $said] = $this->ask(['destino:predict', '--sire' => '66% het Clown Pastel', '--dam' => 'Clown', '--target' => 'Clown', '--top' => '1']);
+        [, $said] = $this->ask([
+            'destino:predict', '--sire' => '66% het Clown Pastel', '--dam' => 'Clown', '--target' => 'Clown', '--top' => '1',
+        ]);
 
         $this->assertStringContainsString('1 of 4 outcomes, 33% of the eggs', $said);
         $this->assertStringContainsString('For 90%: no number of eggs is enough', $said);

@@ -42,7 +42,12 @@ class DemoTest extends TestCase
 
     public function test_the_two_axanthics_bought_by_mistake_are_told(): void
     {
-        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('North Pier'), 'dam_id' => $this->id('Oarlock'), 'target' => 'Axanthic (line 1)']))
+        $this->get(
+            '/pair?'
+                .http_build_query([
+                    'sire_id' => $this->id('North Pier'), 'dam_id' => $this->id('Oarlock'), 'target' => 'Axanthic (line 1)',
+                ]),
+        )
             ->assertOk()
             ->assertSee('Axanthic (line 1) and Axanthic (line 2) look alike and are not the same gene')
             ->assertSee('only the sire carries Axanthic (line 1)');
@@ -57,14 +62,23 @@ class DemoTest extends TestCase
     public function test_the_female_bought_as_66_het(): void
     {
         // Bought as 2/3; four young of hers by a visual male showed nothing: (2/3 · 1/16) against 1/3 leaves 1/9, and half of that an egg.
-        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $this->id('Calico Jenny'), 'target' => 'Genetic Stripe']))->assertOk()
+        $this->get(
+            '/pair?'
+                .http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $this->id('Calico Jenny'), 'target' => 'Genetic Stripe']),
+        )->assertOk()
             ->assertSee('Genetic Stripe: 1/18 per egg')->assertSee("no number of eggs passes 11\u{a0}%");
     }
 
     public function test_the_first_project_in_one_pairing(): void
     {
         // Calico 1/2 · Piebald 1/4 · Genetic Stripe 1/4.
-        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Gunwale'), 'dam_id' => $this->id('Halyard'), 'target' => 'Genetic Stripe Piebald Calico']))->assertOk()
+        $this->get(
+            '/pair?'
+                .http_build_query([
+                    'sire_id' => $this->id('Gunwale'), 'dam_id' => $this->id('Halyard'),
+                    'target' => 'Genetic Stripe Piebald Calico',
+                ]),
+        )->assertOk()
             ->assertSee('1/32 per egg');
     }
 

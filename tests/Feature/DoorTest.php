@@ -12,7 +12,10 @@ class DoorTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const FIRST = ['name' => 'Robin', 'email' => 'robin@example.localhost', 'password' => 'four quiet snakes', 'password_confirmation' => 'four quiet snakes'];
+    private const FIRST = [
+        'name' => 'Robin', 'email' => 'robin@example.localhost', 'password' => 'four quiet snakes',
+        'password_confirmation' => 'four quiet snakes',
+    ];
 
     protected function startsSignedIn(): bool
     {
@@ -23,7 +26,12 @@ class DoorTest extends TestCase
     {
         $this->get('/animals')->assertRedirect('/begin');
         $this->get('/begin')->assertSee('Make this collection yours');
-        $this->from('/begin')->followingRedirects()->post('/begin', ['password' => 'short', 'password_confirmation' => 'short'] + self::FIRST)->assertSee('A password has at least 10 characters.')->assertSee('Robin')->assertDontSee('"short"', false);
+        $this->from('/begin')
+            ->followingRedirects()
+            ->post('/begin', ['password' => 'short', 'password_confirmation' => 'short'] + self::FIRST)
+            ->assertSee('A password has at least 10 characters.')
+            ->assertSee('Robin')
+            ->assertDontSee('"short"', false);
         $this->post('/begin', self::FIRST)->assertRedirect('/animals');
         $owner = User::query()->sole();
         $this->assertAuthenticatedAs($owner);
@@ -34,7 +42,9 @@ class DoorTest extends TestCase
 
     public function test_the_first_account_is_made_at_this_machine_only(): void
     {
-        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7', 'HTTP_X_FORWARDED_FOR' => '127.0.0.1'])->get('/begin')->assertSee('can only be made at the machine');
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7', 'HTTP_X_FORWARDED_FOR' => '127.0.0.1'])
+            ->get('/begin')
+            ->assertSee('can only be made at the machine');
         $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->post('/begin', self::FIRST)->assertForbidden();
         $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->post('http://elsewhere.example/begin', self::FIRST)->assertForbidden();
         $this->assertSame(0, User::query()->count());
@@ -52,7 +62,11 @@ class DoorTest extends TestCase
     {
         $person = User::factory()->create(['email' => 'robin@example.localhost', 'password' => 'four quiet snakes']);
         $this->get('/clutches')->assertRedirect('/sign-in');
-        $this->from('/sign-in')->followingRedirects()->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'wrong'])->assertSee('do not belong together')->assertSee('robin@example.localhost');
+        $this->from('/sign-in')
+            ->followingRedirects()
+            ->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'wrong'])
+            ->assertSee('do not belong together')
+            ->assertSee('robin@example.localhost');
         $this->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'four quiet snakes'])->assertRedirect('/clutches');
         $this->assertAuthenticatedAs($person);
         $this->post('/sign-out')->assertRedirect('/sign-in');
@@ -72,11 +86,23 @@ class DoorTest extends TestCase
     public function test_a_changed_password_and_a_removed_person(): void
     {
         $owner = User::factory()->create(['password' => 'four quiet snakes']);
-        $this->actingAs($owner)->post('/people', ['name' => 'Sam', 'email' => 'sam@example.localhost', 'password' => 'feeding on friday', 'role' => 'helper'])->assertSessionHasNoErrors();
+        $this->actingAs($owner)->post(
+            '/people',
+            ['name' => 'Sam', 'email' => 'sam@example.localhost', 'password' => 'feeding on friday', 'role' => 'helper'],
+        )->assertSessionHasNoErrors();
         $sam = $owner->people()->sole();
-        $this->post('/people', ['name' => 'Eve', 'email' => 'eve@example.localhost', 'password' => 'feeding on friday', 'role' => 'owner'])->assertSessionHasErrors('role');
-        $this->put('/account/password', ['current_password' => 'wrong', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'])->assertSessionHasErrors('current_password');
-        $this->put('/account/password', ['current_password' => 'four quiet snakes', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'])->assertSessionHasNoErrors();
+        $this->post(
+            '/people',
+            ['name' => 'Eve', 'email' => 'eve@example.localhost', 'password' => 'feeding on friday', 'role' => 'owner'],
+        )->assertSessionHasErrors('role');
+        $this->put(
+            '/account/password',
+            ['current_password' => 'wrong', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'],
+        )->assertSessionHasErrors('current_password');
+        $this->put(
+            '/account/password',
+            ['current_password' => 'four quiet snakes', 'password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'],
+        )->assertSessionHasNoErrors();
         $this->assertTrue(Hash::check('five quiet snakes', $owner->refresh()->password));
         $this->delete("/people/{$sam->id}")->assertRedirect('/people');
         $this->assertSame(0, $owner->people()->count());

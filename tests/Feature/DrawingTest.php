@@ -42,13 +42,22 @@ class DrawingTest extends TestCase
 
     public function test_the_rest_never_squeezes_the_others_into_slivers(): void
     {
-        foreach ([[[0.25, ...array_fill(0, 23, 1 / 128)], 0.57], [[0.3, 0.2, 0.1], 0.4], [[0.5, 0.3], 0.2], [[0.4, 0.1, 0.1], 0.2]] as [$shares, $rest]) {
+        foreach (
+            [
+                [[0.25, ...array_fill(0, 23, 1 / 128)], 0.57], [[0.3, 0.2, 0.1], 0.4], [[0.5, 0.3], 0.2], [[0.4, 0.1, 0.1], 0.2],
+            ] as [$shares, $rest]
+        ) {
             $total = array_sum($shares) + $rest;
             $tiles = Treemap::cutWithRest($shares, $rest, 860, 380);
             foreach ([...$shares, $rest] as $i => $share) {
                 $this->assertEqualsWithDelta($share / $total * 860 * 380, $tiles[$i]['width'] * $tiles[$i]['height'], 1e-6);
                 $this->assertLessThan(8, max($tiles[$i]['width'] / $tiles[$i]['height'], $tiles[$i]['height'] / $tiles[$i]['width']));
-                $this->assertTrue($tiles[$i]['x'] > -1e-6 && $tiles[$i]['y'] > -1e-6 && $tiles[$i]['x'] + $tiles[$i]['width'] < 860 + 1e-6 && $tiles[$i]['y'] + $tiles[$i]['height'] < 380 + 1e-6);
+                $this->assertTrue(
+                    $tiles[$i]['x'] > -1e-6
+                    && $tiles[$i]['y'] > -1e-6
+                    && $tiles[$i]['x'] + $tiles[$i]['width'] < 860 + 1e-6
+                    && $tiles[$i]['y'] + $tiles[$i]['height'] < 380 + 1e-6,
+                );
             }
             $this->assertLessThanOrEqual($tiles[count($shares)]['x'] + 1e-6, $tiles[0]['x'], 'the likeliest lies left of the rest');
         }
@@ -127,9 +136,17 @@ class DrawingTest extends TestCase
     public function test_age_in_years_and_months(): void
     {
         $today = Carbon::parse('2026-11-23');
-        $age = fn (?string $hatched): string => (new AnimalCard(new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]), new Beliefs([], [], Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue()))->age($today);
+        $age = fn (?string $hatched): string => (
+            new AnimalCard(
+                new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]),
+                new Beliefs([], [], Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue(),
+            )
+        )->age($today);
 
-        $this->assertSame(['4 years 3 months', '1 year', '1 month', '0 months', ''], array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]));
+        $this->assertSame(
+            ['4 years 3 months', '1 year', '1 month', '0 months', ''],
+            array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]),
+        );
     }
 
     /** @return array{string, string} */

@@ -32,8 +32,14 @@ class EntryScriptTest extends TestCase
             $this->assertStringContainsString('Demo collection', $this->page("{$address}/pair"));
         });
         $this->change('update animals set deleted_at = current_timestamp where name = "Yawl"');
-        $this->while(['demo'], fn (string $address) => $this->assertStringContainsString('27 of 28 animals.', $this->page("{$address}/animals")));
-        $this->while(['demo', '--fresh'], fn (string $address) => $this->assertStringContainsString('28 of 29 animals.', $this->page("{$address}/animals")));
+        $this->while(
+            ['demo'],
+            fn (string $address) => $this->assertStringContainsString('27 of 28 animals.', $this->page("{$address}/animals")),
+        );
+        $this->while(
+            ['demo', '--fresh'],
+            fn (string $address) => $this->assertStringContainsString('28 of 29 animals.', $this->page("{$address}/animals")),
+        );
     }
 
     public function test_serve_asks_for_an_owner_first(): void
@@ -50,7 +56,9 @@ class EntryScriptTest extends TestCase
         $this->while(['serve'], function (string $address, int $script): void {
             $beside = array_map(intval(...), explode(' ', trim((string) file_get_contents("/proc/{$script}/task/{$script}/children"))));
             $this->assertCount(3, $beside, 'the clock, the worker and the server');
-            $servers = array_values(array_filter($beside, fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0")));
+            $servers = array_values(
+                array_filter($beside, fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0")),
+            );
             $this->assertCount(1, $servers);
             posix_kill($servers[0], SIGKILL);
             $isThere = fn (int $one): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$one}/status")) === 1;
@@ -68,7 +76,9 @@ class EntryScriptTest extends TestCase
             $this->assertSame(0, $code, $said);
             $results = array_count_values(array_column(json_decode($said, true)['results'], 'result'));
             $this->assertSame(29, $results['kept']);
-            $this->assertGreaterThan(0, min($results['kept already'], $results['no such animal or tub'], $results['out of range: 1 to 8000 g']));
+            $this->assertGreaterThan(
+                0, min($results['kept already'], $results['no such animal or tub'], $results['out of range: 1 to 8000 g']),
+            );
         });
     }
 
@@ -141,8 +151,14 @@ class EntryScriptTest extends TestCase
      */
     private function start(array $arguments, ?array &$pipes)
     {
-        $env = ['PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'DESTINO_DATABASE' => $this->database, 'DESTINO_PORT' => (string) Server::freePort()];
-        $process = proc_open([dirname(__DIR__, 2).'/bin/destino', ...$arguments], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, null, $env);
+        $env = [
+            'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'DESTINO_DATABASE' => $this->database,
+            'DESTINO_PORT' => (string) Server::freePort(),
+        ];
+        $process = proc_open(
+            [dirname(__DIR__, 2).'/bin/destino', ...$arguments],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, null, $env,
+        );
         $this->assertIsResource($process);
 
         return $process;

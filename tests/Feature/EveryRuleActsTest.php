@@ -51,17 +51,28 @@ class EveryRuleActsTest extends TestCase
         $catalogue = $opened->shelf->catalogue();
         $walked = 0;
         foreach (Choices::stances($catalogue) as $key => $entry) {
-            $stances = array_map(fn (string $stance): string => (new House(['stances' => [$key => $stance]]))->stances($catalogue)[$key]->value, ['inform', 'warn', 'refuse']);
+            $stances = array_map(
+                fn (string $stance): string => (new House(['stances' => [$key => $stance]]))->stances($catalogue)[$key]->value,
+                ['inform', 'warn', 'refuse'],
+            );
             $this->assertSame(['inform', 'warn', 'refuse'], $stances);
             $walked++;
         }
         foreach ($catalogue->claims as $claim) {
-            $facts = array_map(fn (string $school): string => serialize($this->shelfUnder(['schools' => [$claim->key => $school]])->catalogue()), array_keys($claim->schools));
+            $facts = array_map(
+                fn (string $school): string => serialize($this->shelfUnder(['schools' => [$claim->key => $school]])->catalogue()),
+                array_keys($claim->schools),
+            );
             $this->assertCount(count($claim->schools), array_unique($facts), "{$claim->key}: each school has facts of its own");
             $walked++;
         }
         foreach ($catalogue->sharedLines() as $shared) {
-            $read = array_map(fn (string $line): string => serialize($this->shelfUnder(['lines' => [$shared->name => $line]])->reader()->read($shared->name, Sex::Female)->belief), $shared->choices);
+            $read = array_map(
+                fn (string $line): string => serialize(
+                    $this->shelfUnder(['lines' => [$shared->name => $line]])->reader()->read($shared->name, Sex::Female)->belief,
+                ),
+                $shared->choices,
+            );
             $this->assertCount(count($shared->choices), array_unique($read), "“{$shared->name}” is read as chosen");
             $walked++;
         }
@@ -70,14 +81,20 @@ class EveryRuleActsTest extends TestCase
 
     public function test_what_no_station_uses_yet_is_not_asked_and_not_lost(): void
     {
-        HouseRules::query()->forceCreate(['user_id' => $this->keeper()->id, 'choices' => ['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F'], 'version' => 1]);
+        HouseRules::query()->forceCreate([
+            'user_id' => $this->keeper()->id, 'choices' => ['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F'],
+            'version' => 1,
+        ]);
         $page = $this->get('/house')->assertOk();
         foreach ([...Choices::waiting(), ...Choices::waitingNumbers()] as $key => $rule) {
             $page->assertDontSee($rule['label']);
             $page->assertDontSee("name=\"{$key}\"", false);
         }
         $this->put('/house', ['version' => 1, 'weight' => 'oz'])->assertSessionHasNoErrors();
-        $this->assertEquals(['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F', 'weight' => 'oz'], HouseRules::query()->sole()->choices);
+        $this->assertEquals(
+            ['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F', 'weight' => 'oz'],
+            HouseRules::query()->sole()->choices,
+        );
     }
 
     private function collection(): void
@@ -85,8 +102,13 @@ class EveryRuleActsTest extends TestCase
         $sire = $this->made(['name' => 'Sire', 'sex' => 'male', 'genotype' => 'het Clown', 'hatched_on' => '2016-07-01']);
         $dam = $this->made(['name' => 'Dam', 'genotype' => 'het Clown', 'hatched_on' => '2016-07-01']);
         foreach (['Son' => 'male', 'Daughter' => 'female'] as $name => $sex) {
-            $young = $this->made(['name' => $name, 'sex' => $sex, 'genotype' => 'het Clown', 'hatched_on' => '2019-07-01', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
-            $young->care()->create(['kind' => 'weight', 'on' => Carbon::today()->subDay()->format('Y-m-d'), 'grams' => $sex === 'male' ? 300 : 1000]);
+            $young = $this->made([
+                'name' => $name, 'sex' => $sex, 'genotype' => 'het Clown', 'hatched_on' => '2019-07-01', 'sire_id' => $sire->id,
+                'dam_id' => $dam->id,
+            ]);
+            $young->care()->create([
+                'kind' => 'weight', 'on' => Carbon::today()->subDay()->format('Y-m-d'), 'grams' => $sex === 'male' ? 300 : 1000,
+            ]);
         }
     }
 
@@ -103,8 +125,11 @@ class EveryRuleActsTest extends TestCase
         [$sex, $of] = [...explode('_', $key), ''];
 
         return match (true) {
-            in_array($of, ['months', 'grams'], true) => $this->readiness($animal($sex === 'male' ? 'Son' : 'Daughter'), $key, $opened->house),
-            $key === 'females_per_male' => (string) $opened->house->number($key).(new Workshop($opened))->project($this->project())->assumptions->femalesPerMale,
+            in_array($of, ['months', 'grams'], true) => $this->readiness(
+                $animal($sex === 'male' ? 'Son' : 'Daughter'), $key, $opened->house,
+            ),
+            $key === 'females_per_male' => (string) $opened->house->number($key)
+                .(new Workshop($opened))->project($this->project())->assumptions->femalesPerMale,
             $key === 'relatedness' => $this->related($choices[$key]),
             $key === 'slash' => serialize($opened->shelf->reader()->read('Lesser/Butter', Sex::Female)->belief),
             $key === 'dominance' => (string) preg_replace('/\s+/', ' ', strip_tags($this->get('/genes')->getContent())),
@@ -118,8 +143,13 @@ class EveryRuleActsTest extends TestCase
     private function readiness(Animal $animal, string $key, House $house): string
     {
         $young = $this->keeper()->animals()->where('name', $animal->name)->sole();
-        $young->hatched_on = str_ends_with($key, 'months') ? Carbon::today()->subMonths(str_starts_with($key, 'male') ? 6 : 20) : $young->hatched_on;
-        $card = new AnimalCard($young, app(Doorway::class)->open($this->keeper())->beliefs(), app(Doorway::class)->open($this->keeper())->shelf->catalogue());
+        $young->hatched_on = str_ends_with($key, 'months')
+            ? Carbon::today()->subMonths(str_starts_with($key, 'male') ? 6 : 20)
+            : $young->hatched_on;
+        $card = new AnimalCard(
+            $young, app(Doorway::class)->open($this->keeper())->beliefs(),
+            app(Doorway::class)->open($this->keeper())->shelf->catalogue(),
+        );
 
         return implode(' ', $card->readiness($house)->reasons);
     }
@@ -143,7 +173,10 @@ class EveryRuleActsTest extends TestCase
     {
         $id = fn (string $name): int => $this->keeper()->animals()->where('name', $name)->sole()->id;
         if (! $this->keeper()->animals()->where('name', 'Closed')->exists()) {
-            $this->made(['name' => 'Closed', 'genotype' => 'Normal', 'hatched_on' => '2021-07-01', 'sire_id' => $id('Sire'), 'dam_id' => $id('Daughter')]);
+            $this->made([
+                'name' => 'Closed', 'genotype' => 'Normal', 'hatched_on' => '2021-07-01', 'sire_id' => $id('Sire'),
+                'dam_id' => $id('Daughter'),
+            ]);
             $this->made(['name' => 'Half', 'genotype' => 'Normal', 'hatched_on' => '2019-08-01', 'sire_id' => $id('Sire')]);
             $this->made(['name' => 'Niece', 'genotype' => 'Normal', 'hatched_on' => '2021-08-01', 'dam_id' => $id('Daughter')]);
         }
@@ -153,7 +186,10 @@ class EveryRuleActsTest extends TestCase
 
     private function numbered(): ?string
     {
-        $this->post('/animals', ['name' => 'Numbered', 'genotype' => 'Pastel', 'said_by' => 'own', 'sex' => 'male', 'hatched_on' => '2022'])->assertSessionHasNoErrors();
+        $this->post(
+            '/animals',
+            ['name' => 'Numbered', 'genotype' => 'Pastel', 'said_by' => 'own', 'sex' => 'male', 'hatched_on' => '2022'],
+        )->assertSessionHasNoErrors();
         $animal = $this->keeper()->animals()->where('name', 'Numbered')->sole();
         $number = $animal->number;
         $animal->forceDelete();
@@ -169,8 +205,13 @@ class EveryRuleActsTest extends TestCase
     private function planned(): \App\Models\Project
     {
         $project = $this->project();
-        $chances = array_map(fn (int $season): array => ['season' => $season, 'decimal' => $season / 8, 'low' => 0, 'high' => 1], range(1, 8));
-        $project->plans()->firstOrCreate(['state' => 'done'], ['seed' => 1, 'input' => '', 'result' => ['routes' => [['name' => 'A', 'probability_by_season' => $chances]]]]);
+        $chances = array_map(
+            fn (int $season): array => ['season' => $season, 'decimal' => $season / 8, 'low' => 0, 'high' => 1], range(1, 8),
+        );
+        $project->plans()->firstOrCreate(
+            ['state' => 'done'],
+            ['seed' => 1, 'input' => '', 'result' => ['routes' => [['name' => 'A', 'probability_by_season' => $chances]]]],
+        );
 
         return $project->load('latestPlan');
     }

@@ -31,11 +31,20 @@ class ExchangeTest extends TestCase
         $from = User::query()->where('email', 'boathouse@destino.localhost')->sole();
         $this->actingAs($from);
         $anchor = $from->animals()->where('name', 'Anchor')->sole();
-        $this->post("/animals/{$anchor->id}/photos", ['photo' => UploadedFile::fake()->image('anchor.jpg', 60, 40), 'on' => '2026-01-01', 'caption' => 'In the sun']);
+        $this->post(
+            "/animals/{$anchor->id}/photos",
+            ['photo' => UploadedFile::fake()->image('anchor.jpg', 60, 40), 'on' => '2026-01-01', 'caption' => 'In the sun'],
+        );
         $this->delete("/records/animal/{$from->animals()->where('name', 'Weir')->sole()->id}");
         $this->put('/house', ['weight' => 'oz', 'schools' => ['enchi-cinnamon-allelism' => 'allelic']]);
         $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Driftlight', 'inheritance' => 'recessive', 'effect' => 'light']);
-        $this->post('/prove/decisions', ['explanation' => "unrecorded|a{$from->animals()->where('name', 'Tidemark')->sole()->id}|piebald", 'reason' => 'Half her back is white.'])->assertSessionHasNoErrors();
+        $this->post(
+            '/prove/decisions',
+            [
+                'explanation' => "unrecorded|a{$from->animals()->where('name', 'Tidemark')->sole()->id}|piebald",
+                'reason' => 'Half her back is white.',
+            ],
+        )->assertSessionHasNoErrors();
         $from->projects()->first()->update(['pinned' => [$anchor->id], 'most_inbreeding' => '1/8', 'wanted' => 'sure']);
         $darkroom = app(Darkroom::class);
         $path = (string) tempnam(sys_get_temp_dir(), 'destino-');
@@ -50,10 +59,16 @@ class ExchangeTest extends TestCase
         [$same, $samePhotos] = Archive::open($again);
         $this->assertEquals($document, $same);
         $this->assertSame($photos, $samePhotos);
-        $this->assertSame([1, 8, 1], [$to->decisions()->count(), $to->oddTraits()->sole()->entries()->count(), count($to->projects()->first()->pinned)]);
+        $this->assertSame(
+            [1, 8, 1],
+            [$to->decisions()->count(), $to->oddTraits()->sole()->entries()->count(), count($to->projects()->first()->pinned)],
+        );
 
         $this->flushSession();
-        $this->actingAs($to)->get('/animals/'.$to->animals()->where('name', 'Quayside')->sole()->id)->assertOk()->assertSee('cannot both be right');
+        $this->actingAs($to)
+            ->get('/animals/'.$to->animals()->where('name', 'Quayside')->sole()->id)
+            ->assertOk()
+            ->assertSee('cannot both be right');
         $this->get('/animals/'.$to->animals()->where('name', 'Tidemark')->sole()->id)->assertSee('Pinstripe het Piebald');
         array_map(unlink(...), [$path, $again]);
     }
@@ -64,16 +79,24 @@ class ExchangeTest extends TestCase
         $document = Archive::json((new Archive(User::factory()->create(), app(Darkroom::class)))->document());
         $this->upload('all.json', $document)->assertRedirect();
         $preview = (string) session()->previousUrl();
-        $answer = $this->followingRedirects()->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('all.json', $document)]);
+        $answer = $this->followingRedirects()->post(
+            '/exchange', ['file' => UploadedFile::fake()->createWithContent('all.json', $document)],
+        );
         $answer->assertSee('into an empty collection only')->assertDontSee('Take it in');
-        $this->from('/exchange')->followingRedirects()->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('odd.json', '{"format":"else"}')])->assertSee('no archive of a Destino collection');
+        $this->from('/exchange')
+            ->followingRedirects()
+            ->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('odd.json', '{"format":"else"}')])
+            ->assertSee('no archive of a Destino collection');
     }
 
     public function test_a_spreadsheet_of_300_is_understood_row_by_row(): void
     {
         $rows = [['ID', 'Name', 'Sex', 'Hatch date', 'Morph', 'Father', 'Mother', 'Weight', 'Mood']];
         for ($i = 1; $i <= 300; $i++) {
-            $rows[] = ["A{$i}", "Snake {$i}", $i % 2 ? 'm' : 'f', '2022-07', $i % 3 ? 'Pastel het Clown' : 'Mojave', $i > 10 ? 'A1' : '', $i > 10 ? 'A2' : '', (string) (900 + $i), $i === 7 ? 'shy' : ''];
+            $rows[] = [
+                "A{$i}", "Snake {$i}", $i % 2 ? 'm' : 'f', '2022-07', $i % 3 ? 'Pastel het Clown' : 'Mojave', $i > 10 ? 'A1' : '',
+                $i > 10 ? 'A2' : '', (string) (900 + $i), $i === 7 ? 'shy' : '',
+            ];
         }
         $rows[5][4] = 'Pastle'; // not a gene
         $rows[6][2] = 'perhaps'; // not a sex
@@ -81,7 +104,10 @@ class ExchangeTest extends TestCase
         $rows[9][0] = 'A7'; // the number of another row
         $preview = $this->followingRedirects()->upload('snakes.csv', $this->csv($rows))
             ->assertSee('296 of 300 rows can be brought in as they stand.')
-            ->assertSee('“Pastle” at 1 is not a known name')->assertSee('“perhaps” is no sex')->assertSee('can be read in two ways')->assertSee('the number A7 belongs to row 8')
+            ->assertSee('“Pastle” at 1 is not a known name')
+                ->assertSee('“perhaps” is no sex')
+                ->assertSee('can be read in two ways')
+                ->assertSee('the number A7 belongs to row 8')
             ->assertSee('Nothing is written yet.');
         $this->assertSame(0, Animal::query()->count());
         $this->assertSame(1, preg_match('~/exchange/([0-9a-f-]{36})~', (string) $preview->getContent(), $found));
@@ -99,10 +125,16 @@ class ExchangeTest extends TestCase
 
     public function test_an_xlsx_file_with_real_dates(): void
     {
-        $file = Spreadsheet::write([['Name', 'Sex', 'Born', 'Genes', 'Price'], ['Skiff', 'male', ['date' => '2022-07-14'], 'Mojave het Ultramel', '350'], ['', '', '', '', '']]);
+        $file = Spreadsheet::write([
+            ['Name', 'Sex', 'Born', 'Genes', 'Price'], ['Skiff', 'male', ['date' => '2022-07-14'], 'Mojave het Ultramel', '350'],
+            ['', '', '', '', ''],
+        ]);
         $this->artisan('destino:import', ['file' => $file, '--keeper' => 'owner@tests.localhost'])->assertSuccessful();
         $animal = Animal::query()->sole();
-        $this->assertSame(['14 July 2022', 35000, 'Mojave het Ultramel'], [$animal->hatchedWords(), $animal->price_cents, $animal->statements()->sole()->text]);
+        $this->assertSame(
+            ['14 July 2022', 35000, 'Mojave het Ultramel'],
+            [$animal->hatchedWords(), $animal->price_cents, $animal->statements()->sole()->text],
+        );
         unlink($file);
     }
 
@@ -118,7 +150,10 @@ class ExchangeTest extends TestCase
     public function test_a_file_that_is_none_says_so(string $content, string $message): void
     {
         $this->from('/exchange')->followingRedirects()->upload('list.csv', $content)->assertSee($message);
-        $this->from('/exchange')->followingRedirects()->post('/exchange', ['file' => UploadedFile::fake()->create('virus.exe', 1)])->assertSee('Choose a list (.csv or .xlsx)');
+        $this->from('/exchange')
+            ->followingRedirects()
+            ->post('/exchange', ['file' => UploadedFile::fake()->create('virus.exe', 1)])
+            ->assertSee('Choose a list (.csv or .xlsx)');
         $this->assertSame([], Storage::allFiles('imports'));
     }
 
@@ -135,23 +170,42 @@ class ExchangeTest extends TestCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
         file_put_contents($file, "name;sex;genes\nSkiff;m;Pastel\nTender;f;Pastle\n");
-        \Illuminate\Support\Facades\Artisan::call('destino:import', ['file' => $file, '--dry-run' => true, '--json' => true, '--keeper' => 'owner@tests.localhost']);
+        \Illuminate\Support\Facades\Artisan::call(
+            'destino:import', ['file' => $file, '--dry-run' => true, '--json' => true, '--keeper' => 'owner@tests.localhost'],
+        );
         $report = json_decode(\Illuminate\Support\Facades\Artisan::output(), true);
-        $this->assertSame([0, true, 2, 1, 1], [$report['written'], $report['dry_run'], $report['rows'], $report['ready'], $report['unread']]);
-        $this->assertSame([3, 'Tender', true], [$report['problems'][0]['row'], $report['problems'][0]['name'], $report['problems'][0]['genes_unread']]);
+        $this->assertSame(
+            [0, true, 2, 1, 1], [$report['written'], $report['dry_run'], $report['rows'], $report['ready'], $report['unread']],
+        );
+        $this->assertSame(
+            [3, 'Tender', true],
+            [$report['problems'][0]['row'], $report['problems'][0]['name'], $report['problems'][0]['genes_unread']],
+        );
         $this->assertSame(0, Animal::query()->count());
         unlink($file);
     }
 
     public function test_the_list_the_pedigree_and_the_calendar(): void
     {
-        $sire = $this->made(['name' => '=Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-01-01', 'hatched_precision' => 'year']);
+        $sire = $this->made([
+            'name' => '=Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-01-01',
+            'hatched_precision' => 'year',
+        ]);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Mojave/Mystic', 'sire_name' => 'Old Painter']);
         $this->made(['name' => 'Wherry', 'genotype' => 'Mojave', 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'number' => 'W1']);
         $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-10-01']);
 
         $csv = $this->get('/exchange/download/csv')->streamedContent();
-        $this->assertStringStartsWith(implode(',', array_map(fn (Field $field): string => str_contains($field->value, ' ') ? "\"{$field->value}\"" : $field->value, Field::cases())), $csv);
+        $this->assertStringStartsWith(
+            implode(
+                ',',
+                array_map(
+                    fn (Field $field): string => str_contains($field->value, ' ') ? "\"{$field->value}\"" : $field->value,
+                    Field::cases(),
+                ),
+            ),
+            $csv,
+        );
         $this->assertStringContainsString("'=Skiff", $csv); // no spreadsheet takes it for a formula
         $this->assertStringContainsString(',2022,Clown,', $csv);
 

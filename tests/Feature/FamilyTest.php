@@ -30,13 +30,18 @@ class FamilyTest extends TestCase
         $other = $this->animal('Tender', 'female', ['sire_name' => 'Old Painter', 'dam_name' => 'Sally']);
 
         $this->get("/animals/{$one->id}")->assertSee('Old Painter')->assertSee('outside the collection');
-        $this->get("/pair?sire_id={$one->id}&dam_id={$other->id}")->assertSee("F = 1/8 (13\u{a0}%), as between half siblings, through Old Painter.")->assertDontSee('above 1/8');
+        $this->get("/pair?sire_id={$one->id}&dam_id={$other->id}")
+            ->assertSee("F = 1/8 (13\u{a0}%), as between half siblings, through Old Painter.")
+            ->assertDontSee('above 1/8');
     }
 
     /** @return iterable<string, array{string, string, string}> */
     public static function demoPairs(): iterable
     {
-        yield 'full siblings' => ['Gunwale', 'Estuary', "F = 1/4 (25\u{a0}%), as between full siblings or parent and young, through Anchor, Brightwater. That is above 1/8"];
+        yield 'full siblings' => [
+            'Gunwale', 'Estuary',
+            "F = 1/4 (25\u{a0}%), as between full siblings or parent and young, through Anchor, Brightwater. That is above 1/8",
+        ];
         yield 'half siblings' => ['Gunwale', 'Halyard', 'as between half siblings, through Anchor.'];
         yield 'father and daughter' => ['Anchor', 'Halyard', 'as between full siblings or parent and young, through Anchor.'];
         yield 'strangers' => ['Inlet', 'Brightwater', 'The records show no common ancestor of the two.'];
@@ -65,13 +70,16 @@ class FamilyTest extends TestCase
         $this->keeper();
         $stranger = Animal::factory()->for(User::factory(), 'keeper')->create(['sex' => 'male', 'name' => 'Elsewhere']);
 
-        $refused = fn (array $form, string $message) => $this->put("/animals/{$mother->id}", $this->form($form + ['name' => 'Tender']))->assertSessionHasErrors(array_key_last($form) === 'sire_id' ? ['sire_id' => $message] : ['dam_id' => $message]);
+        $refused = fn (array $form, string $message) =>
+            $this->put("/animals/{$mother->id}", $this->form($form + ['name' => 'Tender']))
+                ->assertSessionHasErrors(array_key_last($form) === 'sire_id' ? ['sire_id' => $message] : ['dam_id' => $message]);
         $refused(['dam_id' => $mother->id], 'An animal is not its own parent.');
         $refused(['dam_id' => $daughter->id], 'Wherry descends from Tender and cannot be a parent of it.');
         $refused(['sire_id' => $daughter->id], 'Wherry is female, and the sire must be male.');
         $refused(['sire_id' => $stranger->id], 'The sire is not in your collection. Choose another, or write its name.');
 
-        $this->post('/animals', $this->form(['hatched_on' => '2019-01-01', 'dam_id' => $mother->id]))->assertSessionHasErrors(['dam_id' => 'Tender hatched on 5 May 2020, which is not before this animal.']);
+        $this->post('/animals', $this->form(['hatched_on' => '2019-01-01', 'dam_id' => $mother->id]))
+            ->assertSessionHasErrors(['dam_id' => 'Tender hatched on 5 May 2020, which is not before this animal.']);
     }
 
     /** @param  array<string, mixed>  $more */

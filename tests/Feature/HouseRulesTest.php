@@ -18,7 +18,8 @@ class HouseRulesTest extends TestCase
         $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'allelic']])->assertSessionHasNoErrors();
         $this->get($pair)->assertSee('cannot come of this')->assertSee('Choice of the house');
         $this->get($pair.'&school[enchi-cinnamon-allelism]=separate')->assertSee('1/4 per egg'); // still to be asked under the other
-        $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'perhaps']])->assertSessionHasErrors('schools.enchi-cinnamon-allelism');
+        $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'perhaps']])
+            ->assertSessionHasErrors('schools.enchi-cinnamon-allelism');
     }
 
     public function test_a_shared_word_means_the_line_of_the_house(): void
@@ -33,9 +34,13 @@ class HouseRulesTest extends TestCase
         $animal = $this->made(['name' => 'Tender', 'hatched_on' => '2022-01-01']);
         $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => 1300]);
         $this->get("/animals/{$animal->id}")->assertSee('Too light: 1300 g of the 1500 g');
-        $this->put('/house', ['female_grams' => '1200', 'weight' => 'oz', 'dominance' => 'incomplete dominant', 'currency' => 'CHF'])->assertSessionHasNoErrors();
+        $this->put(
+            '/house', ['female_grams' => '1200', 'weight' => 'oz', 'dominance' => 'incomplete dominant', 'currency' => 'CHF'],
+        )->assertSessionHasNoErrors();
         $this->get("/animals/{$animal->id}")->assertSee('Ready to breed by age and weight.');
-        $this->post("/animals/{$animal->id}/care", ['kind' => 'weight', 'grams' => '50', 'on' => now()->format('Y-m-d')])->assertSessionHasNoErrors();
+        $this->post(
+            "/animals/{$animal->id}/care", ['kind' => 'weight', 'grams' => '50', 'on' => now()->format('Y-m-d')],
+        )->assertSessionHasNoErrors();
         $this->assertSame(1417, $animal->care()->latest('id')->first()?->grams);
         $this->get('/round/weight')->assertSee('last 50.0 oz');
         $this->get('/genes/pastel')->assertSee('incomplete dominant');
@@ -49,9 +54,12 @@ class HouseRulesTest extends TestCase
         $other = $this->made(['name' => 'Wherry', 'genotype' => 'Pastel']);
         $plan = fn (array $more): array => $more + ['sires' => [$sire->id]];
 
-        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")->assertSee('Your house rules refuse this pairing')->assertDontSee('Note this pairing as planned');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")
+            ->assertSee('Your house rules refuse this pairing')
+            ->assertDontSee('Note this pairing as planned');
         $this->post('/clutches', $plan(['dam_id' => $dam->id, 'reason' => 'I want to']))->assertSessionHasErrors('house');
-        $this->post('/clutches', $plan(['dam_id' => $dam->id, 'laid_on' => '2026-05-05']))->assertSessionHasNoErrors(); // a fact is recorded
+        // a fact is recorded
+        $this->post('/clutches', $plan(['dam_id' => $dam->id, 'laid_on' => '2026-05-05']))->assertSessionHasNoErrors();
 
         $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Your house rules ask for a reason first');
         $this->post('/clutches', $plan(['dam_id' => $other->id]))->assertSessionHasErrors('reason');
@@ -76,15 +84,23 @@ class HouseRulesTest extends TestCase
     public function test_two_windows_do_not_overwrite_each_other(): void
     {
         $this->put('/house', ['version' => 0, 'weight' => 'oz'])->assertSessionHasNoErrors();
-        $this->from('/house')->followingRedirects()->put('/house', ['version' => 0, 'weight' => 'g'])->assertSee('changed in another window');
+        $this->from('/house')
+            ->followingRedirects()
+            ->put('/house', ['version' => 0, 'weight' => 'g'])
+            ->assertSee('changed in another window');
         $this->get('/house')->assertOk()->assertSee('value="oz" checked', false);
     }
 
     public function test_a_keepers_own_genes_names_and_weights(): void
     {
-        $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Driftlight', 'inheritance' => 'recessive', 'effect' => 'light'])->assertRedirect('/genes/own-driftlight');
+        $this->post(
+            '/genes/own', ['kind' => 'gene', 'name' => 'Driftlight', 'inheritance' => 'recessive', 'effect' => 'light'],
+        )->assertRedirect('/genes/own-driftlight');
         $this->get('/pair?sire=het+Driftlight&dam=Driftlight&target=Driftlight')->assertSee('Driftlight: 1/2 per egg');
-        $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Puzzlebelly', 'inheritance' => 'unknown', 'effect' => 'pattern', 'locus' => 'yellowbelly'])->assertSessionHasNoErrors();
+        $this->post(
+            '/genes/own',
+            ['kind' => 'gene', 'name' => 'Puzzlebelly', 'inheritance' => 'unknown', 'effect' => 'pattern', 'locus' => 'yellowbelly'],
+        )->assertSessionHasNoErrors();
         $this->get('/genes/own-puzzlebelly')->assertSee('How it is inherited is not known');
         $this->get('/pair?sire=Puzzlebelly/Gravel&dam=Normal&target=Gravel')->assertSee('Gravel: 1/2 per egg');
 
@@ -92,7 +108,9 @@ class HouseRulesTest extends TestCase
         $this->get('/pair?sire=Harbour+line&dam=Normal&target=Pastel')->assertSee('Pastel: 1/2 per egg');
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');
 
-        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'clown', 'cue' => '0', 'with' => '0.5', 'without' => '0.25'])->assertSessionHasNoErrors();
+        $this->post(
+            '/genes/own', ['kind' => 'cue', 'gene' => 'clown', 'cue' => '0', 'with' => '0.5', 'without' => '0.25'],
+        )->assertSessionHasNoErrors();
         $this->get('/genes/clown')->assertSee('Your weights; shipped: 93 % and 5 %.')->assertSee('50 %');
         $change = $this->keeper()->geneChanges()->where('kind', 'cue')->sole();
         $this->delete("/records/gene/{$change->id}");

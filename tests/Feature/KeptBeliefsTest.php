@@ -47,7 +47,10 @@ class KeptBeliefsTest extends TestCase
         $before = $parts();
         $lone->statements()->create(['text' => 'Pastel het Ultramel', 'source' => 'own']);
         $this->texts();
-        $this->assertCount(count($before) - count(array_intersect($before, $parts())) + 1, array_diff($parts(), $before), 'one part of one animal, and a new one');
+        $this->assertCount(
+            count($before) - count(array_intersect($before, $parts())) + 1, array_diff($parts(), $before),
+            'one part of one animal, and a new one',
+        );
         $this->assertCount(2, array_intersect($before, $parts()), 'the family stays as it was, at both of its loci');
     }
 
@@ -73,7 +76,8 @@ class KeptBeliefsTest extends TestCase
         $this->texts();
         $beliefs = app(Doorway::class)->open($this->keeper())->beliefs();
         foreach (['Sire', 'Other'] as $name) {
-            $states = $beliefs->belief($this->keeper()->animals()->where('name', $name)->sole()->id)->statesOver([app(CatalogueShelf::class)->catalogue()->groupOf('clown')]);
+            $states = $beliefs->belief($this->keeper()->animals()->where('name', $name)->sole()->id)
+                ->statesOver([app(CatalogueShelf::class)->catalogue()->groupOf('clown')]);
             $this->assertCount(2, $states, 'a rest of doubt stays');
             foreach ($states as [, $chance]) {
                 $this->assertLessThan(20, strlen($chance->toString()));
@@ -142,7 +146,9 @@ class KeptBeliefsTest extends TestCase
         $dam = $this->made(['name' => 'Dam', 'genotype' => 'Clown']);
         $other = $this->made(['name' => 'Other', 'genotype' => '50% het Clown']);
         foreach ([[$dam, 'One'], [$other, 'Two']] as [$female, $label]) {
-            $clutch = $this->keeper()->clutches()->create(['dam_id' => $female->id, 'label' => $label, 'hatched_on' => '2025-07-01', 'hatched' => 6]);
+            $clutch = $this->keeper()->clutches()->create([
+                'dam_id' => $female->id, 'label' => $label, 'hatched_on' => '2025-07-01', 'hatched' => 6,
+            ]);
             $clutch->sires()->create(['animal_id' => $sire->id]);
         }
         $this->young('Kept 1', 'One', $sire, $dam);
@@ -151,26 +157,54 @@ class KeptBeliefsTest extends TestCase
 
     private function young(string $name, string $clutch, Animal $sire, Animal $dam): Animal
     {
-        return $this->made(['name' => $name, 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'clutch_id' => $this->keeper()->clutches()->where('label', $clutch)->sole()->id]);
+        return $this->made([
+            'name' => $name, 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id,
+            'clutch_id' => $this->keeper()->clutches()->where('label', $clutch)->sole()->id,
+        ]);
     }
 
     /** @return array<string, callable(Randomizer): mixed> what a keeper may do */
     private function changes(): array
     {
         $clutch = fn (Randomizer $chance): Clutch => $this->keeper()->clutches()->orderBy('id')->get()[$chance->getInt(0, 1)];
-        $animal = fn (Randomizer $chance): Animal => $this->keeper()->animals()->orderBy('id')->get()[$chance->getInt(0, $this->keeper()->animals()->count() - 1)];
+        $animal = fn (Randomizer $chance): Animal => $this->keeper()->animals()->orderBy('id')->get()[
+            $chance->getInt(0, $this->keeper()->animals()->count() - 1)
+        ];
 
         return [
-            'a count of plain young' => fn (Randomizer $chance) => $clutch($chance)->counts()->create(['saw' => 'not Clown', 'count' => $chance->getInt(1, 3)]),
-            'a count of visual young' => fn (Randomizer $chance) => $chance->getInt(0, 2) === 0 ? $clutch($chance)->counts()->create(['saw' => 'Clown', 'count' => 1]) : null,
+            'a count of plain young' => fn (Randomizer $chance) => $clutch($chance)->counts()->create([
+                'saw' => 'not Clown', 'count' => $chance->getInt(1, 3),
+            ]),
+            'a count of visual young' => fn (Randomizer $chance) => $chance->getInt(0, 2) === 0 ? $clutch($chance)->counts()->create(
+                ['saw' => 'Clown', 'count' => 1],
+            ) : null,
             'a count taken out' => fn (Randomizer $chance) => $clutch($chance)->counts()->latest('id')->first()?->delete(),
-            'a count changed' => fn (Randomizer $chance) => $clutch($chance)->counts()->latest('id')->first()?->update(['count' => $chance->getInt(1, 5)]),
-            'a statement' => fn (Randomizer $chance) => $animal($chance)->statements()->create(['text' => ['50% het Clown', 'het Piebald', '66% het Piebald', 'Pastel'][$chance->getInt(0, 3)], 'source' => 'seller', 'certainty' => [100, 80][$chance->getInt(0, 1)], 'names_all' => false]),
-            'a statement taken out' => fn (Randomizer $chance) => ($of = $animal($chance))->statements()->count() > 1 ? $of->statements()->latest('id')->first()?->delete() : null,
-            'another possible sire' => fn (Randomizer $chance) => ($of = $clutch($chance))->sires()->count() < 2 ? $of->sires()->create(['animal_id' => $this->made(['name' => "Rival {$chance->getInt(1, 999999)}", 'sex' => 'male', 'genotype' => 'het Clown'])->id]) : null,
-            'the last possible sire gone' => fn (Randomizer $chance) => ($of = $clutch($chance))->sires()->count() > 1 ? $of->sires()->latest('id')->first()?->delete() : null,
-            'a young animal more' => fn (Randomizer $chance) => $this->young("Young {$chance->getInt(1, 999999)}", 'One', $this->keeper()->animals()->where('name', 'Sire')->sole(), $this->keeper()->animals()->where('name', 'Dam')->sole()),
-            'a decision' => fn (Randomizer $chance) => $this->keeper()->decisions()->create(['kind' => FaultKind::Unrecorded, 'animal_id' => $this->keeper()->animals()->where('name', 'Other')->sole()->id, 'alleles' => ['piebald'], 'reason' => 'So it must be.', 'on' => '2026-01-01']),
+            'a count changed' => fn (Randomizer $chance) => $clutch($chance)->counts()->latest('id')->first()?->update([
+                'count' => $chance->getInt(1, 5),
+            ]),
+            'a statement' => fn (Randomizer $chance) => $animal($chance)->statements()->create([
+                'text' => ['50% het Clown', 'het Piebald', '66% het Piebald', 'Pastel'][$chance->getInt(0, 3)],
+                'source' => 'seller', 'certainty' => [100, 80][$chance->getInt(0, 1)], 'names_all' => false,
+            ]),
+            'a statement taken out' => fn (Randomizer $chance) =>
+                ($of = $animal($chance))->statements()->count() > 1 ? $of->statements()->latest('id')->first()?->delete() : null,
+            'another possible sire' => fn (Randomizer $chance) => ($of = $clutch($chance))->sires()->count() < 2 ? $of->sires()->create(
+                [
+                    'animal_id' => $this->made([
+                        'name' => "Rival {$chance->getInt(1, 999999)}", 'sex' => 'male', 'genotype' => 'het Clown',
+                    ])->id,
+                ],
+            ) : null,
+            'the last possible sire gone' => fn (Randomizer $chance) =>
+                ($of = $clutch($chance))->sires()->count() > 1 ? $of->sires()->latest('id')->first()?->delete() : null,
+            'a young animal more' => fn (Randomizer $chance) => $this->young(
+                "Young {$chance->getInt(1, 999999)}", 'One', $this->keeper()->animals()->where('name', 'Sire')->sole(),
+                $this->keeper()->animals()->where('name', 'Dam')->sole(),
+            ),
+            'a decision' => fn (Randomizer $chance) => $this->keeper()->decisions()->create([
+                'kind' => FaultKind::Unrecorded, 'animal_id' => $this->keeper()->animals()->where('name', 'Other')->sole()->id,
+                'alleles' => ['piebald'], 'reason' => 'So it must be.', 'on' => '2026-01-01',
+            ]),
             'the decision taken back' => fn (Randomizer $chance) => $this->keeper()->decisions()->latest('id')->first()?->delete(),
         ];
     }
@@ -179,7 +213,12 @@ class KeptBeliefsTest extends TestCase
     private function texts(): array
     {
         $beliefs = app(Doorway::class)->open($this->keeper()->fresh())->beliefs();
-        $texts = $this->keeper()->animals()->orderBy('id')->get()->mapWithKeys(fn (Animal $animal): array => [$animal->name => $beliefs->text($animal->id)])->all();
+        $texts = $this->keeper()
+            ->animals()
+            ->orderBy('id')
+            ->get()
+            ->mapWithKeys(fn (Animal $animal): array => [$animal->name => $beliefs->text($animal->id)])
+            ->all();
         $beliefs->keep();
 
         return $texts;

@@ -51,7 +51,9 @@ class KindsTest extends TestCase
         $this->assertSame([], array_diff($described, $columns));
         if (! in_array($kind->name, ['rules', 'plan'], true)) { // a document of their own; worked out anew
             $recorded = array_intersect($record->getFillable(), $columns);
-            $this->assertEqualsCanonicalizing(array_values(array_diff($recorded, self::TOKENS)), $described, 'nothing is left out of an archive');
+            $this->assertEqualsCanonicalizing(
+                array_values(array_diff($recorded, self::TOKENS)), $described, 'nothing is left out of an archive',
+            );
         }
         foreach ($kind->children as $relation => $child) {
             $this->assertInstanceOf(Kinds::named($child)->class, $record->{$relation}()->getRelated());
@@ -96,7 +98,9 @@ class KindsTest extends TestCase
     public function test_a_clutch_is_what_happened_to_it(): void
     {
         $dam = $this->made(['name' => 'Dam']);
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'paired_on' => '2025-01-10', 'laid_on' => '2025-04-01', 'eggs_good' => 6]);
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $dam->id, 'paired_on' => '2025-01-10', 'laid_on' => '2025-04-01', 'eggs_good' => 6,
+        ]);
         $this->assertSame([['introduced', '2025-01-10', null], ['laid', '2025-04-01', 6]], $this->told($clutch));
         $this->assertSame('laid', $clutch->stage());
         $clutch->update(['hatched_on' => '2025-06-01', 'hatched' => 5, 'eggs_infertile' => 1]);
@@ -104,7 +108,9 @@ class KindsTest extends TestCase
         $this->assertSame(['hatched', 5, 1, '2025'], [$fresh->stage(), $fresh->hatched, $fresh->eggs_infertile, $fresh->season()]);
         $this->assertCount(3, $fresh->events, 'one event of each kind');
         $fresh->update(['laid_on' => null, 'eggs_good' => null, 'eggs_infertile' => null]);
-        $this->assertSame(['introduced', 'hatched'], array_column($this->told($fresh->fresh()), 0), 'nothing is known of the laying any more');
+        $this->assertSame(
+            ['introduced', 'hatched'], array_column($this->told($fresh->fresh()), 0), 'nothing is known of the laying any more',
+        );
         $fresh->events()->create(['kind' => EventKind::Lock, 'on' => '2025-01-12']);
         $this->assertSame('2025-01-10', $fresh->fresh()->paired_on->format('Y-m-d'));
         $this->assertSame($this->keeper()->id, $fresh->events()->first()->collectionId());
@@ -112,7 +118,10 @@ class KindsTest extends TestCase
 
     public function test_an_event_that_is_undone_changes_where_the_clutch_stands(): void
     {
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->made(['name' => 'Dam'])->id, 'laid_on' => '2025-04-01', 'hatched_on' => '2025-06-01', 'hatched' => 5]);
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $this->made(['name' => 'Dam'])->id, 'laid_on' => '2025-04-01', 'hatched_on' => '2025-06-01',
+            'hatched' => 5,
+        ]);
         $event = $clutch->event(EventKind::Hatched);
         $this->delete(route('records.destroy', ['event', $event->id]))->assertSessionHasNoErrors();
         $this->assertSame('laid', $clutch->fresh()->stage());
@@ -129,7 +138,10 @@ class KindsTest extends TestCase
         $dam = $this->made(['name' => 'Dam']);
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2025-06-01', 'hatched' => 3]);
         $count = $clutch->counts()->create(['saw' => 'Clown', 'count' => 2]);
-        $this->keeper()->decisions()->create(['kind' => FaultKind::Misnamed, 'count_id' => $count->id, 'alleles' => ['clown'], 'instead' => 'piebald', 'reason' => 'Seen again.', 'on' => '2025-07-01']);
+        $this->keeper()->decisions()->create([
+            'kind' => FaultKind::Misnamed, 'count_id' => $count->id, 'alleles' => ['clown'], 'instead' => 'piebald',
+            'reason' => 'Seen again.', 'on' => '2025-07-01',
+        ]);
         $to = $this->restored();
         $decision = $to->decisions()->sole();
         $this->assertSame(['piebald', '2 × Clown'], [$decision->instead, $decision->clutchCount()->first()->sentence()]);
@@ -139,20 +151,32 @@ class KindsTest extends TestCase
     public function test_an_archive_of_the_first_format_is_read(): void
     {
         $animal = fn (int $id, string $name, string $sex, ?int $dam = null): array => [
-            'id' => $id, 'name' => $name, 'sex' => $sex, 'sire' => null, 'dam' => $dam, 'rack' => null, 'clutch' => $dam === null ? null : 1,
-            'statements' => [['id' => $id, 'text' => 'Pastel', 'source' => 'own', 'certainty' => 100, 'names_all' => true, 'who' => null, 'on' => null, 'note' => null]],
-            'statusEvents' => [], 'observations' => [], 'care' => [], 'photos' => [], 'hatched_on' => null, 'hatched_precision' => 'day', 'sex_certainty' => 100,
+            'id' => $id, 'name' => $name, 'sex' => $sex, 'sire' => null, 'dam' => $dam, 'rack' => null,
+            'clutch' => $dam === null ? null : 1,
+            'statements' => [[
+                'id' => $id, 'text' => 'Pastel', 'source' => 'own', 'certainty' => 100, 'names_all' => true, 'who' => null,
+                'on' => null, 'note' => null,
+            ]],
+            'statusEvents' => [], 'observations' => [], 'care' => [], 'photos' => [], 'hatched_on' => null,
+            'hatched_precision' => 'day', 'sex_certainty' => 100,
         ];
         $document = [
             'format' => 'destino-collection/1', 'rules' => [], 'genes' => [], 'racks' => [], 'searches' => [], 'readings' => [],
             'animals' => [$animal(1, 'Anchor', 'male'), $animal(2, 'Brightwater', 'female'), $animal(3, 'Young', 'male', 2)],
             'clutches' => [[
-                'id' => 1, 'dam' => 2, 'label' => 'First', 'paired_on' => '2024-01-05', 'laid_on' => '2024-04-02', 'eggs_good' => 6, 'eggs_infertile' => null,
+                'id' => 1, 'dam' => 2, 'label' => 'First', 'paired_on' => '2024-01-05', 'laid_on' => '2024-04-02',
+                'eggs_good' => 6, 'eggs_infertile' => null,
                 'hatched_on' => null, 'hatched' => 4, 'reason' => null, 'notes' => 'As it was.',
                 'sires' => [['animal' => 1, 'name' => null], ['animal' => null, 'name' => 'of a friend']],
-                'counts' => [['id' => 1, 'saw' => 'not Clown', 'count' => 3, 'dead' => false, 'note' => null, 'taken_out' => '2024-08-01 10:00:00']],
+                'counts' => [[
+                    'id' => 1, 'saw' => 'not Clown', 'count' => 3, 'dead' => false, 'note' => null,
+                    'taken_out' => '2024-08-01 10:00:00',
+                ]],
             ]],
-            'history' => [['kind' => 'count', 'id' => 1, 'event' => 'deleted', 'at' => '2024-08-01 10:00:00', 'who' => 'Owner', 'before' => ['clutch_id' => 1], 'after' => []]],
+            'history' => [[
+                'kind' => 'count', 'id' => 1, 'event' => 'deleted', 'at' => '2024-08-01 10:00:00', 'who' => 'Owner',
+                'before' => ['clutch_id' => 1], 'after' => [],
+            ]],
         ];
         $path = (string) tempnam(sys_get_temp_dir(), 'destino-');
         file_put_contents($path, json_encode($document));
@@ -165,13 +189,20 @@ class KindsTest extends TestCase
         $this->assertSame('Young', $clutch->hatchlings->sole()->name);
         $this->assertSame(0, $clutch->counts()->count());
         $this->assertSame(3, $clutch->counts()->withTrashed()->sole()->count);
-        $this->assertSame([['count', $clutch->counts()->withTrashed()->sole()->id]], DB::table('activity_log')->get()->map(fn (object $entry): array => [$entry->subject_type, $entry->subject_id])->all());
+        $this->assertSame(
+            [['count', $clutch->counts()->withTrashed()->sole()->id]],
+            DB::table('activity_log')->get()->map(fn (object $entry): array => [$entry->subject_type, $entry->subject_id])->all(),
+        );
     }
 
     /** @return list<array{string, string|null, int|null}> */
     private function told(Clutch $clutch): array
     {
-        return array_values($clutch->events->map(fn (ClutchEvent $event): array => [$event->kind->value, $event->on?->format('Y-m-d'), $event->count])->all());
+        return array_values(
+            $clutch->events->map(
+                fn (ClutchEvent $event): array => [$event->kind->value, $event->on?->format('Y-m-d'), $event->count],
+            )->all(),
+        );
     }
 
     private function restored(): User

@@ -18,9 +18,14 @@ class KnowledgeTest extends TestCase
         $dam = $this->made(['name' => 'Tender', 'genotype' => '66% het Clown']);
         $this->get("/pair?dam_id={$dam->id}&sire=Clown&target=Clown")->assertSee('Clown: 1/3 per egg');
 
-        $this->post("/animals/{$dam->id}/statements", $this->statement(['text' => 'het Clown', 'source' => 'laboratory', 'who' => 'shed sample']))->assertSessionHasNoErrors();
+        $this->post(
+            "/animals/{$dam->id}/statements",
+            $this->statement(['text' => 'het Clown', 'source' => 'laboratory', 'who' => 'shed sample']),
+        )->assertSessionHasNoErrors();
 
-        $this->get("/animals/{$dam->id}")->assertSeeInOrder(['het Clown', 'What was stated', '66% het Clown', 'own identification', 'het Clown', 'a laboratory, shed sample']);
+        $this->get("/animals/{$dam->id}")->assertSeeInOrder([
+            'het Clown', 'What was stated', '66% het Clown', 'own identification', 'het Clown', 'a laboratory, shed sample',
+        ]);
         $this->get("/pair?dam_id={$dam->id}&sire=Clown&target=Clown")->assertSee('Clown: 1/2 per egg');
         $this->get('/animals?genes=carries+Clown')->assertSee('1 of 1 animal fit.')->assertDontSee('fits with');
     }
@@ -30,7 +35,9 @@ class KnowledgeTest extends TestCase
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'het Piebald']);
         $young = $this->made(['name' => 'Wherry', 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
-        $this->get("/animals/{$young->id}")->assertSee('het Clown 50% het Piebald')->assertSeeInOrder(['Why, locus by locus', 'the recorded parents']);
+        $this->get("/animals/{$young->id}")
+            ->assertSee('het Clown 50% het Piebald')
+            ->assertSeeInOrder(['Why, locus by locus', 'the recorded parents']);
 
         $statement = $dam->statements()->sole();
         $this->put("/statements/{$statement->id}", $this->statement(['text' => 'Piebald']))->assertSessionHasNoErrors();
@@ -41,9 +48,13 @@ class KnowledgeTest extends TestCase
     public function test_a_conflict_shows_both_sides_and_overwrites_nothing(): void
     {
         $animal = $this->made(['name' => 'Tender', 'genotype' => 'Clown']);
-        $this->post("/animals/{$animal->id}/statements", $this->statement(['text' => 'het Clown', 'source' => 'seller']))->assertSessionHasNoErrors();
+        $this->post(
+            "/animals/{$animal->id}/statements", $this->statement(['text' => 'het Clown', 'source' => 'seller']),
+        )->assertSessionHasNoErrors();
 
-        $this->get("/animals/{$animal->id}")->assertSeeInOrder(['These cannot both be right about Clown', '“Clown”, own identification', '“het Clown”, the seller']);
+        $this->get("/animals/{$animal->id}")->assertSeeInOrder([
+            'These cannot both be right about Clown', '“Clown”, own identification', '“het Clown”, the seller',
+        ]);
         $this->get('/animals')->assertSee('statements conflict');
         $this->assertSame(['Clown', 'het Clown'], $animal->statements()->pluck('text')->all());
 
@@ -55,8 +66,17 @@ class KnowledgeTest extends TestCase
     public function test_a_wrong_statement_says_where(): void
     {
         $animal = $this->made(['sex' => 'female']);
-        foreach ([['text', 'Pastle', 'Did you mean Pastel'], ['text', 'Banana (male maker)', 'only a male'], ['certainty', '0', 'from 1 to 100 %'], ['source', 'rumour', 'Say who says so'], ['on', '2999-01-01', 'lies in the future']] as [$field, $value, $message]) {
-            $this->from("/animals/{$animal->id}")->followingRedirects()->post("/animals/{$animal->id}/statements", $this->statement([$field => $value]))->assertSee($message, false);
+        foreach (
+            [
+                ['text', 'Pastle', 'Did you mean Pastel'], ['text', 'Banana (male maker)', 'only a male'],
+                ['certainty', '0', 'from 1 to 100 %'], ['source', 'rumour', 'Say who says so'],
+                ['on', '2999-01-01', 'lies in the future'],
+            ] as [$field, $value, $message]
+        ) {
+            $this->from("/animals/{$animal->id}")
+                ->followingRedirects()
+                ->post("/animals/{$animal->id}/statements", $this->statement([$field => $value]))
+                ->assertSee($message, false);
         }
         $this->assertSame(1, Statement::query()->count());
     }
@@ -68,7 +88,9 @@ class KnowledgeTest extends TestCase
         $this->get('/animals?genes=Clown,+female')->assertSee("fits with 50\u{a0}%");
         $this->get("/pair?sire_id={$animal->id}&dam=Normal")->assertStatus(422)->assertSee('The sex of Cleat is not known');
 
-        $this->post("/animals/{$animal->id}/status", ['status' => 'hold-back', 'on' => now()->format('Y-m-d')])->assertSessionHasErrorsIn('status', 'reason');
+        $this->post(
+            "/animals/{$animal->id}/status", ['status' => 'hold-back', 'on' => now()->format('Y-m-d')],
+        )->assertSessionHasErrorsIn('status', 'reason');
         $this->post("/animals/{$animal->id}/status", ['status' => 'sold', 'on' => now()->format('Y-m-d')])->assertSessionHasNoErrors();
         $this->get('/animals')->assertSee('0 of 1 animal.')->assertSee('With sold and dead ones');
         $this->get('/animals?gone=1')->assertSee('Cleat');
@@ -77,14 +99,26 @@ class KnowledgeTest extends TestCase
 
     public function test_find_females_that_carry_it_and_are_ready(): void
     {
-        foreach ([['Ready', '2022-01-01', 1700, 'het Clown'], ['Light', '2022-01-01', 900, 'Clown'], ['Other', '2022-01-01', 1700, 'Pastel']] as [$name, $hatched, $grams, $genes]) {
-            $this->made(['name' => $name, 'hatched_on' => $hatched, 'genotype' => $genes])->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => $grams]);
+        foreach (
+            [
+                ['Ready', '2022-01-01', 1700, 'het Clown'], ['Light', '2022-01-01', 900, 'Clown'],
+                ['Other', '2022-01-01', 1700, 'Pastel'],
+            ] as [$name, $hatched, $grams, $genes]
+        ) {
+            $this->made(['name' => $name, 'hatched_on' => $hatched, 'genotype' => $genes])
+                ->care()
+                ->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => $grams]);
         }
-        $this->get('/animals?genes=carries+Clown,+female,+ready')->assertSee('1 of 3 animals fit.')->assertSee('Ready')->assertDontSee('Light');
+        $this->get('/animals?genes=carries+Clown,+female,+ready')
+            ->assertSee('1 of 3 animals fit.')
+            ->assertSee('Ready')
+            ->assertDontSee('Light');
         $this->getJson('/read?as=search&text=carries+Clown,+ready')->assertJsonPath('errors', []);
         $this->get('/animals?genes=carries+Clwn,+ready')->assertStatus(422)->assertSee('at 9');
 
-        $this->post('/searches', ['name' => 'Clown girls', 'query' => 'genes=carries+Clown,+female,+ready&evil[]=x'])->assertRedirect('/animals?genes=carries+Clown%2C+female%2C+ready');
+        $this->post(
+            '/searches', ['name' => 'Clown girls', 'query' => 'genes=carries+Clown,+female,+ready&evil[]=x'],
+        )->assertRedirect('/animals?genes=carries+Clown%2C+female%2C+ready');
         $this->get('/animals')->assertSee('Clown girls');
     }
 
@@ -104,10 +138,18 @@ class KnowledgeTest extends TestCase
         $this->put('/house', ['number_pattern' => 'no counter'])->assertSessionHasErrors('number_pattern');
         $this->put('/house', ['number_pattern' => '{yy}-{000}'])->assertSessionHasNoErrors();
         foreach (['2024', '2024-05', '2025-01-01'] as $hatched) {
-            $this->post('/animals', ['name' => "Of {$hatched}", 'sex' => 'unknown', 'genotype' => 'Normal', 'hatched_on' => $hatched, 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+            $this->post(
+                '/animals',
+                [
+                    'name' => "Of {$hatched}", 'sex' => 'unknown', 'genotype' => 'Normal', 'hatched_on' => $hatched,
+                    'form_token' => (string) Str::uuid(),
+                ],
+            )->assertSessionHasNoErrors();
         }
         $this->assertSame(['24-001', '24-002', '25-001'], Animal::query()->orderBy('id')->pluck('number')->all());
-        $this->post('/animals', ['name' => 'Again', 'number' => '24-001', 'sex' => 'unknown', 'genotype' => 'Normal'])->assertSessionHasErrors('number');
+        $this->post(
+            '/animals', ['name' => 'Again', 'number' => '24-001', 'sex' => 'unknown', 'genotype' => 'Normal'],
+        )->assertSessionHasErrors('number');
     }
 
     /**

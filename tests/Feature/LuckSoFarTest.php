@@ -15,16 +15,33 @@ class LuckSoFarTest extends TestCase
 {
     use RefreshDatabase;
 
-    /** @return iterable<string, array{string, string, string, list<array{string, int}>, array{string, int, int, float}|null, string}> sire, dam, target, counts, hope with known, hits and expected, words */
+    /**
+     * @return iterable<string, array{string, string, string, list<array{string, int}>, array{string, int, int, float}|null, string}>
+     *     sire, dam, target, counts, hope with known, hits and expected, words
+     */
     public static function pairs(): iterable
     {
         // (3/4)¹² = 3.2 in 100; (3/4)⁴ = 32 in 100, and calm until 11 = ⌈ln 20 / ln (4/3)⌉.
-        yield 'worse than one in twenty' => ['het Clown', 'het Clown', 'Clown', [['not Clown', 12]], ['Clown', 12, 0, 3.0], 'About 3 in 100 do as badly. Time to ask whether both parents carry it'];
-        yield 'unlucky and calm' => ['het Clown', 'het Clown', 'Clown', [['not Clown', 4]], ['Clown', 4, 0, 1.0], 'Stay calm for 7 more without a hit'];
-        yield 'lucky' => ['het Clown', 'het Clown', 'Clown', [['Clown', 3], ['not Clown', 1]], ['Clown', 4, 3, 1.0], 'About 5 in 100 do as well.'];
-        yield 'as was to be expected' => ['het Clown', 'Clown', 'Clown', [['Clown', 3], ['not Clown', 3]], ['Clown', 6, 3, 3.0], 'As was to be expected.'];
+        yield 'worse than one in twenty' => [
+            'het Clown', 'het Clown', 'Clown', [['not Clown', 12]], ['Clown', 12, 0, 3.0],
+            'About 3 in 100 do as badly. Time to ask whether both parents carry it',
+        ];
+        yield 'unlucky and calm' => [
+            'het Clown', 'het Clown', 'Clown', [['not Clown', 4]], ['Clown', 4, 0, 1.0], 'Stay calm for 7 more without a hit',
+        ];
+        yield 'lucky' => [
+            'het Clown', 'het Clown', 'Clown', [['Clown', 3], ['not Clown', 1]], ['Clown', 4, 3, 1.0],
+            'About 5 in 100 do as well.',
+        ];
+        yield 'as was to be expected' => [
+            'het Clown', 'Clown', 'Clown', [['Clown', 3], ['not Clown', 3]], ['Clown', 6, 3, 3.0], 'As was to be expected.',
+        ];
         // Piebald is not to be had of these two: they are judged by the rest of the target.
-        yield 'as much of the target as they can bring' => ['Pastel het Clown', 'het Clown', 'Clown + Pastel + Piebald', [['Pastel, not Clown', 5], ['Clown, no Pastel', 1], ['Clown + Pastel', 2]], ['Clown + Pastel', 8, 2, 1.0], 'do as well'];
+        yield 'as much of the target as they can bring' => [
+            'Pastel het Clown', 'het Clown', 'Clown + Pastel + Piebald',
+            [['Pastel, not Clown', 5], ['Clown, no Pastel', 1], ['Clown + Pastel', 2]], ['Clown + Pastel', 8, 2, 1.0],
+            'do as well',
+        ];
         // Of young that are only known not to be Pastel nobody knows whether they are hets: they count as no hit of both.
         yield 'what is not known is not counted' => ['Pastel het Clown', 'het Clown', 'Clown + Pastel', [['Clown', 4]], null, ''];
         yield 'nothing to be lucky about' => ['Clown', 'Clown', 'Clown', [['Clown', 4]], null, ''];
@@ -36,23 +53,38 @@ class LuckSoFarTest extends TestCase
      * @param array{string, int, int, float}|null $expected
      */
     #[DataProvider('pairs')]
-    public function test_a_pair_is_judged_by_what_it_can_bring(string $sire, string $dam, string $target, array $counts, ?array $expected, string $words): void
-    {
-        [$male, $female] = [$this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => $sire]), $this->made(['name' => 'Tender', 'genotype' => $dam])];
+    public function test_a_pair_is_judged_by_what_it_can_bring(
+        string $sire,
+        string $dam,
+        string $target,
+        array $counts,
+        ?array $expected,
+        string $words,
+    ): void {
+        [$male, $female] = [
+            $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => $sire]),
+            $this->made(['name' => 'Tender', 'genotype' => $dam]),
+        ];
         $rows = $this->luck($target, [$this->clutch($male, $female, $counts)]);
         if ($expected === null) {
             $this->assertSame([], $rows);
 
             return;
         }
-        $this->assertSame(['Skiff × Tender', ...$expected], [$rows[0]['pair'], $rows[0]['hope'], $rows[0]['known'], $rows[0]['hits'], $rows[0]['expected']]);
+        $this->assertSame(
+            ['Skiff × Tender', ...$expected],
+            [$rows[0]['pair'], $rows[0]['hope'], $rows[0]['known'], $rows[0]['hits'], $rows[0]['expected']],
+        );
         $this->assertStringContainsString($words, $rows[0]['sentence']);
         $this->assertSame(str_contains($words, 'Time to ask'), $rows[0]['isOdd']);
     }
 
     public function test_clutches_of_one_pair_add_up_and_kept_young_count(): void
     {
-        [$male, $female] = [$this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'het Clown']), $this->made(['name' => 'Tender', 'genotype' => 'Clown'])];
+        [$male, $female] = [
+            $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'het Clown']),
+            $this->made(['name' => 'Tender', 'genotype' => 'Clown']),
+        ];
         $first = $this->clutch($male, $female, [['not Clown', 3]]);
         $second = $this->clutch($male, $female, [['not Clown', 2]]);
         $this->made(['name' => 'Dory', 'genotype' => 'Clown', 'sire_id' => $male->id, 'dam_id' => $female->id, 'clutch_id' => $second->id]);
@@ -64,7 +96,9 @@ class LuckSoFarTest extends TestCase
     /** @param list<array{string, int}> $counts */
     private function clutch(Animal $sire, Animal $dam, array $counts): Clutch
     {
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2026-07-01', 'hatched' => array_sum(array_column($counts, 1))]);
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $dam->id, 'hatched_on' => '2026-07-01', 'hatched' => array_sum(array_column($counts, 1)),
+        ]);
         $clutch->sires()->create(['animal_id' => $sire->id]);
         foreach ($counts as [$saw, $count]) {
             $clutch->counts()->create(['saw' => $saw, 'count' => $count]);
@@ -84,6 +118,8 @@ class LuckSoFarTest extends TestCase
             $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
         }
 
-        return (new LuckSoFar($shelf->targets()->read($target), $clutches, app(Doorway::class)->open($this->keeper())->beliefs(), $shelf))->rows();
+        return (
+            new LuckSoFar($shelf->targets()->read($target), $clutches, app(Doorway::class)->open($this->keeper())->beliefs(), $shelf)
+        )->rows();
     }
 }

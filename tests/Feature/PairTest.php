@@ -14,9 +14,18 @@ class PairTest extends TestCase
 
     public function test_the_answer_comes_first_and_everything_behind_it_follows(): void
     {
-        $this->get('/pair?'.http_build_query(['sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic 66% het Clown', 'target' => 'Clown', 'eggs' => 5, 'by' => 'genotype']))
+        $this->get(
+            '/pair?'
+                .http_build_query([
+                    'sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic 66% het Clown', 'target' => 'Clown', 'eggs' => 5,
+                    'by' => 'genotype',
+                ]),
+        )
             ->assertOk()
-            ->assertSeeInOrder(["Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes can come of this', 'In one clutch', 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on'])
+            ->assertSeeInOrder([
+                "Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes can come of this', 'In one clutch',
+                'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on',
+            ])
             // 2/3·(1 − (3/4)⁵) = 0.5085
             ->assertSee("51\u{a0}%")->assertSee('never')->assertSee("no number of eggs passes 67\u{a0}%")
             ->assertHeader('Content-Security-Policy');
@@ -24,16 +33,26 @@ class PairTest extends TestCase
 
     public function test_animals_of_the_collection_are_paired_by_number(): void
     {
-        $sire = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave het Ultramel']);
-        $dam = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Tender', 'sex' => 'female', 'genotype' => 'Mystic het Ultramel']);
+        $sire = Animal::factory()->for($this->keeper(), 'keeper')->create([
+            'name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Mojave het Ultramel',
+        ]);
+        $dam = Animal::factory()->for($this->keeper(), 'keeper')->create([
+            'name' => 'Tender', 'sex' => 'female', 'genotype' => 'Mystic het Ultramel',
+        ]);
 
-        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}&target=Ultramel+%2B+Mojave/Mystic")->assertOk()->assertSee('Skiff × Tender')->assertSee('1/16 per egg');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}&target=Ultramel+%2B+Mojave/Mystic")
+            ->assertOk()
+            ->assertSee('Skiff × Tender')
+            ->assertSee('1/16 per egg');
         $this->get("/pair?sire_id={$sire->id}&sire=Mojave&dam_id={$dam->id}")->assertOk()->assertSee('Skiff, changed × Tender');
     }
 
     public function test_the_link_opens_exactly_this_pairing_again(): void
     {
-        $query = ['sire' => 'Spider', 'dam' => 'Spider Enchi Cinnamon', 'target' => 'not Spider', 'eggs' => '9', 'by' => 'look', 'sexed' => '1', 'hatched' => '1', 'school' => ['enchi-cinnamon-allelism' => 'allelic']];
+        $query = [
+            'sire' => 'Spider', 'dam' => 'Spider Enchi Cinnamon', 'target' => 'not Spider', 'eggs' => '9', 'by' => 'look',
+            'sexed' => '1', 'hatched' => '1', 'school' => ['enchi-cinnamon-allelism' => 'allelic'],
+        ];
         $page = $this->get('/pair?'.http_build_query($query))->assertOk();
         preg_match('/<a href="([^"]+)">link to it/', (string) $page->getContent(), $link);
         parse_str((string) parse_url(html_entity_decode($link[1]), PHP_URL_QUERY), $again);
@@ -45,14 +64,25 @@ class PairTest extends TestCase
     public function test_a_school_changes_the_numbers_and_says_so(): void
     {
         $query = ['sire' => 'Enchi Cinnamon', 'dam' => 'Normal', 'target' => 'Enchi + Cinnamon'];
-        $this->get('/pair?'.http_build_query($query))->assertSee('1/4 per egg')->assertSee('Is enchi an allele at the cinnamon locus, which black pastel shares?');
-        $this->get('/pair?'.http_build_query($query + ['school' => ['enchi-cinnamon-allelism' => 'allelic']]))->assertSee('cannot come of this: Each part of the target can happen, but not together');
+        $this->get('/pair?'.http_build_query($query))
+            ->assertSee('1/4 per egg')
+            ->assertSee('Is enchi an allele at the cinnamon locus, which black pastel shares?');
+        $this->get('/pair?'.http_build_query($query + ['school' => ['enchi-cinnamon-allelism' => 'allelic']]))
+            ->assertSee('cannot come of this: Each part of the target can happen, but not together');
     }
 
     public function test_the_full_list_as_csv(): void
     {
-        $response = $this->get('/pair/outcomes.csv?'.http_build_query(['sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic het Clown', 'by' => 'genotype', 'target' => 'Clown']));
-        $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim($response->assertOk()->streamedContent())));
+        $response = $this->get(
+            '/pair/outcomes.csv?'
+                .http_build_query([
+                    'sire' => 'Pastel het Clown', 'dam' => 'Mojave/Mystic het Clown', 'by' => 'genotype', 'target' => 'Clown',
+                ]),
+        );
+        $rows = array_map(
+            fn (string $line): array => str_getcsv($line, ',', '"', ''),
+            explode("\n", trim($response->assertOk()->streamedContent())),
+        );
 
         $this->assertCount(13, $rows);
         $this->assertSame(['1', 'Pastel Mojave het Clown', '', '1/8', '0.125', '', '', '1', '0'], $rows[1]);
@@ -62,7 +92,9 @@ class PairTest extends TestCase
     public function test_a_long_export_says_where_it_stops(): void
     {
         config(['destino.export_rows' => 5]);
-        $text = $this->get('/pair/outcomes.csv?'.http_build_query(['sire' => 'Pastel Enchi Mojave', 'dam' => 'Pastel Fire', 'by' => 'genotype']))->streamedContent();
+        $text = $this->get(
+            '/pair/outcomes.csv?'.http_build_query(['sire' => 'Pastel Enchi Mojave', 'dam' => 'Pastel Fire', 'by' => 'genotype']),
+        )->streamedContent();
 
         $this->assertStringContainsString('Only the 5 most likely of 24 outcomes are in this file.', $text);
     }
@@ -72,24 +104,34 @@ class PairTest extends TestCase
         $query = ['sire' => 'Pastel Mojave Spotnose Leopard', 'dam' => 'Enchi Yellow Belly Fire Mahogany', 'by' => 'genotype'];
         $first = $this->get('/pair?'.http_build_query($query))->assertSee('60 of 256 listed')->assertSee('List all');
         $this->assertSame(60, substr_count((string) $first->getContent(), '<tr id="outcome-'));
-        $whole = $this->get('/pair?'.http_build_query($query + ['rows' => 'all']))->assertSee('256 of 256 listed')->assertDontSee('List all');
+        $whole = $this->get('/pair?'.http_build_query($query + ['rows' => 'all']))
+            ->assertSee('256 of 256 listed')
+            ->assertDontSee('List all');
         $this->assertSame(256, substr_count((string) $whole->getContent(), '<tr id="outcome-'));
     }
 
     public function test_another_animal_chosen_takes_the_place_of_the_text_of_the_one_before(): void
     {
-        $make = fn (string $name, string $genotype): Animal => Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'sex' => 'male', 'genotype' => $genotype]);
+        $make = fn (string $name, string $genotype): Animal => Animal::factory()->for($this->keeper(), 'keeper')->create(
+            ['name' => $name, 'sex' => 'male', 'genotype' => $genotype],
+        );
         [$skiff, $punt] = [$make('Skiff', 'Mojave'), $make('Punt', 'Clown')];
         $ask = fn (array $query) => $this->get('/pair?'.http_build_query($query + ['dam' => 'Clown', 'target' => 'Clown']))->assertOk();
 
-        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'Mojave'])->assertSee('Clown: 1 per egg')->assertSee('Punt × a female as typed');
-        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'het Clown'])->assertSee('Clown: 1/2 per egg')->assertSee('Punt, changed');
-        $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('cannot come of this')->assertSee('Punt, changed');
+        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'Mojave'])->assertSee('Clown: 1 per egg')
+            ->assertSee('Punt × a female as typed');
+        $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'het Clown'])->assertSee('Clown: 1/2 per egg')
+            ->assertSee('Punt, changed');
+        $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('cannot come of this')
+            ->assertSee('Punt, changed');
     }
 
     public function test_the_sheet_to_print(): void
     {
-        $this->get('/pair/sheet?sire=Banana+(male+maker)&dam=Pinstripe&target=Banana,+female&eggs=7')->assertOk()->assertSee('7/200 per egg')->assertSee('In 7 eggs');
+        $this->get('/pair/sheet?sire=Banana+(male+maker)&dam=Pinstripe&target=Banana,+female&eggs=7')
+            ->assertOk()
+            ->assertSee('7/200 per egg')
+            ->assertSee('In 7 eggs');
         $this->get('/pair/sheet?sire=Pastle&dam=Normal')->assertStatus(422);
     }
 
@@ -100,22 +142,34 @@ class PairTest extends TestCase
         yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” at 1 is not a known name. Did you mean Pastel or Pastave?'];
         yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” at 1 is not a known name.'];
         yield 'three alleles' => [['dam' => 'Mojave Mystic Lesser'] + $pair, 'Mojave, Mystic and Lesser all stand at one locus'];
-        yield 'a shared word' => [['sire' => 'Axanthic'] + $pair, 'can mean several things: Axanthic (line 1), Axanthic (line 2), Axanthic (line 3) or Axanthic (line 4)?'];
+        yield 'a shared word' => [
+            ['sire' => 'Axanthic'] + $pair,
+            'can mean several things: Axanthic (line 1), Axanthic (line 2), Axanthic (line 3) or Axanthic (line 4)?',
+        ];
         yield 'an impossible percentage' => [['sire' => '150% het Clown'] + $pair, 'it must be more than 0% and at most 100%'];
         yield 'an empty dam' => [['dam' => ' '] + $pair, 'Type what the female carries'];
         yield 'a target that cannot be read' => [['target' => '66% het Clown'] + $pair, 'a target has no percentages'];
         yield 'eggs in words' => [['eggs' => 'six'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
         yield 'a million eggs' => [['eggs' => '1000000'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
         yield 'markup' => [['sire' => '<script>alert(1)</script>'] + $pair, 'has no meaning here'];
-        yield 'ten thousand characters' => [['dam' => str_repeat('Pastel Æ<', 1112)] + $pair, 'The text has 10,008 characters; at most 2000 can be read.'];
+        yield 'ten thousand characters' => [
+            ['dam' => str_repeat('Pastel Æ<', 1112)] + $pair, 'The text has 10,008 characters; at most 2000 can be read.',
+        ];
         yield 'an animal that is not there' => [['sire_id' => '999'] + $pair, 'That animal is not in your collection.'];
-        yield 'an unknown school' => [['school' => ['spider-two-copies' => 'perhaps']] + $pair, '“perhaps” is not a school of spider-two-copies.'];
-        yield 'nothing hatches' => [['sire' => 'Super Champagne', 'dam' => 'Super Champagne', 'hatched' => 1], 'Every egg of this pairing dies of its form'];
+        yield 'an unknown school' => [
+            ['school' => ['spider-two-copies' => 'perhaps']] + $pair, '“perhaps” is not a school of spider-two-copies.',
+        ];
+        yield 'nothing hatches' => [
+            ['sire' => 'Super Champagne', 'dam' => 'Super Champagne', 'hatched' => 1],
+            'Every egg of this pairing dies of its form',
+        ];
     }
 
     public function test_a_list_where_a_text_belongs_is_named(): void
     {
-        $this->get('/pair?sire[]=Pastel&dam=Mojave')->assertStatus(400)->assertSee('“sire” takes one value, and a list of several arrived.');
+        $this->get('/pair?sire[]=Pastel&dam=Mojave')
+            ->assertStatus(400)
+            ->assertSee('“sire” takes one value, and a list of several arrived.');
     }
 
     /** @param  array<string, mixed>  $query */
@@ -138,7 +192,9 @@ class PairTest extends TestCase
         $other = Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => 'Wherry', 'sex' => 'female']);
 
         $this->get("/pair?sire_id={$dam->id}&dam_id={$dam->id}")->assertStatus(422)->assertSee('This is the same animal twice.');
-        $this->get("/pair?sire_id={$other->id}&dam_id={$dam->id}")->assertStatus(422)->assertSee('Wherry is female, and the sire must be male.');
+        $this->get("/pair?sire_id={$other->id}&dam_id={$dam->id}")
+            ->assertStatus(422)
+            ->assertSee('Wherry is female, and the sire must be male.');
     }
 
     public function test_a_strangers_animal_cannot_be_paired(): void
@@ -159,12 +215,22 @@ class PairTest extends TestCase
 
     public function test_the_live_reading(): void
     {
-        $this->getJson('/read?as=male&text=Pastle+het+Clown')->assertOk()->assertJsonPath('errors.0.suggestions', ['Pastel', 'Pastave'])->assertJsonPath('canonical', null);
-        $this->getJson('/read?as=male&text=clown,+pastel')->assertOk()->assertJsonPath('canonical', 'Pastel Clown')->assertJsonPath('errors', []);
+        $this->getJson('/read?as=male&text=Pastle+het+Clown')
+            ->assertOk()
+            ->assertJsonPath('errors.0.suggestions', ['Pastel', 'Pastave'])
+            ->assertJsonPath('canonical', null);
+        $this->getJson('/read?as=male&text=clown,+pastel')
+            ->assertOk()
+            ->assertJsonPath('canonical', 'Pastel Clown')
+            ->assertJsonPath('errors', []);
         $this->getJson('/read?as=male&text=Spider+Blackhead')->assertJsonPath('canonical', 'Spider/Blackhead');
-        $this->getJson('/read?as=male&text=Spider+Blackhead&school[spider-blackhead-allelism]=separate')->assertJsonPath('canonical', 'Spider Blackhead');
+        $this->getJson(
+            '/read?as=male&text=Spider+Blackhead&school[spider-blackhead-allelism]=separate',
+        )->assertJsonPath('canonical', 'Spider Blackhead');
         $this->getJson('/read?as=male&text=Pastel&school[nonesuch]=x')->assertOk()->assertJsonPath('canonical', 'Pastel');
         $this->getJson('/read?as=target&text=Clwn')->assertOk()->assertJsonPath('errors.0.position', 1);
-        $this->assertStringNotContainsString('<img', $this->getJson('/read?as=male&text='.urlencode('<img src=x onerror=alert(1)>'))->json('html'));
+        $this->assertStringNotContainsString(
+            '<img', $this->getJson('/read?as=male&text='.urlencode('<img src=x onerror=alert(1)>'))->json('html'),
+        );
     }
 }

@@ -21,10 +21,18 @@ class ProgramsTest extends TestCase
 
     public function test_animals_are_listed_as_they_are_believed(): void
     {
-        $sire = $this->made(['name' => 'Skiff', 'number' => '001', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-01-01', 'hatched_precision' => 'year']);
+        $sire = $this->made([
+            'name' => 'Skiff', 'number' => '001', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-01-01',
+            'hatched_precision' => 'year',
+        ]);
         $this->made(['name' => 'Wherry', 'number' => '002', 'sex' => null, 'genotype' => 'Normal', 'sire_id' => $sire->id]);
-        $answer = $this->getJson('/api/v1/animals?per_page=1&page=2', $this->token(['read']))->assertOk()->assertJson(['page' => 2, 'pages' => 2, 'total' => 2]);
-        $this->assertSame(['002', 'Wherry', null, 'het Clown', 'growing', null], array_map(fn (string $key) => $answer->json("data.0.{$key}"), ['number', 'name', 'sex', 'genes', 'status', 'grams']));
+        $answer = $this->getJson('/api/v1/animals?per_page=1&page=2', $this->token(['read']))
+            ->assertOk()
+            ->assertJson(['page' => 2, 'pages' => 2, 'total' => 2]);
+        $this->assertSame(
+            ['002', 'Wherry', null, 'het Clown', 'growing', null],
+            array_map(fn (string $key) => $answer->json("data.0.{$key}"), ['number', 'name', 'sex', 'genes', 'status', 'grams']),
+        );
         $this->getJson("/api/v1/animals/{$sire->id}", $this->token(['read']))->assertJsonPath('data.hatched', '2022');
     }
 
@@ -46,7 +54,10 @@ class ProgramsTest extends TestCase
     {
         $rack = $this->keeper()->racks()->create(['name' => 'Harbour', 'rows' => 2, 'columns' => 2]);
         $this->made(['name' => 'Skiff', 'number' => '001', 'rack_id' => $rack->id, 'rack_row' => 1, 'rack_column' => 2]);
-        $this->postJson('/api/v1/weights', ['weights' => [array_filter($message, fn ($value): bool => $value !== null)]], $this->token(['read', 'log']))->assertStatus($status)->assertJsonPath('results.0.result', $result);
+        $this->postJson(
+            '/api/v1/weights', ['weights' => [array_filter($message, fn ($value): bool => $value !== null)]],
+            $this->token(['read', 'log']),
+        )->assertStatus($status)->assertJsonPath('results.0.result', $result);
         $this->assertSame($status === 201 ? 1 : 0, CareEntry::query()->count());
     }
 
@@ -55,20 +66,34 @@ class ProgramsTest extends TestCase
         $this->made(['number' => '001']);
         $this->made(['number' => '002']);
         $weight = fn (string $number, int $grams): array => ['number' => $number, 'grams' => $grams, 'token' => (string) Str::uuid()];
-        $answer = $this->postJson('/api/v1/weights', ['weights' => [$weight('001', 900), $weight('nobody', 900), $weight('002', 99999), $weight('002', 1200)]], $this->token(['read', 'log']))->assertCreated();
-        $this->assertSame(['kept', 'no such animal or tub', 'out of range: 1 to 8000 g', 'kept'], array_column($answer->json('results'), 'result'));
+        $answer = $this->postJson(
+            '/api/v1/weights',
+            ['weights' => [$weight('001', 900), $weight('nobody', 900), $weight('002', 99999), $weight('002', 1200)]],
+            $this->token(['read', 'log']),
+        )->assertCreated();
+        $this->assertSame(
+            ['kept', 'no such animal or tub', 'out of range: 1 to 8000 g', 'kept'],
+            array_column($answer->json('results'), 'result'),
+        );
         $this->assertSame([900, 1200], CareEntry::query()->orderBy('id')->pluck('grams')->all());
     }
 
     public function test_what_is_no_message_is_named_by_field(): void
     {
-        $this->postJson('/api/v1/weights', ['weights' => [['grams' => 'heavy']]], $this->token(['log']))->assertStatus(422)->assertJsonValidationErrors(['weights.0.grams', 'weights.0.token']);
-        $this->postJson('/api/v1/readings', ['place' => '', 'kind' => 'smell', 'value' => 'x', 'at' => 'then'], $this->token(['log']))->assertStatus(422)->assertJsonValidationErrors(['place', 'kind', 'value', 'at', 'token']);
+        $this->postJson('/api/v1/weights', ['weights' => [['grams' => 'heavy']]], $this->token(['log']))
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(['weights.0.grams', 'weights.0.token']);
+        $this->postJson('/api/v1/readings', ['place' => '', 'kind' => 'smell', 'value' => 'x', 'at' => 'then'], $this->token(['log']))
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(['place', 'kind', 'value', 'at', 'token']);
     }
 
     public function test_a_token_can_be_revoked_and_is_not_a_session(): void
     {
-        $this->actingAs($this->keeper())->post('/account/tokens', ['token_name' => 'scale'])->assertRedirect('/account')->assertSessionHas('token');
+        $this->actingAs($this->keeper())
+            ->post('/account/tokens', ['token_name' => 'scale'])
+            ->assertRedirect('/account')
+            ->assertSessionHas('token');
         $token = (string) session('token');
         $this->app['auth']->forgetGuards();
         $this->getJson('/api/v1/animals', ['Authorization' => "Bearer {$token}"])->assertOk();

@@ -29,8 +29,14 @@ class ProjectDrawingTest extends TestCase
             $this->assertSame([1, count($route['steps']) - 1], [$kinds['target'], $kinds['young'] ?? 0]);
             $half = River::NODE_HEIGHT / 2;
             foreach ($river->lines as $line) {
-                $this->assertContains(($line['from'][0] - River::NODE_WIDTH).' '.($line['from'][1] - $half), array_map(fn (string $place): string => implode(' ', array_map(floatval(...), explode(' ', $place))), $at));
-                $this->assertContains($line['to'][0].' '.($line['to'][1] - $half), array_map(fn (string $place): string => implode(' ', array_map(floatval(...), explode(' ', $place))), $at));
+                $this->assertContains(
+                    ($line['from'][0] - River::NODE_WIDTH).' '.($line['from'][1] - $half),
+                    array_map(fn (string $place): string => implode(' ', array_map(floatval(...), explode(' ', $place))), $at),
+                );
+                $this->assertContains(
+                    $line['to'][0].' '.($line['to'][1] - $half),
+                    array_map(fn (string $place): string => implode(' ', array_map(floatval(...), explode(' ', $place))), $at),
+                );
                 $this->assertLessThan($line['to'][0], $line['from'][0], 'water runs to the right');
                 $this->assertGreaterThan(0, $line['wide']);
             }
@@ -48,14 +54,26 @@ class ProjectDrawingTest extends TestCase
         $page = $this->planned();
         $sire = $this->keeper()->animals()->where('name', 'Skiff')->sole();
         $dam = $this->keeper()->animals()->where('name', 'Mother')->sole();
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2022-07-01', 'hatched' => 5, 'eggs_good' => 6]);
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $dam->id, 'hatched_on' => '2022-07-01', 'hatched' => 5, 'eggs_good' => 6,
+        ]);
         $clutch->sires()->create(['animal_id' => $this->keeper()->animals()->where('name', 'Father')->sole()->id]);
         $sire->update(['clutch_id' => $clutch->id]);
         $page = new ProjectPage($page->project->fresh(['latestPlan', 'keeper']), new Workshop(app(Doorway::class)->open($this->keeper())));
         $past = array_values(array_filter($page->river($page->routes()[0])->nodes(), fn (array $node): bool => $node['kind'] === 'past'));
         $this->assertCount(1, $past);
         $this->assertStringContainsString('6 eggs, 5 hatched; kept Skiff', $past[0]['full']);
-        $this->assertSame([true], array_values(array_unique(array_map(fn (array $line): bool => $line['from'][0] === $past[0]['x'] + River::NODE_WIDTH, array_filter($page->river($page->routes()[0])->lines, fn (array $line): bool => $line['isPast'])))));
+        $this->assertSame(
+            [true],
+            array_values(
+                array_unique(
+                    array_map(
+                        fn (array $line): bool => $line['from'][0] === $past[0]['x'] + River::NODE_WIDTH,
+                        array_filter($page->river($page->routes()[0])->lines, fn (array $line): bool => $line['isPast']),
+                    ),
+                ),
+            ),
+        );
     }
 
     public function test_chances_never_fall_with_the_years_and_stay_in_their_band(): void
@@ -78,12 +96,20 @@ class ProjectDrawingTest extends TestCase
     public static function others(): iterable
     {
         yield 'the same' => [[], 'half have it in the same year'];
-        yield 'later and dearer' => [['season' => ['median' => 7, 'p10' => 4, 'p90' => null], 'money' => 900.0], 'half have it 2 years later, costs more'];
+        yield 'later and dearer' => [
+            ['season' => ['median' => 7, 'p10' => 4, 'p90' => null], 'money' => 900.0], 'half have it 2 years later, costs more',
+        ];
         yield 'sooner' => [['season' => ['median' => 4, 'p10' => 3, 'p90' => 6]], 'half have it 1 year sooner'];
         yield 'never' => [['season' => ['median' => null, 'p10' => null, 'p90' => null]], 'most get there after the time looked at'];
         yield 'closer relatives' => [['inbreeding' => '1/4'], 'half have it in the same year, its young are more inbred'];
-        yield 'fewer in the end' => [['probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .5]]], 'half have it in the same year, 30 in 100 fewer have it by 2028'];
-        yield 'earlier at best' => [['probability_by_season' => [['season' => 1, 'decimal' => .1], ['season' => 2, 'decimal' => .8]]], 'half have it in the same year, the first can come earlier'];
+        yield 'fewer in the end' => [
+            ['probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .5]]],
+            'half have it in the same year, 30 in 100 fewer have it by 2028',
+        ];
+        yield 'earlier at best' => [
+            ['probability_by_season' => [['season' => 1, 'decimal' => .1], ['season' => 2, 'decimal' => .8]]],
+            'half have it in the same year, the first can come earlier',
+        ];
         yield 'one cross more' => [['steps' => [[], []]], 'half have it in the same year, one generation or cross more'];
     }
 
@@ -92,10 +118,19 @@ class ProjectDrawingTest extends TestCase
     public function test_a_way_is_held_against_the_first(array $other, string $words): void
     {
         $this->travelTo('2026-11-25');
-        $one = ['season' => ['median' => 5, 'p10' => 3, 'p90' => 8], 'probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .8]], 'money' => 0.0, 'inbreeding' => '0', 'steps' => [[]]];
+        $one = [
+            'season' => ['median' => 5, 'p10' => 3, 'p90' => 8],
+            'probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .8]], 'money' => 0.0,
+            'inbreeding' => '0', 'steps' => [[]],
+        ];
         $project = $this->keeper()->projects()->create(['name' => 'Two', 'target' => 'Clown', 'horizon' => 2]);
         $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x', 'result' => ['routes' => [$one, $other + $one]]]);
-        $this->assertSame($words, (new ProjectPage($project->fresh(['latestPlan', 'keeper']), new Workshop(app(Doorway::class)->open($this->keeper()))))->against(1));
+        $this->assertSame(
+            $words,
+            (
+                new ProjectPage($project->fresh(['latestPlan', 'keeper']), new Workshop(app(Doorway::class)->open($this->keeper())))
+            )->against(1),
+        );
     }
 
     private function planned(): ProjectPage
@@ -104,7 +139,10 @@ class ProjectDrawingTest extends TestCase
         $this->made(['name' => 'Mother', 'genotype' => 'het Clown het Piebald', 'hatched_on' => '2015-07-01']);
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown het Piebald', 'hatched_on' => '2022-07-01']);
         $this->made(['name' => 'Tender', 'genotype' => 'Piebald', 'hatched_on' => '2021-07-01']);
-        $project = $this->keeper()->projects()->create(['name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => 8, 'offers' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]]);
+        $project = $this->keeper()->projects()->create([
+            'name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => 8,
+            'offers' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]],
+        ]);
         $workshop = new Workshop(app(Doorway::class)->open($this->keeper()));
         $plan = $workshop->begin($project->refresh());
         $workshop->work(Plan::query()->with('project.keeper')->findOrFail($plan->id));

@@ -17,7 +17,10 @@ class ProjectsTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const FORM = ['name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => '8', 'wanted' => 'one', 'weight' => '2', 'offers' => "female, Clown Piebald, 40 months, 2500\n"];
+    private const FORM = [
+        'name' => 'Two recessives', 'target' => 'Clown + Piebald', 'horizon' => '8', 'wanted' => 'one', 'weight' => '2',
+        'offers' => "female, Clown Piebald, 40 months, 2500\n",
+    ];
 
     public function test_a_first_answer_comes_at_once_and_the_whole_one_after_it(): void
     {
@@ -29,12 +32,20 @@ class ProjectsTest extends TestCase
         $project = Project::query()->sole();
         $plan = $project->plans()->sole();
         $this->assertSame('waiting', $plan->state);
-        $this->get("/projects/{$project->id}")->assertSee('A first answer')->assertSee('Nine in ten of the keepers who try this have it by')->assertSee('Skiff');
+        $this->get("/projects/{$project->id}")
+            ->assertSee('A first answer')
+            ->assertSee('Nine in ten of the keepers who try this have it by')
+            ->assertSee('Skiff');
         Queue::assertPushed(\App\Jobs\MakePlan::class, 1);
 
         app()->call([new \App\Jobs\MakePlan($plan->id), 'handle']);
         $this->getJson("/plans/{$plan->id}")->assertJson(['state' => 'done', 'progress' => 100]);
-        $this->get("/projects/{$project->id}")->assertSee('Without buying')->assertSee('What moves the result most')->assertSee('Young kept')->assertSee('Every pairing you could make')->assertDontSee('has changed since');
+        $this->get("/projects/{$project->id}")
+            ->assertSee('Without buying')
+            ->assertSee('What moves the result most')
+            ->assertSee('Young kept')
+            ->assertSee('Every pairing you could make')
+            ->assertDontSee('has changed since');
         $this->get("/projects/{$project->id}/story")->assertOk()->assertSee('Clown + Piebald');
         $this->get('/projects')->assertSee('Two recessives');
 
@@ -96,7 +107,10 @@ class ProjectsTest extends TestCase
         $this->put('/house/rules', ['stances' => ['dies-in-the-egg' => 'warn']]);
 
         $this->made(['name' => 'Punt', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2021-07-01']);
-        $this->put("/projects/{$project->id}", ['target' => 'Clown, female', 'most_inbreeding' => '0', 'wanted' => 'sure', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $this->put(
+            "/projects/{$project->id}",
+            ['target' => 'Clown, female', 'most_inbreeding' => '0', 'wanted' => 'sure', 'offers' => ''] + self::FORM,
+        )->assertSessionHasNoErrors();
         $project->refresh();
         $this->assertSame(['0', 'sure'], [$project->most_inbreeding, $project->wanted]);
         $this->get("/projects/{$project->id}")->assertSee('a pair that gives it in every egg')->assertSee('F at most 0');
@@ -113,7 +127,9 @@ class ProjectsTest extends TestCase
         app()->call([new \App\Jobs\MakePlan($second->plans()->sole()->id), 'handle']);
         $pairs = $second->plans()->sole()->result['pairs'];
         $this->assertSame(['Striking heads'], $pairs[0]['serves']);
-        $this->get("/projects/{$second->id}")->assertSeeInOrder(['Every pairing you could make', 'Serves as well', 'Skiff × Tender', 'Striking heads']);
+        $this->get("/projects/{$second->id}")->assertSeeInOrder([
+            'Every pairing you could make', 'Serves as well', 'Skiff × Tender', 'Striking heads',
+        ]);
     }
 
     public function test_a_plan_can_be_stopped(): void
@@ -133,7 +149,13 @@ class ProjectsTest extends TestCase
         $this->animals();
         $this->post('/projects', ['target' => 'Albino + Clown'] + self::FORM)->assertSessionHasNoErrors();
         $this->get('/projects/'.Project::query()->sole()->id)->assertSee('Nobody owned or offered carries what “Albino” needs.');
-        foreach ([['target', 'Clwn', 'is not a known name'], ['horizon', '0', '1 to 25'], ['offers', 'a snake', 'Line 1 needs a sex'], ['offers', 'female, Clwn, 400', 'Offer 1'], ['name', '', 'Give the project a name'], ['assumptions', ['lay_rate' => '7'], 'between 0 and 1']] as [$field, $value, $message]) {
+        foreach (
+            [
+                ['target', 'Clwn', 'is not a known name'], ['horizon', '0', '1 to 25'],
+                ['offers', 'a snake', 'Line 1 needs a sex'], ['offers', 'female, Clwn, 400', 'Offer 1'],
+                ['name', '', 'Give the project a name'], ['assumptions', ['lay_rate' => '7'], 'between 0 and 1'],
+            ] as [$field, $value, $message]
+        ) {
             $this->from('/projects/create')->followingRedirects()->post('/projects', [$field => $value] + self::FORM)->assertSee($message);
         }
         $this->assertSame(1, Project::query()->count());
@@ -150,7 +172,10 @@ class ProjectsTest extends TestCase
             $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('Routes side by side')->assertSee($animal);
             $page->assertSee('Plan against what happened')->assertSee('2026')->assertSee('Luck so far');
             foreach ($name === 'Painted stripes'
-                ? ['Gunwale × Halyard', 'at 1/32', '2023 Anchor × Calico Jenny', 'kept Halyard', 'made 2022: 6 eggs, 6 hatched', 'is above the 1/8']
+                ? [
+                    'Gunwale × Halyard', 'at 1/32', '2023 Anchor × Calico Jenny', 'kept Halyard', 'made 2022: 6 eggs, 6 hatched',
+                    'is above the 1/8',
+                ]
                 : ['2026 Lantern × Keel', '2 of 6 young are Ultramel, 3 expected at 1/2'] as $words) {
                 $page->assertSee($words);
             }
@@ -164,11 +189,29 @@ class ProjectsTest extends TestCase
     public function test_the_command_prints_what_its_schema_says(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
-        file_put_contents($file, json_encode(['format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => 4, 'animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'het Clown'], ['id' => 'F1', 'sex' => 'female', 'genes' => 'het Clown', 'age' => 40, 'weight' => 1700]]]));
+        file_put_contents(
+            $file,
+            json_encode([
+                'format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => 4,
+                'animals' => [
+                    ['id' => 'M1', 'sex' => 'male', 'genes' => 'het Clown'],
+                    ['id' => 'F1', 'sex' => 'female', 'genes' => 'het Clown', 'age' => 40, 'weight' => 1700],
+                ],
+            ]),
+        );
         $this->assertSame(0, Artisan::call('destino:plan', ['file' => $file, '--runs' => 200, '--json' => true]));
         $first = Artisan::output();
-        $this->assertTrue((new Validator)->validate(json_decode($first), (string) file_get_contents(base_path('docs/formats/plan.schema.json')))->isValid());
-        $this->assertTrue((new Validator)->validate(json_decode((string) file_get_contents($file)), (string) file_get_contents(base_path('docs/formats/project.schema.json')))->isValid());
+        $this->assertTrue(
+            (new Validator)->validate(
+                json_decode($first), (string) file_get_contents(base_path('docs/formats/plan.schema.json')),
+            )->isValid(),
+        );
+        $this->assertTrue(
+            (new Validator)->validate(
+                json_decode((string) file_get_contents($file)),
+                (string) file_get_contents(base_path('docs/formats/project.schema.json')),
+            )->isValid(),
+        );
         Artisan::call('destino:plan', ['file' => $file, '--runs' => 200, '--json' => true]);
         $this->assertSame($first, Artisan::output(), 'same document, seed and version: the same answer');
         file_put_contents($file, '{"format": "destino-project/1", "target": "Clwn"}');
@@ -181,13 +224,20 @@ class ProjectsTest extends TestCase
     public static function wrongDocuments(): iterable
     {
         yield 'an unknown field' => [['seasons' => 4], '“seasons”'];
-        yield 'an unknown field of an animal' => [['animals' => [['sex' => 'male', 'genes' => 'Clown', 'wieght' => 900]]], 'animals[0] has a field “wieght”'];
+        yield 'an unknown field of an animal' => [
+            ['animals' => [['sex' => 'male', 'genes' => 'Clown', 'wieght' => 900]]], 'animals[0] has a field “wieght”',
+        ];
         yield 'an unknown rule' => [['rules' => ['bugdet' => 100]], 'rules has a field “bugdet”'];
         yield 'a list where a text is meant' => [['target' => ['Clown', 'Piebald']], 'target is a list, where a text is wanted'];
         yield 'a text where a number is meant' => [['rules' => ['budget' => 'much']], 'rules.budget is a text'];
         yield 'a horizon too far' => [['horizon' => 26], 'horizon is too large: at most 25'];
-        yield 'a forbidden pair with nobody' => [['animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'Clown']], 'rules' => ['forbidden' => [['M1', 'F9']]]], 'rules.forbidden[0]: no animal of the document is called F9'];
-        yield 'somebody pinned who is not there' => [['rules' => ['pinned' => ['M2']]], 'rules.pinned: no animal of the document is called M2'];
+        yield 'a forbidden pair with nobody' => [
+            ['animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'Clown']], 'rules' => ['forbidden' => [['M1', 'F9']]]],
+            'rules.forbidden[0]: no animal of the document is called F9',
+        ];
+        yield 'somebody pinned who is not there' => [
+            ['rules' => ['pinned' => ['M2']]], 'rules.pinned: no animal of the document is called M2',
+        ];
         yield 'a stance that is none' => [['rules' => ['stances' => ['wobble' => 'never']]], '"inform", "warn", "refuse"'];
         yield 'two faults in one text' => [['animals' => [['sex' => 'male', 'genes' => 'Clwn Pastelll']]], 'animals[0].genes'];
     }

@@ -23,16 +23,33 @@ class ProveTest extends TestCase
         $this->demo();
         $jenny = $this->id('Calico Jenny');
         $this->get("/animals/{$jenny}")->assertSee('Calico 11% het Genetic Stripe');
-        $this->get("/prove/{$jenny}")->assertOk()->assertSeeInOrder(['without young of its own', "het Genetic Stripe 67\u{a0}%", '2023 Anchor × Calico Jenny', "het Genetic Stripe 20\u{a0}%", '2025 Anchor × Calico Jenny', "without it: het Genetic Stripe 20\u{a0}%", "het Genetic Stripe 11\u{a0}%"]);
-        $this->get("/prove/{$jenny}/genetic-stripe")->assertOk()->assertSee('Anchor tells soonest: 2 eggs for 95 %, 4 for 99 %')->assertSee('Or with sons held back')->assertSee('too uncertain a mate');
-        $this->get('/prove')->assertOk()->assertSee('Does Calico Jenny carry Genetic Stripe?')->assertSee('wanted by Painted stripes')->assertSee('Is Pontoon Banana');
-        $this->get('/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $jenny, 'target' => 'Genetic Stripe']))->assertSee('1/18 per egg');
+        $this->get("/prove/{$jenny}")->assertOk()->assertSeeInOrder([
+            'without young of its own', "het Genetic Stripe 67\u{a0}%", '2023 Anchor × Calico Jenny',
+            "het Genetic Stripe 20\u{a0}%", '2025 Anchor × Calico Jenny', "without it: het Genetic Stripe 20\u{a0}%",
+            "het Genetic Stripe 11\u{a0}%",
+        ]);
+        $this->get("/prove/{$jenny}/genetic-stripe")
+            ->assertOk()
+            ->assertSee('Anchor tells soonest: 2 eggs for 95 %, 4 for 99 %')
+            ->assertSee('Or with sons held back')
+            ->assertSee('too uncertain a mate');
+        $this->get('/prove')
+            ->assertOk()
+            ->assertSee('Does Calico Jenny carry Genetic Stripe?')
+            ->assertSee('wanted by Painted stripes')
+            ->assertSee('Is Pontoon Banana');
+        $this->get(
+            '/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $jenny, 'target' => 'Genetic Stripe']),
+        )->assertSee('1/18 per egg');
     }
 
     public function test_the_hatchling_that_should_not_exist_is_explained_decided_and_taken_back(): void
     {
         $this->demo();
-        $this->get('/prove')->assertSeeInOrder(['Zephyr', 'cannot be', 'Tidemark carries Piebald, and nobody recorded it', "60\u{a0}%", 'Zephyr is not what it was taken for']);
+        $this->get('/prove')->assertSeeInOrder([
+            'Zephyr', 'cannot be', 'Tidemark carries Piebald, and nobody recorded it', "60\u{a0}%",
+            'Zephyr is not what it was taken for',
+        ]);
         $form = ['explanation' => "unrecorded|a{$this->id('Tidemark')}|piebald", 'form_token' => (string) Str::uuid()];
         $this->post('/prove/decisions', $form)->assertSessionHasErrors('reason');
         $form['reason'] = 'Half her back is white: it cannot be anything else.';
@@ -68,7 +85,9 @@ class ProveTest extends TestCase
         $this->get('/prove')->assertSee('Nobody has looked yet')->assertDontSee('It begins with the first animal');
         $this->post('/prove/read')->assertRedirect('/prove');
         $this->get('/prove')->assertSee('Nothing is believed otherwise');
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-05-05', 'hatched_on' => '2026-07-05', 'hatched' => 5]);
+        $clutch = $this->keeper()->clutches()->create([
+            'dam_id' => $dam->id, 'laid_on' => '2026-05-05', 'hatched_on' => '2026-07-05', 'hatched' => 5,
+        ]);
         $clutch->sires()->create(['animal_id' => $sire->id]);
         $this->post("/clutches/{$clutch->id}/counts", ['saw' => 'not Clown', 'count' => 5])->assertSessionHasNoErrors();
         $this->assertSame('6% het Clown', $this->text('Skiff'));
@@ -87,9 +106,16 @@ class ProveTest extends TestCase
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Normal']);
         for ($i = 0; $i < 9; $i++) {
             $dam = $this->made(['name' => "Dam {$i}", 'genotype' => 'Normal']);
-            $young = $this->made(['name' => "Young {$i}", 'sex' => 'male', 'genotype' => 'Clown', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
+            $young = $this->made([
+                'name' => "Young {$i}", 'sex' => 'male', 'genotype' => 'Clown', 'sire_id' => $sire->id, 'dam_id' => $dam->id,
+            ]);
         }
-        foreach (['/prove', "/prove/{$young->id}", "/prove/{$sire->id}", "/prove/{$young->id}/clown", '/animals', "/animals/{$young->id}", '/pair'] as $page) {
+        foreach (
+            [
+                '/prove', "/prove/{$young->id}", "/prove/{$sire->id}", "/prove/{$young->id}/clown", '/animals',
+                "/animals/{$young->id}", '/pair',
+            ] as $page
+        ) {
             $this->get($page)->assertOk();
         }
         $this->get('/prove')->assertSee('cannot be')->assertSee('Young');
@@ -97,7 +123,10 @@ class ProveTest extends TestCase
 
     public function test_two_possible_sires_share_what_hatched(): void
     {
-        [$one, $two] = [$this->made(['name' => 'One', 'sex' => 'male', 'genotype' => '50% het Clown']), $this->made(['name' => 'Two', 'sex' => 'male', 'genotype' => 'Normal'])];
+        [$one, $two] = [
+            $this->made(['name' => 'One', 'sex' => 'male', 'genotype' => '50% het Clown']),
+            $this->made(['name' => 'Two', 'sex' => 'male', 'genotype' => 'Normal']),
+        ];
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown']);
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2026-07-05', 'hatched' => 2]);
         foreach ([$one, $two] as $sire) {
@@ -113,21 +142,41 @@ class ProveTest extends TestCase
     public function test_a_notebook_of_an_odd_look(): void
     {
         $this->get('/prove/traits/create')->assertOk();
-        $this->post('/prove/traits', ['name' => '', 'first' => '', 'sex' => 'x', 'on' => '2099-01-01'])->assertSessionHasErrors(['name', 'first', 'sex', 'on']);
-        $form = ['name' => 'Ember', 'first' => 'Pilot', 'sex' => 'male', 'gene' => '', 'on' => '2024-06-01', 'notes' => 'A rim.', 'form_token' => (string) Str::uuid()];
+        $this->post('/prove/traits', ['name' => '', 'first' => '', 'sex' => 'x', 'on' => '2099-01-01'])
+            ->assertSessionHasErrors(['name', 'first', 'sex', 'on']);
+        $form = [
+            'name' => 'Ember', 'first' => 'Pilot', 'sex' => 'male', 'gene' => '', 'on' => '2024-06-01', 'notes' => 'A rim.',
+            'form_token' => (string) Str::uuid(),
+        ];
         $this->post('/prove/traits', $form)->assertRedirect();
         $this->post('/prove/traits', $form);
         $trait = OddTrait::query()->sole();
-        $this->get("/prove/traits/{$trait->id}")->assertOk()->assertSee('not inherited')->assertSee("42\u{a0}%")->assertSee('Pilot × an unrelated normal female');
+        $this->get("/prove/traits/{$trait->id}")
+            ->assertOk()
+            ->assertSee('not inherited')
+            ->assertSee("42\u{a0}%")
+            ->assertSee('Pilot × an unrelated normal female');
         $pilot = $trait->entries()->sole();
-        $this->post("/prove/traits/{$trait->id}/entries", ['name' => 'Wharf', 'sex' => 'female', 'look' => 'normal', 'count' => 1, 'on' => '2024-06-01'])->assertSessionHasNoErrors();
+        $this->post(
+            "/prove/traits/{$trait->id}/entries",
+            ['name' => 'Wharf', 'sex' => 'female', 'look' => 'normal', 'count' => 1, 'on' => '2024-06-01'],
+        )->assertSessionHasNoErrors();
         $wharf = $trait->entries()->where('name', 'Wharf')->sole();
         foreach ([['odd', 'male', 3], ['normal', 'female', 3], ['odd', 'female', 2]] as [$look, $sex, $count]) {
-            $this->post("/prove/traits/{$trait->id}/entries", ['name' => 'young', 'sex' => $sex, 'look' => $look, 'count' => $count, 'sire_id' => $pilot->id, 'dam_id' => $wharf->id, 'on' => '2025-08-01'])->assertSessionHasNoErrors();
+            $this->post(
+                "/prove/traits/{$trait->id}/entries",
+                [
+                    'name' => 'young', 'sex' => $sex, 'look' => $look, 'count' => $count, 'sire_id' => $pilot->id,
+                    'dam_id' => $wharf->id, 'on' => '2025-08-01',
+                ],
+            )->assertSessionHasNoErrors();
         }
         $this->get("/prove/traits/{$trait->id}")->assertSeeInOrder(['1 Jun 2024', '1 Aug 2025', '3 × young, male, odd']);
         foreach ([['count' => 4], ['sire_id' => $wharf->id, 'dam_id' => $pilot->id], ['sire_id' => $pilot->id], ['count' => 0]] as $wrong) {
-            $this->post("/prove/traits/{$trait->id}/entries", $wrong + ['name' => 'young', 'sex' => 'male', 'look' => 'odd', 'count' => 1, 'on' => '2025-08-01'])->assertSessionHasErrors();
+            $this->post(
+                "/prove/traits/{$trait->id}/entries",
+                $wrong + ['name' => 'young', 'sex' => 'male', 'look' => 'odd', 'count' => 1, 'on' => '2025-08-01'],
+            )->assertSessionHasErrors();
         }
         $this->assertSame(5, $trait->entries()->count());
     }
@@ -135,23 +184,52 @@ class ProveTest extends TestCase
     public function test_luck_names_its_alternatives(): void
     {
         // 90 % right · (5/6)⁴⁰ against 5 % for a parent without it and 5 % · (11/12)⁴⁰ for hidden hits.
-        $this->get('/luck?chance=1/6&eggs=40&hits=0')->assertOk()->assertSeeInOrder(['A parent does not carry it', "96\u{a0}%", 'How long to stay calm', 'Up to 17 eggs']);
+        $this->get('/luck?chance=1/6&eggs=40&hits=0')
+            ->assertOk()
+            ->assertSeeInOrder(['A parent does not carry it', "96\u{a0}%", 'How long to stay calm', 'Up to 17 eggs']);
         $this->get('/luck?chance=1/6&eggs=40&hits=1')->assertOk()->assertSeeInOrder(['A parent does not carry it', "0\u{a0}%"]);
-        $this->get('/luck?chance=1/6&eggs=40&hits=0&not_carried=60%25&hidden=50%25')->assertStatus(422)->assertSee('leave nothing for plain luck');
+        $this->get('/luck?chance=1/6&eggs=40&hits=0&not_carried=60%25&hidden=50%25')
+            ->assertStatus(422)
+            ->assertSee('leave nothing for plain luck');
     }
 
     public function test_the_command_prints_what_its_schema_says(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
-        $document = ['format' => 'destino-pedigree/1', 'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => '66% het Clown'], ['id' => 7, 'sex' => 'female', 'stated' => 'Clown'], ['id' => 'K1', 'sex' => 'female', 'sire' => 'S', 'dam' => 7, 'saw' => 'not Clown']], 'groups' => [['sire' => 'S', 'dam' => 7, 'saw' => 'not Clown', 'count' => 4]]];
+        $document = [
+            'format' => 'destino-pedigree/1',
+            'animals' => [
+                ['id' => 'S', 'sex' => 'male', 'stated' => '66% het Clown'], ['id' => 7, 'sex' => 'female', 'stated' => 'Clown'],
+                ['id' => 'K1', 'sex' => 'female', 'sire' => 'S', 'dam' => 7, 'saw' => 'not Clown'],
+            ],
+            'groups' => [['sire' => 'S', 'dam' => 7, 'saw' => 'not Clown', 'count' => 4]],
+        ];
         file_put_contents($file, json_encode($document));
-        $this->assertTrue((new Validator)->validate(json_decode((string) json_encode($document)), (string) file_get_contents(base_path('docs/formats/pedigree.schema.json')))->isValid());
+        $this->assertTrue(
+            (new Validator)->validate(
+                json_decode((string) json_encode($document)),
+                (string) file_get_contents(base_path('docs/formats/pedigree.schema.json')),
+            )->isValid(),
+        );
         $this->assertSame(0, Artisan::call('destino:infer', ['file' => $file, '--json' => true]));
         $answer = Artisan::output();
-        $this->assertTrue((new Validator)->validate(json_decode($answer), (string) file_get_contents(base_path('docs/formats/posterior.schema.json')))->isValid());
-        $this->assertSame(['S', '6% het Clown'], array_values(array_intersect_key(json_decode($answer, true)['animals'][0], ['id' => 1, 'text' => 1])));
+        $this->assertTrue(
+            (new Validator)->validate(
+                json_decode($answer), (string) file_get_contents(base_path('docs/formats/posterior.schema.json')),
+            )->isValid(),
+        );
+        $this->assertSame(
+            ['S', '6% het Clown'],
+            array_values(array_intersect_key(json_decode($answer, true)['animals'][0], ['id' => 1, 'text' => 1])),
+        );
         $this->assertStringContainsString('"probability": "16/17"', $answer);
-        foreach ([[['animals' => [['id' => 'A', 'stated' => 'Clwn']]], 'Clwn'], [['animals' => [['id' => 'A', 'sex' => 'male', 'sire' => 'A']]], 'circle'], [['groups' => [['dam' => 'A', 'saw' => 'Clown', 'count' => 0]]], 'count']] as [$wrong, $message]) {
+        foreach (
+            [
+                [['animals' => [['id' => 'A', 'stated' => 'Clwn']]], 'Clwn'],
+                [['animals' => [['id' => 'A', 'sex' => 'male', 'sire' => 'A']]], 'circle'],
+                [['groups' => [['dam' => 'A', 'saw' => 'Clown', 'count' => 0]]], 'count'],
+            ] as [$wrong, $message]
+        ) {
             file_put_contents($file, json_encode($wrong + ['format' => 'destino-pedigree/1', 'animals' => []]));
             $this->assertSame(2, Artisan::call('destino:infer', ['file' => $file, '--json' => true]));
             $this->assertStringContainsString($message, Artisan::output());

@@ -24,9 +24,17 @@ class QuestionsTest extends TestCase
     public static function questions(): iterable
     {
         yield 'a possible het' => ['66% het Clown', 'clown', 'Does Skiff carry Clown?', ['het Clown' => 2 / 3, 'nothing of it' => 1 / 3]];
-        yield 'one copy or two' => ['Pinstripe (33% two copies)', 'pinstripe', 'Is Skiff Pinstripe or Homozygous Pinstripe?', ['Pinstripe' => 2 / 3, 'Homozygous Pinstripe' => 1 / 3]];
-        yield 'which of two' => ['Yellow Belly or Gravel', 'yellow-belly', 'Is Skiff Yellow Belly or Gravel?', ['Yellow Belly' => .5, 'Gravel' => .5]];
-        yield 'which maker' => ['Banana', 'sex', 'Is Skiff Banana (female maker) or Banana (male maker)?', ['Banana (female maker)' => .5, 'Banana (male maker)' => .5]];
+        yield 'one copy or two' => [
+            'Pinstripe (33% two copies)', 'pinstripe', 'Is Skiff Pinstripe or Homozygous Pinstripe?',
+            ['Pinstripe' => 2 / 3, 'Homozygous Pinstripe' => 1 / 3],
+        ];
+        yield 'which of two' => [
+            'Yellow Belly or Gravel', 'yellow-belly', 'Is Skiff Yellow Belly or Gravel?', ['Yellow Belly' => .5, 'Gravel' => .5],
+        ];
+        yield 'which maker' => [
+            'Banana', 'sex', 'Is Skiff Banana (female maker) or Banana (male maker)?',
+            ['Banana (female maker)' => .5, 'Banana (male maker)' => .5],
+        ];
     }
 
     /** @param array<string, float> $answers */
@@ -36,19 +44,32 @@ class QuestionsTest extends TestCase
         $skiff = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => $genes]);
         $catalogue = app(CatalogueShelf::class)->catalogue();
         $key = $group === 'sex' ? $catalogue->sexGroup()->key : $catalogue->groupOf($catalogue->allele($group)->locus)->key;
-        $questions = array_values(array_filter(Question::of($skiff, $this->beliefs()->belief($skiff->id), $catalogue), fn (Question $one): bool => $one->group->key === $key));
+        $questions = array_values(
+            array_filter(
+                Question::of($skiff, $this->beliefs()->belief($skiff->id), $catalogue),
+                fn (Question $one): bool => $one->group->key === $key,
+            ),
+        );
         $this->assertCount(1, $questions);
         $found = $questions[0]->answers();
         $this->assertEqualsCanonicalizing(array_keys($answers), array_keys($found));
         foreach ($answers as $answer => $share) {
             $this->assertEqualsWithDelta($share, $found[$answer], .006, $answer); // as percentages are typed
         }
-        $this->assertEqualsCanonicalizing(explode(' or ', str_replace(['Is Skiff ', 'Does Skiff carry ', '?'], '', $words)), explode(' or ', str_replace(['Is Skiff ', 'Does Skiff carry ', '?'], '', $questions[0]->words())));
+        $this->assertEqualsCanonicalizing(
+            explode(' or ', str_replace(['Is Skiff ', 'Does Skiff carry ', '?'], '', $words)),
+            explode(' or ', str_replace(['Is Skiff ', 'Does Skiff carry ', '?'], '', $questions[0]->words())),
+        );
     }
 
     public function test_what_projects_want_and_what_is_for_sale_comes_first(): void
     {
-        foreach (['Plain' => 'het Ultramel', 'Wanted' => '50% het Clown', 'Unwanted' => '50% het Piebald', 'Sold' => '50% het Albino', 'Gone' => '50% het Clown'] as $name => $genes) {
+        foreach (
+            [
+                'Plain' => 'het Ultramel', 'Wanted' => '50% het Clown', 'Unwanted' => '50% het Piebald',
+                'Sold' => '50% het Albino', 'Gone' => '50% het Clown',
+            ] as $name => $genes
+        ) {
             $this->made(['name' => $name, 'genotype' => $genes]);
         }
         $this->made(['name' => 'Surer', 'genotype' => '90% het Piebald']);
@@ -56,7 +77,10 @@ class QuestionsTest extends TestCase
         $this->keeper()->animals()->where('name', 'Sold')->sole()->statusEvents()->create(['status' => 'for sale', 'on' => '2026-01-01']);
         $this->keeper()->animals()->where('name', 'Gone')->sole()->statusEvents()->create(['status' => 'sold', 'on' => '2026-01-01']);
         $ranked = (new OpenQuestions($this->keeper(), $this->beliefs(), app(CatalogueShelf::class)))->ranked();
-        $this->assertSame(['Wanted', 'Sold', 'Unwanted', 'Surer'], array_map(fn (array $one): string => $one['question']->animal->name, $ranked));
+        $this->assertSame(
+            ['Wanted', 'Sold', 'Unwanted', 'Surer'],
+            array_map(fn (array $one): string => $one['question']->animal->name, $ranked),
+        );
         $this->assertSame(['wanted by Heads', 'the label it is sold under', '', ''], array_column($ranked, 'why'));
         // One bit, with half a bit for each of the weight of nine.
         $this->assertEqualsWithDelta(1 + .5 * 9, $ranked[0]['worth'], 1e-9);
@@ -82,7 +106,10 @@ class QuestionsTest extends TestCase
         $this->made(['name' => 'Plain', 'sex' => 'male', 'genotype' => 'Pastel']);
         $design = $this->design($tender, 'clown');
         $this->assertSame([], $design->mates());
-        $this->assertSame(['50 %', '75 %', '88 %', '94 %'], array_map(fn (array $one): string => str_replace("\u{a0}", ' ', $one['carries']), $design->sons() ?? []));
+        $this->assertSame(
+            ['50 %', '75 %', '88 %', '94 %'],
+            array_map(fn (array $one): string => str_replace("\u{a0}", ' ', $one['carries']), $design->sons() ?? []),
+        );
         $this->get("/prove/{$tender->id}/clown")->assertOk()->assertSee('No mate of the collection can settle it; sons held back can.');
         $this->get("/prove/{$tender->id}/nothing")->assertNotFound();
     }
@@ -100,7 +127,12 @@ class QuestionsTest extends TestCase
         }
         $beliefs = $this->beliefs();
         $catalogue = app(CatalogueShelf::class)->catalogue();
-        $steps = (new Evidence(new Question($skiff->load('statements'), $beliefs->belief($skiff->id), $catalogue->groupOf('clown'), $catalogue), $beliefs, $clutches, []))->steps();
+        $steps = (
+            new Evidence(
+                new Question($skiff->load('statements'), $beliefs->belief($skiff->id), $catalogue->groupOf('clown'), $catalogue),
+                $beliefs, $clutches, [],
+            )
+        )->steps();
         // 1/2, then 1/3, then 1/9.
         $this->assertEqualsWithDelta([.5, 1 / 3, 1 / 9], array_map(fn (array $step): float => $step['shares']['het Clown'], $steps), 1e-9);
         $this->assertStringContainsString("het Clown 20\u{a0}%", (string) $steps[1]['without'], 'without the first: (1/4)/(1/4 + 1)');

@@ -32,7 +32,10 @@ class RegisterTest extends TestCase
         $jpeg = substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
         $this->assertStringContainsString('GPS', $jpeg);
 
-        $form = ['photo' => UploadedFile::fake()->createWithContent('shed.jpg', $jpeg), 'on' => '2026-01-01', 'form_token' => (string) Str::uuid()];
+        $form = [
+            'photo' => UploadedFile::fake()->createWithContent('shed.jpg', $jpeg), 'on' => '2026-01-01',
+            'form_token' => (string) Str::uuid(),
+        ];
         $this->post("/animals/{$animal->id}/photos", $form)->assertSessionHasNoErrors();
         $this->post("/animals/{$animal->id}/photos", $form);
         $photo = $animal->photos()->sole();
@@ -49,7 +52,10 @@ class RegisterTest extends TestCase
         Storage::fake('local');
         $animal = $this->made();
         foreach (['snake.png' => '<?php echo 1;', 'snake.jpg' => "\xFF\xD8\xFF\xE0 broken"] as $name => $content) {
-            $this->post("/animals/{$animal->id}/photos", ['photo' => UploadedFile::fake()->createWithContent($name, $content), 'on' => '2026-01-01'])->assertSessionHasErrorsIn('photo', 'photo');
+            $this->post(
+                "/animals/{$animal->id}/photos",
+                ['photo' => UploadedFile::fake()->createWithContent($name, $content), 'on' => '2026-01-01'],
+            )->assertSessionHasErrorsIn('photo', 'photo');
         }
         $this->assertSame([], Storage::disk('local')->allFiles());
     }
@@ -61,7 +67,9 @@ class RegisterTest extends TestCase
         [$one, $two] = [$this->made(['name' => 'Skiff']), $this->made(['name' => 'Tender'])];
         $this->put("/animals/{$one->id}/place", ['to' => "{$rack->id}:1:1"]);
         $this->put("/animals/{$two->id}/place", ['to' => "{$rack->id}:1:2"]);
-        $this->putJson("/animals/{$one->id}/place", ['to' => "{$rack->id}:1:2"])->assertOk()->assertJsonPath('said', 'Skiff and Tender have changed places.');
+        $this->putJson("/animals/{$one->id}/place", ['to' => "{$rack->id}:1:2"])
+            ->assertOk()
+            ->assertJsonPath('said', 'Skiff and Tender have changed places.');
         $this->assertSame([2, 1], [$one->refresh()->rack_column, $two->refresh()->rack_column]);
         $this->putJson("/animals/{$one->id}/place", ['to' => "{$rack->id}:3:1"])->assertStatus(422);
         $this->putJson("/animals/{$one->id}/place", ['to' => '999:1:1'])->assertStatus(422);
@@ -82,17 +90,32 @@ class RegisterTest extends TestCase
         $clutch = Clutch::query()->sole();
         $this->get("/clutches/{$clutch->id}")->assertSee('2026 Skiff × Tender')->assertSee('Paired.');
 
-        $this->put("/clutches/{$clutch->id}", ['laid_on' => '2025-12-01'] + $form)->assertSessionHasErrors(['laid_on' => 'The eggs cannot be laid before they are paired.']);
-        $this->put("/clutches/{$clutch->id}", ['laid_on' => '2026-06-01', 'eggs_good' => 4, 'hatched_on' => '2026-07-30', 'hatched' => 5] + $form)->assertSessionHasErrors('hatched');
-        $this->put("/clutches/{$clutch->id}", ['laid_on' => '2026-06-01', 'eggs_good' => 6, 'hatched_on' => '2026-07-30', 'hatched' => 5, 'version' => 1] + $form)->assertSessionHasNoErrors();
+        $this->put("/clutches/{$clutch->id}", ['laid_on' => '2025-12-01'] + $form)
+            ->assertSessionHasErrors(['laid_on' => 'The eggs cannot be laid before they are paired.']);
+        $this->put(
+            "/clutches/{$clutch->id}",
+            ['laid_on' => '2026-06-01', 'eggs_good' => 4, 'hatched_on' => '2026-07-30', 'hatched' => 5] + $form,
+        )->assertSessionHasErrors('hatched');
+        $this->put(
+            "/clutches/{$clutch->id}",
+            ['laid_on' => '2026-06-01', 'eggs_good' => 6, 'hatched_on' => '2026-07-30', 'hatched' => 5, 'version' => 1] + $form,
+        )->assertSessionHasNoErrors();
         $this->put("/clutches/{$clutch->id}", ['eggs_good' => 7, 'version' => 1] + $form)->assertSessionHasErrors('version');
 
         $this->post("/clutches/{$clutch->id}/counts", ['saw' => 'not Clown', 'count' => 3])->assertSessionHasNoErrors();
         $this->post("/clutches/{$clutch->id}/counts", ['saw' => 'not Clwn', 'count' => 3])->assertSessionHasErrorsIn('count', 'saw');
-        $this->post("/clutches/{$clutch->id}/hatchlings", ['name' => 'One', 'sex' => 'unknown', 'genotype' => 'Clown', 'grams' => '65', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            "/clutches/{$clutch->id}/hatchlings",
+            ['name' => 'One', 'sex' => 'unknown', 'genotype' => 'Clown', 'grams' => '65', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
         $young = Animal::query()->where('name', 'One')->sole();
-        $this->assertSame([$sire->id, $dam->id, '30 July 2026', 65], [$young->sire_id, $young->dam_id, $young->hatchedWords(), $young->care()->sole()->grams]);
-        $this->get("/clutches/{$clutch->id}")->assertSee('1 kept as animals, 3 counted by look. 1 hatched without a record')->assertSee('give this with 1/2');
+        $this->assertSame(
+            [$sire->id, $dam->id, '30 July 2026', 65],
+            [$young->sire_id, $young->dam_id, $young->hatchedWords(), $young->care()->sole()->grams],
+        );
+        $this->get("/clutches/{$clutch->id}")
+            ->assertSee('1 kept as animals, 3 counted by look. 1 hatched without a record')
+            ->assertSee('give this with 1/2');
         $this->get("/animals/{$dam->id}")->assertSee('2026 Skiff × Tender');
         $this->post('/clutches', ['dam_id' => $sire->id])->assertSessionHasErrors(['dam_id' => 'Skiff is not female.']);
     }
@@ -101,7 +124,10 @@ class RegisterTest extends TestCase
     {
         $rack = $this->keeper()->racks()->create(['name' => 'Harbour', 'rows' => 3, 'columns' => 4]);
         for ($i = 0; $i < 10; $i++) {
-            $animal = $this->made(['name' => "Snake {$i}", 'number' => "N{$i}", 'rack_id' => $rack->id, 'rack_row' => intdiv($i, 4) + 1, 'rack_column' => $i % 4 + 1]);
+            $animal = $this->made([
+                'name' => "Snake {$i}", 'number' => "N{$i}", 'rack_id' => $rack->id, 'rack_row' => intdiv($i, 4) + 1,
+                'rack_column' => $i % 4 + 1,
+            ]);
             $animal->care()->create(['kind' => 'weight', 'on' => '2026-01-01', 'grams' => 1000]);
         }
         $header = ['Authorization' => 'Bearer '.$this->keeper()->createToken('scale', ['read', 'log'])->plainTextToken];
@@ -115,12 +141,18 @@ class RegisterTest extends TestCase
             $results[] = $this->postJson('/api/v1/weights', ['weights' => [$message]], $header)->json('results.0.result');
         }
         $counts = array_count_values($results);
-        $this->assertSame([10, 1, 1, 1], [$counts['kept'], $counts['kept already'], $counts['out of range: 1 to 8000 g'], $counts['no such animal or tub']]);
+        $this->assertSame(
+            [10, 1, 1, 1],
+            [$counts['kept'], $counts['kept already'], $counts['out of range: 1 to 8000 g'], $counts['no such animal or tub']],
+        );
         $weights = $this->getJson("/api/v1/animals/{$animals[0]['id']}/weights", $header)->json('data');
         $this->assertCount(2, $weights);
         $this->assertEqualsWithDelta(1000, $weights[1]['grams'], 31, 'noise, not nonsense');
 
-        $reading = ['place' => 'Incubator', 'kind' => 'temperature', 'value' => 31.5, 'at' => now()->toIso8601String(), 'token' => (string) Str::uuid()];
+        $reading = [
+            'place' => 'Incubator', 'kind' => 'temperature', 'value' => 31.5, 'at' => now()->toIso8601String(),
+            'token' => (string) Str::uuid(),
+        ];
         $this->postJson('/api/v1/readings', $reading, $header)->assertCreated();
         $this->postJson('/api/v1/readings', $reading, $header)->assertOk()->assertJsonPath('result', 'kept already');
         $this->postJson('/api/v1/readings', ['value' => 300] + $reading, $header)->assertStatus(422);

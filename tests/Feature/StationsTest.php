@@ -23,7 +23,11 @@ class StationsTest extends TestCase
 
     public function test_a_gene_page_tells_health_and_dispute(): void
     {
-        $this->get('/genes/spider')->assertSee('Wobble')->assertSee('reptile veterinarian')->assertSee('Do two-copy spiders survive?')->assertSee('does not live');
+        $this->get('/genes/spider')
+            ->assertSee('Wobble')
+            ->assertSee('reptile veterinarian')
+            ->assertSee('Do two-copy spiders survive?')
+            ->assertSee('does not live');
         $this->get('/genes/desert')->assertSee('Laying trouble in females')->assertSee('Can desert females breed safely?');
         $this->get('/genes/yellow-belly')->assertSee('Ivory')->assertSee('Highway')->assertSee('Gravel, Asphalt');
     }

@@ -22,7 +22,10 @@ class TruthTest extends TestCase
     {
         [$sire, $dam] = $this->pair('Normal', 'Normal');
         $this->clutch($dam, [$sire->id], ['hatched' => 4])->counts()->create(['saw' => 'Pastel', 'count' => 1]);
-        $this->get('/prove')->assertOk()->assertSee('cannot be')->assertSeeInOrder(["{$sire->name} carries Pastel, and nobody recorded it", 'is not what it was taken for']);
+        $this->get('/prove')
+            ->assertOk()
+            ->assertSee('cannot be')
+            ->assertSeeInOrder(["{$sire->name} carries Pastel, and nobody recorded it", 'is not what it was taken for']);
     }
 
     public function test_a_sire_keeps_his_sex_and_one_of_unknown_sex_is_read_as_a_male(): void
@@ -30,8 +33,10 @@ class TruthTest extends TestCase
         [$sire, $dam] = $this->pair('Banana', 'Normal');
         $young = $this->made(['name' => 'Wherry', 'sex' => 'male', 'genotype' => 'Banana', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
         $form = ['name' => 'Skiff', 'notes' => '', 'hatched_on' => ''];
-        $this->put("/animals/{$sire->id}", ['sex' => 'unknown'] + $form)->assertSessionHasErrors(['sex' => 'Skiff is recorded as the sire of Wherry, and is therefore male. Change that first.']);
-        $this->put("/animals/{$dam->id}", ['name' => 'Tender', 'sex' => 'male'] + $form)->assertSessionHasErrors(['sex' => 'Tender is recorded as the dam of Wherry, and is therefore female. Change that first.']);
+        $this->put("/animals/{$sire->id}", ['sex' => 'unknown'] + $form)
+            ->assertSessionHasErrors(['sex' => 'Skiff is recorded as the sire of Wherry, and is therefore male. Change that first.']);
+        $this->put("/animals/{$dam->id}", ['name' => 'Tender', 'sex' => 'male'] + $form)
+            ->assertSessionHasErrors(['sex' => 'Tender is recorded as the dam of Wherry, and is therefore female. Change that first.']);
         $this->put("/animals/{$sire->id}", ['sex' => 'male'] + $form)->assertSessionHasNoErrors();
         Animal::query()->whereKey($sire->id)->update(['sex' => null]); // as older records may have it
         foreach ([...self::PAGES, "/animals/{$sire->id}", "/animals/{$young->id}", "/prove/{$sire->id}"] as $page) {
@@ -47,10 +52,14 @@ class TruthTest extends TestCase
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 3]);
         $this->assertSame('11% het Clown', $this->text($sire), '1/8 against 1');
         foreach (['One', 'Two'] as $name) {
-            $this->made(['name' => $name, 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id]);
+            $this->made([
+                'name' => $name, 'genotype' => 'Normal', 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id,
+            ]);
         }
         $this->assertSame('11% het Clown', $this->text($sire), 'three hatchlings, and not five');
-        $this->get("/clutches/{$clutch->id}")->assertSee('2 of the counted are taken to be kept as animals too: each hatchling counts once. All hatched are accounted for.');
+        $this->get("/clutches/{$clutch->id}")->assertSee(
+            '2 of the counted are taken to be kept as animals too: each hatchling counts once. All hatched are accounted for.',
+        );
         $clutch->update(['hatched' => 5]);
         $this->assertSame('3% het Clown', $this->text($sire), 'five of five');
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 9]);
@@ -60,7 +69,10 @@ class TruthTest extends TestCase
     public function test_a_laboratorys_absence_is_believed(): void
     {
         $animal = $this->made(['name' => 'Tender', 'genotype' => '66% het Clown']);
-        $this->post("/animals/{$animal->id}/statements", ['text' => 'no Clown', 'source' => 'laboratory', 'certainty' => 99, 'names_all' => '0', 'on' => '2026-01-01'])->assertSessionHasNoErrors();
+        $this->post(
+            "/animals/{$animal->id}/statements",
+            ['text' => 'no Clown', 'source' => 'laboratory', 'certainty' => 99, 'names_all' => '0', 'on' => '2026-01-01'],
+        )->assertSessionHasNoErrors();
         $this->assertSame('2% het Clown', $this->text($animal));
         $this->get("/animals/{$animal->id}")->assertOk()->assertSee('no Clown');
     }
@@ -74,9 +86,16 @@ class TruthTest extends TestCase
         }
         $agreeing = $this->made(['name' => 'Often said', 'genotype' => 'het Clown', 'sire_id' => $sire->id, 'dam_id' => $dam->id]);
         foreach (range(1, 26) as $i) {
-            $agreeing->statements()->create(['text' => 'het Clown', 'source' => ['own', 'seller', 'laboratory'][$i % 3], 'certainty' => 70 + $i % 5]);
+            $agreeing->statements()->create([
+                'text' => 'het Clown', 'source' => ['own', 'seller', 'laboratory'][$i % 3], 'certainty' => 70 + $i % 5,
+            ]);
         }
-        foreach ([...self::PAGES, "/animals/{$sire->id}", "/animals/{$agreeing->id}", "/prove/{$sire->id}", '/pair?'.http_build_query(['sire_id' => $sire->id, 'dam_id' => $dam->id, 'target' => 'Clown'])] as $page) {
+        foreach (
+            [
+                ...self::PAGES, "/animals/{$sire->id}", "/animals/{$agreeing->id}", "/prove/{$sire->id}",
+                '/pair?'.http_build_query(['sire_id' => $sire->id, 'dam_id' => $dam->id, 'target' => 'Clown']),
+            ] as $page
+        ) {
             $this->assertContains($this->get($page)->getStatusCode(), [200, 404], $page);
         }
         $this->assertStringContainsString('het Clown', $this->text($sire), 'hardly, and not never');
@@ -90,7 +109,12 @@ class TruthTest extends TestCase
             $clutch = $this->clutch($dam, $sires, ['laid_on' => '2026-05-01', 'hatched' => 4]);
             $clutch->counts()->create(['saw' => 'not Clown', 'count' => 2]);
             $this->made(['name' => "Young {$clutch->id}", 'genotype' => 'Normal', 'dam_id' => $dam->id, 'clutch_id' => $clutch->id]);
-            foreach ([...self::PAGES, "/clutches/{$clutch->id}", "/clutches/{$clutch->id}/edit", "/animals/{$dam->id}", "/prove/{$dam->id}"] as $page) {
+            foreach (
+                [
+                    ...self::PAGES, "/clutches/{$clutch->id}", "/clutches/{$clutch->id}/edit", "/animals/{$dam->id}",
+                    "/prove/{$dam->id}",
+                ] as $page
+            ) {
                 $this->assertContains($this->get($page)->getStatusCode(), [200, 404], $page);
             }
         }
@@ -103,9 +127,16 @@ class TruthTest extends TestCase
     public function test_a_chain_of_alternatives_is_refused_and_brings_nothing_down(): void
     {
         $chain = 'Pastel or Enchi Enchi or Mojave Mojave or Fire Fire or Leopard Leopard or Calico Calico or Pinstripe';
-        $this->get('/pair?'.http_build_query(['sire' => $chain, 'dam' => $chain]))->assertStatus(422)->assertSee('in more ways than can be worked out');
+        $this->get('/pair?'.http_build_query(['sire' => $chain, 'dam' => $chain]))
+            ->assertStatus(422)
+            ->assertSee('in more ways than can be worked out');
         [$sire, $dam] = $this->pair($chain, $chain);
-        foreach (["/animals/{$sire->id}", '/pair?'.http_build_query(['sire_id' => $sire->id, 'dam_id' => $dam->id]), route('clutches.create', ['dam_id' => $dam->id, 'sire_id' => $sire->id])] as $page) {
+        foreach (
+            [
+                "/animals/{$sire->id}", '/pair?'.http_build_query(['sire_id' => $sire->id, 'dam_id' => $dam->id]),
+                route('clutches.create', ['dam_id' => $dam->id, 'sire_id' => $sire->id]),
+            ] as $page
+        ) {
             $this->assertContains($this->get($page)->getStatusCode(), [200, 422], $page);
         }
     }
@@ -116,9 +147,17 @@ class TruthTest extends TestCase
         $clutch = $this->clutch($dam, [$sire->id], ['hatched' => 12]);
         $clutch->counts()->create(['saw' => 'Clown', 'count' => 3]);
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 9]);
-        $page = $this->get('/prove')->assertOk()->assertSee("{$sire->name} carries Clown, and nobody recorded it: not known, or overlooked. And: {$dam->name} carries Clown");
-        $this->assertSame(1, preg_match('/value="(unrecorded\|a\d+\|clown\|;unrecorded\|a\d+\|clown\|)"/', (string) $page->getContent(), $found));
-        $this->post('/prove/decisions', ['explanation' => $found[1], 'reason' => 'Three of twelve.', 'form_token' => (string) \Illuminate\Support\Str::uuid()])->assertSessionHasNoErrors();
+        $page = $this->get('/prove')->assertOk()->assertSee(
+            "{$sire->name} carries Clown, and nobody recorded it: not known, or overlooked. And: {$dam->name} carries Clown",
+        );
+        $this->assertSame(
+            1,
+            preg_match('/value="(unrecorded\|a\d+\|clown\|;unrecorded\|a\d+\|clown\|)"/', (string) $page->getContent(), $found),
+        );
+        $this->post(
+            '/prove/decisions',
+            ['explanation' => $found[1], 'reason' => 'Three of twelve.', 'form_token' => (string) \Illuminate\Support\Str::uuid()],
+        )->assertSessionHasNoErrors();
         $this->assertSame(2, Decision::query()->count());
         $this->get('/prove')->assertDontSee('cannot be</h2>', false);
         $this->assertSame(['het Clown', 'het Clown'], [$this->text($sire), $this->text($dam)]);
@@ -135,13 +174,28 @@ class TruthTest extends TestCase
 
     public function test_an_own_gene_holds_what_a_shipped_one_holds(): void
     {
-        $form = ['kind' => 'gene', 'name' => 'Harbour', 'inheritance' => 'incomplete-dominant', 'locus' => 'bel', 'effect' => 'light', 'aliases' => 'Quay, Pier', 'two_name' => 'White Harbour', 'two_looks' => 'White with dark eyes.', 'two_viability' => 'lethal', 'two_told_apart' => 'yes', 'compounds' => "Mojave = Moonrise, dies\nLesser = Dusk", 'nicknames' => 'Harbour Bee = Harbour Spider'];
+        $form = [
+            'kind' => 'gene', 'name' => 'Harbour', 'inheritance' => 'incomplete-dominant', 'locus' => 'bel', 'effect' => 'light',
+            'aliases' => 'Quay, Pier', 'two_name' => 'White Harbour', 'two_looks' => 'White with dark eyes.',
+            'two_viability' => 'lethal', 'two_told_apart' => 'yes', 'compounds' => "Mojave = Moonrise, dies\nLesser = Dusk",
+            'nicknames' => 'Harbour Bee = Harbour Spider',
+        ];
         $this->post('/genes/own', ['compounds' => 'nonsense'] + $form)->assertSessionHasErrors('compounds');
         $this->post('/genes/own', $form)->assertSessionHasNoErrors()->assertRedirect();
-        foreach (['Moonrise' => 'Mojave', 'White Harbour' => 'Harbour', 'Harbour Bee' => 'Harbour Spider', 'Quay' => 'Harbour', 'Dusk' => 'Lesser'] as $typed => $meant) {
-            $this->getJson('/read?'.http_build_query(['text' => $typed, 'as' => 'female']))->assertOk()->assertJsonPath('errors', [])->assertSee(explode(' ', $meant)[0]);
+        foreach (
+            [
+                'Moonrise' => 'Mojave', 'White Harbour' => 'Harbour', 'Harbour Bee' => 'Harbour Spider', 'Quay' => 'Harbour',
+                'Dusk' => 'Lesser',
+            ] as $typed => $meant
+        ) {
+            $this->getJson('/read?'.http_build_query(['text' => $typed, 'as' => 'female']))
+                ->assertOk()
+                ->assertJsonPath('errors', [])
+                ->assertSee(explode(' ', $meant)[0]);
         }
-        $this->get('/pair?'.http_build_query(['sire' => 'Harbour', 'dam' => 'Mojave', 'by' => 'genotype']))->assertOk()->assertSee('Moonrise');
+        $this->get(
+            '/pair?'.http_build_query(['sire' => 'Harbour', 'dam' => 'Mojave', 'by' => 'genotype']),
+        )->assertOk()->assertSee('Moonrise');
     }
 
     public function test_a_round_longer_than_php_lets_in_is_refused_whole(): void
@@ -149,16 +203,27 @@ class TruthTest extends TestCase
         $most = (int) ini_get('max_input_vars');
         $animal = $this->made(['name' => 'Tender']);
         $rows = array_fill(1, $most + 5, '900');
-        $this->post('/rounds/weight', ['on' => '2026-01-01', 'form_token' => (string) \Illuminate\Support\Str::uuid(), 'rows' => $rows])->assertStatus(413)->assertSee('nothing of it was kept');
+        $this->post(
+            '/rounds/weight', ['on' => '2026-01-01', 'form_token' => (string) \Illuminate\Support\Str::uuid(), 'rows' => $rows],
+        )->assertStatus(413)->assertSee('nothing of it was kept');
         $this->assertSame(0, $animal->care()->count());
         $this->assertStringContainsString('max_input_vars=20000', (string) file_get_contents(base_path('bin/destino')));
     }
 
     public function test_the_command_tells_every_fault_with_its_place(): void
     {
-        $this->assertSame(2, Artisan::call('destino:predict', ['--sire' => 'Pastle Enhci', '--dam' => 'het clown pied', '--target' => 'Clwon', '--json' => true]));
+        $this->assertSame(
+            2,
+            Artisan::call(
+                'destino:predict',
+                ['--sire' => 'Pastle Enhci', '--dam' => 'het clown pied', '--target' => 'Clwon', '--json' => true],
+            ),
+        );
         $answer = json_decode((string) preg_replace('/^[^{]*/', '', Artisan::output()), true);
-        $this->assertSame([['sire', 'Pastle', 1], ['sire', 'Enhci', 8], ['dam', 'pied', 11], ['target', 'Clwon', 1]], array_map(fn (array $one): array => [$one['field'], $one['piece'], $one['position']], $answer['errors']));
+        $this->assertSame(
+            [['sire', 'Pastle', 1], ['sire', 'Enhci', 8], ['dam', 'pied', 11], ['target', 'Clwon', 1]],
+            array_map(fn (array $one): array => [$one['field'], $one['piece'], $one['position']], $answer['errors']),
+        );
         $this->assertSame($answer['errors'][0], array_intersect_key($answer['error'], $answer['errors'][0]));
         $this->assertSame(0, Artisan::call('destino:predict', ['--sire' => 'Enchi Cinnamon', '--dam' => 'Normal']));
         $this->assertStringContainsString('Rests on a disputed fact: Is enchi an allele at the cinnamon locus', Artisan::output());
@@ -167,7 +232,10 @@ class TruthTest extends TestCase
     public function test_a_document_with_wrong_fields_is_refused_whole(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
-        file_put_contents($file, json_encode(['format' => 'destino-pedigree/1', 'animals' => [['id' => 'A', 'sxe' => 'male', 'stated' => ['Clown']]]]));
+        file_put_contents(
+            $file,
+            json_encode(['format' => 'destino-pedigree/1', 'animals' => [['id' => 'A', 'sxe' => 'male', 'stated' => ['Clown']]]]),
+        );
         $this->assertSame(2, Artisan::call('destino:infer', ['file' => $file, '--json' => true]));
         $answer = Artisan::output();
         $this->assertStringContainsString('sxe', $answer);
@@ -178,7 +246,10 @@ class TruthTest extends TestCase
     /** @return array{Animal, Animal} */
     private function pair(string $sire, string $dam): array
     {
-        return [$this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => $sire]), $this->made(['name' => 'Tender', 'sex' => 'female', 'genotype' => $dam])];
+        return [
+            $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => $sire]),
+            $this->made(['name' => 'Tender', 'sex' => 'female', 'genotype' => $dam]),
+        ];
     }
 
     /**

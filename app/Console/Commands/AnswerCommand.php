@@ -41,7 +41,19 @@ abstract class AnswerCommand extends Command
         try {
             $this->answer();
         } catch (DestinoError $error) {
-            self::report($this->output->getOutput(), implode("\n", array_map(fn (array $one): string => (isset($one['field']) && count(self::all($error)) > 1 ? "{$one['field']}: " : '').$one['message'], self::all($error))), $this->option('json') ? self::document($error->getMessage(), $error) : null);
+            self::report(
+                $this->output->getOutput(),
+                implode(
+                    "\n",
+                    array_map(
+                        fn (array $one): string => (
+                            isset($one['field']) && count(self::all($error)) > 1 ? "{$one['field']}: " : ''
+                        ).$one['message'],
+                        self::all($error),
+                    ),
+                ),
+                $this->option('json') ? self::document($error->getMessage(), $error) : null,
+            );
 
             return self::WRONG_INPUT;
         }
@@ -52,7 +64,10 @@ abstract class AnswerCommand extends Command
     /** @param array<string, mixed> $document */
     protected function printJson(array $document): void
     {
-        $this->output->getOutput()->writeln(json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $this->output->getOutput()->writeln(
+            json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 
     /** @throws QuestionError when the option is not a whole number in the range */
@@ -69,7 +84,10 @@ abstract class AnswerCommand extends Command
     {
         ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
         if ($document !== null) {
-            $output->writeln(json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
     }
 
@@ -77,7 +95,10 @@ abstract class AnswerCommand extends Command
     private static function all(DestinoError $error): array
     {
         if ($error instanceof DocumentError) {
-            return array_map(fn (string $fault): array => ['message' => $fault, 'piece' => null, 'position' => null, 'suggestions' => []], $error->faults);
+            return array_map(
+                fn (string $fault): array => ['message' => $fault, 'piece' => null, 'position' => null, 'suggestions' => []],
+                $error->faults,
+            );
         }
         if (! $error instanceof UnreadableQuestion) {
             return [['message' => $error->getMessage()] + self::document($error->getMessage(), $error, false)['error']];
@@ -85,7 +106,10 @@ abstract class AnswerCommand extends Command
         $all = [];
         foreach ($error->errors as $field => $errors) {
             foreach ($errors as $one) {
-                $all[] = ['message' => $one->getMessage(), 'piece' => $one->piece, 'position' => $one->position, 'suggestions' => $one->suggestions, 'field' => $field];
+                $all[] = [
+                    'message' => $one->getMessage(), 'piece' => $one->piece, 'position' => $one->position,
+                    'suggestions' => $one->suggestions, 'field' => $field,
+                ];
             }
         }
 
@@ -107,6 +131,8 @@ abstract class AnswerCommand extends Command
             $details['field'] = $error instanceof UnreadableQuestion ? $error->field() : $error->field;
         }
 
-        return ['error' => ['message' => $details['message']] + $details] + ($isWhole ? ['errors' => $error === null ? [$details] : self::all($error)] : []);
+        return ['error' => ['message' => $details['message']] + $details] + (
+            $isWhole ? ['errors' => $error === null ? [$details] : self::all($error)] : []
+        );
     }
 }

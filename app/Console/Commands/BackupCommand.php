@@ -20,6 +20,8 @@ class BackupCommand extends AnswerCommand
             return;
         }
         $file = $vault->make(Carbon::now());
-        $this->option('json') ? $this->printJson(['made' => $file, 'path' => $vault->path($file)]) : $this->line("Backup made: {$vault->path($file)}");
+        $this->option('json')
+            ? $this->printJson(['made' => $file, 'path' => $vault->path($file)])
+            : $this->line("Backup made: {$vault->path($file)}");
     }
 }

@@ -38,8 +38,15 @@ class ImportCommand extends AnswerCommand
             [$document, $photos] = Archive::open($path);
             $count = $this->option('dry-run') ? 0 : (new Archive($keeper, $this->laravel->make(Darkroom::class)))->take($document, $photos);
             $this->option('json')
-                ? $this->printJson(['written' => $count, 'animals' => count($document['animals']), 'photographs' => count($photos), 'dry_run' => (bool) $this->option('dry-run')])
-                : $this->line($this->option('dry-run') ? count($document['animals']).' animals and '.count($photos).' photographs would be taken in. Nothing was written.' : "{$count} animals taken in.");
+                ? $this->printJson([
+                    'written' => $count, 'animals' => count($document['animals']), 'photographs' => count($photos),
+                    'dry_run' => (bool) $this->option('dry-run'),
+                ])
+                : $this->line(
+                    $this->option('dry-run')
+                        ? count($document['animals']).' animals and '.count($photos).' photographs would be taken in. Nothing was written.'
+                        : "{$count} animals taken in.",
+                );
 
             return;
         }
@@ -64,9 +71,13 @@ class ImportCommand extends AnswerCommand
     private function report(ImportPlan $plan, int $written): array
     {
         return ['written' => $written, 'dry_run' => (bool) $this->option('dry-run')] + $plan->counts() + [
-            'columns' => array_map(fn (string $heading, ?Field $field): array => ['heading' => $heading, 'meaning' => $field->value ?? 'kept in the notes'], $plan->table->headings, $plan->columns),
+            'columns' => array_map(
+                fn (string $heading, ?Field $field): array => ['heading' => $heading, 'meaning' => $field->value ?? 'kept in the notes'],
+                $plan->table->headings, $plan->columns,
+            ),
             'problems' => array_values(array_map(fn (ImportRow $row): array => [
-                'row' => $row->line, 'name' => $row->values['name'], 'errors' => $row->errors, 'genes_unread' => $row->genesUnread, 'repeats' => $row->repeats, 'notes' => $row->notes,
+                'row' => $row->line, 'name' => $row->values['name'], 'errors' => $row->errors,
+                'genes_unread' => $row->genesUnread, 'repeats' => $row->repeats, 'notes' => $row->notes,
             ], array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== [] || $row->genesUnread || $row->repeats !== ''))),
         ];
     }
@@ -88,7 +99,10 @@ class ImportCommand extends AnswerCommand
             }
         }
         $counts = $plan->counts();
-        $this->line("{$counts['rows']} rows: {$counts['wrong']} wrong, {$counts['unread']} with genes that cannot be read, {$counts['repeated']} repeated.");
+        $this->line(
+            "{$counts['rows']} rows: {$counts['wrong']} wrong, {$counts['unread']} with genes that cannot be read, "
+                ."{$counts['repeated']} repeated.",
+        );
         $this->line($this->option('dry-run') ? "{$ready} would be written. Nothing was." : "{$written} animals written.");
     }
 }

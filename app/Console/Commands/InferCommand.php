@@ -37,7 +37,13 @@ class InferCommand extends AnswerCommand
         foreach ($posterior['animals'] as $animal) {
             $this->line("{$animal['id']}: {$animal['text']}");
             foreach ((array) $animal['loci'] as $locus => $pairs) {
-                $this->line("  {$locus}: ".implode(', ', array_map(fn (array $pair): string => implode('/', $pair['alleles'])." {$pair['probability']}", $pairs)));
+                $this->line(
+                    "  {$locus}: "
+                        .implode(
+                            ', ',
+                            array_map(fn (array $pair): string => implode('/', $pair['alleles'])." {$pair['probability']}", $pairs),
+                        ),
+                );
             }
         }
         foreach ($posterior['contradictions'] as $contradiction) {

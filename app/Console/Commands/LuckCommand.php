@@ -20,7 +20,12 @@ class LuckCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        foreach (['chance' => 'The chance per egg (--chance)', 'eggs' => 'The number of eggs (--eggs)', 'hits' => 'The number of hits (--hits)'] as $option => $what) {
+        foreach (
+            [
+                'chance' => 'The chance per egg (--chance)', 'eggs' => 'The number of eggs (--eggs)',
+                'hits' => 'The number of hits (--hits)',
+            ] as $option => $what
+        ) {
             if ($this->option($option) === null) {
                 throw QuestionError::missing($option, $what);
             }
@@ -32,14 +37,24 @@ class LuckCommand extends AnswerCommand
             return;
         }
         $oneIn = $luck->oneIn();
-        $this->line("{$luck->hits} hits in {$luck->eggs} eggs at {$luck->chance->toString()}; expected ".round($luck->expected()->toFloat(), 2).'.');
+        $this->line(
+            "{$luck->hits} hits in {$luck->eggs} eggs at {$luck->chance->toString()}; expected ".round($luck->expected()->toFloat(), 2).'.',
+        );
         $this->line('This many or fewer: '.$luck->atMost()->toPercent(4).'%');
         $this->line('This many or more:  '.$luck->atLeast()->toPercent(4).'%');
-        $this->line($oneIn === null ? 'At this chance that cannot happen.' : 'About 1 in '.number_format($oneIn->toFloat()).' for a result at least as far '.($luck->isBelowExpected() ? 'below' : 'above').' what was expected.');
+        $this->line(
+            $oneIn === null
+                ? 'At this chance that cannot happen.'
+                : 'About 1 in '.number_format($oneIn->toFloat()).' for a result at least as far '
+                    .($luck->isBelowExpected() ? 'below' : 'above').' what was expected.',
+        );
     }
 
     private function count(string $option): int
     {
-        return $this->wholeNumber($option, 0, Binomial::MOST_EGGS, fn (string $typed): QuestionError => QuestionError::count($option, $typed, Binomial::MOST_EGGS));
+        return $this->wholeNumber(
+            $option, 0, Binomial::MOST_EGGS,
+            fn (string $typed): QuestionError => QuestionError::count($option, $typed, Binomial::MOST_EGGS),
+        );
     }
 }

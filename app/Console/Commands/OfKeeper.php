@@ -14,7 +14,10 @@ trait OfKeeper
     protected function open(): Opened
     {
         $email = $this->option('keeper');
-        $keeper = User::query()->whereNull('owner_id')->when(is_string($email), fn ($query) => $query->where('email', $email))->orderBy('id')->first();
+        $keeper = User::query()->whereNull('owner_id')
+            ->when(is_string($email), fn ($query) => $query->where('email', $email))
+            ->orderBy('id')
+            ->first();
         if ($keeper === null) {
             throw ExchangeError::noOwner();
         }

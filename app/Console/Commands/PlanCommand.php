@@ -28,8 +28,13 @@ class PlanCommand extends AnswerCommand
         $document = $this->fileDocument(ProjectError::missing(...));
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $project = (new ProjectReader($shelf))->read($document);
-        $runs = $this->wholeNumber('runs', 1, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('runs', $typed, ['1 to 100000']));
-        $seed = $this->wholeNumber('seed', 0, PHP_INT_MAX, fn (string $typed): QuestionError => QuestionError::notOneOf('seed', $typed, ['a whole number']));
+        $runs = $this->wholeNumber(
+            'runs', 1, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('runs', $typed, ['1 to 100000']),
+        );
+        $seed = $this->wholeNumber(
+            'seed', 0, PHP_INT_MAX,
+            fn (string $typed): QuestionError => QuestionError::notOneOf('seed', $typed, ['a whole number']),
+        );
         $plan = PlanDocument::of((new Planner($shelf->catalogue(), $project))->plan($runs, $seed));
         $this->option('json') ? $this->printJson($plan) : $this->printTable($plan);
     }
@@ -49,10 +54,27 @@ class PlanCommand extends AnswerCommand
             $this->line("{$route['name']}: {$route['why']}");
             foreach ($route['steps'] as $step) {
                 $keep = $step['keep'][0];
-                $this->line("  from season {$step['season']}: {$step['sire']} × {$step['dam']}, {$step['probability']} an egg: {$keep['genes']}, keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'));
+                $this->line(
+                    "  from season {$step['season']}: {$step['sire']} × {$step['dam']}, {$step['probability']} an egg: "
+                        ."{$keep['genes']}, keep {$keep['count']} "
+                        .($keep['sex'] ?? 'of either sex'),
+                );
             }
-            $this->line('  by season: '.implode('  ', array_map(fn (array $at): string => $at['season'].': '.round(100 * $at['decimal']).'%', $route['probability_by_season'])));
-            $this->line('  half of the keepers have it by season '.($route['season']['median'] ?? 'later').", F = {$route['inbreeding']}, money {$route['money']}, {$route['eggs']} eggs".($route['risk'] === null ? '' : "; {$route['risk']}"));
+            $this->line(
+                '  by season: '
+                    .implode(
+                        '  ',
+                        array_map(
+                            fn (array $at): string => $at['season'].': '.round(100 * $at['decimal']).'%',
+                            $route['probability_by_season'],
+                        ),
+                    ),
+            );
+            $this->line(
+                '  half of the keepers have it by season '.($route['season']['median'] ?? 'later')
+                    .", F = {$route['inbreeding']}, money {$route['money']}, {$route['eggs']} eggs"
+                    .($route['risk'] === null ? '' : "; {$route['risk']}"),
+            );
         }
     }
 }

@@ -38,7 +38,9 @@ class PredictCommand extends AnswerCommand
         $schools = $this->schools();
         $shelf = app(CatalogueShelf::class);
         $prediction = Prediction::of($shelf->catalogue($schools), $question, $shelf->names($schools));
-        $most = $this->option('top') === null ? ($this->option('json') ? 1000 : 40) : $this->wholeNumber('top', 1, 100_000, QuestionError::top(...));
+        $most = $this->option('top') === null
+            ? ($this->option('json') ? 1000 : 40)
+            : $this->wholeNumber('top', 1, 100_000, QuestionError::top(...));
         if ($this->option('json')) {
             $this->printJson(PredictionDocument::of($prediction, $most));
         } else {
@@ -73,7 +75,9 @@ class PredictCommand extends AnswerCommand
         $question = $prediction->question;
         $space = $prediction->outcomes();
         $outcomes = $space->top($most);
-        $this->line("{$question->sire} × {$question->dam}, by {$question->by->value}, per ".($question->hatched ? 'living hatchling' : 'egg'));
+        $this->line(
+            "{$question->sire} × {$question->dam}, by {$question->by->value}, per ".($question->hatched ? 'living hatchling' : 'egg'),
+        );
         $this->table(['', 'chance', '%', 'sex', ''], array_map(fn (Outcome $outcome): array => [
             $outcome->label.($outcome->knownAs === [] ? '' : ' ('.implode(', ', $outcome->knownAs).')'),
             $outcome->probability->toString(),
@@ -81,14 +85,19 @@ class PredictCommand extends AnswerCommand
             $outcome->sex->value ?? '',
             $outcome->isLethal ? 'does not live' : '',
         ], $outcomes));
-        $shown = array_reduce($outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero());
+        $shown = array_reduce(
+            $outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero(),
+        );
         $this->line(count($outcomes)." of {$space->total()} outcomes, ".Percentage::print($shown).' of the eggs.');
         $this->printTarget($prediction);
         foreach ($prediction->advice() as $advice) {
             $this->line("[{$advice->severity->value}] {$advice->text}");
         }
         foreach ($prediction->disputes() as $claim) {
-            $this->line("Rests on a disputed fact: {$claim->question} Taken as “{$prediction->catalogue->schools[$claim->key]}” (--school={$claim->key}=… chooses).");
+            $this->line(
+                "Rests on a disputed fact: {$claim->question} Taken as “{$prediction->catalogue->schools[$claim->key]}” "
+                    ."(--school={$claim->key}=… chooses).",
+            );
         }
         foreach ($prediction->assumptions()->readings as $reading) {
             $this->line("Read as: {$reading}");
@@ -103,18 +112,25 @@ class PredictCommand extends AnswerCommand
         $chance = $prediction->target->chance;
         $eggs = $prediction->question->eggs;
         $this->newLine();
-        $this->line("{$prediction->target->target->text}: {$chance->perEgg()->toString()} per ".($prediction->question->hatched ? 'hatchling' : 'egg')." ({$chance->perEgg()->toPercent(2)}%)");
+        $this->line(
+            "{$prediction->target->target->text}: {$chance->perEgg()->toString()} per "
+                .($prediction->question->hatched ? 'hatchling' : 'egg')." ({$chance->perEgg()->toPercent(2)}%)",
+        );
         $why = $prediction->target->whyImpossible();
         if ($why !== null) {
             $this->line("This cannot happen: {$why}");
 
             return;
         }
-        $this->line("In {$eggs} eggs: at least one {$chance->atLeastOne($eggs)->toPercent(2)}%, at least two {$chance->atLeastTwo($eggs)->toPercent(2)}%.");
+        $this->line(
+            "In {$eggs} eggs: at least one {$chance->atLeastOne($eggs)->toPercent(2)}%, at least two "
+                ."{$chance->atLeastTwo($eggs)->toPercent(2)}%.",
+        );
         foreach (PredictionDocument::LEVELS as $level) {
             $needed = $chance->eggsFor(Rational::of($level, 100));
             $this->line($needed === null
-                ? "For {$level}%: no number of eggs is enough, since a parent may not carry what is needed (at most ".Percentage::print($chance->ceiling()).').'
+                ? "For {$level}%: no number of eggs is enough, since a parent may not carry what is needed (at most "
+                    .Percentage::print($chance->ceiling()).').'
                 : "For {$level}%: {$needed} eggs.");
         }
     }

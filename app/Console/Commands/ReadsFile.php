@@ -17,7 +17,9 @@ trait ReadsFile
     protected function fileDocument(Closure $missing): array
     {
         $path = (string) $this->argument('file');
-        $text = $path === '-' ? file_get_contents('php://stdin') : (is_file($path) ? file_get_contents($path) : throw $missing($path, 'the file'));
+        $text = $path === '-'
+            ? file_get_contents('php://stdin')
+            : (is_file($path) ? file_get_contents($path) : throw $missing($path, 'the file'));
         $document = json_decode((string) $text, true);
 
         return is_array($document) ? $document : throw $missing($path, 'a JSON document');

@@ -17,13 +17,20 @@ class RestoreCommand extends AnswerCommand
         $vault = Vault::ofThisInstallation();
         $file = $this->argument('file');
         if (! is_string($file)) {
-            $list = array_map(fn (array $backup): array => ['file' => $backup['file'], 'at' => $backup['at']->format('Y-m-d H:i:s'), 'bytes' => $backup['bytes']], $vault->backups());
+            $list = array_map(
+                fn (array $backup): array => [
+                    'file' => $backup['file'], 'at' => $backup['at']->format('Y-m-d H:i:s'), 'bytes' => $backup['bytes'],
+                ],
+                $vault->backups(),
+            );
             $this->option('json') ? $this->printJson(['backups' => $list]) : $this->table(['backup', 'made', 'bytes'], $list);
 
             return;
         }
         DB::purge(); // this process lets go of the file
         $before = $vault->restore($file, Carbon::now());
-        $this->option('json') ? $this->printJson(['restored' => $file, 'before' => $before]) : $this->line("{$file} is in place. What was there before is kept as {$before}.");
+        $this->option('json')
+            ? $this->printJson(['restored' => $file, 'before' => $before])
+            : $this->line("{$file} is in place. What was there before is kept as {$before}.");
     }
 }

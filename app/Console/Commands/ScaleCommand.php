@@ -25,27 +25,45 @@ class ScaleCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))->acceptJson()->timeout(20);
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))
+            ->acceptJson()
+            ->timeout(20);
         try {
             $answer = $http->get('animals', ['per_page' => 500]);
         } catch (ConnectionException) {
-            throw ExchangeError::refused("Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.");
+            throw ExchangeError::refused(
+                "Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.",
+            );
         }
         if (! $answer->successful()) {
-            throw ExchangeError::refused("Destino at {$this->option('address')} does not let this token in ({$answer->status()}). Make one that may log: bin/destino token scale.");
+            throw ExchangeError::refused(
+                "Destino at {$this->option('address')} does not let this token in ({$answer->status()}). Make one that may log: "
+                    .'bin/destino token scale.',
+            );
         }
         $animals = array_slice($answer->json('data'), 0, (int) $this->option('most'));
         $results = [];
         foreach ((new RackScale((int) $this->option('seed')))->round($animals) as $message) {
             $reply = $this->sent($http, $message);
-            $results[] = ['sent' => $message, 'status' => $reply->status(), 'result' => $reply->json('results.0.result') ?? $reply->json('message')];
+            $results[] = [
+                'sent' => $message, 'status' => $reply->status(),
+                'result' => $reply->json('results.0.result') ?? $reply->json('message'),
+            ];
         }
         if ($this->option('json')) {
             $this->printJson(['sent' => count($results), 'results' => $results]);
 
             return;
         }
-        $this->table(['animal or tub', 'grams', 'answer', ''], array_map(fn (array $row): array => [$row['sent']['number'] ?? $row['sent']['tub'], $row['sent']['grams'], $row['status'], $row['result']], $results));
+        $this->table(
+            ['animal or tub', 'grams', 'answer', ''],
+            array_map(
+                fn (array $row): array => [
+                    $row['sent']['number'] ?? $row['sent']['tub'], $row['sent']['grams'], $row['status'], $row['result'],
+                ],
+                $results,
+            ),
+        );
     }
 
     /**

@@ -44,7 +44,11 @@ class Archive
     /** @param array<string, mixed> $document */
     public static function json(array $document): string
     {
-        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode(
+            $document,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+        )
+            ."\n";
     }
 
     /**
@@ -76,7 +80,9 @@ class Archive
             throw ExchangeError::notAnArchive('it holds no collection.json of the format '.self::FORMAT.'.');
         }
         $schema = $format === FirstFormat::FORMAT ? 'collection-1' : 'collection';
-        $result = (new Validator)->validate(json_decode((string) $text), (string) file_get_contents(base_path("docs/formats/{$schema}.schema.json")));
+        $result = (new Validator)->validate(
+            json_decode((string) $text), (string) file_get_contents(base_path("docs/formats/{$schema}.schema.json")),
+        );
         if (! $result->isValid()) {
             $errors = (new ErrorFormatter)->formatFlat($result->error());
             throw ExchangeError::notAnArchive((string) ($errors[count($errors) - 1] ?? 'its document does not follow the schema'));

@@ -9,7 +9,9 @@ final class FirstFormat
 
     /** Dates and numbers of a clutch, by the kind of event and its field. */
     private const EVENTS = [
-        'introduced' => ['on' => 'paired_on'], 'laid' => ['on' => 'laid_on', 'count' => 'eggs_good', 'infertile' => 'eggs_infertile'], 'hatched' => ['on' => 'hatched_on', 'count' => 'hatched'],
+        'introduced' => ['on' => 'paired_on'],
+        'laid' => ['on' => 'laid_on', 'count' => 'eggs_good', 'infertile' => 'eggs_infertile'],
+        'hatched' => ['on' => 'hatched_on', 'count' => 'hatched'],
     ];
 
     /**
@@ -28,7 +30,9 @@ final class FirstFormat
             foreach (self::EVENTS as $kind => $fields) {
                 $values = array_map(fn (string $field): mixed => $clutch[$field] ?? null, $fields);
                 if (array_filter($values, fn (mixed $value): bool => $value !== null) !== []) {
-                    $lifted['events'][] = ['id' => ++$events, 'kind' => $kind] + $values + ['on' => null, 'count' => null, 'infertile' => null, 'note' => null];
+                    $lifted['events'][] = ['id' => ++$events, 'kind' => $kind] + $values + [
+                        'on' => null, 'count' => null, 'infertile' => null, 'note' => null,
+                    ];
                 }
             }
             $document['clutches'][$i] = $lifted;

@@ -58,7 +58,13 @@ class Reader
         if (isset($document['id'])) {
             $this->numbers->set($kind->name, $document['id'], (int) $made->getKey());
         }
-        if (array_filter($kind->references, fn (string $of, string $field): bool => $named[$field] === null && ($document[RecordKind::plain($field)] ?? null) !== null, ARRAY_FILTER_USE_BOTH) !== []) {
+        if (
+            array_filter(
+                $kind->references,
+                fn (string $of, string $field): bool => $named[$field] === null && ($document[RecordKind::plain($field)] ?? null) !== null,
+                ARRAY_FILTER_USE_BOTH,
+            ) !== []
+        ) {
             $this->later[] = [$made, $document];
         }
         foreach ($kind->children as $children => $child) {
@@ -90,7 +96,8 @@ class Reader
     {
         foreach ($history as $entry) {
             $properties = array_filter([
-                'old' => $this->numbers->inHistory($entry['before']), 'attributes' => $this->numbers->inHistory($entry['after']), 'who' => $entry['who'],
+                'old' => $this->numbers->inHistory($entry['before']), 'attributes' => $this->numbers->inHistory($entry['after']),
+                'who' => $entry['who'],
             ]);
             DB::table('activity_log')->insert([
                 'log_name' => 'default', 'description' => $entry['event'], 'event' => $entry['event'],

@@ -32,12 +32,19 @@ final class Schema
     /** @return array<string, mixed> */
     private static function record(RecordKind $kind): array
     {
-        $properties = $kind->isNumbered ? ['id' => ['type' => 'integer', 'minimum' => 1], 'taken_out' => ['type' => 'string', 'description' => 'when it was taken out of the records; absent for what is in them']] : [];
+        $properties = $kind->isNumbered
+            ? [
+                'id' => ['type' => 'integer', 'minimum' => 1],
+                'taken_out' => ['type' => 'string', 'description' => 'when it was taken out of the records; absent for what is in them'],
+            ]
+            : [];
         foreach ($kind->fields as $field => $type) {
             $properties[$field] = self::type($type);
         }
         foreach ($kind->references as $field => $of) {
-            $properties[RecordKind::plain($field)] = ['type' => ['integer', 'null'], 'description' => 'number of the '.Kinds::named($of)->words];
+            $properties[RecordKind::plain($field)] = [
+                'type' => ['integer', 'null'], 'description' => 'number of the '.Kinds::named($of)->words,
+            ];
         }
         foreach (array_keys($kind->lists) as $field) {
             $properties[$field] = ['type' => 'array'];
@@ -45,9 +52,17 @@ final class Schema
         foreach ($kind->children as $relation => $child) {
             $properties[$relation] = ['type' => 'array', 'items' => self::record(Kinds::named($child))];
         }
-        $needed = array_keys(array_filter($kind->fields, fn (string|array $type): bool => is_string($type) && ! str_ends_with($type, '?') && $type !== 'object'));
+        $needed = array_keys(
+            array_filter(
+                $kind->fields,
+                fn (string|array $type): bool => is_string($type) && ! str_ends_with($type, '?') && $type !== 'object',
+            ),
+        );
 
-        return ['type' => 'object', 'required' => [...($kind->isNumbered ? ['id'] : []), ...$needed, ...array_keys($kind->children)], 'properties' => $properties];
+        return [
+            'type' => 'object', 'required' => [...($kind->isNumbered ? ['id'] : []), ...$needed, ...array_keys($kind->children)],
+            'properties' => $properties,
+        ];
     }
 
     /**

@@ -57,7 +57,9 @@ class Writer
     /** @return callable(\Illuminate\Contracts\Database\Eloquent\Builder): mixed */
     private static function withAll(): callable
     {
-        return fn ($children) => (in_array(SoftDeletes::class, class_uses_recursive($children->getRelated()), true) ? $children->withTrashed() : $children)->reorder('id');
+        return fn ($children) => (
+            in_array(SoftDeletes::class, class_uses_recursive($children->getRelated()), true) ? $children->withTrashed() : $children
+        )->reorder('id');
     }
 
     /** @param list<Model> $records */
@@ -75,7 +77,9 @@ class Writer
     private function record(RecordKind $kind, Model $record): array
     {
         $values = $record->attributesToArray();
-        $document = ($kind->isNumbered ? ['id' => $this->numbers->of($kind->name, (int) $record->getKey())] : []) + array_intersect_key($values, $kind->fields);
+        $document = (
+            $kind->isNumbered ? ['id' => $this->numbers->of($kind->name, (int) $record->getKey())] : []
+        ) + array_intersect_key($values, $kind->fields);
         foreach ($kind->fields as $field => $type) {
             $document[$field] = $type === 'object' ? (object) ($document[$field] ?? []) : $document[$field] ?? null;
         }
@@ -86,7 +90,9 @@ class Writer
             $document[$field] = $this->numbers->within($of, $record->getAttribute($field) ?? []);
         }
         foreach ($kind->children as $relation => $child) {
-            $document[$relation] = array_map(fn (Model $one): array => $this->record(Kinds::named($child), $one), array_values($record->{$relation}->all()));
+            $document[$relation] = array_map(
+                fn (Model $one): array => $this->record(Kinds::named($child), $one), array_values($record->{$relation}->all()),
+            );
         }
         if (isset($values['deleted_at'])) {
             $document['taken_out'] = Carbon::parse($values['deleted_at'])->format('Y-m-d H:i:s');
@@ -123,7 +129,8 @@ class Writer
             if ($number !== null) {
                 $history[] = [
                     'kind' => $activity->subject_type, 'id' => $number, 'event' => $activity->event,
-                    'at' => $activity->created_at?->format('Y-m-d H:i:s'), 'who' => $activity->causer->name ?? $activity->properties['who'] ?? null,
+                    'at' => $activity->created_at?->format('Y-m-d H:i:s'),
+                    'who' => $activity->causer->name ?? $activity->properties['who'] ?? null,
                     'before' => (object) $this->numbers->inHistory((array) ($activity->properties['old'] ?? [])),
                     'after' => (object) $this->numbers->inHistory((array) ($activity->properties['attributes'] ?? [])),
                 ];

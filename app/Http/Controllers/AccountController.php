@@ -38,11 +38,16 @@ class AccountController extends Controller
     public function token(Request $request, #[CurrentUser] User $person): RedirectResponse
     {
         $this->authorize('read');
-        $valid = $request->validate(['token_name' => ['required', 'string', 'max:60']], ['token_name' => 'Say what the token is for, in at most 60 characters.']);
+        $valid = $request->validate(
+            ['token_name' => ['required', 'string', 'max:60']],
+            ['token_name' => 'Say what the token is for, in at most 60 characters.'],
+        );
         $abilities = array_keys(array_filter(['read' => true, 'log' => $person->has(Right::Log)]));
         $token = DB::transaction(fn () => $person->createToken($valid['token_name'], $abilities));
 
-        return redirect()->route('account')->with('said', 'The token is below. It is shown this once.')->with('token', $token->plainTextToken);
+        return redirect()->route('account')
+            ->with('said', 'The token is below. It is shown this once.')
+            ->with('token', $token->plainTextToken);
     }
 
     public function revoke(int $token, #[CurrentUser] User $person): RedirectResponse

@@ -46,7 +46,9 @@ class AnimalController extends Controller
             'cards' => $shown,
             'house' => $this->house,
             'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, $colour) : null,
-            'pages' => (new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')]))->withQueryString(),
+            'pages' => (
+                new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')])
+            )->withQueryString(),
             'all' => $keeper->animals()->count(),
             'racks' => $keeper->racks()->get(),
             'saved' => $keeper->savedSearches()->get(),
@@ -56,9 +58,19 @@ class AnimalController extends Controller
     public function create(#[CurrentKeeper] User $keeper): View
     {
         $this->authorize('manage');
-        $blank = new Animal(['name' => '', 'number' => null, 'sex' => null, 'sex_found' => null, 'notes' => '', 'hatched_on' => null, 'source' => null, 'acquired_on' => null, 'price_cents' => null, 'sire_id' => null, 'sire_name' => null, 'dam_id' => null, 'dam_name' => null]);
+        $blank = new Animal([
+            'name' => '', 'number' => null, 'sex' => null, 'sex_found' => null, 'notes' => '', 'hatched_on' => null,
+            'source' => null, 'acquired_on' => null, 'price_cents' => null, 'sire_id' => null, 'sire_name' => null,
+            'dam_id' => null, 'dam_name' => null,
+        ]);
 
-        return view('animals.form', ['animal' => $blank, 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper), 'next' => Numbering::next($keeper, $this->house, (int) now()->format('Y')), 'house' => $this->house]);
+        return view(
+            'animals.form',
+            [
+                'animal' => $blank, 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper),
+                'next' => Numbering::next($keeper, $this->house, (int) now()->format('Y')), 'house' => $this->house,
+            ],
+        );
     }
 
     public function store(AnimalRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
@@ -72,7 +84,13 @@ class AnimalController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return view('animals.show', ['page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house, 'token' => (string) Str::uuid()]);
+        return view(
+            'animals.show',
+            [
+                'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
+                'token' => (string) Str::uuid(),
+            ],
+        );
     }
 
     public function history(Animal $animal): View
@@ -86,7 +104,13 @@ class AnimalController extends Controller
     {
         $this->authorize('manage', $animal);
 
-        return view('animals.form', ['animal' => $animal, 'token' => null, 'candidates' => $this->candidates($keeper, $animal), 'next' => null, 'house' => $this->house]);
+        return view(
+            'animals.form',
+            [
+                'animal' => $animal, 'token' => null, 'candidates' => $this->candidates($keeper, $animal), 'next' => null,
+                'house' => $this->house,
+            ],
+        );
     }
 
     public function update(AnimalRequest $request, Animal $animal): RedirectResponse

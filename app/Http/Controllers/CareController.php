@@ -12,6 +12,7 @@ class CareController extends Controller
     {
         $entry = $request->log($animal);
 
-        return redirect()->to(route('animals.show', $animal).'#care')->with('said', "Logged for {$entry->on->format('j F')}: {$entry->sentence()}");
+        return redirect()->to(route('animals.show', $animal).'#care')
+            ->with('said', "Logged for {$entry->on->format('j F')}: {$entry->sentence()}");
     }
 }

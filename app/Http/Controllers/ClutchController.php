@@ -26,7 +26,11 @@ class ClutchController extends Controller
     {
         $this->authorize('read');
         $clutches = $keeper->clutches()->with('dam', 'sires.animal', 'counts')->withCount('hatchlings')->get()
-            ->sortByDesc(fn (Clutch $clutch): string => $clutch->season().'-'.($clutch->hatched_on ?? $clutch->laid_on ?? $clutch->paired_on)?->format('m-d').'-'.$clutch->id)
+            ->sortByDesc(
+                fn (Clutch $clutch): string => $clutch->season().'-'.(
+                    $clutch->hatched_on ?? $clutch->laid_on ?? $clutch->paired_on
+                )?->format('m-d').'-'.$clutch->id,
+            )
             ->groupBy(fn (Clutch $clutch): string => $clutch->season());
 
         return view('clutches.index', ['seasons' => $clutches]);
@@ -35,9 +39,20 @@ class ClutchController extends Controller
     public function create(Request $request, #[CurrentKeeper] User $keeper): View
     {
         $this->authorize('log');
-        $clutch = new Clutch(array_fill_keys(['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'], null) + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null]);
+        $clutch = new Clutch(
+            array_fill_keys(
+                ['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'],
+                null,
+            ) + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null],
+        );
 
-        return view('clutches.form', ['clutch' => $clutch, 'chosen' => array_filter([(string) $request->query('sire_id')]), 'outside' => '', 'token' => (string) Str::uuid()] + $this->candidates($keeper));
+        return view(
+            'clutches.form',
+            [
+                'clutch' => $clutch, 'chosen' => array_filter([(string) $request->query('sire_id')]), 'outside' => '',
+                'token' => (string) Str::uuid(),
+            ] + $this->candidates($keeper),
+        );
     }
 
     public function store(ClutchRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
@@ -51,7 +66,10 @@ class ClutchController extends Controller
     {
         $this->authorize('view', $clutch);
 
-        return view('clutches.show', ['page' => new ClutchPage($clutch, $this->opened), 'clutch' => $clutch, 'token' => (string) Str::uuid()]);
+        return view(
+            'clutches.show',
+            ['page' => new ClutchPage($clutch, $this->opened), 'clutch' => $clutch, 'token' => (string) Str::uuid()],
+        );
     }
 
     public function edit(Clutch $clutch, #[CurrentKeeper] User $keeper): View
@@ -90,7 +108,9 @@ class ClutchController extends Controller
     /** @return array{dams: list<Animal>, sires: list<Animal>} */
     private function candidates(User $keeper): array
     {
-        $of = fn (Sex $sex): array => array_values($keeper->animals()->where('sex', $sex->value)->orderBy('name')->get(['id', 'name', 'number'])->all());
+        $of = fn (Sex $sex): array => array_values(
+            $keeper->animals()->where('sex', $sex->value)->orderBy('name')->get(['id', 'name', 'number'])->all(),
+        );
 
         return ['dams' => $of(Sex::Female), 'sires' => $of(Sex::Male)];
     }

@@ -26,7 +26,11 @@ use Symfony\Component\HttpFoundation\Response as AnyResponse;
 /** Bringing in and taking out. Nothing is written before it has been looked at. */
 class ExchangeController extends Controller
 {
-    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly Darkroom $darkroom) {}
+    public function __construct(
+        private readonly Opened $opened,
+        private readonly CatalogueShelf $shelf,
+        private readonly Darkroom $darkroom,
+    ) {}
 
     public function index(#[CurrentKeeper] User $keeper): View
     {
@@ -73,7 +77,10 @@ class ExchangeController extends Controller
         }
 
         return view('exchange.preview', $upload->isArchive()
-            ? ['upload' => $upload, 'plan' => null, 'archive' => Archive::open($upload->path()), 'animals' => $keeper->animals()->withTrashed()->count()]
+            ? [
+                'upload' => $upload, 'plan' => null, 'archive' => Archive::open($upload->path()),
+                'animals' => $keeper->animals()->withTrashed()->count(),
+            ]
             : ['upload' => $upload, 'plan' => $upload->plan($request, $keeper, $this->shelf), 'archive' => null, 'animals' => $keeper->animals()->count()]);
     }
 
@@ -87,7 +94,9 @@ class ExchangeController extends Controller
         try {
             $count = $upload->write($request, $this->opened, $darkroom);
         } catch (DestinoError $error) {
-            return redirect()->route('exchange.preview', [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
+            return redirect()->route('exchange.preview', [$upload->id] + $request->query())
+                ->withErrors(['file' => $error->getMessage()])
+                ->withInput();
         }
         $upload->forget();
 
@@ -104,6 +113,9 @@ class ExchangeController extends Controller
 
     private static function text(string $content, string $name, string $type): Response
     {
-        return response($content, 200, ['Content-Type' => "{$type}; charset=UTF-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+        return response(
+            $content, 200,
+            ['Content-Type' => "{$type}; charset=UTF-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""],
+        );
     }
 }

@@ -49,7 +49,8 @@ class GeneController extends Controller
 
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'house' => $this->house,
-            'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(), 'shipped' => array_column($shipped, 'likelihood'),
+            'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
+            'shipped' => array_column($shipped, 'likelihood'),
         ]);
     }
 

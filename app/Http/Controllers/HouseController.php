@@ -17,7 +17,10 @@ class HouseController extends Controller
     {
         $this->authorize('read');
 
-        return view('house.show', ['house' => $house, 'catalogue' => $shelf->catalogue(), 'stances' => $house->stances($shelf->catalogue())]);
+        return view(
+            'house.show',
+            ['house' => $house, 'catalogue' => $shelf->catalogue(), 'stances' => $house->stances($shelf->catalogue())],
+        );
     }
 
     public function update(HouseRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse

@@ -21,7 +21,13 @@ class OddTraitController extends Controller
     {
         $this->authorize('manage');
 
-        return view('prove.trait-form', ['token' => (string) Str::uuid(), 'genes' => array_map(fn ($allele): string => $allele->name, $this->shelf->catalogue()->alleles)]);
+        return view(
+            'prove.trait-form',
+            [
+                'token' => (string) Str::uuid(),
+                'genes' => array_map(fn ($allele): string => $allele->name, $this->shelf->catalogue()->alleles),
+            ],
+        );
     }
 
     public function store(OddTraitRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse

@@ -67,9 +67,14 @@ class PairController extends Controller
             return null;
         }
         try {
-            $prediction = Prediction::of($this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools), $this->shelf->lines(), $inquiry->known(), $this->shelf->isSlashEither());
+            $prediction = Prediction::of(
+                $this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools),
+                $this->shelf->lines(), $inquiry->known(), $this->shelf->isSlashEither(),
+            );
 
-            return $inquiry->errors === [] ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper), $this->house, $this->shelf) : null;
+            return $inquiry->errors === []
+                ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper), $this->house, $this->shelf)
+                : null;
         } catch (UnreadableQuestion $error) {
             foreach ($error->errors as $field => $errors) {
                 $inquiry->errors[$field] ??= implode(' ', array_map(fn (DestinoError $each): string => $each->getMessage(), $errors));
@@ -83,7 +88,9 @@ class PairController extends Controller
 
     private function relatedness(Inquiry $inquiry, User $keeper): ?Relatedness
     {
-        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null ? null : Relatedness::of($this->opened->family(), $inquiry->sireAnimal, $inquiry->damAnimal, $this->house->relatednessLimit());
+        return $inquiry->sireAnimal === null || $inquiry->damAnimal === null
+            ? null
+            : Relatedness::of($this->opened->family(), $inquiry->sireAnimal, $inquiry->damAnimal, $this->house->relatednessLimit());
     }
 
     /** @return array<string, mixed> */

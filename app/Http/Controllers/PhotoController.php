@@ -25,6 +25,8 @@ class PhotoController extends Controller
         $this->authorize('view', $photo);
         abort_unless($this->darkroom->has($photo->file), 404);
 
-        return response()->file($this->darkroom->path($photo->file), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
+        return response()->file(
+            $this->darkroom->path($photo->file), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
+        );
     }
 }

@@ -42,7 +42,10 @@ class ProjectController extends Controller
     {
         $this->authorize('manage');
 
-        return view('projects.form', ['project' => new Project(['name' => '', 'target' => '']), 'token' => (string) Str::uuid(), 'house' => $this->house]);
+        return view(
+            'projects.form',
+            ['project' => new Project(['name' => '', 'target' => '']), 'token' => (string) Str::uuid(), 'house' => $this->house],
+        );
     }
 
     public function store(ProjectRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
@@ -60,7 +63,10 @@ class ProjectController extends Controller
         $this->authorize('view', $project);
         $project->load('latestPlan', 'keeper');
 
-        return view('projects.show', ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house]);
+        return view(
+            'projects.show',
+            ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house],
+        );
     }
 
     public function story(Project $project): View
@@ -106,32 +112,58 @@ class ProjectController extends Controller
         DB::transaction(fn () => $project->update(['forbidden' => $isForbidden ? $rest : [...$rest, ...$pairs]]));
         $this->plan($project);
 
-        return redirect()->route('projects.show', $project)->with('said', $isForbidden ? 'The cross is allowed again.' : 'The cross is left out from now on.');
+        return redirect()->route('projects.show', $project)->with(
+            'said', $isForbidden ? 'The cross is allowed again.' : 'The cross is left out from now on.',
+        );
     }
 
     /** Fixes how many to keep of a step, or leaves it to the plan again, and plans anew. */
     public function keep(Request $request, Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
-        $valid = $request->validate(['step' => ['required', 'string', 'max:400'], 'count' => ['nullable', 'integer', 'between:1,12']], ['count' => 'Keep 1 to 12.']);
+        $valid = $request->validate(
+            ['step' => ['required', 'string', 'max:400'], 'count' => ['nullable', 'integer', 'between:1,12']],
+            ['count' => 'Keep 1 to 12.'],
+        );
         $keep = $project->keep;
         unset($keep[$valid['step']]);
-        DB::transaction(fn () => $project->update(['keep' => $keep + (($valid['count'] ?? null) === null ? [] : [$valid['step'] => (int) $valid['count']])]));
+        DB::transaction(
+            fn () => $project->update([
+                'keep' => $keep + (($valid['count'] ?? null) === null ? [] : [$valid['step'] => (int) $valid['count']]),
+            ]),
+        );
         $this->plan($project);
 
-        return redirect()->route('projects.show', $project)->with('said', ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.");
+        return redirect()->route('projects.show', $project)->with(
+            'said',
+            ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.",
+        );
     }
 
     /** Pins an animal, so that every way must use it, or lets it go, and plans anew. */
     public function pin(Request $request, Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
-        $id = (int) $request->validate(['animal' => ['required', 'integer', Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at')]], ['animal' => 'Choose an animal of the collection.'])['animal'];
+        $id = (int) $request->validate(
+            [
+                'animal' => [
+                    'required', 'integer',
+                    Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at'),
+                ],
+            ],
+            ['animal' => 'Choose an animal of the collection.'],
+        )['animal'];
         $isPinned = in_array($id, $project->pinned, true);
-        DB::transaction(fn () => $project->update(['pinned' => $isPinned ? array_values(array_diff($project->pinned, [$id])) : [...$project->pinned, $id]]));
+        DB::transaction(
+            fn () => $project->update([
+                'pinned' => $isPinned ? array_values(array_diff($project->pinned, [$id])) : [...$project->pinned, $id],
+            ]),
+        );
         $this->plan($project);
 
-        return redirect()->route('projects.show', $project)->with('said', $isPinned ? 'The pin is taken out.' : 'Every way uses this animal from now on.');
+        return redirect()->route('projects.show', $project)->with(
+            'said', $isPinned ? 'The pin is taken out.' : 'Every way uses this animal from now on.',
+        );
     }
 
     public function progress(Plan $plan): JsonResponse
@@ -152,7 +184,8 @@ class ProjectController extends Controller
     private function plan(Project $project): void
     {
         $plan = DB::transaction(function () use ($project): Plan {
-            $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']); // an older one that is still at work
+            // an older one that is still at work
+            $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']);
 
             return (new Workshop($this->opened))->begin($project);
         });

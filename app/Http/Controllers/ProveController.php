@@ -32,8 +32,11 @@ class ProveController extends Controller
         $beliefs = $this->opened->beliefs();
 
         return view('prove.index', [
-            'hasAnimals' => $keeper->animals()->exists(), 'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(), 'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
-            'digest' => new Digest($keeper, $beliefs), 'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
+            'hasAnimals' => $keeper->animals()->exists(),
+            'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(),
+            'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
+            'digest' => new Digest($keeper, $beliefs),
+            'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
             'faults' => $beliefs->kin->kindred()->faults, 'error' => $beliefs->kin->error(),
         ]);
     }
@@ -45,12 +48,19 @@ class ProveController extends Controller
         $beliefs = $this->opened->beliefs();
         $animal->load('statements');
         /** @var list<Clutch> $clutches */
-        $clutches = $keeper->clutches()->with('dam', 'sires.animal')->where(fn (Builder $any) => $any->where('dam_id', $animal->id)->orWhereHas('sires', fn (Builder $sire) => $sire->where('animal_id', $animal->id)))
+        $clutches = $keeper->clutches()->with('dam', 'sires.animal')->where(
+            fn (Builder $any) => $any->where('dam_id', $animal->id)->orWhereHas(
+                'sires', fn (Builder $sire) => $sire->where('animal_id', $animal->id),
+            ),
+        )
             ->get()->sortBy(fn (Clutch $clutch): string => $clutch->season().$clutch->id)->values()->all();
         $further = $this->further($keeper, array_map(fn (Clutch $clutch): int => $clutch->id, $clutches));
         $evidence = [];
         foreach ($beliefs->belief($animal->id)->groups() as $key) {
-            $one = new Evidence(new Question($animal, $beliefs->belief($animal->id), $this->shelf->catalogue()->groups[$key], $this->shelf->catalogue()), $beliefs, $clutches, $further);
+            $one = new Evidence(
+                new Question($animal, $beliefs->belief($animal->id), $this->shelf->catalogue()->groups[$key], $this->shelf->catalogue()),
+                $beliefs, $clutches, $further,
+            );
             $steps = $one->steps();
             if (count($steps) > 1 || count(array_filter($steps[0]['shares'])) > 1) {
                 $evidence[] = ['evidence' => $one, 'steps' => $steps];
@@ -70,7 +80,16 @@ class ProveController extends Controller
         $next = $clutches;
         while ($next !== []) {
             $young = $keeper->animals()->whereIn('clutch_id', $next)->pluck('id');
-            $next = array_values(array_diff($keeper->clutches()->where(fn (Builder $any) => $any->whereIn('dam_id', $young)->orWhereHas('sires', fn (Builder $sire) => $sire->whereIn('animal_id', $young)))->pluck('id')->all(), $all, $clutches));
+            $next = array_values(
+                array_diff(
+                    $keeper->clutches()->where(
+                        fn (Builder $any) => $any->whereIn('dam_id', $young)->orWhereHas(
+                            'sires', fn (Builder $sire) => $sire->whereIn('animal_id', $young),
+                        ),
+                    )->pluck('id')->all(),
+                    $all, $clutches,
+                ),
+            );
             $all = [...$all, ...$next];
         }
 
@@ -85,7 +104,13 @@ class ProveController extends Controller
         $beliefs = $this->opened->beliefs();
         $question = new Question($animal, $beliefs->belief($animal->id), $known, $this->shelf->catalogue());
 
-        return view('prove.design', ['design' => new Design($question, $keeper, $beliefs, $this->shelf, $this->house), 'question' => $question, 'animal' => $animal]);
+        return view(
+            'prove.design',
+            [
+                'design' => new Design($question, $keeper, $beliefs, $this->shelf, $this->house), 'question' => $question,
+                'animal' => $animal,
+            ],
+        );
     }
 
     public function decide(DecisionRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse

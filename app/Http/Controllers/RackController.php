@@ -46,7 +46,10 @@ class RackController extends Controller
             $rack->delete();
         });
 
-        return redirect()->route('racks.index')->with('said', "{$rack->name} is gone".($count === 0 ? '.' : "; its {$count} ".Str::plural('animal', $count).' are without a tub.'));
+        return redirect()->route('racks.index')->with(
+            'said',
+            "{$rack->name} is gone".($count === 0 ? '.' : "; its {$count} ".Str::plural('animal', $count).' are without a tub.'),
+        );
     }
 
     /** An animal goes to another tub; one that is there goes where the first came from. */

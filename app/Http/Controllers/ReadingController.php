@@ -38,7 +38,10 @@ class ReadingController extends Controller
 
         return response()->json([
             'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),
-            'html' => view('components.reading-lines', ['reading' => $reading, 'beads' => $reading->belief === null ? [] : GenotypeBeads::of($reading->belief, $catalogue)])->render(),
+            'html' => view(
+                'components.reading-lines',
+                ['reading' => $reading, 'beads' => $reading->belief === null ? [] : GenotypeBeads::of($reading->belief, $catalogue)],
+            )->render(),
             'errors' => array_map($this->error(...), $reading->errors),
         ]);
     }
@@ -51,7 +54,9 @@ class ReadingController extends Controller
 
         return [
             'canonical' => null,
-            'html' => view('components.reading-lines', ['reading' => new Reading($text, null, [], $notes, $errors), 'beads' => []])->render(),
+            'html' => view(
+                'components.reading-lines', ['reading' => new Reading($text, null, [], $notes, $errors), 'beads' => []],
+            )->render(),
             'errors' => array_map($this->error(...), $errors),
         ];
     }
@@ -59,6 +64,9 @@ class ReadingController extends Controller
     /** @return array{message: string, piece: string, position: int, suggestions: list<string>} */
     private function error(NotationError $error): array
     {
-        return ['message' => $error->getMessage(), 'piece' => $error->piece, 'position' => $error->position, 'suggestions' => $error->suggestions];
+        return [
+            'message' => $error->getMessage(), 'piece' => $error->piece, 'position' => $error->position,
+            'suggestions' => $error->suggestions,
+        ];
     }
 }

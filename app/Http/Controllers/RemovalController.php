@@ -23,7 +23,9 @@ class RemovalController extends Controller
             $record->delete();
         });
 
-        return redirect()->to($record->home())->with('said', "Taken out: {$record->sentence()}")->with('undo', route('records.restore', [$kind, $id]));
+        return redirect()->to($record->home())
+            ->with('said', "Taken out: {$record->sentence()}")
+            ->with('undo', route('records.restore', [$kind, $id]));
     }
 
     public function restore(string $kind, int $id): RedirectResponse

@@ -25,7 +25,13 @@ class RoundController extends Controller
             ->orderBy('rack_id')->orderBy('rack_row')->orderBy('rack_column')->orderBy('name')->get()
             ->filter(fn (Animal $animal): bool => $animal->status()->isHere())->values();
 
-        return view('animals.round', ['kind' => CareKind::from($kind), 'animals' => $animals, 'house' => $house, 'racks' => $keeper->racks()->get(), 'rack' => $rack, 'token' => (string) Str::uuid()]);
+        return view(
+            'animals.round',
+            [
+                'kind' => CareKind::from($kind), 'animals' => $animals, 'house' => $house, 'racks' => $keeper->racks()->get(),
+                'rack' => $rack, 'token' => (string) Str::uuid(),
+            ],
+        );
     }
 
     public function store(RoundRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
@@ -33,6 +39,9 @@ class RoundController extends Controller
         $count = $request->log($keeper);
         $what = $request->kind() === CareKind::Weight ? 'weight' : 'meal';
 
-        return redirect()->route('animals.index')->with('said', $count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.');
+        return redirect()->route('animals.index')->with(
+            'said',
+            $count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.',
+        );
     }
 }

@@ -16,7 +16,10 @@ class SavedSearchController extends Controller
     public function store(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
     {
         $this->authorize('log');
-        $valid = $request->validateWithBag('search', ['name' => ['required', 'string', 'max:60'], 'query' => ['required', 'string', 'max:2000']], ['name' => 'Give the search a name of at most 60 characters.']);
+        $valid = $request->validateWithBag(
+            'search', ['name' => ['required', 'string', 'max:60'], 'query' => ['required', 'string', 'max:2000']],
+            ['name' => 'Give the search a name of at most 60 characters.'],
+        );
         parse_str($valid['query'], $query);
         $query = http_build_query(array_intersect_key(array_filter($query, is_string(...)), array_flip(self::FIELDS)));
         DB::transaction(fn () => $keeper->savedSearches()->updateOrCreate(['name' => $valid['name']], ['query' => $query]));

@@ -28,6 +28,8 @@ class StatementController extends Controller
     {
         $request->change($statement);
 
-        return redirect()->to($statement->home())->with('said', "Corrected: {$statement->sentence()}. The history keeps what it said before.");
+        return redirect()->to($statement->home())->with(
+            'said', "Corrected: {$statement->sentence()}. The history keeps what it said before.",
+        );
     }
 }

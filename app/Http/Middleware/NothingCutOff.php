@@ -16,7 +16,12 @@ class NothingCutOff
     {
         $most = (int) ini_get('max_input_vars');
         if (! $request->isMethodSafe() && $most > 0 && count($request->request->all(), COUNT_RECURSIVE) >= $most) {
-            abort(413, 'This form has more than '.number_format($most).' fields, the most that this server takes; nothing of it was kept. Send it in parts, or start Destino with bin/destino, which sets the limit higher.');
+            abort(
+                413,
+                'This form has more than '.number_format($most)
+                    .' fields, the most that this server takes; nothing of it was kept. Send it in parts, or start Destino with '
+                        .'bin/destino, which sets the limit higher.',
+            );
         }
 
         return $next($request);

@@ -46,12 +46,20 @@ class AnimalRequest extends FormRequest
 
         return [
             'name' => ['required', 'string', 'max:80'],
-            'number' => ['nullable', 'string', 'max:40', Rule::unique('animals')->where('user_id', $this->keeper()->id)->ignore($this->route('animal'))],
+            'number' => [
+                'nullable', 'string', 'max:40',
+                Rule::unique('animals')->where('user_id', $this->keeper()->id)->ignore($this->route('animal')),
+            ],
             'sex' => [Rule::requiredIf(fn (): bool => ! $this->has('sex')), 'nullable', Rule::enum(Sex::class)],
             'sex_found' => ['nullable', Rule::enum(SexFound::class)],
             'sex_certainty' => ['nullable', 'integer', 'between:50,100'],
             'hatched_on' => ['nullable', 'string', $this->someDay()],
-            'genotype' => $isNew ? ['required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, self::readable($shelf, Sex::tryFrom((string) $this->input('sex')))] : ['exclude'],
+            'genotype' => $isNew
+                ? [
+                    'required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS,
+                    self::readable($shelf, Sex::tryFrom((string) $this->input('sex'))),
+                ]
+                : ['exclude'],
             'said_by' => $isNew ? ['nullable', Rule::enum(Source::class)] : ['exclude'],
             'notes' => ['nullable', 'string', 'max:10000'],
             'source' => ['nullable', 'string', 'max:120'],
@@ -92,16 +100,25 @@ class AnimalRequest extends FormRequest
     {
         return DB::transaction(function () use ($keeper, $house): Animal {
             $values = $this->values();
-            $said = $this->opened()->shelf->reader()->read((string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')));
+            $said = $this->opened()->shelf->reader()->read(
+                (string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')),
+            );
             $values['sex'] ??= $said->sex; // "1.0 Pastel": the text gives what the fields leave open
-            $values['number'] ??= $said->number !== null && ! $keeper->animals()->where('number', $said->number)->exists() ? mb_substr($said->number, 0, 40) : null;
+            $values['number'] ??= $said->number !== null && ! $keeper->animals()->where('number', $said->number)->exists()
+                ? mb_substr($said->number, 0, 40)
+                : null;
             $year = isset($values['hatched_on']) ? (int) substr($values['hatched_on'], 0, 4) : (int) now()->format('Y');
             $values['number'] ??= Numbering::next($keeper, $house, $year);
             $token = $this->validated('form_token');
             // A double click sends the same form twice: the second one finds what the first one made.
-            $animal = $token === null ? $keeper->animals()->create($values) : $keeper->animals()->createOrFirst(['form_token' => $token], $values);
+            $animal = $token === null
+                ? $keeper->animals()->create($values)
+                : $keeper->animals()->createOrFirst(['form_token' => $token], $values);
             if ($animal->wasRecentlyCreated) {
-                $animal->statements()->create(['text' => $this->validated('genotype'), 'source' => $this->validated('said_by') ?? Source::Own->value, 'on' => $values['acquired_on'] ?? null]);
+                $animal->statements()->create([
+                    'text' => $this->validated('genotype'), 'source' => $this->validated('said_by') ?? Source::Own->value,
+                    'on' => $values['acquired_on'] ?? null,
+                ]);
             }
 
             return $animal;
@@ -163,7 +180,11 @@ class AnimalRequest extends FormRequest
                 $young = $animal->youngAs($needed);
                 if ($young !== [] && Sex::tryFrom((string) $this->input('sex')) !== $needed) {
                     $some = implode(', ', array_slice($young, 0, 3)).(count($young) > 3 ? ' and '.(count($young) - 3).' more' : '');
-                    $validator->errors()->add('sex', "{$animal->name} is recorded as the ".($needed === Sex::Male ? 'sire' : 'dam')." of {$some}, and is therefore {$needed->value}. Change that first.");
+                    $validator->errors()->add(
+                        'sex',
+                        "{$animal->name} is recorded as the ".($needed === Sex::Male ? 'sire' : 'dam')
+                            ." of {$some}, and is therefore {$needed->value}. Change that first.",
+                    );
                 }
             }
         });
@@ -195,10 +216,23 @@ class AnimalRequest extends FormRequest
             if ($parent === null) {
                 $fail("The {$role} is not in your collection. Choose another, or write its name.");
             } elseif ($parent->sex !== $sex) {
-                $fail($parent->sex === null ? "The sex of {$parent->name} is not known, and the {$role} must be {$sex->value}." : "{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.");
+                $fail(
+                    $parent->sex === null
+                        ? "The sex of {$parent->name} is not known, and the {$role} must be {$sex->value}."
+                        : "{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.",
+                );
             } elseif ($animal instanceof Animal && $family->descends($parent, $animal)) {
-                $fail($parent->id === $animal->id ? 'An animal is not its own parent.' : "{$parent->name} descends from {$animal->name} and cannot be a parent of it.");
-            } elseif ($hatched !== null && $parent->hatched_on !== null && $hatched[1] === Precision::Day && $parent->hatched_on->format('Y-m-d') >= $hatched[0]) {
+                $fail(
+                    $parent->id === $animal->id
+                        ? 'An animal is not its own parent.'
+                        : "{$parent->name} descends from {$animal->name} and cannot be a parent of it.",
+                );
+            } elseif (
+                $hatched !== null
+                && $parent->hatched_on !== null
+                && $hatched[1] === Precision::Day
+                && $parent->hatched_on->format('Y-m-d') >= $hatched[0]
+            ) {
                 $fail("{$parent->name} hatched on {$parent->hatched_on->format('j F Y')}, which is not before this animal.");
             }
         };

@@ -32,7 +32,9 @@ class ClutchRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
-        $this->merge(['sires' => array_values(array_filter((array) $this->input('sires', []), fn (mixed $id): bool => $id !== null && $id !== ''))]);
+        $this->merge([
+            'sires' => array_values(array_filter((array) $this->input('sires', []), fn (mixed $id): bool => $id !== null && $id !== '')),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -60,7 +62,9 @@ class ClutchRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $day = fn (string $field): array => ["{$field}.before_or_equal" => 'The day lies in the future.', $field => 'Give the day as year-month-day.'];
+        $day = fn (string $field): array => [
+            "{$field}.before_or_equal" => 'The day lies in the future.', $field => 'Give the day as year-month-day.',
+        ];
 
         return [
             'dam_id' => 'Choose the dam.',
@@ -88,7 +92,11 @@ class ClutchRequest extends RecordRequest
                 $validator->errors()->add('dam_id', "{$dam->name} is not female.");
             }
             $sires = $this->sires();
-            foreach (array_diff(array_map(intval(...), $this->input('sires')), array_map(fn (Animal $sire): int => $sire->id, $sires)) as $missing) {
+            foreach (
+                array_diff(
+                    array_map(intval(...), $this->input('sires')), array_map(fn (Animal $sire): int => $sire->id, $sires),
+                ) as $missing
+            ) {
                 $validator->errors()->add('sires', "A sire (number {$missing}) is not in your collection.");
             }
             foreach ($sires as $sire) {
@@ -122,7 +130,9 @@ class ClutchRequest extends RecordRequest
         DB::transaction(function () use ($clutch): void {
             $current = Clutch::query()->lockForUpdate()->findOrFail($clutch->id);
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
-                throw ValidationException::withMessages(['version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is still below: save again to put it in place of that.']);
+                throw ValidationException::withMessages([
+                    'version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is still below: save again to put it in place of that.',
+                ]);
             }
             $current->fill($this->values());
             $current->version++;
@@ -134,7 +144,9 @@ class ClutchRequest extends RecordRequest
 
     private function order(Validator $validator): void
     {
-        $days = array_filter(['paired' => $this->input('paired_on'), 'laid' => $this->input('laid_on'), 'hatched' => $this->input('hatched_on')]);
+        $days = array_filter([
+            'paired' => $this->input('paired_on'), 'laid' => $this->input('laid_on'), 'hatched' => $this->input('hatched_on'),
+        ]);
         $before = null;
         foreach ($days as $what => $day) {
             if ($before !== null && $day < $days[$before]) {
@@ -142,7 +154,11 @@ class ClutchRequest extends RecordRequest
             }
             $before = $what;
         }
-        if ($this->input('hatched') !== null && $this->input('eggs_good') !== null && (int) $this->input('hatched') > (int) $this->input('eggs_good')) {
+        if (
+            $this->input('hatched') !== null
+            && $this->input('eggs_good') !== null
+            && (int) $this->input('hatched') > (int) $this->input('eggs_good')
+        ) {
             $validator->errors()->add('hatched', 'More hatched than there were good eggs.');
         }
     }

@@ -31,7 +31,11 @@ class DecisionRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['explanation' => 'Choose one of the explanations.', 'reason.required' => 'Give a reason: it is kept with the decision.', 'reason.max' => 'A reason has at most 1,000 characters.'];
+        return [
+            'explanation' => 'Choose one of the explanations.',
+            'reason.required' => 'Give a reason: it is kept with the decision.',
+            'reason.max' => 'A reason has at most 1,000 characters.',
+        ];
     }
 
     public function withValidator(\Illuminate\Validation\Validator $validator): void
@@ -50,7 +54,13 @@ class DecisionRequest extends RecordRequest
             $decisions = [];
             foreach ($this->faults() as $i => [$kind, $subject, $alleles, $instead]) {
                 $id = (int) substr($subject, 1);
-                $values = ['kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null, 'count_id' => $subject[0] === 'c' ? $id : null, 'alleles' => array_values(array_filter(explode(',', $alleles))), 'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'), 'on' => now()->format('Y-m-d')];
+                $values = [
+                    'kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null,
+                    'count_id' => $subject[0] === 'c' ? $id : null,
+                    'alleles' => array_values(array_filter(explode(',', $alleles))),
+                    'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'),
+                    'on' => now()->format('Y-m-d'),
+                ];
                 /** @var Decision $decision */
                 $decision = $i === 0 ? $this->once($keeper->decisions(), $values) : $keeper->decisions()->create($values);
                 $decisions[] = $decision;
@@ -80,7 +90,13 @@ class DecisionRequest extends RecordRequest
         $keeper = $user->keeper();
         foreach ($this->faults() as [, $subject]) {
             $id = (int) substr($subject, 1);
-            if (! ($subject[0] === 'a' ? $keeper->animals()->whereKey($id)->exists() : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($id))->exists())) {
+            if (
+                ! (
+                    $subject[0] === 'a'
+                        ? $keeper->animals()->whereKey($id)->exists()
+                        : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($id))->exists()
+                )
+            ) {
                 return false;
             }
         }

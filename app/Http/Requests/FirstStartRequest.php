@@ -18,7 +18,10 @@ class FirstStartRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'], 'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10']];
+        return [
+            'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'],
+            'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
+        ];
     }
 
     /** @return array<string, string> */

@@ -23,9 +23,17 @@ class GeneChangeRequest extends RecordRequest
         $catalogue = $shelf->catalogue();
         $known = ['required', Rule::in(array_keys($catalogue->alleles))];
 
-        return ['kind' => ['required', Rule::in(['alias', 'gene', 'cue'])], 'form_token' => ['nullable', 'uuid']] + match ($this->input('kind')) {
-            'alias' => ['gene' => $known, 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)]],
-            'cue' => ['gene' => $known, 'cue' => ['required', 'integer', 'min:0'], 'with' => ['required', 'numeric', 'between:0.01,0.99'], 'without' => ['required', 'numeric', 'between:0.01,0.99']],
+        return [
+            'kind' => ['required', Rule::in(['alias', 'gene', 'cue'])], 'form_token' => ['nullable', 'uuid'],
+        ] + match ($this->input('kind')) {
+            'alias' => [
+                'gene' => $known,
+                'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
+            ],
+            'cue' => [
+                'gene' => $known, 'cue' => ['required', 'integer', 'min:0'],
+                'with' => ['required', 'numeric', 'between:0.01,0.99'], 'without' => ['required', 'numeric', 'between:0.01,0.99'],
+            ],
             default => [
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
                 'inheritance' => ['required', Rule::in([...array_column(Inheritance::cases(), 'value'), Extension::UNKNOWN])],
@@ -40,8 +48,12 @@ class GeneChangeRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give a name.', 'name.regex' => 'A name has letters, digits, blanks and hyphens only.', 'name.max' => 'The name has more than 60 characters.', 'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.', 'effect' => 'Choose what it mainly does.',
-            'gene' => 'That gene is not in the library.', 'with' => 'Give a chance between 0.01 and 0.99.', 'without' => 'Give a chance between 0.01 and 0.99.', 'note.max' => 'The note has more than 2,000 characters.',
+            'name.required' => 'Give a name.', 'name.regex' => 'A name has letters, digits, blanks and hyphens only.',
+            'name.max' => 'The name has more than 60 characters.',
+            'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
+            'effect' => 'Choose what it mainly does.',
+            'gene' => 'That gene is not in the library.', 'with' => 'Give a chance between 0.01 and 0.99.',
+            'without' => 'Give a chance between 0.01 and 0.99.', 'note.max' => 'The note has more than 2,000 characters.',
         ];
     }
 
@@ -51,8 +63,12 @@ class GeneChangeRequest extends RecordRequest
         $name = ['nullable', 'string', 'max:60', "regex:/^[\\pL\\pN][\\pL\\pN '().-]*$/u"];
 
         return [
-            'two_name' => $name, 'two_looks' => ['nullable', 'string', 'max:500'], 'two_viability' => ['nullable', Rule::enum(Viability::class)], 'two_told_apart' => ['nullable', Rule::in(['yes', 'no', 'unknown'])],
-            'aliases' => ['nullable', 'string', 'max:300'], 'compounds' => ['nullable', 'string', 'max:2000', $this->compoundLines()], 'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
+            'two_name' => $name, 'two_looks' => ['nullable', 'string', 'max:500'],
+            'two_viability' => ['nullable', Rule::enum(Viability::class)],
+            'two_told_apart' => ['nullable', Rule::in(['yes', 'no', 'unknown'])],
+            'aliases' => ['nullable', 'string', 'max:300'],
+            'compounds' => ['nullable', 'string', 'max:2000', $this->compoundLines()],
+            'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
         ];
     }
 
@@ -60,7 +76,10 @@ class GeneChangeRequest extends RecordRequest
     {
         return function (string $attribute, mixed $value, Closure $fail): void {
             foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::compound($line, $this->opened()->shelf->catalogue()) === null && $fail("“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).");
+                OwnGene::compound($line, $this->opened()->shelf->catalogue()) === null
+                && $fail(
+                    "“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).",
+                );
             }
         };
     }
@@ -69,7 +88,8 @@ class GeneChangeRequest extends RecordRequest
     {
         return function (string $attribute, mixed $value, Closure $fail): void {
             foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::nickname($line) === null && $fail("“{$line}” is no nickname. Write a line for each: nickname = genes that it is short for.");
+                OwnGene::nickname($line) === null
+                && $fail("“{$line}” is no nickname. Write a line for each: nickname = genes that it is short for.");
             }
         };
     }
@@ -79,8 +99,18 @@ class GeneChangeRequest extends RecordRequest
         $valid = $this->safe();
         $values = match ($this->validated('kind')) {
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
-            'cue' => ['kind' => 'cue', 'gene' => $valid['gene'], 'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]]],
-            default => ['kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']), 'data' => ['name' => trim($valid['name']), 'inheritance' => $valid['inheritance'], 'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'], 'note' => (string) ($valid['note'] ?? '')] + OwnGene::further($this->validated(), $this->opened()->shelf->catalogue())],
+            'cue' => [
+                'kind' => 'cue', 'gene' => $valid['gene'],
+                'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]],
+            ],
+            default => [
+                'kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']),
+                'data' => [
+                    'name' => trim($valid['name']), 'inheritance' => $valid['inheritance'],
+                    'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'],
+                    'note' => (string) ($valid['note'] ?? ''),
+                ] + OwnGene::further($this->validated(), $this->opened()->shelf->catalogue()),
+            ],
         };
 
         /** @var GeneChange */
@@ -97,7 +127,10 @@ class GeneChangeRequest extends RecordRequest
                 return; // the name is not in use
             }
             if ($meant->conditions !== []) {
-                $fail("“{$value}” means something already: ".implode(', ', array_map(fn ($condition): string => $condition->piece, $meant->conditions)).'.');
+                $fail(
+                    "“{$value}” means something already: "
+                        .implode(', ', array_map(fn ($condition): string => $condition->piece, $meant->conditions)).'.',
+                );
             }
         };
     }

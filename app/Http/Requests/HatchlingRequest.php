@@ -50,7 +50,10 @@ class HatchlingRequest extends RecordRequest
             'name' => ['required', 'string', 'max:80'],
             'sex' => ['nullable', Rule::enum(Sex::class)],
             'sire_id' => ['nullable', 'integer', Rule::in($this->clutch()->sires->pluck('animal_id')->filter()->all())],
-            'genotype' => ['nullable', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS, AnimalRequest::readable($shelf, Sex::tryFrom((string) $this->input('sex')))],
+            'genotype' => [
+                'nullable', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS,
+                AnimalRequest::readable($shelf, Sex::tryFrom((string) $this->input('sex'))),
+            ],
             'certainty' => ['nullable', 'integer', 'between:1,100'],
             'grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],
             'form_token' => ['required', 'uuid'],
@@ -89,7 +92,10 @@ class HatchlingRequest extends RecordRequest
             ]);
             if ($animal->wasRecentlyCreated) {
                 if ($this->validated('genotype') !== null) {
-                    $animal->statements()->create(['text' => $this->validated('genotype'), 'source' => Source::Own, 'on' => $day->format('Y-m-d'), 'certainty' => $this->validated('certainty') ?? 100]);
+                    $animal->statements()->create([
+                        'text' => $this->validated('genotype'), 'source' => Source::Own, 'on' => $day->format('Y-m-d'),
+                        'certainty' => $this->validated('certainty') ?? 100,
+                    ]);
                 }
                 if ($this->validated('grams') !== null) {
                     $animal->care()->create(['kind' => 'weight', 'on' => $day->format('Y-m-d'), 'grams' => $this->validated('grams')]);

@@ -49,7 +49,10 @@ class HouseRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $messages = ['currency' => 'A currency has at most 6 characters.', 'schools.*' => 'That is not one of the schools.', 'stances.*' => 'Choose inform, warn or refuse.', 'lines.*' => 'That is not one of the lines.'];
+        $messages = [
+            'currency' => 'A currency has at most 6 characters.', 'schools.*' => 'That is not one of the schools.',
+            'stances.*' => 'Choose inform, warn or refuse.', 'lines.*' => 'That is not one of the lines.',
+        ];
         foreach (Choices::numbers() as $key => $number) {
             $messages[$key] = "Give a whole number of {$number['unit']} from {$number['min']} to {$number['max']}.";
         }
@@ -63,7 +66,9 @@ class HouseRequest extends RecordRequest
         DB::transaction(function () use ($keeper): void {
             $rules = HouseRules::query()->lockForUpdate()->where('user_id', $keeper->id)->first();
             if ($this->input('version') !== null && (int) $this->validated('version') !== ($rules->version ?? 0)) {
-                throw ValidationException::withMessages(['version' => 'The rules were changed in another window since you opened them. What you chose is still below: save again to put it in place of that.']);
+                throw ValidationException::withMessages([
+                    'version' => 'The rules were changed in another window since you opened them. What you chose is still below: save again to put it in place of that.',
+                ]);
             }
             $rules ??= new HouseRules;
             $rules->user_id = $keeper->id;
@@ -86,14 +91,18 @@ class HouseRequest extends RecordRequest
             $chosen[$key] = $value === null || (int) $value === $number['default'] ? null : (int) $value;
         }
         foreach (['schools', 'stances', 'lines'] as $key) {
-            $chosen[$key] = array_filter((array) ($this->validated($key) ?? []), fn (mixed $value): bool => is_string($value) && $value !== '');
+            $chosen[$key] = array_filter(
+                (array) ($this->validated($key) ?? []), fn (mixed $value): bool => is_string($value) && $value !== '',
+            );
         }
         foreach (Choices::simple() as $key => $choice) {
             $chosen[$key] = $chosen[$key] === $choice['default'] ? null : $chosen[$key];
         }
         $plain = new House;
         $chosen['currency'] = $this->validated('currency') === $plain->currency() ? null : $this->validated('currency');
-        $chosen['number_pattern'] = $this->validated('number_pattern') === $plain->numberPattern() ? null : $this->validated('number_pattern');
+        $chosen['number_pattern'] = $this->validated('number_pattern') === $plain->numberPattern()
+            ? null
+            : $this->validated('number_pattern');
 
         return array_filter($chosen, fn (mixed $value): bool => $value !== null && $value !== '' && $value !== []);
     }

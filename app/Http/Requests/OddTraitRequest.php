@@ -27,15 +27,25 @@ class OddTraitRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return self::DAY_MESSAGES + ['name' => 'Give the look a name of at most 80 characters.', 'first' => 'Name the animal that looks so.', 'sex' => 'Choose its sex.', 'gene' => 'Choose a gene of the library.', 'notes' => 'The notes have more than 5,000 characters.'];
+        return self::DAY_MESSAGES + [
+            'name' => 'Give the look a name of at most 80 characters.', 'first' => 'Name the animal that looks so.',
+            'sex' => 'Choose its sex.', 'gene' => 'Choose a gene of the library.',
+            'notes' => 'The notes have more than 5,000 characters.',
+        ];
     }
 
     public function addTo(User $keeper): OddTrait
     {
         /** @var OddTrait $trait */
-        $trait = $this->once($keeper->oddTraits(), ['name' => $this->validated('name'), 'gene' => $this->validated('gene'), 'notes' => $this->validated('notes')]);
+        $trait = $this->once(
+            $keeper->oddTraits(),
+            ['name' => $this->validated('name'), 'gene' => $this->validated('gene'), 'notes' => $this->validated('notes')],
+        );
         if ($trait->wasRecentlyCreated) {
-            $trait->entries()->create(['name' => $this->validated('first'), 'sex' => $this->validated('sex'), 'look' => 'odd', 'on' => $this->validated('on')]);
+            $trait->entries()->create([
+                'name' => $this->validated('first'), 'sex' => $this->validated('sex'), 'look' => 'odd',
+                'on' => $this->validated('on'),
+            ]);
         }
 
         return $trait;

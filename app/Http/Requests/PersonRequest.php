@@ -11,15 +11,18 @@ use Illuminate\Validation\Rule;
 class PersonRequest extends RecordRequest
 {
     public const MESSAGES = [
-        'name' => 'Give a name of at most 80 characters.', 'email.unique' => 'Somebody signs in with this address already.', 'email' => 'Give an e-mail address; it is only used to sign in.',
-        'password.min' => 'A password has at least 10 characters.', 'password.confirmed' => 'The two passwords differ.', 'password' => 'Give a password.', 'role' => 'Choose what this person may do.',
+        'name' => 'Give a name of at most 80 characters.', 'email.unique' => 'Somebody signs in with this address already.',
+        'email' => 'Give an e-mail address; it is only used to sign in.',
+        'password.min' => 'A password has at least 10 characters.', 'password.confirmed' => 'The two passwords differ.',
+        'password' => 'Give a password.', 'role' => 'Choose what this person may do.',
     ];
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'], 'password' => ['required', 'max:200', 'string', 'min:10'],
+            'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'],
+            'password' => ['required', 'max:200', 'string', 'min:10'],
             'role' => ['required', Rule::in([Role::Helper->value, Role::Viewer->value])],
         ];
     }

@@ -42,7 +42,8 @@ class PhotoRequest extends RecordRequest
         return [
             'photo.required' => 'Choose a photograph.',
             'photo.max' => 'The photograph is larger than '.(Darkroom::MOST_KILOBYTES / 1024).' MB.',
-            'photo.uploaded' => 'The photograph could not be uploaded: this server takes '.Limits::words(Limits::upload(Darkroom::MOST_KILOBYTES / 1024)).' at the most.',
+            'photo.uploaded' => 'The photograph could not be uploaded: this server takes '
+                .Limits::words(Limits::upload(Darkroom::MOST_KILOBYTES / 1024)).' at the most.',
             'photo' => 'The file is no JPEG, PNG or WebP picture.',
             'caption.max' => 'The caption has more than 200 characters.',
         ] + self::DAY_MESSAGES;
@@ -63,6 +64,10 @@ class PhotoRequest extends RecordRequest
         }
 
         /** @var Photo */
-        return DB::transaction(fn (): Model => $this->once($animal->photos(), ['on' => $this->validated('on'), 'caption' => $this->validated('caption')] + $picture));
+        return DB::transaction(
+            fn (): Model => $this->once(
+                $animal->photos(), ['on' => $this->validated('on'), 'caption' => $this->validated('caption')] + $picture,
+            ),
+        );
     }
 }

@@ -58,9 +58,13 @@ class ProjectRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'name' => 'Give the project a name of at most 80 characters.', 'target.required' => 'Type what you want, for example “Clown + Piebald”.',
-            'horizon' => 'Look 1 to '.PlannedProject::MOST_SEASONS.' seasons ahead.', 'weight' => 'A weight is a whole number from 1 to 9.', 'budget' => 'A budget is a whole amount.', 'tubs' => 'Give a whole number of tubs from 0 to 500.',
-            'begun_on' => 'Give the day as year-month-day, not in the future.', 'assumptions.*' => 'Give a number.', 'forbidden.*' => 'Choose a pair.', 'notes.max' => 'The notes have more than 10,000 characters.',
+            'name' => 'Give the project a name of at most 80 characters.',
+            'target.required' => 'Type what you want, for example “Clown + Piebald”.',
+            'horizon' => 'Look 1 to '.PlannedProject::MOST_SEASONS.' seasons ahead.',
+            'weight' => 'A weight is a whole number from 1 to 9.', 'budget' => 'A budget is a whole amount.',
+            'tubs' => 'Give a whole number of tubs from 0 to 500.',
+            'begun_on' => 'Give the day as year-month-day, not in the future.', 'assumptions.*' => 'Give a number.',
+            'forbidden.*' => 'Choose a pair.', 'notes.max' => 'The notes have more than 10,000 characters.',
         ];
     }
 
@@ -89,7 +93,9 @@ class ProjectRequest extends RecordRequest
         DB::transaction(function () use ($project): void {
             $current = Project::query()->lockForUpdate()->findOrFail($project->id);
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
-                throw ValidationException::withMessages(['version' => 'This project was changed in another window since you opened it. What you typed is still below: save again to put it in place of that.']);
+                throw ValidationException::withMessages([
+                    'version' => 'This project was changed in another window since you opened it. What you typed is still below: save again to put it in place of that.',
+                ]);
             }
             $current->fill($this->values());
             $current->version++;
@@ -123,7 +129,9 @@ class ProjectRequest extends RecordRequest
                     $genes[] = $part;
                 }
             }
-            $offers[] = $sex === null || $genes === [] || $price === null ? 'Line '.($i + 1).' needs a sex, what it carries and a price: female, Clown het Piebald, 24 months, 400' : ['genes' => implode(' ', $genes), 'sex' => $sex, 'age' => $age ?? 36, 'price' => $price];
+            $offers[] = $sex === null || $genes === [] || $price === null
+                ? 'Line '.($i + 1).' needs a sex, what it carries and a price: female, Clown het Piebald, 24 months, 400'
+                : ['genes' => implode(' ', $genes), 'sex' => $sex, 'age' => $age ?? 36, 'price' => $price];
         }
 
         return $offers;
@@ -149,8 +157,12 @@ class ProjectRequest extends RecordRequest
     private function values(): array
     {
         return [
-            'offers' => array_values(array_filter(self::offers((string) $this->validated('offers')), is_array(...))), 'assumptions' => $this->assumptions(),
-            'forbidden' => array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), (array) ($this->validated('forbidden') ?? [])),
+            'offers' => array_values(array_filter(self::offers((string) $this->validated('offers')), is_array(...))),
+            'assumptions' => $this->assumptions(),
+            'forbidden' => array_map(
+                fn (string $pair): array => array_map(intval(...), explode(':', $pair)),
+                (array) ($this->validated('forbidden') ?? []),
+            ),
         ] + $this->safe()->except(['offers', 'assumptions', 'forbidden', 'version', 'form_token']);
     }
 

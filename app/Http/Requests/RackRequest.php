@@ -18,13 +18,19 @@ class RackRequest extends RecordRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['name' => ['required', 'string', 'max:60'], 'rows' => ['required', 'integer', 'between:1,30'], 'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid']];
+        return [
+            'name' => ['required', 'string', 'max:60'], 'rows' => ['required', 'integer', 'between:1,30'],
+            'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name' => 'Give the rack a name of at most 60 characters.', 'rows' => 'A rack has 1 to 30 rows.', 'columns' => 'A rack has 1 to 12 columns.'];
+        return [
+            'name' => 'Give the rack a name of at most 60 characters.', 'rows' => 'A rack has 1 to 30 rows.',
+            'columns' => 'A rack has 1 to 12 columns.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
@@ -32,7 +38,11 @@ class RackRequest extends RecordRequest
         $validator->after(function (Validator $validator): void {
             $rack = $this->route('rack');
             if ($rack instanceof Rack && $validator->errors()->isEmpty()) {
-                $outside = $rack->animals()->where(fn ($any) => $any->where('rack_row', '>', (int) $this->input('rows'))->orWhere('rack_column', '>', (int) $this->input('columns')))->pluck('name');
+                $outside = $rack->animals()->where(
+                    fn ($any) => $any->where('rack_row', '>', (int) $this->input('rows'))->orWhere(
+                        'rack_column', '>', (int) $this->input('columns'),
+                    ),
+                )->pluck('name');
                 if ($outside->isNotEmpty()) {
                     $validator->errors()->add('rows', 'These stand in tubs that would go: '.$outside->implode(', ').'. Move them first.');
                 }

@@ -49,6 +49,8 @@ abstract class RecordRequest extends FormRequest
     {
         $token = $this->validated('form_token');
 
-        return DB::transaction(fn (): Model => $token === null ? $records->create($values) : $records->createOrFirst(['form_token' => $token], $values));
+        return DB::transaction(
+            fn (): Model => $token === null ? $records->create($values) : $records->createOrFirst(['form_token' => $token], $values),
+        );
     }
 }

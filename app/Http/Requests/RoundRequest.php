@@ -42,7 +42,14 @@ class RoundRequest extends FormRequest
             'prey' => ['nullable', 'string', 'max:60'],
             'form_token' => ['required', 'uuid'],
             'rows' => ['required', 'array', 'max:2000'],
-            'rows.*' => ['nullable', ...($this->kind() === CareKind::Weight ? ['integer', 'between:1,'.CareRequest::MOST_GRAMS] : [Rule::enum(FeedOutcome::class)])],
+            'rows.*' => [
+                'nullable',
+                ...(
+                    $this->kind() === CareKind::Weight
+                        ? ['integer', 'between:1,'.CareRequest::MOST_GRAMS]
+                        : [Rule::enum(FeedOutcome::class)]
+                ),
+            ],
         ];
     }
 

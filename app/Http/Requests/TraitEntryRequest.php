@@ -17,7 +17,13 @@ class TraitEntryRequest extends RecordRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $parent = fn (string $sex): array => ['nullable', 'integer', Rule::exists('trait_entries', 'id')->where('trait_id', $this->subject()->id)->where('sex', $sex)->where('count', 1)->whereNull('deleted_at')];
+        $parent = fn (string $sex): array => [
+            'nullable', 'integer',
+            Rule::exists('trait_entries', 'id')->where('trait_id', $this->subject()->id)
+                ->where('sex', $sex)
+                ->where('count', 1)
+                ->whereNull('deleted_at'),
+        ];
 
         return [
             'name' => ['required', 'string', 'max:80'],
@@ -43,7 +49,12 @@ class TraitEntryRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return self::DAY_MESSAGES + ['name' => 'Give a name, or say “young of 2026”.', 'sex' => 'Choose the sex.', 'look' => 'Choose how it looks.', 'sire_id' => 'Choose a male of this notebook, and a dam as well.', 'dam_id' => 'Choose a female of this notebook, and a sire as well.', 'count' => 'Give how many look so, from 1 to 60.'];
+        return self::DAY_MESSAGES + [
+            'name' => 'Give a name, or say “young of 2026”.', 'sex' => 'Choose the sex.', 'look' => 'Choose how it looks.',
+            'sire_id' => 'Choose a male of this notebook, and a dam as well.',
+            'dam_id' => 'Choose a female of this notebook, and a sire as well.',
+            'count' => 'Give how many look so, from 1 to 60.',
+        ];
     }
 
     public function addTo(OddTrait $trait): TraitEntry

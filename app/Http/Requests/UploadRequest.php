@@ -15,6 +15,10 @@ class UploadRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 200 MB.', 'file.extensions' => 'Choose a list (.csv or .xlsx) or an archive (.zip or .json).', 'file' => 'The file could not be uploaded: this server takes '.Limits::words(Limits::upload(200)).' at the most.'];
+        return [
+            'file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 200 MB.',
+            'file.extensions' => 'Choose a list (.csv or .xlsx) or an archive (.zip or .json).',
+            'file' => 'The file could not be uploaded: this server takes '.Limits::words(Limits::upload(200)).' at the most.',
+        ];
     }
 }

@@ -30,7 +30,9 @@ enum Precision: string
         }
         [$year, $month, $day] = [(int) $part[1], (int) ($part[2] ?? 1), (int) ($part[3] ?? 1)];
 
-        return checkdate($month, $day, $year) ? [sprintf('%04d-%02d-%02d', $year, $month, $day), isset($part[3]) ? self::Day : (isset($part[2]) ? self::Month : self::Year)] : null;
+        return checkdate($month, $day, $year)
+            ? [sprintf('%04d-%02d-%02d', $year, $month, $day), isset($part[3]) ? self::Day : (isset($part[2]) ? self::Month : self::Year)]
+            : null;
     }
 
     public function write(\DateTimeInterface $date): string

@@ -37,7 +37,10 @@ final readonly class Candidates
             if ($member !== null) {
                 $faults[] = $this->misidentified($matter, $member);
                 foreach ($member->isFounder() ? [] : $matter->wanted as $allele) {
-                    $faults[] = [new Fault(FaultKind::Mutation, $id, [$allele]), $this->rates->of(FaultKind::Mutation, $member->brood->count ?? 1)];
+                    $faults[] = [
+                        new Fault(FaultKind::Mutation, $id, [$allele]),
+                        $this->rates->of(FaultKind::Mutation, $member->brood->count ?? 1),
+                    ];
                 }
                 array_push($faults, ...$this->misnamed($member, $matter->wanted)); // what is not seen is not called anything
             }
@@ -58,7 +61,10 @@ final readonly class Candidates
     /** @return array{Fault, float} the young is not what it was taken for, at the loci that are at odds */
     public function misidentified(Matter $matter, Member $member): array
     {
-        return [new Fault(FaultKind::Misidentified, $member->id, $matter->allelesAtOdds($this->catalogue)), $this->rates->of(FaultKind::Misidentified, $member->brood->count ?? 1)];
+        return [
+            new Fault(FaultKind::Misidentified, $member->id, $matter->allelesAtOdds($this->catalogue)),
+            $this->rates->of(FaultKind::Misidentified, $member->brood->count ?? 1),
+        ];
     }
 
     /**
@@ -70,7 +76,12 @@ final readonly class Candidates
         $masks = $this->masksOf($founder);
         $faults = [];
         foreach ($founder->isOutsider ? [] : $alleles as $allele) { // what one from outside carries is open already
-            $isHidden = array_filter($masks, fn (Mask $mask): bool => $mask->locus !== $this->catalogue->allele($allele)->locus && $mask->conceals($this->catalogue->allele($allele))) !== [];
+            $isHidden = array_filter(
+                $masks,
+                fn (Mask $mask): bool => $mask->locus !== $this->catalogue->allele($allele)->locus && $mask->conceals(
+                    $this->catalogue->allele($allele),
+                ),
+            ) !== [];
             $kind = $isHidden ? FaultKind::Masked : FaultKind::Unrecorded;
             $faults[] = [new Fault($kind, $founder->id, [$allele]), $this->rates->of($kind)];
         }
@@ -84,7 +95,9 @@ final readonly class Candidates
         $sure = [];
         foreach ($founder->animal->testimonies ?? [] as $testimony) {
             foreach ($testimony->says->factors as $factor) {
-                $space = new GenotypeSpace($this->catalogue, array_map(fn (string $key) => $this->catalogue->groups[$key], $factor->groups));
+                $space = new GenotypeSpace(
+                    $this->catalogue, array_map(fn (string $key) => $this->catalogue->groups[$key], $factor->groups),
+                );
                 foreach ($factor->states->count() === 1 && $space->canHide() ? $factor->states->entries() : [] as [$state]) {
                     array_push($sure, ...$space->masksOf($space->number($state)));
                 }
@@ -153,7 +166,14 @@ final readonly class Candidates
         foreach ($member->animal->testimonies ?? [] as $testimony) {
             foreach ($testimony->says->factors as $factor) {
                 foreach ($factor->states->entries() as [$state]) {
-                    $alleles += array_flip(array_merge(...array_map(static fn (Diplotype $one): array => array_merge(...$one->haplotypes), array_values($state->diplotypes))));
+                    $alleles += array_flip(
+                        array_merge(
+                            ...array_map(
+                                static fn (Diplotype $one): array => array_merge(...$one->haplotypes),
+                                array_values($state->diplotypes),
+                            ),
+                        ),
+                    );
                 }
             }
         }

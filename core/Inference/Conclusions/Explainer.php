@@ -46,7 +46,13 @@ final class Explainer
      * @param list<Fault> $decided what the keeper holds to be wrong
      * @param Closure(list<LinkageGroup>): GenotypeSpace $space
      */
-    public function __construct(private readonly Context $context, private readonly Hypothesis $given, private readonly Bundles $bundles, private readonly array $decided, private readonly Closure $space) {}
+    public function __construct(
+        private readonly Context $context,
+        private readonly Hypothesis $given,
+        private readonly Bundles $bundles,
+        private readonly array $decided,
+        private readonly Closure $space,
+    ) {}
 
     /**
      * What a bundle says by itself.
@@ -58,10 +64,15 @@ final class Explainer
     {
         $model = FamilyModel::of($this->context, $this->given, $bundle, $this->bundles->hiding->from($bundle));
         $solved = FamilySolver::solve($model);
-        $isDisputed = (! $solved->isPossible() && $solved->isExact) || $model->doubted !== [] || ($solved->isPossible() && (new Suspicion($model, $solved))->matters() !== []);
+        $isDisputed = (! $solved->isPossible() && $solved->isExact)
+            || $model->doubted !== []
+            || ($solved->isPossible() && (new Suspicion($model, $solved))->matters() !== []);
         $posteriors = [];
         foreach ($bundle as $i => $space) {
-            $posteriors[$space->key] = new FamilyPosterior($space->groupKeys(), $solved->isPossible() ? $this->named($space, $solved->of[$i]) : [], $i === 0 ? $solved->logEvidence : 0.0, $solved->isExact, $solved->error, [], [], $isDisputed);
+            $posteriors[$space->key] = new FamilyPosterior(
+                $space->groupKeys(), $solved->isPossible() ? $this->named($space, $solved->of[$i]) : [],
+                $i === 0 ? $solved->logEvidence : 0.0, $solved->isExact, $solved->error, [], [], $isDisputed,
+            );
         }
 
         return $posteriors;
@@ -77,8 +88,15 @@ final class Explainer
         $unlikely = [];
         foreach ($this->bundles->all as $bundle) {
             $model = FamilyModel::of($this->context, $this->given, $bundle, $this->bundles->hiding->from($bundle));
-            foreach ($matters === [] && $model->offender === null ? (new Suspicion($model, FamilySolver::solve($model)))->matters() : [] as [$matter, $chance]) {
-                $unlikely[] = new Contradiction($matter->subjects[0], $matter->loci, $this->weighing([$matter])->explanations(0), $chance, array_slice($matter->subjects, 1));
+            foreach (
+                $matters === [] && $model->offender === null
+                    ? (new Suspicion($model, FamilySolver::solve($model)))->matters()
+                    : [] as [$matter, $chance]
+            ) {
+                $unlikely[] = new Contradiction(
+                    $matter->subjects[0], $matter->loci, $this->weighing([$matter])->explanations(0), $chance,
+                    array_slice($matter->subjects, 1),
+                );
             }
         }
         if ($matters === []) {
@@ -87,7 +105,9 @@ final class Explainer
         $weighing = $this->weighing($matters);
         $contradictions = [];
         foreach ($matters as $i => $matter) {
-            $contradictions[] = new Contradiction($matter->subjects[0], $matter->loci, $weighing->explanations($i), null, array_slice($matter->subjects, 1));
+            $contradictions[] = new Contradiction(
+                $matter->subjects[0], $matter->loci, $weighing->explanations($i), null, array_slice($matter->subjects, 1),
+            );
         }
 
         return $this->with($this->mixed($plain, $weighing, $matters), $contradictions, $unlikely);
@@ -98,7 +118,18 @@ final class Explainer
     {
         $family = $this->given->family;
         if (count($family->members) + count($family->eggs) > self::WHOLE) {
-            $family = $family->around(array_merge(...array_map(static fn (Matter $matter): array => array_merge($matter->subjects, array_map(static fn ($member): string => $member->id, $family->litter($matter->litter))), $matters)), self::AROUND);
+            $family = $family->around(
+                array_merge(
+                    ...array_map(
+                        static fn (Matter $matter): array => array_merge(
+                            $matter->subjects,
+                            array_map(static fn ($member): string => $member->id, $family->litter($matter->litter)),
+                        ),
+                        $matters,
+                    ),
+                ),
+                self::AROUND,
+            );
         }
 
         return new Weighing($this->context, $family, $this->bundles, $this->decided, $matters, $this->space);
@@ -146,17 +177,26 @@ final class Explainer
         foreach ($this->bundles->all as $bundle) {
             $mixture = new Mixture;
             foreach (array_slice($likely, 0, self::MOST_MIXED) as $one) {
-                $mixture->add($this->solved($bundle, $one['faults'], $weighing->insisted($one['chosen'])), Rational::nearest(exp($one['log'] - $most), 1e-6));
+                $mixture->add(
+                    $this->solved($bundle, $one['faults'], $weighing->insisted($one['chosen'])),
+                    Rational::nearest(exp($one['log'] - $most), 1e-6),
+                );
                 if (! $mixture->isExact) {
                     break; // a family that has to be sampled is sampled once, for the likeliest explanation
                 }
             }
             if ($mixture->isEmpty()) { // more is wrong than was looked for: what is at odds is not heard
-                $mixture->add($this->solved($bundle, array_merge(...array_map(fn (Matter $matter): array => $this->freed($matter), $matters))), Rational::one());
+                $mixture->add(
+                    $this->solved($bundle, array_merge(...array_map(fn (Matter $matter): array => $this->freed($matter), $matters))),
+                    Rational::one(),
+                );
             }
             foreach ($mixture->isEmpty() ? [] : $bundle as $i => $space) {
                 $before = $plain[$space->key];
-                $plain[$space->key] = new FamilyPosterior($before->groups, $this->named($space, $mixture->of($i)), $before->logEvidence, $mixture->isExact, $mixture->error, []);
+                $plain[$space->key] = new FamilyPosterior(
+                    $before->groups, $this->named($space, $mixture->of($i)), $before->logEvidence, $mixture->isExact,
+                    $mixture->error, [],
+                );
             }
         }
 

@@ -77,10 +77,21 @@ final class Kindred
      * @param list<Fault> $decided what the keeper holds to be wrong in the records
      * @param Descent|null $descent over the same animals, where there is one already
      */
-    public function __construct(private readonly Catalogue $catalogue, array $everyone, private readonly array $broods = [], private readonly ?ErrorRates $rates = null, private readonly array $decided = [], ?Descent $descent = null)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        array $everyone,
+        private readonly array $broods = [],
+        private readonly ?ErrorRates $rates = null,
+        private readonly array $decided = [],
+        ?Descent $descent = null,
+    ) {
         $roles = Roles::of($everyone, $broods);
-        $this->everyone = array_map(static fn (Individual $animal): Individual => ($roles->sexes[$animal->id] ?? null) === $animal->sex ? $animal : $animal->ofSex($roles->sexes[$animal->id] ?? null), $everyone);
+        $this->everyone = array_map(
+            static fn (Individual $animal): Individual => (
+                $roles->sexes[$animal->id] ?? null
+            ) === $animal->sex ? $animal : $animal->ofSex($roles->sexes[$animal->id] ?? null),
+            $everyone,
+        );
         $this->descent = $descent ?? new Descent($catalogue, $this->everyone, null, $this->rates()->unrecorded);
         $this->context = new Context($catalogue, new Hearing($catalogue), $this->descent, $this->rates(), $this->otherMales(...));
         $this->gather($roles->wrong);
@@ -111,7 +122,12 @@ final class Kindred
     /** @return list<list<LinkageGroup>> that anything is recorded of in a family; groups that a statement ties stand together */
     public function groupSetsOf(int $family): array
     {
-        return array_merge(...array_map(static fn (array $bundle): array => array_map(static fn (GenotypeSpace $space): array => $space->groups, $bundle), $this->bundles($family)->all));
+        return array_merge(
+            ...array_map(
+                static fn (array $bundle): array => array_map(static fn (GenotypeSpace $space): array => $space->groups, $bundle),
+                $this->bundles($family)->all,
+            ),
+        );
     }
 
     /**
@@ -131,7 +147,10 @@ final class Kindred
     /** Everything that a family's answers follow from where something in it is wrong. */
     public function wholeContentOf(int $family): string
     {
-        return implode("\n", array_map(fn (array $bundle): string => $this->contentOf($family, $bundle[0]->groups), $this->bundles($family)->all));
+        return implode(
+            "\n",
+            array_map(fn (array $bundle): string => $this->contentOf($family, $bundle[0]->groups), $this->bundles($family)->all),
+        );
     }
 
     /**
@@ -176,12 +195,25 @@ final class Kindred
     {
         $broods = array_map(static fn (Brood $brood): string => $brood->id, $this->broodsOf[$family] ?? []);
 
-        return array_values(array_filter($this->decided, fn (Fault $fault): bool => ($this->familyOf[$fault->subject] ?? null) === $family || in_array($fault->subject, $broods, true)));
+        return array_values(
+            array_filter(
+                $this->decided,
+                fn (Fault $fault): bool => (
+                    $this->familyOf[$fault->subject] ?? null
+                ) === $family || in_array($fault->subject, $broods, true),
+            ),
+        );
     }
 
     private function given(int $family): Hypothesis
     {
-        return $this->given[$family] ??= Hypothesis::of(Family::of(array_map(fn (string $id): Individual => $this->animals[$id], $this->families[$family]), $this->broodsOf[$family] ?? []), $this->decidedOf($family), $this->catalogue);
+        return $this->given[$family] ??= Hypothesis::of(
+            Family::of(
+                array_map(fn (string $id): Individual => $this->animals[$id], $this->families[$family]),
+                $this->broodsOf[$family] ?? [],
+            ),
+            $this->decidedOf($family), $this->catalogue,
+        );
     }
 
     private function bundles(int $family): Bundles
@@ -263,7 +295,9 @@ final class Kindred
             foreach ($ids as $id) {
                 $member = $family->members[$id] ?? null;
                 if ($member !== null && $member->litter === $litter) {
-                    $not += array_fill_keys([...$family->descendants($id), ...array_filter($this->animals[$id]->sires(), is_string(...))], true);
+                    $not += array_fill_keys(
+                        [...$family->descendants($id), ...array_filter($this->animals[$id]->sires(), is_string(...))], true,
+                    );
                 }
             }
         }
@@ -271,7 +305,12 @@ final class Kindred
             $not += $eggs->litter === $litter ? array_fill_keys(array_filter($eggs->brood->sires ?? [], is_string(...)), true) : [];
         }
 
-        return array_values(array_filter(array_map(strval(...), array_keys($this->animals)), fn (string $id): bool => $this->animals[$id]->sex === Sex::Male && ! isset($not[$id])));
+        return array_values(
+            array_filter(
+                array_map(strval(...), array_keys($this->animals)),
+                fn (string $id): bool => $this->animals[$id]->sex === Sex::Male && ! isset($not[$id]),
+            ),
+        );
     }
 
     /**
@@ -304,7 +343,9 @@ final class Kindred
         foreach ($this->everyone as $id => $animal) {
             foreach ([...$animal->sires(), $animal->dam] as $parent) {
                 if ($parent !== null) {
-                    isset($this->everyone[$parent]) ? self::join($root, $id, $parent) : $wrong[$id] = InferenceError::unknownAnimal($parent);
+                    isset($this->everyone[$parent])
+                        ? self::join($root, $id, $parent)
+                        : $wrong[$id] = InferenceError::unknownAnimal($parent);
                 }
             }
             if ($animal->clutch !== null) {
@@ -314,7 +355,9 @@ final class Kindred
         foreach ($this->broods as $brood) {
             foreach ([...$brood->sires, $brood->dam] as $parent) {
                 if ($parent !== null) {
-                    isset($this->everyone[$parent]) ? self::join($root, $brood->dam, $parent) : $wrong[$brood->dam] = InferenceError::unknownAnimal($parent);
+                    isset($this->everyone[$parent])
+                        ? self::join($root, $brood->dam, $parent)
+                        : $wrong[$brood->dam] = InferenceError::unknownAnimal($parent);
                 }
             }
             if ($brood->clutch !== null && isset($this->everyone[$brood->dam])) {
@@ -419,7 +462,12 @@ final class Kindred
     {
         $way = [$first];
         foreach (array_slice($open, 1) as $next) {
-            if (in_array((string) $next, [...$this->everyone[$way[count($way) - 1]]->sires(), $this->everyone[$way[count($way) - 1]]->dam], true)) {
+            if (
+                in_array(
+                    (string) $next,
+                    [...$this->everyone[$way[count($way) - 1]]->sires(), $this->everyone[$way[count($way) - 1]]->dam], true,
+                )
+            ) {
                 $way[] = (string) $next;
             }
         }

@@ -42,7 +42,9 @@ final class Mixture
             foreach ($members as $id => $chances) {
                 foreach ($chances as $number => $chance) {
                     $share = $chance->times($weight);
-                    $this->sums[$i][$id][$number] = isset($this->sums[$i][$id][$number]) ? $this->sums[$i][$id][$number]->plus($share) : $share;
+                    $this->sums[$i][$id][$number] = isset($this->sums[$i][$id][$number])
+                        ? $this->sums[$i][$id][$number]->plus($share)
+                        : $share;
                 }
             }
         }
@@ -51,6 +53,9 @@ final class Mixture
     /** @return array<string, array<int, Rational>> P(genotype) by member, at a space */
     public function of(int $i): array
     {
-        return array_map(fn (array $sums): array => array_map(fn (Rational $sum): Rational => $sum->dividedBy($this->total), $sums), $this->sums[$i] ?? []);
+        return array_map(
+            fn (array $sums): array => array_map(fn (Rational $sum): Rational => $sum->dividedBy($this->total), $sums),
+            $this->sums[$i] ?? [],
+        );
     }
 }

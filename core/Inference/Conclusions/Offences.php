@@ -31,7 +31,12 @@ final class Offences
     private array $doubted = [];
 
     /** @param list<Fault> $decided */
-    public function __construct(private readonly Context $context, private readonly Hypothesis $given, private readonly Bundles $bundles, private readonly array $decided) {}
+    public function __construct(
+        private readonly Context $context,
+        private readonly Hypothesis $given,
+        private readonly Bundles $bundles,
+        private readonly array $decided,
+    ) {}
 
     /** @return list<Matter> by clutch */
     public function matters(): array
@@ -46,7 +51,10 @@ final class Offences
         $matters = [];
         foreach ($byLitter as $litter => $subjects) {
             $loci = array_map(strval(...), array_keys(array_merge(...array_map(fn (string $id): array => $this->loci[$id], $subjects))));
-            $matters[] = self::matter($this->context, $this->given, $litter, $subjects, $loci, array_diff($subjects, array_map(strval(...), array_keys($this->doubted))) === []);
+            $matters[] = self::matter(
+                $this->context, $this->given, $litter, $subjects, $loci,
+                array_diff($subjects, array_map(strval(...), array_keys($this->doubted))) === [],
+            );
         }
 
         return $matters;
@@ -56,26 +64,40 @@ final class Offences
      * @param non-empty-list<string> $subjects
      * @param list<string> $loci
      */
-    public static function matter(Context $context, Hypothesis $given, string $litter, array $subjects, array $loci, bool $isDoubted = false): Matter
-    {
+    public static function matter(
+        Context $context,
+        Hypothesis $given,
+        string $litter,
+        array $subjects,
+        array $loci,
+        bool $isDoubted = false,
+    ): Matter {
         $wanted = $named = [];
         foreach ($subjects as $id) {
             $member = $given->family->member($id);
             $saw = $member?->animal->saw ?? $member?->brood?->saw;
             foreach ($member?->animal->testimonies ?? [] as $testimony) {
                 foreach ($testimony->says->groups() as $key) {
-                    $said = Hearing::allelesIn(new GenotypeSpace($context->catalogue, [$context->catalogue->groups[$key]]), $testimony->says);
+                    $said = Hearing::allelesIn(
+                        new GenotypeSpace($context->catalogue, [$context->catalogue->groups[$key]]), $testimony->says,
+                    );
                     $wanted = [...$wanted, ...$said];
                 }
                 $named = [...$named, ...$testimony->absent];
             }
-            $wanted = [...$wanted, ...array_merge([], ...array_map(static fn (TargetCondition $one): array => $one->wantedAlleles(), $saw->conditions ?? []))];
+            $wanted = [
+                ...$wanted,
+                ...array_merge([], ...array_map(static fn (TargetCondition $one): array => $one->wantedAlleles(), $saw->conditions ?? [])),
+            ];
             $named = [...$named, ...($saw === null ? [] : FounderPrior::allelesOf($saw))];
         }
         $here = static fn (string $allele): bool => in_array($context->catalogue->allele($allele)->locus, $loci, true);
         $wanted = array_values(array_filter(array_unique($wanted), $here));
 
-        return new Matter($litter, $subjects, $loci, $wanted, array_values(array_unique([...$wanted, ...array_filter($named, $here)])), $isDoubted);
+        return new Matter(
+            $litter, $subjects, $loci, $wanted, array_values(array_unique([...$wanted, ...array_filter($named, $here)])),
+            $isDoubted,
+        );
     }
 
     /** @param list<GenotypeSpace> $bundle */
@@ -117,7 +139,10 @@ final class Offences
         $saw = $member?->animal->saw ?? $member?->brood?->saw;
         $named = $saw?->loci() ?? [];
         foreach ($member?->animal->testimonies ?? [] as $testimony) {
-            $named = [...$named, ...array_map(strval(...), array_keys($this->context->hearing->namedLoci($space->groups, $testimony))), ...array_map(fn (string $allele): string => $this->context->catalogue->allele($allele)->locus, $testimony->absent)];
+            $named = [
+                ...$named, ...array_map(strval(...), array_keys($this->context->hearing->namedLoci($space->groups, $testimony))),
+                ...array_map(fn (string $allele): string => $this->context->catalogue->allele($allele)->locus, $testimony->absent),
+            ];
         }
         $named = array_values(array_intersect($space->loci(), $named));
 
@@ -138,7 +163,12 @@ final class Offences
     private function hidden(array $bundle, array $freed): ?string
     {
         $family = $this->given->family;
-        $subjects = array_values(array_diff(array_map(strval(...), [...$family->ids(), ...array_keys($family->eggs)]), array_map(strval(...), array_keys($freed))));
+        $subjects = array_values(
+            array_diff(
+                array_map(strval(...), [...$family->ids(), ...array_keys($family->eggs)]),
+                array_map(strval(...), array_keys($freed)),
+            ),
+        );
         $agrees = function (int $count) use ($bundle, $freed, $subjects): bool {
             $model = $this->model($bundle, $freed + array_fill_keys(array_slice($subjects, $count), true));
 
@@ -164,6 +194,9 @@ final class Offences
     {
         $faults = array_map(static fn (string $id): Fault => new Fault(FaultKind::Misidentified, $id), array_keys($freed));
 
-        return FamilyModel::of($this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue), $bundle, $this->bundles->hiding->from($bundle));
+        return FamilyModel::of(
+            $this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue),
+            $bundle, $this->bundles->hiding->from($bundle),
+        );
     }
 }

@@ -30,10 +30,22 @@ final readonly class Suspicion
                 if ($chance !== null && $chance <= self::HARDLY) {
                     $subjects = array_map(static fn (Member $member): string => $member->id, $this->heard($i, $young));
                     $loci = $this->model->spaces[$i]->loci();
-                    $matter = $subjects === [] ? null : Offences::matter($this->model->context, $this->model->hypothesis, $young[0]->litter, $subjects, $loci);
+                    $matter = $subjects === []
+                        ? null
+                        : Offences::matter($this->model->context, $this->model->hypothesis, $young[0]->litter, $subjects, $loci);
                     if ($matter !== null) {
-                        $at = array_values(array_filter($loci, fn (string $locus): bool => array_intersect($this->model->context->catalogue->locus($locus)->alleles, $matter->named) !== []));
-                        $matters[] = [new Matter($matter->litter, $subjects, $at === [] ? $loci : $at, $matter->wanted, $matter->named), $chance];
+                        $at = array_values(
+                            array_filter(
+                                $loci,
+                                fn (string $locus): bool => array_intersect(
+                                    $this->model->context->catalogue->locus($locus)->alleles, $matter->named,
+                                ) !== [],
+                            ),
+                        );
+                        $matters[] = [
+                            new Matter($matter->litter, $subjects, $at === [] ? $loci : $at, $matter->wanted, $matter->named),
+                            $chance,
+                        ];
                     }
                 }
             }
@@ -102,14 +114,17 @@ final readonly class Suspicion
 
     /**
      * @param list<Member> $heard
-     * @return list<array{int, int, float}> genotypes of both parents with P before these young: what follows now, divided by what these young say
+     * @return list<array{int, int, float}> genotypes of both parents with P before these young: what follows now, divided by
+     *     what these young say
      */
     private function cases(int $i, string $sire, string $dam, array $heard): array
     {
         $priors = [];
         foreach ([$sire, $dam] as $id) {
             $member = $this->model->hypothesis->family->members[$id];
-            $priors[] = $member->isOutsider || $member->animal === null ? $this->model->domains[$i][$id] : $this->model->context->beforehandOf($member, $this->model->spaces[$i]);
+            $priors[] = $member->isOutsider || $member->animal === null
+                ? $this->model->domains[$i][$id]
+                : $this->model->context->beforehandOf($member, $this->model->spaces[$i]);
         }
         $cases = [];
         foreach ($priors[0] as $left => $p) {

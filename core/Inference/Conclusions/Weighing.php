@@ -52,8 +52,14 @@ final class Weighing
      * @param non-empty-list<Matter> $matters
      * @param Closure(list<LinkageGroup>): GenotypeSpace $space
      */
-    public function __construct(private readonly Context $context, private readonly Family $family, private readonly Bundles $bundles, private readonly array $decided, private readonly array $matters, private readonly Closure $space)
-    {
+    public function __construct(
+        private readonly Context $context,
+        private readonly Family $family,
+        private readonly Bundles $bundles,
+        private readonly array $decided,
+        private readonly array $matters,
+        private readonly Closure $space,
+    ) {
         $this->candidates = new Candidates($context->catalogue, $family, $context->rates);
     }
 
@@ -122,8 +128,14 @@ final class Weighing
         $found = [];
         $best = -INF;
         $candidates = array_values(array_filter($candidates, fn (array $one): bool => $one[1] > 0.0));
-        $candidates = $matter->isDoubted ? array_values(array_filter($candidates, static fn (array $one): bool => $one[0]->kind !== FaultKind::Misidentified)) : $candidates;
-        foreach ([...$this->whole($matter), ...array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates)] as [$faults, $prior]) {
+        $candidates = $matter->isDoubted
+            ? array_values(array_filter($candidates, static fn (array $one): bool => $one[0]->kind !== FaultKind::Misidentified))
+            : $candidates;
+        foreach (
+            [
+                ...$this->whole($matter), ...array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates),
+            ] as [$faults, $prior]
+        ) {
             $log = $prior + $this->evidence($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
             if ($log > -INF) {
                 $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
@@ -133,7 +145,12 @@ final class Weighing
         foreach ($candidates as $a => [$one, $p]) {
             foreach (array_slice($candidates, $a + 1) as [$other, $q]) {
                 $prior = log($p) + log($q);
-                if (! self::fit($one, $other) || isset($found[self::keyOf([$one])]) || isset($found[self::keyOf([$other])]) || $prior + $free < $best + log(self::HOPELESS)) {
+                if (
+                    ! self::fit($one, $other)
+                    || isset($found[self::keyOf([$one])])
+                    || isset($found[self::keyOf([$other])])
+                    || $prior + $free < $best + log(self::HOPELESS)
+                ) {
                     continue;
                 }
                 $log = $prior + $this->evidence([$one, $other], [$i], $this->insisted([$i => [$one, $other]]));
@@ -194,7 +211,9 @@ final class Weighing
      */
     private function really(Matter $matter, array $faults): array
     {
-        return $matter->isDoubted ? array_values(array_filter($faults, static fn (Fault $fault): bool => $fault->kind !== FaultKind::Misidentified)) : $faults;
+        return $matter->isDoubted
+            ? array_values(array_filter($faults, static fn (Fault $fault): bool => $fault->kind !== FaultKind::Misidentified))
+            : $faults;
     }
 
     /**
@@ -268,10 +287,16 @@ final class Weighing
         }
         $bundles = [];
         foreach ($all as $bundle) {
-            $own = array_filter($faults, fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle));
+            $own = array_filter(
+                $faults,
+                fn (Fault $fault): bool =>
+                    $fault->kind === FaultKind::OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle),
+            );
             $keys = array_map(static fn (Fault $fault): string => $fault->key(), $own);
             sort($keys);
-            $bundles[implode('|', array_map(static fn (GenotypeSpace $space): string => $space->key, $bundle)).' '.implode('; ', $keys)] = $bundle;
+            $bundles[
+                implode('|', array_map(static fn (GenotypeSpace $space): string => $space->key, $bundle)).' '.implode('; ', $keys)
+            ] = $bundle;
         }
 
         return $bundles;
@@ -325,7 +350,11 @@ final class Weighing
     /** Two faults that can both be, and are not two words for one. */
     private static function fit(Fault $one, Fault $other): bool
     {
-        return ! ($one->subject === $other->subject && ($one->kind === $other->kind || in_array(FaultKind::Misidentified, [$one->kind, $other->kind], true)) && $one->kind !== FaultKind::Unrecorded);
+        return ! (
+            $one->subject === $other->subject
+            && ($one->kind === $other->kind || in_array(FaultKind::Misidentified, [$one->kind, $other->kind], true))
+            && $one->kind !== FaultKind::Unrecorded
+        );
     }
 
     /**

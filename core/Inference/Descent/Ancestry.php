@@ -40,8 +40,12 @@ final class Ancestry
         if ($sire === null && $dam === null) {
             return null;
         }
-        $paternal = $sire === null ? $this->fromOutside($groups, $animal, Sex::Male) : $this->given($groups, $animal->sire ?? '', $sire)->entries();
-        $maternal = $dam === null ? $this->fromOutside($groups, $animal, Sex::Female) : $this->given($groups, $animal->dam ?? '', $dam)->entries();
+        $paternal = $sire === null
+            ? $this->fromOutside($groups, $animal, Sex::Male)
+            : $this->given($groups, $animal->sire ?? '', $sire)->entries();
+        $maternal = $dam === null
+            ? $this->fromOutside($groups, $animal, Sex::Female)
+            : $this->given($groups, $animal->dam ?? '', $dam)->entries();
         $young = $this->meiosis->joined($paternal, $maternal);
         if ($animal->sex === null) {
             return $young;

@@ -49,7 +49,9 @@ final readonly class Clashes
      */
     public static function lociOf(array $groups): array
     {
-        return array_values(array_diff(array_merge(...array_map(static fn (LinkageGroup $group): array => $group->loci, $groups)), [Sex::LOCUS]));
+        return array_values(
+            array_diff(array_merge(...array_map(static fn (LinkageGroup $group): array => $group->loci, $groups)), [Sex::LOCUS]),
+        );
     }
 
     /**

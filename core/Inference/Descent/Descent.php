@@ -106,7 +106,13 @@ final class Descent
     /** The same pedigree with something else said of one animal. */
     public function with(Individual $animal): self
     {
-        return new self($this->catalogue, [$animal->id => $animal] + $this->animals, fn (string $id): ?Belief => $id === $animal->id ? null : $this->of($id)->belief, $this->unrecorded, $this->outside());
+        return new self(
+            $this->catalogue,
+            [$animal->id => $animal] + $this->animals,
+            fn (string $id): ?Belief => $id === $animal->id ? null : $this->of($id)->belief,
+            $this->unrecorded,
+            $this->outside(),
+        );
     }
 
     /** @throws InferenceError when the animal is unknown, a parent is of the wrong sex, or it is its own ancestor */
@@ -135,7 +141,9 @@ final class Descent
         }
         $belief = ($this->believed === null ? null : ($this->believed)($id)) ?? $this->of($id)->belief;
 
-        return $this->animals[$id]->sex === null || $this->animals[$id]->sex === $sex ? $belief : throw InferenceError::parentOfWrongSex($id, $sex, $young);
+        return $this->animals[$id]->sex === null || $this->animals[$id]->sex === $sex
+            ? $belief
+            : throw InferenceError::parentOfWrongSex($id, $sex, $young);
     }
 
     private function derive(Individual $animal, ?Belief $sire, ?Belief $dam): Derived
@@ -166,13 +174,18 @@ final class Descent
     private function components(Individual $animal, ?Belief $sire, ?Belief $dam): array
     {
         $components = new Components;
-        foreach (array_filter([$sire, $dam, ...array_map(static fn (Testimony $one): Belief => $one->says, $animal->testimonies)]) as $belief) {
+        foreach (
+            array_filter([$sire, $dam, ...array_map(static fn (Testimony $one): Belief => $one->says, $animal->testimonies)]) as $belief
+        ) {
             foreach ($belief->factors as $factor) {
                 $components->tie($factor->groups);
             }
         }
 
-        return array_map(fn (array $tied): array => array_map(fn (string $key): LinkageGroup => $this->catalogue->groups[$key], $tied), $components->all());
+        return array_map(
+            fn (array $tied): array => array_map(fn (string $key): LinkageGroup => $this->catalogue->groups[$key], $tied),
+            $components->all(),
+        );
     }
 
     /** @return list<Reason> */

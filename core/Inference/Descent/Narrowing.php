@@ -63,7 +63,9 @@ final readonly class Narrowing
         $sure = [];
         foreach ($animal->testimonies as $testimony) {
             foreach ($testimony->says->factors as $factor) {
-                $space = $this->spaces->over(array_map(fn (string $key): LinkageGroup => $this->spaces->catalogue->groups[$key], $factor->groups));
+                $space = $this->spaces->over(
+                    array_map(fn (string $key): LinkageGroup => $this->spaces->catalogue->groups[$key], $factor->groups),
+                );
                 $masks = null;
                 foreach ($space->canHide() ? $factor->states->entries() : [] as [$state]) {
                     $own = $space->masksOf($space->number($state));
@@ -132,7 +134,12 @@ final readonly class Narrowing
      */
     private function meant(array $groups, Testimony $testimony, Rational $weight): Weights
     {
-        return Weights::of(array_map(static fn (array $one): array => [$one[0]->key, $one[0], $one[1]->times($weight)], $testimony->says->statesOver($groups)));
+        return Weights::of(
+            array_map(
+                static fn (array $one): array => [$one[0]->key, $one[0], $one[1]->times($weight)],
+                $testimony->says->statesOver($groups),
+            ),
+        );
     }
 
     /**

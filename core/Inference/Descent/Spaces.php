@@ -19,6 +19,8 @@ final class Spaces
     /** @param list<LinkageGroup> $groups */
     public function over(array $groups): GenotypeSpace
     {
-        return $this->known[implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups))] ??= new GenotypeSpace($this->catalogue, $groups);
+        return $this->known[
+            implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups))
+        ] ??= new GenotypeSpace($this->catalogue, $groups);
     }
 }

@@ -45,7 +45,12 @@ final class Hearing
         }
         $relevant = array_values($relevant);
         // A founder starts from a statement that names something here; one that only says what is not there narrows it.
-        usort($relevant, static fn (Testimony $a, Testimony $b): int => [! $hasPrior && $names[$b->id], $b->source->rank(), $order[$b->id]] <=> [! $hasPrior && $names[$a->id], $a->source->rank(), $order[$a->id]]);
+        usort(
+            $relevant,
+            static fn (Testimony $a, Testimony $b): int => [
+                ! $hasPrior && $names[$b->id], $b->source->rank(), $order[$b->id],
+            ] <=> [! $hasPrior && $names[$a->id], $a->source->rank(), $order[$a->id]],
+        );
 
         return $relevant;
     }
@@ -96,7 +101,9 @@ final class Hearing
     /** @return list<string> alleles of these groups that a statement says the animal does not carry */
     public function absentHere(GenotypeSpace $space, Testimony $testimony): array
     {
-        return array_values(array_filter($testimony->absent, fn (string $allele): bool => $space->holds($this->catalogue->allele($allele)->locus)));
+        return array_values(
+            array_filter($testimony->absent, fn (string $allele): bool => $space->holds($this->catalogue->allele($allele)->locus)),
+        );
     }
 
     /**

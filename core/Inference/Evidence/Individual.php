@@ -45,12 +45,32 @@ final readonly class Individual
 
     public function ofSex(?Sex $sex): self
     {
-        return new self($this->id, $sex, $this->sire, $this->dam, $this->testimonies, $this->saw, $this->possibleSires, $this->weights, $this->clutch);
+        return new self(
+            $this->id,
+            $sex,
+            $this->sire,
+            $this->dam,
+            $this->testimonies,
+            $this->saw,
+            $this->possibleSires,
+            $this->weights,
+            $this->clutch,
+        );
     }
 
     /** @param list<Testimony> $testimonies */
     public function saying(array $testimonies, ?Target $saw): self
     {
-        return new self($this->id, $this->sex, $this->sire, $this->dam, $testimonies, $saw, $this->possibleSires, $this->weights, $this->clutch);
+        return new self(
+            $this->id,
+            $this->sex,
+            $this->sire,
+            $this->dam,
+            $testimonies,
+            $saw,
+            $this->possibleSires,
+            $this->weights,
+            $this->clutch,
+        );
     }
 }

@@ -65,6 +65,9 @@ final class InferenceError extends DomainException implements DestinoError
 
     public static function unknownField(string $where, string $field, string ...$known): self
     {
-        return new self(($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there. Known are ".implode(', ', $known).'.');
+        return new self(
+            ($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there. Known are "
+                .implode(', ', $known).'.',
+        );
     }
 }

@@ -37,14 +37,17 @@ final readonly class Roles
 
     /**
      * @param array<string, Sex> $recorded by animal
-     * @param list<array{string, string, list<string|null>, string|null}> $places whom a fault is laid to, the young in words, its possible sires, its dam
+     * @param list<array{string, string, list<string|null>, string|null}> $places whom a fault is laid to, the young in words,
+     *     its possible sires, its dam
      * @param array<string, Sex|null> $seen by animal
      */
     public static function among(array $recorded, array $places, array $seen = []): self
     {
         $roles = $wrong = [];
         foreach ($places as [$key, $young, $sires, $dam]) {
-            foreach ([...array_map(static fn (?string $sire): array => [$sire, Sex::Male], $sires), [$dam, Sex::Female]] as [$parent, $sex]) {
+            foreach (
+                [...array_map(static fn (?string $sire): array => [$sire, Sex::Male], $sires), [$dam, Sex::Female]] as [$parent, $sex]
+            ) {
                 if ($parent === null) {
                     continue;
                 }
@@ -53,7 +56,10 @@ final readonly class Roles
                 } elseif (isset($recorded[$parent]) && $recorded[$parent] !== $sex) {
                     $wrong[$key] = InferenceError::parentOfWrongSex($parent, $sex, $young);
                 } elseif (isset($roles[$parent]) && $roles[$parent][0] !== $sex) {
-                    $wrong[$key] = InferenceError::twoRoles($parent, $sex === Sex::Male ? $young : $roles[$parent][1], $sex === Sex::Male ? $roles[$parent][1] : $young);
+                    $wrong[$key] = InferenceError::twoRoles(
+                        $parent, $sex === Sex::Male ? $young : $roles[$parent][1],
+                        $sex === Sex::Male ? $roles[$parent][1] : $young,
+                    );
                 } else {
                     $roles[$parent] ??= [$sex, $young];
                 }

@@ -41,6 +41,8 @@ final readonly class Testimony
             }
         }
 
-        return implode('; ', [$this->source->value, $this->namesAllThatShows ? 'all' : '', 'without '.implode(',', $this->absent), ...$says]);
+        return implode(
+            '; ', [$this->source->value, $this->namesAllThatShows ? 'all' : '', 'without '.implode(',', $this->absent), ...$says],
+        );
     }
 }

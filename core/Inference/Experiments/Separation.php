@@ -27,12 +27,19 @@ final readonly class Separation
             $sum = array_sum($column);
             if ($sum > 0.0) {
                 $key = implode(' ', array_map(static fn (float $p): string => number_format($p / $sum, 9), $column));
-                $kinds[$key] = array_map(static fn (float $p, float $q): float => $p + $q, $column, $kinds[$key] ?? array_fill(0, count($cases), 0.0));
+                $kinds[$key] = array_map(
+                    static fn (float $p, float $q): float => $p + $q, $column, $kinds[$key] ?? array_fill(0, count($cases), 0.0),
+                );
             }
         }
         $kinds = array_values($kinds);
         $this->kinds = count($kinds);
-        $this->cases = array_map(static fn (array $case, int $i): array => [$case[0], $case[1], array_map(static fn (array $column): float => $column[$i], $kinds)], $cases, array_keys($cases));
+        $this->cases = array_map(
+            static fn (array $case, int $i): array => [
+                $case[0], $case[1], array_map(static fn (array $column): float => $column[$i], $kinds),
+            ],
+            $cases, array_keys($cases),
+        );
     }
 
     /** P(after so many eggs one answer stands at this level or above). */

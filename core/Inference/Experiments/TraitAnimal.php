@@ -13,5 +13,12 @@ final readonly class TraitAnimal
      * @param string $look normal, odd or strong, with " known" where the known gene shows as well
      * @param int<1, max> $count young alike; a parent is one
      */
-    public function __construct(public string $id, public Sex $sex, public string $look, public ?string $sire = null, public ?string $dam = null, public int $count = 1) {}
+    public function __construct(
+        public string $id,
+        public Sex $sex,
+        public string $look,
+        public ?string $sire = null,
+        public ?string $dam = null,
+        public int $count = 1,
+    ) {}
 }

@@ -57,7 +57,9 @@ enum TraitHypothesis: string
             foreach ($withKnown && $this !== self::Allelic ? ['+', 'k'] : ['+'] as $known) {
                 $chance = Rational::one();
                 foreach ([$allele, $known] as $one) {
-                    $chance = $one === '+' ? $chance->times($rare->complement()) : $chance->times($one === 'o' ? $rare : Rational::of(1, 10));
+                    $chance = $one === '+'
+                        ? $chance->times($rare->complement())
+                        : $chance->times($one === 'o' ? $rare : Rational::of(1, 10));
                 }
                 $strands["{$allele}{$known}"] = $chance;
             }

@@ -44,7 +44,8 @@ final class TraitNotebook
     {
         $logs = [];
         foreach ($this->hypotheses() as $hypothesis) {
-            $logs[$hypothesis->value] = log($hypothesis->prior()) + $this->log($hypothesis, $this->animals) - $this->log($hypothesis, [$this->animals[0]]);
+            $logs[$hypothesis->value] = log($hypothesis->prior()) + $this->log($hypothesis, $this->animals) - $this
+                ->log($hypothesis, [$this->animals[0]]);
         }
         $most = max([-INF, ...array_values($logs)]);
         $weights = array_map(static fn (float $log): float => exp($log - $most), $logs);
@@ -56,7 +57,12 @@ final class TraitNotebook
     /** @return list<TraitHypothesis> */
     public function hypotheses(): array
     {
-        return $this->hasGene ? TraitHypothesis::cases() : [TraitHypothesis::NotInherited, TraitHypothesis::Dominant, TraitHypothesis::IncompleteDominant, TraitHypothesis::Recessive, TraitHypothesis::SexLinked];
+        return $this->hasGene
+            ? TraitHypothesis::cases()
+            : [
+                TraitHypothesis::NotInherited, TraitHypothesis::Dominant, TraitHypothesis::IncompleteDominant,
+                TraitHypothesis::Recessive, TraitHypothesis::SexLinked,
+            ];
     }
 
     /**
@@ -69,15 +75,23 @@ final class TraitNotebook
     {
         $posterior = $this->posterior();
         $singles = array_values(array_filter($this->animals, static fn (TraitAnimal $one): bool => $one->count === 1));
-        $normal = [Sex::Male->value => new TraitAnimal('an unrelated normal male', Sex::Male, 'normal'), Sex::Female->value => new TraitAnimal('an unrelated normal female', Sex::Female, 'normal')];
+        $normal = [
+            Sex::Male->value => new TraitAnimal('an unrelated normal male', Sex::Male, 'normal'),
+            Sex::Female->value => new TraitAnimal('an unrelated normal female', Sex::Female, 'normal'),
+        ];
         $crosses = [];
         foreach ([...array_filter($singles, static fn (TraitAnimal $one): bool => $one->sex === Sex::Male), $normal['male']] as $sire) {
-            foreach ([...array_filter($singles, static fn (TraitAnimal $one): bool => $one->sex === Sex::Female), $normal['female']] as $dam) {
+            foreach (
+                [...array_filter($singles, static fn (TraitAnimal $one): bool => $one->sex === Sex::Female), $normal['female']] as $dam
+            ) {
                 if ($sire === $normal['male'] && $dam === $normal['female']) {
                     continue;
                 }
                 $separation = $this->separation($sire, $dam, $posterior);
-                $crosses[] = ['sire' => $sire->id, 'dam' => $dam->id, 'bits' => $separation->information($eggs), 'separation' => $separation];
+                $crosses[] = [
+                    'sire' => $sire->id, 'dam' => $dam->id, 'bits' => $separation->information($eggs),
+                    'separation' => $separation,
+                ];
             }
         }
         usort($crosses, static fn (array $a, array $b): int => [$b['bits'], $a['sire'], $a['dam']] <=> [$a['bits'], $b['sire'], $b['dam']]);
@@ -101,7 +115,10 @@ final class TraitNotebook
             $pair = [$number[$sire->id], $number[$dam->id]];
             // A table that says nothing keeps the two together, so that their joint odds can be read.
             $factors[] = Factor::dense($pair, array_fill(0, $sizes[$pair[0]] * $sizes[$pair[1]], Rational::one()));
-            $elimination = new Elimination($sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)), new Doubles);
+            $elimination = new Elimination(
+                $sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)),
+                new Doubles,
+            );
             $elimination->run();
             $joint = $elimination->jointOf(...$pair);
             $at = 0;
@@ -142,7 +159,12 @@ final class TraitNotebook
     {
         [$sizes, $factors] = $this->graph($hypothesis, $animals);
 
-        return (new Elimination($sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)), new Doubles))->logEvidence();
+        return (
+            new Elimination(
+                $sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)),
+                new Doubles,
+            )
+        )->logEvidence();
     }
 
     /**
@@ -155,7 +177,10 @@ final class TraitNotebook
         foreach ($animals as $animal) {
             $genotypes[$animal->id] = $hypothesis->genotypes($animal->sex, $this->withKnown);
             $hasParents = isset($number[$animal->sire ?? ''], $number[$animal->dam ?? '']);
-            $likelihood = array_map(fn (array $one): Rational => ($this->seen($hypothesis, $one[0])[$animal->look] ?? Rational::zero()), array_values($genotypes[$animal->id]));
+            $likelihood = array_map(
+                fn (array $one): Rational => ($this->seen($hypothesis, $one[0])[$animal->look] ?? Rational::zero()),
+                array_values($genotypes[$animal->id]),
+            );
             if ($hasParents && $animal->count > 1) { // young alike are a weight on their parents
                 $factors[] = $this->eggs($hypothesis, $animal, $number, $genotypes);
 
@@ -164,7 +189,10 @@ final class TraitNotebook
             $number[$animal->id] = count($sizes);
             $sizes[] = count($likelihood);
             $prior = array_column(array_values($genotypes[$animal->id]), 1);
-            $factors[] = Factor::dense([$number[$animal->id]], $hasParents ? $likelihood : array_map(static fn (Rational $p, Rational $q): Rational => $p->times($q), $prior, $likelihood));
+            $factors[] = Factor::dense(
+                [$number[$animal->id]],
+                $hasParents ? $likelihood : array_map(static fn (Rational $p, Rational $q): Rational => $p->times($q), $prior, $likelihood),
+            );
             if ($hasParents) {
                 $factors[] = $this->transmission($hypothesis, $animal, $number, $genotypes);
             }

@@ -32,7 +32,8 @@ final readonly class AnimalEvidence
 
     /**
      * @param list<int> $numbers genotypes that the parents allow
-     * @param list<list<Mask>> $hiding ways in which the animal may hide by what it is elsewhere; what is possible in one of them is possible
+     * @param list<list<Mask>> $hiding ways in which the animal may hide by what it is elsewhere; what is possible in one of
+     *     them is possible
      * @return array<int, Rational>
      */
     public function likelihoods(Member $member, array $numbers, array $hiding): array
@@ -91,7 +92,10 @@ final readonly class AnimalEvidence
             $state = $this->space->state($number);
             $allowed[$number] = $this->context->hearing->allows($state, $this->space, $testimony, $chances, $masks);
             if ($allowed[$number] !== null && $before !== null) {
-                $parts->add($this->context->hearing->namedPart($state, $this->space->groups, $named), null, $before[$number] ?? Rational::zero());
+                $parts->add(
+                    $this->context->hearing->namedPart($state, $this->space->groups, $named), null,
+                    $before[$number] ?? Rational::zero(),
+                );
             }
         }
         $parts = $parts->sums();
@@ -100,7 +104,11 @@ final readonly class AnimalEvidence
             $chance = $allowed[$number];
             $right = match (true) {
                 $chance === null => Rational::zero(),
-                $before !== null => self::share($chance, $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)] ?? Rational::zero()),
+                $before !== null => self::share(
+                    $chance,
+                    $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)]
+                    ?? Rational::zero(),
+                ),
                 default => Rational::one(),
             };
             $weights[$number] = match (true) {

@@ -24,7 +24,9 @@ final readonly class Bundles
             $name[$space->key] = $space->key;
         }
         foreach ($hiding->ties as [$key, $loci]) {
-            $others = array_filter($spaces, static fn (GenotypeSpace $space): bool => $loci === [] || array_intersect($space->loci(), $loci) !== []);
+            $others = array_filter(
+                $spaces, static fn (GenotypeSpace $space): bool => $loci === [] || array_intersect($space->loci(), $loci) !== [],
+            );
             $name = self::tied($name, [$key, ...array_values(array_map(static fn (GenotypeSpace $space): string => $space->key, $others))]);
         }
         foreach ([...$hypothesis->family->members, ...$hypothesis->family->eggs] as $member) {

@@ -18,7 +18,8 @@ use Destino\Probability\Weights;
 final readonly class Context
 {
     /**
-     * @param Closure(Family, string): list<string> $otherMales ids of the males that may be the sire of a litter instead of the recorded one
+     * @param Closure(Family, string): list<string>  $otherMales ids of the males that may be the sire of a litter instead of
+     *     the recorded one
      */
     public function __construct(
         public Catalogue $catalogue,
@@ -42,7 +43,9 @@ final readonly class Context
     public function beforehandOf(Member $member, GenotypeSpace $space): array
     {
         $recorded = $this->descent->animal($member->id);
-        $derived = $recorded === $member->animal || $member->animal === null ? $this->descent->of($member->id) : $this->descent->with($member->animal)->of($member->id);
+        $derived = $recorded === $member->animal || $member->animal === null
+            ? $this->descent->of($member->id)
+            : $this->descent->with($member->animal)->of($member->id);
         $prior = new Weights;
         foreach ($derived->belief->statesOver($space->groups) as [$state, $weight]) {
             $prior->add($space->number($state), null, $weight);

@@ -85,7 +85,11 @@ final class EggEvidence
                 self::DYING => $space->isLethal($number),
                 default => true,
             };
-            if ($fits && (! isset($ways[$i]) || GenotypeSpace::maskKey($space->masksOf($number)) === $ways[$i]) && $space->accepts($number, $this->saw, $masks)) {
+            if (
+                $fits
+                && (! isset($ways[$i]) || GenotypeSpace::maskKey($space->masksOf($number)) === $ways[$i])
+                && $space->accepts($number, $this->saw, $masks)
+            ) {
                 $sum = $sum->plus($chance);
             }
         }
@@ -160,7 +164,9 @@ final class EggEvidence
     {
         $ways = [];
         foreach ($this->pairs($i) as [$sire, $dam]) {
-            foreach ($this->isDead ? $this->model->spaces[$i]->eggs($sire, $dam) : $this->model->spaces[$i]->living($sire, $dam) as $number => $_) {
+            foreach (
+                $this->isDead ? $this->model->spaces[$i]->eggs($sire, $dam) : $this->model->spaces[$i]->living($sire, $dam) as $number => $_
+            ) {
                 $masks = $this->model->spaces[$i]->masksOf($number);
                 if (! isset($ways[$key = GenotypeSpace::maskKey($masks)]) && $this->model->spaces[$i]->accepts($number, $this->saw)) {
                     $ways[$key] = $masks;

@@ -47,7 +47,12 @@ final readonly class Family
     /** @return list<string> ids of the animals that are recorded */
     public function ids(): array
     {
-        return array_values(array_map(static fn (Member $member): string => $member->id, array_filter($this->members, static fn (Member $member): bool => ! $member->isOutsider)));
+        return array_values(
+            array_map(
+                static fn (Member $member): string => $member->id,
+                array_filter($this->members, static fn (Member $member): bool => ! $member->isOutsider),
+            ),
+        );
     }
 
     public function member(string $id): ?Member
@@ -58,7 +63,12 @@ final readonly class Family
     /** @return list<Member> animals and eggs that a wrong sire would concern together */
     public function litter(string $litter): array
     {
-        return array_values(array_filter([...array_values($this->members), ...array_values($this->eggs)], static fn (Member $member): bool => $member->litter === $litter && ! $member->isFounder()));
+        return array_values(
+            array_filter(
+                [...array_values($this->members), ...array_values($this->eggs)],
+                static fn (Member $member): bool => $member->litter === $litter && ! $member->isFounder(),
+            ),
+        );
     }
 
     /** @return array<string, list<string>> ids of the young, eggs included, by parent */
@@ -85,9 +95,15 @@ final readonly class Family
     {
         $id = self::otherSireOf($litter);
         $replaced = static fn (Member $member): Member => $member->litter !== $litter || $member->isFounder() ? $member
-            : new Member($member->id, $member->sex, [$id], [Rational::one()], $member->dam, $litter, $litter, $member->animal, $member->brood);
+            : new Member(
+                $member->id, $member->sex, [$id], [Rational::one()], $member->dam, $litter, $litter, $member->animal,
+                $member->brood,
+            );
 
-        return new self([$id => Member::outsider($id, Sex::Male)] + array_map($replaced, $this->members), array_map($replaced, $this->eggs));
+        return new self(
+            [$id => Member::outsider($id, Sex::Male)] + array_map($replaced, $this->members),
+            array_map($replaced, $this->eggs),
+        );
     }
 
     public static function otherSireOf(string $litter): string
@@ -151,7 +167,9 @@ final readonly class Family
             if ($member->isEggs()) {
                 $eggs[$id] = $member;
             } else {
-                $members[$id] = $isWhole ? $member : new Member($member->id, $member->sex, [], [], null, $member->id, $member->id, $member->animal);
+                $members[$id] = $isWhole
+                    ? $member
+                    : new Member($member->id, $member->sex, [], [], null, $member->id, $member->id, $member->animal);
             }
         }
 
@@ -183,7 +201,10 @@ final readonly class Family
         }
         $total = Weights::sum($weights);
         $shares = array_map(static fn (Rational $weight): Rational => $weight->dividedBy($total), $weights);
-        $litter = $clutch !== null ? $batch : 'pair '.implode(' ', array_map(static fn (?string $sire): string => $sire ?? '-', $recorded)).' x '.($one->dam ?? "- {$one->id}");
+        $litter = $clutch !== null
+            ? $batch
+            : 'pair '.implode(' ', array_map(static fn (?string $sire): string => $sire ?? '-', $recorded)).' x '
+                .($one->dam ?? "- {$one->id}");
 
         return new Member($one->id, $animal?->sex, $sires, $shares, $dam, $batch, $litter, $animal, $brood);
     }

@@ -22,7 +22,10 @@ final class FamilyContent
     /** @var array<string, array<string, true>> groups that a statement names, by its content */
     private array $groups = [];
 
-    /** @var array<string, list<array{Testimony, string, array<string, true>}>> statements with their content and the groups that they name, by member */
+    /**
+     * @var array<string, list<array{Testimony, string, array<string, true>}>> statements with their content and the groups
+     *     that they name, by member
+     */
     private array $statements = [];
 
     private bool $isOpen = false;
@@ -37,7 +40,10 @@ final class FamilyContent
                 $content = $testimony->content();
                 $this->statements[$member->id][] = [$testimony, $content, $this->groups[$content] ??= $this->groupsOf($testimony)];
             }
-            $isUnstated = $member->isFounder() && $member->animal !== null && $member->animal->testimonies === [] && $member->animal->saw !== null;
+            $isUnstated = $member->isFounder()
+                && $member->animal !== null
+                && $member->animal->testimonies === []
+                && $member->animal->saw !== null;
             $this->isOpen = $this->isOpen || $member->isOutsider || $isUnstated;
         }
         $this->structure = hash('xxh128', serialize([$structure, array_map(static fn (Fault $fault): string => $fault->key(), $decided)]));
@@ -86,7 +92,10 @@ final class FamilyContent
     /** @return array{list<string>, list<string>, string|null, string} */
     private function parents(Member $member): array
     {
-        return [$member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights), $member->dam, $member->isFounder() ? '' : $member->batch];
+        return [
+            $member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights),
+            $member->dam, $member->isFounder() ? '' : $member->batch,
+        ];
     }
 
     /**
@@ -110,7 +119,10 @@ final class FamilyContent
     {
         $name = static fn (Mask $mask): string => $mask->locus.'='.implode(',', array_keys($mask->form->copies));
 
-        return [array_map($name, $concealed->sure), ...array_map(static fn (array $masks): array => array_map($name, $masks), $concealed->ways)];
+        return [
+            array_map($name, $concealed->sure),
+            ...array_map(static fn (array $masks): array => array_map($name, $masks), $concealed->ways),
+        ];
     }
 
     /**

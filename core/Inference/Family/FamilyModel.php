@@ -69,7 +69,12 @@ final class FamilyModel
      */
     public function young(Member $member, int $space, int $sire, int $dam): array
     {
-        $alleles = array_values(array_filter($this->hypothesis->mutations[$member->id] ?? [], fn (string $allele): bool => $this->spaces[$space]->holds($this->context->catalogue->allele($allele)->locus)));
+        $alleles = array_values(
+            array_filter(
+                $this->hypothesis->mutations[$member->id] ?? [],
+                fn (string $allele): bool => $this->spaces[$space]->holds($this->context->catalogue->allele($allele)->locus),
+            ),
+        );
 
         return $alleles === [] ? $this->spaces[$space]->living($sire, $dam) : $this->spaces[$space]->mutant($sire, $dam, $alleles);
     }
@@ -167,7 +172,8 @@ final class FamilyModel
         foreach ($evidence->likelihoods($member, array_keys($possible), $this->hidingOf($member)) as $number => $likelihood) {
             if (! $likelihood->isZero()) {
                 $domain[$number] = $likelihood;
-            } elseif ($member->sex === null || in_array($this->spaces[$i]->sexOf($number), [null, $member->sex], true)) { // its sex alone tells nothing of anybody
+            // its sex alone tells nothing of anybody
+            } elseif ($member->sex === null || in_array($this->spaces[$i]->sexOf($number), [null, $member->sex], true)) {
                 $this->trimmed[$i][$member->id] = true;
             }
         }
@@ -178,7 +184,9 @@ final class FamilyModel
     /** Takes out what relatives exclude, until nothing more falls. */
     private function trim(): void
     {
-        $members = array_reverse(array_filter($this->hypothesis->family->members, static fn (Member $member): bool => ! $member->isFounder()));
+        $members = array_reverse(
+            array_filter($this->hypothesis->family->members, static fn (Member $member): bool => ! $member->isFounder()),
+        );
         do {
             $isSmaller = false;
             foreach (array_keys($this->spaces) as $i) {
@@ -263,7 +271,12 @@ final class FamilyModel
     private function checkEggs(): void
     {
         foreach ($this->offender === null ? $this->hypothesis->family->eggs : [] as $eggs) {
-            $possible = array_values(array_filter($this->sires[$eggs->batch] ?? array_keys($eggs->sires), fn (int $place): bool => $this->isPossible($eggs, $eggs->sires[$place])));
+            $possible = array_values(
+                array_filter(
+                    $this->sires[$eggs->batch] ?? array_keys($eggs->sires),
+                    fn (int $place): bool => $this->isPossible($eggs, $eggs->sires[$place]),
+                ),
+            );
             if (isset($this->sires[$eggs->batch]) && ! $this->isMixed()) {
                 $this->sires[$eggs->batch] = $possible;
             }
@@ -316,7 +329,12 @@ final class FamilyModel
     {
         foreach ($this->spaces as $i => $space) {
             $says = $this->context->hearing->chances($space, $testimony);
-            $isHeard = ! $this->hypothesis->frees($member->id, $space) && ($testimony->namesAllThatShows || $this->context->hearing->namedLoci($space->groups, $testimony) !== [] || $this->context->hearing->absentHere($space, $testimony) !== []);
+            $isHeard = ! $this->hypothesis->frees($member->id, $space)
+                && (
+                    $testimony->namesAllThatShows
+                    || $this->context->hearing->namedLoci($space->groups, $testimony) !== []
+                    || $this->context->hearing->absentHere($space, $testimony) !== []
+                );
             $allowed = array_filter(array_keys($this->domains[$i][$member->id]), function (int $number) use ($space, $testimony, $says, $member): bool {
                 foreach ($this->hidingOf($member) as $masks) {
                     if ($this->context->hearing->allows($space->state($number), $space, $testimony, $says, $masks) !== null) {

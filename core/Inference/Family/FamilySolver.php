@@ -51,12 +51,16 @@ final readonly class FamilySolver
         $order = self::order($network);
         $isSmall = $order->size <= self::RATIONAL && count($network->sizes) <= 60;
         try {
-            $marginals = $isSmall ? (new Elimination($network->sizes, $network->factors, $order, new Exact))->run() : self::elimination($network, $order, $widest, self::HOPELESS)->run();
+            $marginals = $isSmall
+                ? (new Elimination($network->sizes, $network->factors, $order, new Exact))->run()
+                : self::elimination($network, $order, $widest, self::HOPELESS)->run();
         } catch (TooWide) {
             return self::apart($model, $widest);
         }
 
-        return $marginals->isPossible() ? new Solved(self::named($model, $network, $marginals->of), $marginals->logEvidence) : Solved::impossible();
+        return $marginals->isPossible()
+            ? new Solved(self::named($model, $network, $marginals->of), $marginals->logEvidence)
+            : Solved::impossible();
     }
 
     /** Only log P(evidence); 0 where the family is too wide for it. */
@@ -151,7 +155,8 @@ final readonly class FamilySolver
         if ($order->size > 2 * $core + self::BATCH && count($wanted) > 1) {
             $half = intdiv(count($wanted), 2);
 
-            return self::share($model, $silent, array_slice($wanted, 0, $half), $core, $plan, $left) && self::share($model, $silent, array_slice($wanted, $half), $core, $plan, $left);
+            return self::share($model, $silent, array_slice($wanted, 0, $half), $core, $plan, $left)
+                && self::share($model, $silent, array_slice($wanted, $half), $core, $plan, $left);
         }
         $left -= $order->size;
         $plan[] = [$wanted, $network, $order];
@@ -164,12 +169,17 @@ final readonly class FamilySolver
     {
         $silence = Silence::over($model, $core, $silent);
         $chance = new Randomizer(new Mt19937(1));
-        $marginals = (new Sampler($core->sizes, $core->factors))->run(static fn (array $values, int $part) => $silence->add($values, $part, $chance));
+        $marginals = (new Sampler($core->sizes, $core->factors))->run(
+            static fn (array $values, int $part) => $silence->add($values, $part, $chance),
+        );
         if (! $marginals->isPossible()) { // a sampler that found no beginning proves nothing
             return new Solved([], 0.0, false, 1.0);
         }
 
-        return new Solved(self::with($model, self::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false, max($marginals->error, $silence->error()));
+        return new Solved(
+            self::with($model, self::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false,
+            max($marginals->error, $silence->error()),
+        );
     }
 
     /**

@@ -29,12 +29,18 @@ final readonly class FounderPrior
         $this->wanted = $this->wanted();
     }
 
-    /** @return array<int, Rational> by number of the genotype, with what is seen of the animal taken into account; empty where nothing is possible */
+    /**
+     * @return array<int, Rational> by number of the genotype, with what is seen of the animal taken into account; empty where
+     *     nothing is possible
+     */
     public function of(Member $member): array
     {
         $alleles = $this->wanted[$member->id] ?? [];
         $prior = match (true) {
-            $member->animal === null, $this->hypothesis->frees($member->id, $this->space) => $this->context->outside()->prior($this->space, $member->sex ?? Sex::Female, $alleles),
+            $member->animal === null,
+            $this->hypothesis->frees($member->id, $this->space) => $this->context
+                ->outside()
+                ->prior($this->space, $member->sex ?? Sex::Female, $alleles),
             $member->animal->testimonies === [] && $member->animal->isFounder() => $this->unstated($member),
             default => $this->context->beforehandOf($member, $this->space),
         };
@@ -42,7 +48,12 @@ final readonly class FounderPrior
             $prior = $this->withOneMore($prior, $more);
         }
 
-        return array_filter($prior, fn (Rational $weight, int $number): bool => ! $weight->isZero() && ! $this->space->isLethal($number) && $this->isSeen($member, $number), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $prior,
+            fn (Rational $weight, int $number): bool =>
+                ! $weight->isZero() && ! $this->space->isLethal($number) && $this->isSeen($member, $number),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     private function isSeen(Member $member, int $number): bool
@@ -62,14 +73,25 @@ final readonly class FounderPrior
     {
         $wild = $this->space->wild($member->sex ?? Sex::Female);
         $saw = $member->animal?->saw;
-        $asked = $saw === null ? [] : array_merge([], ...array_map(fn (TargetCondition $condition): array => $this->isAsked($condition, $wild) ? $condition->wantedAlleles() : [], $saw->conditions));
+        $asked = $saw === null
+            ? []
+            : array_merge(
+                [],
+                ...array_map(
+                    fn (TargetCondition $condition): array => $this->isAsked($condition, $wild) ? $condition->wantedAlleles() : [],
+                    $saw->conditions,
+                ),
+            );
 
-        return $asked === [] ? [$wild => Rational::one()] : $this->context->outside()->prior($this->space, $member->sex ?? Sex::Female, array_values(array_unique($asked)));
+        return $asked === []
+            ? [$wild => Rational::one()]
+            : $this->context->outside()->prior($this->space, $member->sex ?? Sex::Female, array_values(array_unique($asked)));
     }
 
     private function isAsked(TargetCondition $condition, int $wild): bool
     {
-        return $this->space->holds($condition->locus()) && ! $this->space->accepts($wild, new Target($condition->piece, [$condition], false, null));
+        return $this->space->holds($condition->locus())
+            && ! $this->space->accepts($wild, new Target($condition->piece, [$condition], false, null));
     }
 
     /**
@@ -79,7 +101,9 @@ final readonly class FounderPrior
      */
     private function withOneMore(array $prior, array $alleles): array
     {
-        $own = array_values(array_filter($alleles, fn (string $allele): bool => $this->space->holds($this->context->catalogue->allele($allele)->locus)));
+        $own = array_values(
+            array_filter($alleles, fn (string $allele): bool => $this->space->holds($this->context->catalogue->allele($allele)->locus)),
+        );
         if ($own === []) {
             return $prior;
         }
@@ -107,7 +131,15 @@ final readonly class FounderPrior
             }
         }
 
-        return array_map(fn (array $alleles): array => array_values(array_filter(array_map(strval(...), array_keys($alleles)), fn (string $allele): bool => $this->space->holds($this->context->catalogue->allele($allele)->locus))), $needed);
+        return array_map(
+            fn (array $alleles): array => array_values(
+                array_filter(
+                    array_map(strval(...), array_keys($alleles)),
+                    fn (string $allele): bool => $this->space->holds($this->context->catalogue->allele($allele)->locus),
+                ),
+            ),
+            $needed,
+        );
     }
 
     /** @return list<string> alleles that what is recorded of a member names here */
@@ -115,7 +147,10 @@ final readonly class FounderPrior
     {
         $saw = $member->animal->saw ?? $member->brood?->saw;
 
-        return [...($member->animal === null ? [] : $this->context->hearing->allelesNamed($this->space, $member->animal)), ...($saw === null ? [] : self::allelesOf($saw))];
+        return [
+            ...($member->animal === null ? [] : $this->context->hearing->allelesNamed($this->space, $member->animal)),
+            ...($saw === null ? [] : self::allelesOf($saw)),
+        ];
     }
 
     /** @return list<string> alleles that a condition names, wanted or not */

@@ -17,7 +17,10 @@ final class Hiding
     /** @var array<string, array<string, array<string, list<Mask>>>> masks by their key, by space and member */
     private array $ways = [];
 
-    /** @var list<array{string, list<string>}> a space, and loci where something was not seen in a member that may hide it; no loci for all */
+    /**
+     * @var list<array{string, list<string>}> a space, and loci where something was not seen in a member that may hide it; no
+     *     loci for all
+     */
     public array $ties = [];
 
     private function __construct(private readonly Context $context, private readonly Hypothesis $hypothesis) {}
@@ -107,8 +110,17 @@ final class Hiding
         $this->ways[$space->key][$member->id] = $ways;
         if (count($ways) > 1 && ! $member->isFounder()) {
             $saw = $member->animal->saw ?? $member->brood?->saw;
-            $namesAll = array_filter($member->animal->testimonies ?? [], static fn ($testimony): bool => $testimony->namesAllThatShows) !== [];
-            $loci = $saw === null ? [] : array_values(array_map(static fn ($condition): string => $condition->locus(), array_filter($saw->conditions, static fn ($condition): bool => $condition->isOnlyOfTheEye())));
+            $namesAll = array_filter(
+                $member->animal->testimonies ?? [], static fn ($testimony): bool => $testimony->namesAllThatShows,
+            ) !== [];
+            $loci = $saw === null
+                ? []
+                : array_values(
+                    array_map(
+                        static fn ($condition): string => $condition->locus(),
+                        array_filter($saw->conditions, static fn ($condition): bool => $condition->isOnlyOfTheEye()),
+                    ),
+                );
             if ($namesAll || ($saw !== null && $saw->only)) {
                 $this->ties[] = [$space->key, []];
             } elseif ($loci !== []) {

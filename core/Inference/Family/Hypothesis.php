@@ -16,13 +16,21 @@ use Destino\Inference\Inheritance\GenotypeSpace;
 final readonly class Hypothesis
 {
     /**
-     * @param array<string, list<string>> $free members whose looks and statements are not heard, with the alleles at whose loci; all where none are named
+     * @param array<string, list<string>> $free members whose looks and statements are not heard, with the alleles at whose
+     *     loci; all where none are named
      * @param array<string, list<list<string>>> $hidden by founder: alleles of which it carries one more copy
      * @param array<string, list<string>> $mutations by member: alleles of which a gamete carries a new copy
      * @param array<string, true> $otherSires litters
      * @param array<string, true> $insisted members whose statements are right, however sure they are
      */
-    private function __construct(public Family $family, public array $free, public array $hidden, public array $mutations, public array $otherSires, public array $insisted = []) {}
+    private function __construct(
+        public Family $family,
+        public array $free,
+        public array $hidden,
+        public array $mutations,
+        public array $otherSires,
+        public array $insisted = [],
+    ) {}
 
     /**
      * @param list<Fault> $faults
@@ -37,7 +45,9 @@ final readonly class Hypothesis
                 continue;
             }
             match ($fault->kind) {
-                FaultKind::Misidentified => $free[$member->id] = $fault->alleles === [] || ($free[$member->id] ?? [0]) === [] ? [] : [...$free[$member->id] ?? [], ...$fault->alleles],
+                FaultKind::Misidentified => $free[$member->id] = $fault->alleles === [] || ($free[$member->id] ?? [0]) === []
+                    ? []
+                    : [...$free[$member->id] ?? [], ...$fault->alleles],
                 FaultKind::Unrecorded, FaultKind::Masked => $hidden[$member->id][] = $fault->alleles,
                 FaultKind::Mutation => $mutations[$member->id] = [...$mutations[$member->id] ?? [], ...$fault->alleles],
                 FaultKind::OtherSire => $otherSires[$member->litter] = true,
@@ -48,13 +58,29 @@ final readonly class Hypothesis
             $family = $family->withOtherSire($litter);
         }
 
-        return new self($names === [] ? $family : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)), $free, $hidden, $mutations, $otherSires, array_fill_keys($insisted, true));
+        return new self(
+            $names === []
+                ? $family
+                : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)),
+            $free,
+            $hidden,
+            $mutations,
+            $otherSires,
+            array_fill_keys($insisted, true),
+        );
     }
 
     /** Whether what is recorded of a member is not heard at a space. */
     public function frees(string $id, GenotypeSpace $space): bool
     {
-        return isset($this->free[$id]) && ($this->free[$id] === [] || array_filter($this->free[$id], static fn (string $allele): bool => $space->holds($space->catalogue->allele($allele)->locus)) !== []);
+        return isset($this->free[$id])
+            && (
+                $this->free[$id] === []
+                || array_filter(
+                    $this->free[$id],
+                    static fn (string $allele): bool => $space->holds($space->catalogue->allele($allele)->locus),
+                ) !== []
+            );
     }
 
     /** @param list<Fault> $faults */
@@ -65,14 +91,27 @@ final readonly class Hypothesis
         foreach ($faults as $fault) {
             $renaming = new Renaming($catalogue, $fault->alleles, $fault->instead);
             $animal = $animal === null ? null : self::animal($animal, $renaming);
-            $brood = $brood === null ? null : new Brood($brood->id, $brood->sires, $brood->dam, $renaming->target($brood->saw), $brood->count, $brood->isDead, $brood->weights, $brood->clutch);
+            $brood = $brood === null
+                ? null
+                : new Brood(
+                    $brood->id, $brood->sires, $brood->dam, $renaming->target($brood->saw), $brood->count, $brood->isDead,
+                    $brood->weights, $brood->clutch,
+                );
         }
 
-        return $animal === $member->animal && $brood === $member->brood ? $member : new Member($member->id, $member->sex, $member->sires, $member->weights, $member->dam, $member->batch, $member->litter, $animal, $brood, $member->isOutsider);
+        return $animal === $member->animal && $brood === $member->brood
+            ? $member
+            : new Member(
+                $member->id, $member->sex, $member->sires, $member->weights, $member->dam, $member->batch, $member->litter,
+                $animal, $brood, $member->isOutsider,
+            );
     }
 
     private static function animal(Individual $animal, Renaming $renaming): Individual
     {
-        return $animal->saying(array_map($renaming->testimony(...), $animal->testimonies), $animal->saw === null ? null : $renaming->target($animal->saw));
+        return $animal->saying(
+            array_map($renaming->testimony(...), $animal->testimonies),
+            $animal->saw === null ? null : $renaming->target($animal->saw),
+        );
     }
 }

@@ -77,7 +77,10 @@ final class Network
             return [$places[$values[$variable]] => 1.0];
         }
 
-        return array_map(static fn (Rational $weight): float => $weight->toFloat(), array_intersect_key($member->weights, array_flip($places))); // mixed paternity
+        // mixed paternity
+        return array_map(
+            static fn (Rational $weight): float => $weight->toFloat(), array_intersect_key($member->weights, array_flip($places)),
+        );
     }
 
     private function variable(string $name, int $size): int
@@ -139,7 +142,10 @@ final class Network
                 continue;
             }
             $weights = array_values($this->model->domains[$i][$id]);
-            if (array_filter($weights, static fn (Rational $weight): bool => ! $weight->isOne()) !== [] && ! isset($this->model->hypothesis->otherSires[$this->litterOf($id)])) {
+            if (
+                array_filter($weights, static fn (Rational $weight): bool => ! $weight->isOne()) !== []
+                && ! isset($this->model->hypothesis->otherSires[$this->litterOf($id)])
+            ) {
                 $this->factors[] = Factor::dense($this->scope($i, [$id]), $weights);
             }
             if (! $member->isFounder()) {
@@ -175,7 +181,9 @@ final class Network
                     }
                 }
             }
-            $this->factors[] = $this->under($choice, $option, $this->scope($i, [$member->sires[$place], (string) $member->dam, $member->id]), $table);
+            $this->factors[] = $this->under(
+                $choice, $option, $this->scope($i, [$member->sires[$place], (string) $member->dam, $member->id]), $table,
+            );
         }
     }
 
@@ -228,7 +236,9 @@ final class Network
         }
         if ($isHeard) {
             $scope = array_map(fn (int $j): ?int => $this->variableOf($j, $member->id), $others);
-            $this->factors[] = Factor::dense([...array_values(array_filter($scope, is_int(...))), ...$this->scope($i, [$member->id])], $table);
+            $this->factors[] = Factor::dense(
+                [...array_values(array_filter($scope, is_int(...))), ...$this->scope($i, [$member->id])], $table,
+            );
         }
     }
 
@@ -289,16 +299,29 @@ final class Network
 
     private function addSome(Member $eggs, EggEvidence $evidence, int $count, int $part): void
     {
-        $part = new Member("{$eggs->id} part {$part}", null, $eggs->sires, $eggs->weights, $eggs->dam, $eggs->batch, $eggs->litter, null, $eggs->brood);
+        $part = new Member(
+            "{$eggs->id} part {$part}", null, $eggs->sires, $eggs->weights, $eggs->dam, $eggs->batch, $eggs->litter, null,
+            $eggs->brood,
+        );
         $choice = $this->sireVariable($part);
         $sharings = self::sharings($count, count($evidence->classes));
         $classes = null;
         if (count($sharings) > 1) {
             $classes = $this->variable("classes {$part->id}", count($sharings));
-            $this->factors[] = Factor::dense([$classes], array_map(static fn (array $shares): Rational => self::ways($shares, array_column($evidence->classes, 'weight')), $sharings));
+            $this->factors[] = Factor::dense(
+                [$classes],
+                array_map(
+                    static fn (array $shares): Rational => self::ways($shares, array_column($evidence->classes, 'weight')),
+                    $sharings,
+                ),
+            );
         }
         foreach (array_keys($this->model->spaces) as $i) {
-            foreach ($evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i]) ? ($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires)) : [] as $option => $place) {
+            foreach (
+                $evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i])
+                    ? ($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires))
+                    : [] as $option => $place
+            ) {
                 $table = [];
                 foreach ($sharings as $shares) {
                     foreach (array_keys($this->model->domains[$i][$eggs->sires[$place]]) as $sire) {
@@ -307,7 +330,11 @@ final class Network
                         }
                     }
                 }
-                $this->factors[] = $this->under($choice, $option, [...($classes === null ? [] : [$classes]), ...$this->scope($i, [$eggs->sires[$place], (string) $eggs->dam])], $table);
+                $this->factors[] = $this->under(
+                    $choice, $option,
+                    [...($classes === null ? [] : [$classes]), ...$this->scope($i, [$eggs->sires[$place], (string) $eggs->dam])],
+                    $table,
+                );
             }
         }
         if ($classes === null && ! $evidence->classes[0]['weight']->isOne()) {

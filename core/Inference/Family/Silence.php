@@ -42,14 +42,21 @@ final class Silence
         foreach (array_keys($model->spaces) as $i) {
             $speaks = [];
             foreach ($model->hypothesis->family->eggs as $eggs) {
-                if (! $model->hypothesis->frees($eggs->id, $model->spaces[$i]) && ($model->spaces[$i]->canHide() || (new EggEvidence($model, $eggs))->speaksOf($i))) {
+                if (
+                    ! $model->hypothesis->frees($eggs->id, $model->spaces[$i])
+                    && ($model->spaces[$i]->canHide() || (new EggEvidence($model, $eggs))->speaksOf($i))
+                ) {
                     $speaks += array_fill_keys($eggs->parents(), true);
                 }
             }
             $own = [];
             foreach (array_reverse($model->hypothesis->family->members) as $id => $member) {
                 $isHeard = $member->animal !== null && ($member->animal->saw !== null || $member->animal->testimonies !== []);
-                $isPlain = ! $member->isFounder() && count($model->domains[$i][$id]) > 1 && ! isset($speaks[$id]) && ! isset($model->trimmed[$i][$id]) && ! ($canHide && $isHeard);
+                $isPlain = ! $member->isFounder()
+                    && count($model->domains[$i][$id]) > 1
+                    && ! isset($speaks[$id])
+                    && ! isset($model->trimmed[$i][$id])
+                    && ! ($canHide && $isHeard);
                 foreach ($isPlain ? $model->domains[$i][$id] : [] as $weight) {
                     $isPlain = $isPlain && $weight->isOne();
                 }
@@ -78,7 +85,11 @@ final class Silence
         foreach ($this->silent as $name) {
             [$space, $id] = explode(' ', $name, 2);
             $member = $this->model->hypothesis->family->members[$id];
-            if (count($this->model->siresOf($member)) > 1 || isset($all["{$space} {$this->model->siresOf($member)[0]}"]) || isset($all["{$space} {$member->dam}"])) {
+            if (
+                count($this->model->siresOf($member)) > 1
+                || isset($all["{$space} {$this->model->siresOf($member)[0]}"])
+                || isset($all["{$space} {$member->dam}"])
+            ) {
                 continue;
             }
             $joint = $this->jointOf($elimination, (int) $space, $this->model->siresOf($member)[0], (string) $member->dam);
@@ -117,7 +128,9 @@ final class Silence
         foreach (array_keys($this->model->domains[$i][$this->model->siresOf($member)[0]]) as $sire) {
             foreach (array_keys($this->model->domains[$i][(string) $member->dam]) as $dam) {
                 $weight = $joint[$at++]->toFloat();
-                foreach ($weight > 0.0 ? array_intersect_key($this->model->young($member, $i, $sire, $dam), $sums) : [] as $number => $chance) {
+                foreach (
+                    $weight > 0.0 ? array_intersect_key($this->model->young($member, $i, $sire, $dam), $sums) : [] as $number => $chance
+                ) {
                     $sums[$number] += $weight * $chance->toFloat();
                 }
             }
@@ -195,7 +208,10 @@ final class Silence
                     $sums[$place] = ($sums[$place] ?? 0.0) + $sum;
                 }
             }
-            $shares[$name] = array_combine(array_keys($this->model->domains[(int) $space][$id]), (new Doubles)->shares(array_filter($sums, static fn (float $sum): bool => $sum > 0.0), count($sums)) ?? []);
+            $shares[$name] = array_combine(
+                array_keys($this->model->domains[(int) $space][$id]),
+                (new Doubles)->shares(array_filter($sums, static fn (float $sum): bool => $sum > 0.0), count($sums)) ?? [],
+            );
         }
 
         return $shares;

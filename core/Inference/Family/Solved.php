@@ -10,7 +10,8 @@ use Destino\Probability\Rational;
 final readonly class Solved
 {
     /**
-     * @param list<array<string, array<int, Rational>>> $of P(genotype | everything) by space, member and number of the genotype; empty where it cannot be
+     * @param list<array<string, array<int, Rational>>> $of P(genotype | everything) by space, member and number of the
+     *     genotype; empty where it cannot be
      * @param float $logEvidence natural logarithm of P(evidence); minus infinity where it cannot be
      * @param float $error below which every probability is off in 95 of 100 trials; 0 where exact
      */

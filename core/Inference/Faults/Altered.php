@@ -55,7 +55,12 @@ final readonly class Altered
     public function without(State $state, array $alleles): array
     {
         foreach ($this->groups as $group) {
-            [$first, $second] = array_map(static fn (array $haplotype): array => array_map(static fn (string $allele): string => in_array($allele, $alleles, true) ? Allele::WILD : $allele, $haplotype), $state->at($group)->haplotypes);
+            [$first, $second] = array_map(
+                static fn (array $haplotype): array => array_map(
+                    static fn (string $allele): string => in_array($allele, $alleles, true) ? Allele::WILD : $allele, $haplotype,
+                ),
+                $state->at($group)->haplotypes,
+            );
             $state = $state->with($group, new Diplotype($first, $second));
         }
 

@@ -14,5 +14,11 @@ final readonly class Contradiction
      * @param float|null $chance P(evidence like this or less likely) as recorded, where it is possible all the same
      * @param list<string> $others ids of the clutch's other young that cannot be either
      */
-    public function __construct(public string $subject, public array $loci, public array $explanations, public ?float $chance = null, public array $others = []) {}
+    public function __construct(
+        public string $subject,
+        public array $loci,
+        public array $explanations,
+        public ?float $chance = null,
+        public array $others = [],
+    ) {}
 }

@@ -39,7 +39,14 @@ final readonly class ErrorRates
 
     public static function assumed(): self
     {
-        return new self(Probability::ratio(1, 20), Probability::ratio(1, 1000), Probability::ratio(1, 100), Probability::ratio(1, 1000), Probability::ratio(1, 1_000_000), Probability::ratio(9, 10));
+        return new self(
+            Probability::ratio(1, 20),
+            Probability::ratio(1, 1000),
+            Probability::ratio(1, 100),
+            Probability::ratio(1, 1000),
+            Probability::ratio(1, 1_000_000),
+            Probability::ratio(9, 10),
+        );
     }
 
     /** P(one fault); a count of eggs is misidentified egg by egg, and one of two gametes mutates. */
@@ -58,6 +65,10 @@ final readonly class ErrorRates
     /** @return array<string, Probability> by name */
     public function all(): array
     {
-        return ['unrecorded' => $this->unrecorded, 'misidentified' => $this->misidentified, 'other-sire' => $this->otherSire, 'misnamed' => $this->misnamed, 'masked' => $this->masked, 'mutation' => $this->mutation, 'lethal-dead' => $this->lethalDead, 'mixed-paternity' => $this->mixed];
+        return [
+            'unrecorded' => $this->unrecorded, 'misidentified' => $this->misidentified, 'other-sire' => $this->otherSire,
+            'misnamed' => $this->misnamed, 'masked' => $this->masked, 'mutation' => $this->mutation,
+            'lethal-dead' => $this->lethalDead, 'mixed-paternity' => $this->mixed,
+        ];
     }
 }

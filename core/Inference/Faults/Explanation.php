@@ -30,6 +30,8 @@ final readonly class Explanation
     /** The kind of all its faults; null where they are of several. */
     public function kind(): ?FaultKind
     {
-        return array_filter($this->faults, fn (Fault $fault): bool => $fault->kind !== $this->fault->kind) === [] ? $this->fault->kind : null;
+        return array_filter($this->faults, fn (Fault $fault): bool => $fault->kind !== $this->fault->kind) === []
+            ? $this->fault->kind
+            : null;
     }
 }

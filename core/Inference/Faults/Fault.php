@@ -12,7 +12,12 @@ final readonly class Fault
      * @param list<string> $alleles the genes that it is about, where it is about some; of one that is misnamed, what it is called
      * @param string|null $instead what a misnamed gene is in truth; null for some other gene
      */
-    public function __construct(public FaultKind $kind, public string $subject, public array $alleles = [], public ?string $instead = null) {}
+    public function __construct(
+        public FaultKind $kind,
+        public string $subject,
+        public array $alleles = [],
+        public ?string $instead = null,
+    ) {}
 
     public function key(): string
     {

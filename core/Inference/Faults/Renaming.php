@@ -28,7 +28,11 @@ final readonly class Renaming
 
     public function testimony(Testimony $testimony): Testimony
     {
-        return new Testimony($testimony->id, $this->belief($testimony->says), $testimony->source, $testimony->certainty, $testimony->namesAllThatShows, array_values(array_filter($testimony->absent, fn (string $allele): bool => ! in_array($allele, $this->alleles, true))));
+        return new Testimony(
+            $testimony->id, $this->belief($testimony->says), $testimony->source, $testimony->certainty,
+            $testimony->namesAllThatShows,
+            array_values(array_filter($testimony->absent, fn (string $allele): bool => ! in_array($allele, $this->alleles, true))),
+        );
     }
 
     /** Conditions on the gene are asked of the other one; where it is some gene that is not looked at, they fall. */
@@ -39,7 +43,10 @@ final readonly class Renaming
             $names = array_filter($condition->anyOf, fn (Clause $clause): bool => array_intersect($clause->alleles, $this->alleles) !== []);
             if ($names === []) {
                 $conditions[] = $condition;
-            } elseif ($this->instead !== null && (count($names) === count($condition->anyOf) || $this->catalogue->allele($this->instead)->locus === $condition->locus())) {
+            } elseif (
+                $this->instead !== null
+                && (count($names) === count($condition->anyOf) || $this->catalogue->allele($this->instead)->locus === $condition->locus())
+            ) {
                 $conditions[] = new TargetCondition(array_map($this->clause(...), $condition->anyOf), $condition->piece, $condition->from);
             }
         }
@@ -74,7 +81,8 @@ final readonly class Renaming
                     if (! in_array($allele, $this->alleles, true)) {
                         return $allele;
                     }
-                    $isSameLocus = $this->instead !== null && $this->catalogue->allele($this->instead)->locus === $this->catalogue->allele($allele)->locus;
+                    $isSameLocus = $this->instead !== null
+                        && $this->catalogue->allele($this->instead)->locus === $this->catalogue->allele($allele)->locus;
                     $moved += $isSameLocus ? 0 : 1;
 
                     return $isSameLocus ? $this->instead : Allele::WILD;
@@ -134,7 +142,18 @@ final readonly class Renaming
             $own = array_values(array_diff($factor->groups, array_keys($held)));
             $held += array_fill_keys($own, true);
             if ($own !== []) {
-                $left[] = $own === $factor->groups ? $factor : $this->factor($own, array_map(static fn (array $entry): array => [State::of(array_intersect_key($entry[0]->diplotypes, array_flip($own))), $entry[1]], array_values($factor->states->entries())), $of);
+                $left[] = $own === $factor->groups
+                    ? $factor
+                    : $this->factor(
+                        $own,
+                        array_map(
+                            static fn (array $entry): array => [
+                                State::of(array_intersect_key($entry[0]->diplotypes, array_flip($own))), $entry[1],
+                            ],
+                            array_values($factor->states->entries()),
+                        ),
+                        $of,
+                    );
             }
         }
 
@@ -146,7 +165,9 @@ final readonly class Renaming
         if ($this->instead === null || array_intersect($clause->alleles, $this->alleles) === []) {
             return $clause;
         }
-        $alleles = array_map(fn (string $allele): string => in_array($allele, $this->alleles, true) ? $this->instead : $allele, $clause->alleles);
+        $alleles = array_map(
+            fn (string $allele): string => in_array($allele, $this->alleles, true) ? $this->instead : $allele, $clause->alleles,
+        );
 
         return new Clause($clause->kind, $this->catalogue->allele($this->instead)->locus, $alleles, $clause->text);
     }

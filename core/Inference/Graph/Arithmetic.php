@@ -52,7 +52,8 @@ interface Arithmetic
      * Keeps a table in a comfortable range.
      *
      * @param array<int, N> $table
-     * @return array{array<int, N>, float} the table divided by a number, and the natural logarithm of that number; minus infinity where nothing is possible
+     * @return array{array<int, N>, float} the table divided by a number, and the natural logarithm of that number; minus
+     *     infinity where nothing is possible
      */
     public function scaled(array $table): array;
 

@@ -45,8 +45,14 @@ final class Elimination
      * @param int $budget entries that all tables may hold together
      * @param list<array{Scope, array<int, N>}> $prepared further tables, as prepared() gives them for the same order
      */
-    public function __construct(private readonly array $sizes, private readonly array $factors, private readonly Order $order, private readonly Arithmetic $arithmetic, private readonly int $budget = PHP_INT_MAX, private readonly array $prepared = [])
-    {
+    public function __construct(
+        private readonly array $sizes,
+        private readonly array $factors,
+        private readonly Order $order,
+        private readonly Arithmetic $arithmetic,
+        private readonly int $budget = PHP_INT_MAX,
+        private readonly array $prepared = [],
+    ) {
         $this->turn = array_flip($order->variables);
     }
 
@@ -68,7 +74,8 @@ final class Elimination
     /**
      * P(value | evidence) of every variable in doubles, for means of many answers.
      *
-     * @return array<int, array<int, float>>|null by variable and value, those that are impossible left out; null where the evidence cannot be
+     * @return array<int, array<int, float>>|null by variable and value, those that are impossible left out; null where the
+     *     evidence cannot be
      */
     public function floats(): ?array
     {
@@ -99,7 +106,10 @@ final class Elimination
             if (isset($scope->strides[$one], $scope->strides[$other])) {
                 $places = $scope->places(array_keys($this->products[$variable]), [$one => $this->sizes[$other], $other => 1]);
 
-                return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $places), $this->sizes[$one] * $this->sizes[$other]) ?? [];
+                return $this->arithmetic->shares(
+                    $this->arithmetic->sums($this->products[$variable], $places), $this->sizes[$one] * $this->sizes[$other],
+                )
+                    ?? [];
             }
         }
 
@@ -236,12 +246,19 @@ final class Elimination
             $parent = $this->parents[$variable] ?? null;
             if ($parent !== null) {
                 $rest = new Scope(array_slice($scope->variables, 1), $this->sizes);
-                $all = $this->arithmetic->sums($this->products[$parent], $this->scopes[$parent]->places(array_keys($this->products[$parent]), $rest->strides));
+                $all = $this->arithmetic->sums(
+                    $this->products[$parent],
+                    $this->scopes[$parent]->places(array_keys($this->products[$parent]), $rest->strides),
+                );
                 $down = $this->arithmetic->over($all, $this->up[$variable]);
                 $places = $scope->places(array_keys($this->products[$variable]), $rest->strides);
-                [$this->products[$variable]] = $this->arithmetic->scaled($this->arithmetic->filtered($this->products[$variable], $places, $down));
+                [$this->products[$variable]] = $this->arithmetic->scaled(
+                    $this->arithmetic->filtered($this->products[$variable], $places, $down),
+                );
             }
-            $marginals[$variable] = $this->arithmetic->sums($this->products[$variable], $scope->places(array_keys($this->products[$variable]), [$variable => 1]));
+            $marginals[$variable] = $this->arithmetic->sums(
+                $this->products[$variable], $scope->places(array_keys($this->products[$variable]), [$variable => 1]),
+            );
         }
 
         return $marginals;
@@ -273,8 +290,12 @@ final class Elimination
      */
     private function product(int $variable, array $tables): array
     {
-        usort($tables, static fn (array $a, array $b): int => [count($b[0]->variables), count($a[1])] <=> [count($a[0]->variables), count($b[1])]);
-        [$scope, $product] = array_shift($tables) ?? [new Scope([$variable], $this->sizes), array_fill(0, $this->sizes[$variable], $this->arithmetic->of(Rational::one()))];
+        usort(
+            $tables,
+            static fn (array $a, array $b): int => [count($b[0]->variables), count($a[1])] <=> [count($a[0]->variables), count($b[1])],
+        );
+        [$scope, $product] = array_shift($tables)
+        ?? [new Scope([$variable], $this->sizes), array_fill(0, $this->sizes[$variable], $this->arithmetic->of(Rational::one()))];
         while ($tables !== []) {
             $next = $this->closest($scope, $tables);
             [$other, $table] = $tables[$next];
@@ -326,7 +347,12 @@ final class Elimination
         if (! is_int($union->size)) {
             throw TooWide::beyond($this->budget);
         }
-        $shared = (new Scope(array_values(array_filter($variables, static fn (int $one): bool => isset($scope->strides[$one], $other->strides[$one]))), $this->sizes))->strides;
+        $shared = (
+            new Scope(
+                array_values(array_filter($variables, static fn (int $one): bool => isset($scope->strides[$one], $other->strides[$one]))),
+                $this->sizes,
+            )
+        )->strides;
         $keys = array_keys($table);
         $of = $other->places($keys, $shared);
         $adds = $other->places($keys, array_diff_key($union->strides, $scope->strides));
@@ -344,7 +370,12 @@ final class Elimination
             throw TooWide::beyond($this->budget);
         }
 
-        return [$union, $this->arithmetic->joined($product, $scope->places($own, array_intersect_key($union->strides, $scope->strides)), $common, $index)];
+        return [
+            $union,
+            $this->arithmetic->joined(
+                $product, $scope->places($own, array_intersect_key($union->strides, $scope->strides)), $common, $index,
+            ),
+        ];
     }
 
     private function spend(int $entries): void

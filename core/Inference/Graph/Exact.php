@@ -91,7 +91,10 @@ final readonly class Exact implements Arithmetic
             return null;
         }
 
-        return array_map(static fn (int $i): Rational => isset($table[$i]) ? $table[$i]->dividedBy($sum) : Rational::zero(), range(0, $size - 1));
+        return array_map(
+            static fn (int $i): Rational => isset($table[$i]) ? $table[$i]->dividedBy($sum) : Rational::zero(),
+            range(0, $size - 1),
+        );
     }
 
     public function float(mixed $number): float

@@ -29,6 +29,9 @@ final readonly class Factor
     /** The same in doubles. */
     public function inDoubles(): self
     {
-        return new self($this->scope, array_map(static fn (Rational|float $entry): float => is_float($entry) ? $entry : $entry->toFloat(), $this->table));
+        return new self(
+            $this->scope,
+            array_map(static fn (Rational|float $entry): float => is_float($entry) ? $entry : $entry->toFloat(), $this->table),
+        );
     }
 }

@@ -27,8 +27,14 @@ final class Greedy
      * @param float $width entries of a table beyond which a variable is set aside instead
      * @param array<int, int> $spared how often a variable was set aside before: others come first
      */
-    public function __construct(private readonly array $sizes, private array $beside, private readonly ?Randomizer $chance, private readonly bool $byWeight = false, private readonly float $width = INF, private readonly array $spared = [])
-    {
+    public function __construct(
+        private readonly array $sizes,
+        private array $beside,
+        private readonly ?Randomizer $chance,
+        private readonly bool $byWeight = false,
+        private readonly float $width = INF,
+        private readonly array $spared = [],
+    ) {
         $this->logs = array_map(static fn (int $size): float => log($size), $sizes);
         $this->queue = new SplPriorityQueue;
     }
@@ -116,7 +122,8 @@ final class Greedy
         $best = $next;
         $most = -1.0;
         foreach ([$next, ...$neighbours] as $one) {
-            $score = count($this->beside[$one]) * (.5 + ($this->chance === null ? .5 : Draw::unit($this->chance))) * .2 ** ($this->spared[$one] ?? 0);
+            $score = count($this->beside[$one]) * (.5 + ($this->chance === null ? .5 : Draw::unit($this->chance))) *
+                .2 ** ($this->spared[$one] ?? 0);
             if ($score > $most) {
                 [$best, $most] = [$one, $score];
             }

@@ -42,8 +42,13 @@ final class Sampler
      * @param list<Factor> $factors
      * @param float $work entries that all draws together may touch
      */
-    public function __construct(private readonly array $sizes, array $factors, private readonly float $work = self::WORK, int $seed = 1, private readonly float $width = self::WIDTH)
-    {
+    public function __construct(
+        private readonly array $sizes,
+        array $factors,
+        private readonly float $work = self::WORK,
+        int $seed = 1,
+        private readonly float $width = self::WIDTH,
+    ) {
         $this->chance = new Randomizer(new Mt19937($seed));
         $this->factors = array_map(static fn (Factor $factor): Factor => $factor->inDoubles(), $factors);
         $this->scopes = array_map(static fn (Factor $factor): array => $factor->scope, $factors);
@@ -158,9 +163,19 @@ final class Sampler
     private function ready(array $of, array $factors): array
     {
         [$order, $aside] = $of;
-        $cut = array_filter($factors, static fn (Factor $factor): bool => $factor->scope === [] || array_intersect($factor->scope, $aside) !== []);
+        $cut = array_filter(
+            $factors, static fn (Factor $factor): bool => $factor->scope === [] || array_intersect($factor->scope, $aside) !== [],
+        );
 
-        return [array_values($cut), (new Elimination(array_diff_key($this->sizes, array_flip($aside)), array_values(array_diff_key($factors, $cut)), $order, new Doubles))->prepared()];
+        return [
+            array_values($cut),
+            (
+                new Elimination(
+                    array_diff_key($this->sizes, array_flip($aside)), array_values(array_diff_key($factors, $cut)), $order,
+                    new Doubles,
+                )
+            )->prepared(),
+        ];
     }
 
     /**
@@ -173,7 +188,10 @@ final class Sampler
     {
         $sizes = array_diff_key($this->sizes, $values);
 
-        return new Elimination($sizes, array_map(fn (Factor $factor): Factor => $this->sliced($factor, $values), $factors), $order, new Doubles, PHP_INT_MAX, $prepared);
+        return new Elimination(
+            $sizes, array_map(fn (Factor $factor): Factor => $this->sliced($factor, $values), $factors), $order, new Doubles,
+            PHP_INT_MAX, $prepared,
+        );
     }
 
     /** @param array<int, int> $values */

@@ -60,7 +60,9 @@ final class GenotypeSpace
     /** @return list<string> its loci, that of the sex left out */
     public function loci(): array
     {
-        return array_values(array_diff(array_merge(...array_map(static fn (LinkageGroup $group): array => $group->loci, $this->groups)), [Sex::LOCUS]));
+        return array_values(
+            array_diff(array_merge(...array_map(static fn (LinkageGroup $group): array => $group->loci, $this->groups)), [Sex::LOCUS]),
+        );
     }
 
     public function holds(string $locus): bool
@@ -217,7 +219,13 @@ final class GenotypeSpace
     public function isHidden(Form $form, array $masks): bool
     {
         foreach ($masks as $mask) {
-            if ($mask->locus !== $form->locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele))) === []) {
+            if (
+                $mask->locus !== $form->locus
+                && array_filter(
+                    $form->shows,
+                    fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
+                ) === []
+            ) {
                 return true;
             }
         }
@@ -274,7 +282,10 @@ final class GenotypeSpace
         foreach ($gametes as [$gamete, $chance]) {
             foreach ($alleles as $key) {
                 $allele = $this->catalogue->allele($key);
-                $mutated[] = [$gamete->with($allele, $this->catalogue->groupOf($allele->locus)), $chance->dividedBy(Rational::of(count($alleles)))];
+                $mutated[] = [
+                    $gamete->with($allele, $this->catalogue->groupOf($allele->locus)),
+                    $chance->dividedBy(Rational::of(count($alleles))),
+                ];
             }
         }
 

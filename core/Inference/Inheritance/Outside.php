@@ -75,7 +75,10 @@ final readonly class Outside
             foreach ($chromosomes as $chromosome) {
                 foreach ($this->haplotypes($group, $chromosome, $alleles) as [$haplotype, $p]) {
                     foreach ($gametes as [$haplotypes, $q]) {
-                        $longer[] = [$haplotypes + [$group->key => $haplotype], $p->times($q)->dividedBy(Rational::of(count($chromosomes)))];
+                        $longer[] = [
+                            $haplotypes + [$group->key => $haplotype],
+                            $p->times($q)->dividedBy(Rational::of(count($chromosomes))),
+                        ];
                     }
                 }
             }

@@ -71,13 +71,17 @@ final class YoungLaw
         $eggs = $this->laid($sire, $dam);
         $dying = $eggs->where($this->expressions->isLethal(...));
 
-        return $this->share($dying->entries(), $saw)->times($lethalDead)->plus($this->share($eggs->entries(), $saw)->times($lethalDead->complement()));
+        return $this->share($dying->entries(), $saw)
+            ->times($lethalDead)
+            ->plus($this->share($eggs->entries(), $saw)->times($lethalDead->complement()));
     }
 
     /** @return Weights<State> */
     private function laid(?State $sire, ?State $dam): Weights
     {
-        return $this->eggs[self::keyOf($sire, $dam)] ??= $this->meiosis->eggs($this->groups, $sire ?? State::wild($this->groups, Sex::Male), $dam ?? State::wild($this->groups, Sex::Female));
+        return $this->eggs[self::keyOf($sire, $dam)] ??= $this->meiosis->eggs(
+            $this->groups, $sire ?? State::wild($this->groups, Sex::Male), $dam ?? State::wild($this->groups, Sex::Female),
+        );
     }
 
     private static function keyOf(?State $sire, ?State $dam): string

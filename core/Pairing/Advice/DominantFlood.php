@@ -19,10 +19,16 @@ final readonly class DominantFlood implements AdviceRule
             foreach ($cross->catalogue->locus($locus)->alleles as $key) {
                 $allele = $cross->catalogue->allele($key);
                 $one = new GenotypePattern([$key => 1]);
-                $inBoth = ! $cross->sire->chanceOf($one, $cross->catalogue)->isZero() && ! $cross->dam->chanceOf($one, $cross->catalogue)->isZero();
+                $inBoth = ! $cross->sire->chanceOf($one, $cross->catalogue)->isZero()
+                    && ! $cross->dam->chanceOf($one, $cross->catalogue)->isZero();
                 $chance = $inBoth && $allele->inheritance->showsInOneCopy() ? $cross->chanceOf($one) : Rational::zero();
                 if ($chance->compareTo(Rational::of(3, 4)) >= 0) {
-                    $advice[] = new Advice('flood', Severity::Watch, "Both parents carry {$allele->name}: ".Words::share($chance).' will show it. Keep back some without it, or the next generation has it everywhere.', $chance, [$locus]);
+                    $advice[] = new Advice(
+                        'flood', Severity::Watch,
+                        "Both parents carry {$allele->name}: ".Words::share($chance)
+                            .' will show it. Keep back some without it, or the next generation has it everywhere.',
+                        $chance, [$locus],
+                    );
                 }
             }
         }

@@ -37,7 +37,9 @@ final readonly class LinesThatNeverMeet implements AdviceRule
 
     private function isSplit(Cross $cross, Allele $a, Allele $b): bool
     {
-        $has = static fn (Belief $parent, Allele $allele): bool => ! $parent->chanceOf(new GenotypePattern([$allele->key => 1]), $cross->catalogue)->isZero();
+        $has = static fn (Belief $parent, Allele $allele): bool => ! $parent->chanceOf(
+            new GenotypePattern([$allele->key => 1]), $cross->catalogue,
+        )->isZero();
         [$sireA, $sireB, $damA, $damB] = [$has($cross->sire, $a), $has($cross->sire, $b), $has($cross->dam, $a), $has($cross->dam, $b)];
 
         return $a->inheritance === Inheritance::Recessive && $b->inheritance === Inheritance::Recessive

@@ -19,12 +19,19 @@ final readonly class LookAlikesInClutch implements AdviceRule
         $odds = FormOdds::of($cross);
         $advice = [];
         foreach ($cross->catalogue->lookAlikes as $set) {
-            $alike = array_values(array_filter($odds, static fn (array $entry): bool => $set->includes($entry[0]) && ! $entry[0]->isLethal()));
+            $alike = array_values(
+                array_filter($odds, static fn (array $entry): bool => $set->includes($entry[0]) && ! $entry[0]->isLethal()),
+            );
             if (count($alike) < 2) {
                 continue;
             }
             $names = array_map(static fn (array $entry): string => $entry[0]->text, $alike);
-            $advice[] = new Advice('look-alikes', Severity::Watch, 'This clutch can hold '.Words::list($names).', which are easily mixed up'.self::when($set).". {$set->text}", self::any($alike), array_values(array_unique(array_map(static fn (array $entry): string => $entry[0]->locus, $alike))));
+            $advice[] = new Advice(
+                'look-alikes', Severity::Watch,
+                'This clutch can hold '.Words::list($names).', which are easily mixed up'.self::when($set).". {$set->text}",
+                self::any($alike),
+                array_values(array_unique(array_map(static fn (array $entry): string => $entry[0]->locus, $alike))),
+            );
         }
 
         return $advice;

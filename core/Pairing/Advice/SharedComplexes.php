@@ -17,12 +17,26 @@ final readonly class SharedComplexes implements AdviceRule
         $advice = [];
         foreach ($cross->loci() as $key) {
             $forms = self::formsAt($cross, $key);
-            $alleles = array_values(array_unique(array_merge(...array_map(static fn (Form $form): array => array_values(array_filter($form->pair, static fn (string $allele): bool => $allele !== Allele::WILD)), $forms))));
+            $alleles = array_values(
+                array_unique(
+                    array_merge(
+                        ...array_map(
+                            static fn (Form $form): array => array_values(
+                                array_filter($form->pair, static fn (string $allele): bool => $allele !== Allele::WILD),
+                            ),
+                            $forms,
+                        ),
+                    ),
+                ),
+            );
             if (count($alleles) < 2) {
                 continue;
             }
             $names = array_map(static fn (string $allele): string => $cross->catalogue->allele($allele)->name, $alleles);
-            $sentences = [Words::list($names).' are alleles of one locus ('.$cross->catalogue->locus($key)->name.'): an egg gets one from each parent at the most.'];
+            $sentences = [
+                Words::list($names).' are alleles of one locus ('.$cross->catalogue->locus($key)->name
+                    .'): an egg gets one from each parent at the most.',
+            ];
             foreach ($alleles as $i => $a) {
                 foreach (array_slice($alleles, $i + 1) as $b) {
                     $sentences[] = $this->together($cross, $forms, $a, $b);
@@ -31,7 +45,10 @@ final readonly class SharedComplexes implements AdviceRule
             if (array_filter($forms, static fn (Form $form): bool => $form->pair === [Allele::WILD, Allele::WILD]) === []) {
                 $sentences[] = 'Every egg carries at least one of them.';
             }
-            $advice[] = new Advice('shared-complex', Severity::Info, implode(' ', array_filter($sentences, static fn (string $sentence): bool => $sentence !== '')), null, [$key]);
+            $advice[] = new Advice(
+                'shared-complex', Severity::Info,
+                implode(' ', array_filter($sentences, static fn (string $sentence): bool => $sentence !== '')), null, [$key],
+            );
         }
 
         return $advice;

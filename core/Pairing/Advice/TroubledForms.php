@@ -26,7 +26,12 @@ final readonly class TroubledForms implements AdviceRule
                     continue;
                 }
                 $who = self::name($pattern, $cross->catalogue).($pattern->sex === null ? '' : " ({$pattern->sex->value})");
-                $advice[] = new Advice('condition', $condition->severity, "{$condition->name} in {$who}, ".Words::share($chance).". {$condition->text} Evidence: {$evidence}. For an affected animal ask a reptile veterinarian.", $chance, self::loci($pattern, $cross->catalogue), $pattern->sex === null ? $condition->key : null);
+                $advice[] = new Advice(
+                    'condition', $condition->severity,
+                    "{$condition->name} in {$who}, ".Words::share($chance)
+                        .". {$condition->text} Evidence: {$evidence}. For an affected animal ask a reptile veterinarian.",
+                    $chance, self::loci($pattern, $cross->catalogue), $pattern->sex === null ? $condition->key : null,
+                );
             }
         }
 
@@ -51,6 +56,8 @@ final readonly class TroubledForms implements AdviceRule
     /** @return list<string> */
     public static function loci(GenotypePattern $pattern, Catalogue $catalogue): array
     {
-        return array_values(array_unique(array_map(static fn (string $key): string => $catalogue->allele($key)->locus, array_keys($pattern->copies))));
+        return array_values(
+            array_unique(array_map(static fn (string $key): string => $catalogue->allele($key)->locus, array_keys($pattern->copies))),
+        );
     }
 }

@@ -16,7 +16,11 @@ final readonly class TroubledPairs implements AdviceRule
             $chance = $cross->chanceOf($warning->pattern);
             if (! $chance->isZero()) {
                 $who = TroubledForms::name($warning->pattern, $cross->catalogue);
-                $advice[] = new Advice('troubled-pair', $warning->condition->severity, "{$who} in one animal, ".Words::share($chance).". {$warning->text} Evidence: {$warning->evidence}.", $chance, TroubledForms::loci($warning->pattern, $cross->catalogue), $warning->condition->key);
+                $advice[] = new Advice(
+                    'troubled-pair', $warning->condition->severity,
+                    "{$who} in one animal, ".Words::share($chance).". {$warning->text} Evidence: {$warning->evidence}.", $chance,
+                    TroubledForms::loci($warning->pattern, $cross->catalogue), $warning->condition->key,
+                );
             }
         }
 

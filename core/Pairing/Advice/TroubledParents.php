@@ -21,7 +21,13 @@ final readonly class TroubledParents implements AdviceRule
                 $chance = $cross->dam->chanceOf($pattern, $cross->catalogue);
                 if (! $chance->isZero()) {
                     $sure = $chance->isOne() ? 'is' : 'may be';
-                    $advice[] = new Advice('parent-condition', $condition->severity, "The dam {$sure} ".TroubledForms::name($pattern, $cross->catalogue).". {$condition->name}: {$condition->text} Evidence: {$evidence}. Use a male of this form instead, and ask a reptile veterinarian before breeding her.", null, TroubledForms::loci($pattern, $cross->catalogue), $condition->key);
+                    $advice[] = new Advice(
+                        'parent-condition', $condition->severity,
+                        "The dam {$sure} ".TroubledForms::name($pattern, $cross->catalogue)
+                            .". {$condition->name}: {$condition->text} Evidence: {$evidence}. Use a male of this form instead, "
+                                .'and ask a reptile veterinarian before breeding her.',
+                        null, TroubledForms::loci($pattern, $cross->catalogue), $condition->key,
+                    );
                 }
             }
         }

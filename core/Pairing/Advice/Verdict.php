@@ -22,7 +22,12 @@ final readonly class Verdict
             $strictest = $stance->rank() > $strictest->rank() ? $stance : $strictest;
         }
 
-        return new self($strictest, $strictest === Stance::Inform ? [] : array_values(array_filter($advice, static fn (Advice $item): bool => self::stanceOn($item, $stances) === $strictest)));
+        return new self(
+            $strictest,
+            $strictest === Stance::Inform
+                ? []
+                : array_values(array_filter($advice, static fn (Advice $item): bool => self::stanceOn($item, $stances) === $strictest)),
+        );
     }
 
     /** @param array<string, Stance> $stances */

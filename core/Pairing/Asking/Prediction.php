@@ -45,20 +45,37 @@ final readonly class Prediction
      * @throws UnreadableQuestion when a part cannot be read
      * @throws PairingError when per hatchling is asked and nothing hatches
      */
-    public static function of(Catalogue $catalogue, Question $question, ?NameIndex $names = null, array $lines = [], array $known = [], bool $isSlashEither = false): self
-    {
+    public static function of(
+        Catalogue $catalogue,
+        Question $question,
+        ?NameIndex $names = null,
+        array $lines = [],
+        array $known = [],
+        bool $isSlashEither = false,
+    ): self {
         $names ??= new NameIndex($catalogue);
         $reader = new GenotypeReader($catalogue, $names, $lines, $isSlashEither);
-        $sire = isset($known['sire']) ? new Reading($question->sire, $known['sire'], [], [], []) : $reader->read($question->sire, Sex::Male);
+        $sire = isset($known['sire'])
+            ? new Reading($question->sire, $known['sire'], [], [], [])
+            : $reader->read($question->sire, Sex::Male);
         $dam = isset($known['dam']) ? new Reading($question->dam, $known['dam'], [], [], []) : $reader->read($question->dam, Sex::Female);
-        [$target, $wrong] = trim($question->target) === '' ? [null, []] : (new TargetReader($catalogue, $names, $lines))->readAll($question->target);
+        [$target, $wrong] = trim($question->target) === ''
+            ? [null, []]
+            : (new TargetReader($catalogue, $names, $lines))->readAll($question->target);
         $errors = array_filter(['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => $wrong]);
         if ($errors !== []) {
             throw new UnreadableQuestion($errors, $sire, $dam);
         }
         $cross = Cross::of($catalogue, $sire->beliefOrFail(), $dam->beliefOrFail());
 
-        return new self($question, $catalogue, $sire, $dam, $cross, $target === null ? null : TargetOdds::of($cross, $target, $question->hatched));
+        return new self(
+            $question,
+            $catalogue,
+            $sire,
+            $dam,
+            $cross,
+            $target === null ? null : TargetOdds::of($cross, $target, $question->hatched),
+        );
     }
 
     /** @throws PairingError when per hatchling is asked and nothing hatches */
@@ -84,7 +101,10 @@ final readonly class Prediction
         foreach ($this->cross->loci() as $locus) {
             foreach ($this->catalogue->locus($locus)->alleles as $key) {
                 $one = new GenotypePattern([$key => 1]);
-                if (! $this->cross->sire->chanceOf($one, $this->catalogue)->isZero() || ! $this->cross->dam->chanceOf($one, $this->catalogue)->isZero()) {
+                if (
+                    ! $this->cross->sire->chanceOf($one, $this->catalogue)->isZero()
+                    || ! $this->cross->dam->chanceOf($one, $this->catalogue)->isZero()
+                ) {
                     foreach ($this->catalogue->claimsAbout($key) as $claim) {
                         $claims[$claim->key] = $claim;
                     }

@@ -11,8 +11,12 @@ use InvalidArgumentException;
 final class QuestionError extends InvalidArgumentException implements DestinoError
 {
     /** @param list<string> $suggestions */
-    private function __construct(string $message, public readonly string $field, public readonly string $piece, public readonly array $suggestions = [])
-    {
+    private function __construct(
+        string $message,
+        public readonly string $field,
+        public readonly string $piece,
+        public readonly array $suggestions = [],
+    ) {
         parent::__construct($message);
     }
 

@@ -55,15 +55,22 @@ final readonly class PlanAssumptions
                 throw ProjectError::outOfRange($share, 0, 1);
             }
         }
-        foreach (['male_months' => 240, 'female_months' => 240, 'male_weight' => 10000, 'female_weight' => 10000, 'clutch_mean' => 40, 'clutch_sd' => 20, 'females_per_male' => 50, 'yearly_keep' => 1000000] as $name => $most) {
+        foreach (
+            [
+                'male_months' => 240, 'female_months' => 240, 'male_weight' => 10000, 'female_weight' => 10000,
+                'clutch_mean' => 40, 'clutch_sd' => 20, 'females_per_male' => 50, 'yearly_keep' => 1000000,
+            ] as $name => $most
+        ) {
             if ($figures[$name] < 0 || $figures[$name] > $most) {
                 throw ProjectError::outOfRange($name, 0, $most);
             }
         }
 
         return new self(
-            (int) $figures['male_months'], (int) $figures['female_months'], (int) $figures['male_weight'], (int) $figures['female_weight'], (float) $figures['lay_rate'],
-            (float) $figures['clutch_mean'], (float) $figures['clutch_sd'], (float) $figures['infertile'], (float) $figures['hatch'], (float) $figures['female_share'],
+            (int) $figures['male_months'], (int) $figures['female_months'], (int) $figures['male_weight'],
+            (int) $figures['female_weight'], (float) $figures['lay_rate'],
+            (float) $figures['clutch_mean'], (float) $figures['clutch_sd'], (float) $figures['infertile'],
+            (float) $figures['hatch'], (float) $figures['female_share'],
             (int) $figures['females_per_male'], (float) $figures['yearly_keep'],
         );
     }
@@ -72,8 +79,10 @@ final readonly class PlanAssumptions
     public function toArray(): array
     {
         return [
-            'male_months' => $this->maleMonths, 'female_months' => $this->femaleMonths, 'male_weight' => $this->maleWeight, 'female_weight' => $this->femaleWeight,
-            'lay_rate' => $this->layRate, 'clutch_mean' => $this->clutchMean, 'clutch_sd' => $this->clutchSd, 'infertile' => $this->infertile, 'hatch' => $this->hatch,
+            'male_months' => $this->maleMonths, 'female_months' => $this->femaleMonths, 'male_weight' => $this->maleWeight,
+            'female_weight' => $this->femaleWeight,
+            'lay_rate' => $this->layRate, 'clutch_mean' => $this->clutchMean, 'clutch_sd' => $this->clutchSd,
+            'infertile' => $this->infertile, 'hatch' => $this->hatch,
             'female_share' => $this->femaleShare, 'females_per_male' => $this->femalesPerMale, 'yearly_keep' => $this->yearlyKeep,
         ];
     }

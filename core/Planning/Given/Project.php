@@ -22,9 +22,11 @@ final readonly class Project
      * @param int|null $tubs animals kept of the plan at the most
      * @param Rational|null $mostInbreeding F of the target's animals at the most
      * @param array{male: int, female: int, any: int} $wanted how many animals of the target
-     * @param array<string, int> $keep how many to keep of a young, by its words and sex (RouteStep::young), where it is not left to the plan
+     * @param array<string, int> $keep how many to keep of a young, by its words and sex (RouteStep::young), where it is not
+     *     left to the plan
      * @param list<string> $pinned founders (ids) that a route must use
-     * @param array<string, Stance> $stances what to do when a cross can bring a condition: refuse leaves the cross out, warn is told with it
+     * @param array<string, Stance> $stances what to do when a cross can bring a condition: refuse leaves the cross out, warn
+     *     is told with it
      * @param bool $sure whether a pair is wanted that gives the target in every egg that lives
      * @param bool $provesFirst whether an animal that may not carry what it is used for is test-crossed for a season before it is built on
      */
@@ -48,29 +50,104 @@ final readonly class Project
     /** @param list<Founder> $founders */
     public function withFounders(array $founders): self
     {
-        return new self($this->target, $founders, $this->assumptions, $this->horizon, $this->budget, $this->tubs, $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->provesFirst);
+        return new self(
+            $this->target,
+            $founders,
+            $this->assumptions,
+            $this->horizon,
+            $this->budget,
+            $this->tubs,
+            $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $this->keep,
+            $this->pinned,
+            $this->stances,
+            $this->sure,
+            $this->provesFirst,
+        );
     }
 
     public function withAssumptions(PlanAssumptions $assumptions): self
     {
-        return new self($this->target, $this->founders, $assumptions, $this->horizon, $this->budget, $this->tubs, $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->provesFirst);
+        return new self(
+            $this->target,
+            $this->founders,
+            $assumptions,
+            $this->horizon,
+            $this->budget,
+            $this->tubs,
+            $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $this->keep,
+            $this->pinned,
+            $this->stances,
+            $this->sure,
+            $this->provesFirst,
+        );
     }
 
     /** @param array<string, int> $keep */
     public function withKeep(array $keep): self
     {
-        return new self($this->target, $this->founders, $this->assumptions, $this->horizon, $this->budget, $this->tubs, $this->mostInbreeding, $this->wanted, $this->forbidden, $keep, $this->pinned, $this->stances, $this->sure, $this->provesFirst);
+        return new self(
+            $this->target,
+            $this->founders,
+            $this->assumptions,
+            $this->horizon,
+            $this->budget,
+            $this->tubs,
+            $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $keep,
+            $this->pinned,
+            $this->stances,
+            $this->sure,
+            $this->provesFirst,
+        );
     }
 
     /** The same with every young that may not carry it test-crossed before it is built on, or not. */
     public function provingFirst(bool $first = true): self
     {
-        return new self($this->target, $this->founders, $this->assumptions, $this->horizon, $this->budget, $this->tubs, $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $first);
+        return new self(
+            $this->target,
+            $this->founders,
+            $this->assumptions,
+            $this->horizon,
+            $this->budget,
+            $this->tubs,
+            $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $this->keep,
+            $this->pinned,
+            $this->stances,
+            $this->sure,
+            $first,
+        );
     }
 
     /** The same without a budget, a limit of relatedness, pins or house rules: to tell which of them stands in the way. */
     public function withoutLimits(bool $budget, bool $inbreeding, bool $pins, bool $stances): self
     {
-        return new self($this->target, $this->founders, $this->assumptions, $this->horizon, $budget ? null : $this->budget, $this->tubs, $inbreeding ? null : $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $pins ? [] : $this->pinned, $stances ? [] : $this->stances, $this->sure, $this->provesFirst);
+        return new self(
+            $this->target,
+            $this->founders,
+            $this->assumptions,
+            $this->horizon,
+            $budget ? null : $this->budget,
+            $this->tubs,
+            $inbreeding ? null : $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $this->keep,
+            $pins ? [] : $this->pinned,
+            $stances ? [] : $this->stances,
+            $this->sure,
+            $this->provesFirst,
+        );
     }
 }

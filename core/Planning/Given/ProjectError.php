@@ -16,7 +16,10 @@ final class ProjectError extends DomainException implements DestinoError
     {
         $near = Spelling::nearest($name, array_combine($known, $known));
 
-        return new self("“{$name}” is not an assumption. ".($near === [] ? '' : 'Did you mean '.implode(' or ', $near).'? ').'Known are: '.implode(', ', $known).'.');
+        return new self(
+            "“{$name}” is not an assumption. ".($near === [] ? '' : 'Did you mean '.implode(' or ', $near).'? ').'Known are: '
+                .implode(', ', $known).'.',
+        );
     }
 
     public static function notANumber(string $name): self

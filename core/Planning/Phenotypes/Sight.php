@@ -34,7 +34,13 @@ final readonly class Sight
             $form = $this->catalogue->form($locus, ...$pair);
             $isHidden = false;
             foreach ($hiding as $mask) {
-                $isHidden = $isHidden || ($mask->locus !== $locus && array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele))) === []);
+                $isHidden = $isHidden
+                    || (
+                        $mask->locus !== $locus
+                        && array_filter(
+                            $form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele)),
+                        ) === []
+                    );
             }
             $parts[] = $isHidden ? '+' : $form->look;
         }
@@ -48,7 +54,10 @@ final readonly class Sight
         $masks = [];
         foreach ($this->group->loci as $i => $locus) {
             foreach ($locus === Sex::LOCUS ? [] : $this->catalogue->masksAt($locus) as $mask) {
-                if ($mask->hides !== Concealment::Part && $mask->form->fits($this->catalogue->form($locus, ...$diplotype->pairAt($i))->copiesOf(...))) {
+                if (
+                    $mask->hides !== Concealment::Part
+                    && $mask->form->fits($this->catalogue->form($locus, ...$diplotype->pairAt($i))->copiesOf(...))
+                ) {
                     $masks[] = $mask;
                 }
             }

@@ -40,8 +40,12 @@ final class Space
     {
         $groups = [];
         $sexAt = null;
-        $tables ??= array_map(static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target), self::relevant($catalogue, $project));
-        usort($tables, static fn (GroupTable $a, GroupTable $b): int => $b->canHide <=> $a->canHide); // what hides is read first; of two that hide each other the second is read
+        $tables ??= array_map(
+            static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target),
+            self::relevant($catalogue, $project),
+        );
+        // what hides is read first; of two that hide each other the second is read
+        usort($tables, static fn (GroupTable $a, GroupTable $b): int => $b->canHide <=> $a->canHide);
         foreach ($tables as $table) {
             $sexAt = $table->holdsSex ? count($groups) : $sexAt;
             $groups[] = $table;

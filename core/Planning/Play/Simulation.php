@@ -91,7 +91,10 @@ final class Simulation
         }
         ksort($reached);
 
-        return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, array_map(static fn (float $sum): float => $sum / $runs, $money), $stuck);
+        return new Outcome(
+            $runs, $horizon, $reached, $eggs / $runs, $kept / $runs,
+            array_map(static fn (float $sum): float => $sum / $runs, $money), $stuck,
+        );
     }
 
     /**
@@ -154,7 +157,9 @@ final class Simulation
                     if (count($animals[$step->key] ?? []) >= $step->keep || ($project->tubs !== null && $kept >= $project->tubs)) {
                         break;
                     }
-                    $animals[$step->key][] = $this->grown($states, $step->looks, $season + $project->assumptions->seasonsToGrow($sex === Sex::Male));
+                    $animals[$step->key][] = $this->grown(
+                        $states, $step->looks, $season + $project->assumptions->seasonsToGrow($sex === Sex::Male),
+                    );
                     $kept++;
                 }
             }
@@ -168,7 +173,10 @@ final class Simulation
         return [null, $eggs, $kept, $money, $this->whereItHung($animals, $bred, $found)];
     }
 
-    /** @return array{array<string, list<PlayedAnimal>>, array{male: int, female: int}} founders with their true genotypes, and those that meet the target */
+    /**
+     * @return array{array<string, list<PlayedAnimal>>, array{male: int, female: int}} founders with their true genotypes, and
+     *     those that meet the target
+     */
     private function start(): array
     {
         $animals = [];
@@ -184,9 +192,13 @@ final class Simulation
                     }
                 }
             }
-            $first = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
+            $first = max(
+                $founder->from,
+                $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
+            );
             $animals[$key][] = $this->grown($states, $this->looks[$key], $first);
-            if (! $founder->isOffer() && ! $this->space->project->sure && $this->meets($states, $founder->sex)) { // what is bought has not hatched here
+            // what is bought has not hatched here
+            if (! $founder->isOffer() && ! $this->space->project->sure && $this->meets($states, $founder->sex)) {
                 $found[$founder->sex->value]++;
             }
         }
@@ -253,7 +265,10 @@ final class Simulation
             }
             $next = null;
             foreach ($males as $i => $male) { // sons that may differ share the females out
-                if ($male->mates + $served[$i] < $this->space->project->assumptions->femalesPerMale && ($next === null || ($step->sires === [] && $served[$i] < $served[$next] && $male->misses <= $males[$next]->misses))) {
+                if (
+                    $male->mates + $served[$i] < $this->space->project->assumptions->femalesPerMale
+                    && ($next === null || ($step->sires === [] && $served[$i] < $served[$next] && $male->misses <= $males[$next]->misses))
+                ) {
                     $next = $i;
                 }
             }
@@ -354,7 +369,9 @@ final class Simulation
     {
         $wanted = $this->space->project->wanted;
 
-        return $found['male'] >= $wanted['male'] && $found['female'] >= $wanted['female'] && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
+        return $found['male'] >= $wanted['male']
+            && $found['female'] >= $wanted['female']
+            && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
     }
 
     /**
@@ -370,7 +387,9 @@ final class Simulation
                 break;
             }
             if (($animals[$step->key] ?? []) === []) {
-                return isset($bred["{$step->key} {$step->sire} {$step->dam}"]) ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time" : "{$step->sireGenes} × {$step->damGenes} is never mated in time";
+                return isset($bred["{$step->key} {$step->sire} {$step->dam}"])
+                    ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time"
+                    : "{$step->sireGenes} × {$step->damGenes} is never mated in time";
             }
         }
         $has = $found['male'] + $found['female'] > 0 ? 'the second animal of the target' : 'the target';
@@ -407,7 +426,10 @@ final class Simulation
         $genotypes = [];
         $sum = 0.0;
         foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
-            $genotypes[] = [array_map(static fn (GroupTable $table): int => $table->number($state->at($table->group)), $this->space->groups), $sum += $p->toFloat()];
+            $genotypes[] = [
+                array_map(static fn (GroupTable $table): int => $table->number($state->at($table->group)), $this->space->groups),
+                $sum += $p->toFloat(),
+            ];
         }
 
         return $genotypes;
@@ -424,7 +446,11 @@ final class Simulation
         $step = $this->steps[$id];
         $table = $this->space->groups[$i];
         $signs = [];
-        foreach (isset($this->looks[$step->sire], $this->looks[$step->dam]) ? $table->cross($this->looks[$step->sire][$i], $this->looks[$step->dam][$i], $hiding) : [] as [$look]) {
+        foreach (
+            isset($this->looks[$step->sire], $this->looks[$step->dam])
+                ? $table->cross($this->looks[$step->sire][$i], $this->looks[$step->dam][$i], $hiding)
+                : [] as [$look]
+        ) {
             $signs[$table->seenOfLook($look, $hiding)] = $look;
         }
 

@@ -22,7 +22,8 @@ final class PairFinder
 
     /**
      * @param list<Founder> $animals
-     * @return list<array{Founder, Founder, Rational, Rational}> sire, dam, P(target), P(carries all of it) an egg; the best first; pairs that give neither are left out
+     * @return list<array{Founder, Founder, Rational, Rational}> sire, dam, P(target), P(carries all of it) an egg; the best
+     *     first; pairs that give neither are left out
      */
     public function best(array $animals, int $most = 50): array
     {
@@ -50,7 +51,10 @@ final class PairFinder
         }
         usort($ranked, static fn (array $a, array $b): int => [$b[0], $b[1], $a[2], $a[3]] <=> [$a[0], $a[1], $b[2], $b[3]]);
 
-        return array_map(fn (array $pair): array => [$animals[$pair[2]], $animals[$pair[3]], ...$this->exact($looks[$pair[2]], $looks[$pair[3]])], array_slice($ranked, 0, $most));
+        return array_map(
+            fn (array $pair): array => [$animals[$pair[2]], $animals[$pair[3]], ...$this->exact($looks[$pair[2]], $looks[$pair[3]])],
+            array_slice($ranked, 0, $most),
+        );
     }
 
     /** @return array{float, float} */

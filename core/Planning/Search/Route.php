@@ -28,7 +28,12 @@ final readonly class Route
     /** Equal for routes through the same young from the same animals. */
     public function shape(): string
     {
-        $parts = array_map(static fn (RouteStep $step): string => $step->genes.($step->isLast ? '' : $step->sex?->value).' of '.$step->sireGenes.' × '.$step->damGenes, $this->steps);
+        $parts = array_map(
+            static fn (RouteStep $step): string => $step->genes.(
+                $step->isLast ? '' : $step->sex?->value
+            ).' of '.$step->sireGenes.' × '.$step->damGenes,
+            $this->steps,
+        );
         sort($parts);
 
         return implode('; ', $parts);
@@ -37,7 +42,14 @@ final readonly class Route
     /** The same route with another number to keep of one step. */
     public function keeping(string $step, int $count): self
     {
-        return new self($this->name, $this->why, array_map(static fn (RouteStep $one): RouteStep => $one->key === $step ? $one->keeping($count) : $one, $this->steps), $this->purchases, $this->expected, $this->inbreeding);
+        return new self(
+            $this->name,
+            $this->why,
+            array_map(static fn (RouteStep $one): RouteStep => $one->key === $step ? $one->keeping($count) : $one, $this->steps),
+            $this->purchases,
+            $this->expected,
+            $this->inbreeding,
+        );
     }
 
     public function cost(): float

@@ -33,11 +33,16 @@ final class RouteBuilder
     {
         $builder = new self($space);
         foreach ($space->project->founders as $founder) {
-            $builder->parents["f {$founder->id}"] = [$founder->sire === null ? null : "f {$founder->sire}", $founder->dam === null ? null : "f {$founder->dam}"];
+            $builder->parents["f {$founder->id}"] = [
+                $founder->sire === null ? null : "f {$founder->sire}", $founder->dam === null ? null : "f {$founder->dam}",
+            ];
         }
         $builder->take($target, true);
         $steps = array_values($builder->steps);
-        usort($steps, static fn (RouteStep $a, RouteStep $b): int => [$a->isLast, $a->season, $a->key] <=> [$b->isLast, $b->season, $b->key]);
+        usort(
+            $steps,
+            static fn (RouteStep $a, RouteStep $b): int => [$a->isLast, $a->season, $a->key] <=> [$b->isLast, $b->season, $b->key],
+        );
 
         return new Route($name, $why, $steps, array_values($builder->purchases), $target->born, $builder->inbreeding($target));
     }
@@ -55,19 +60,27 @@ final class RouteBuilder
         }
         $this->take($node->sire, false);
         $this->take($node->dam, false);
-        $odds = $isLast ? $this->space->oddsOfTarget($node->sire->looks, $node->dam->looks) : $this->space->oddsOf($node->sire->looks, $node->dam->looks, $node->looks);
+        $odds = $isLast
+            ? $this->space->oddsOfTarget($node->sire->looks, $node->dam->looks)
+            : $this->space->oddsOf($node->sire->looks, $node->dam->looks, $node->looks);
         $this->steps[$key] = new RouteStep(
-            $key, max($this->earliest($node->sire), $this->earliest($node->dam)), $node->sire->key, $node->dam->key, $node->sire->founders, $node->dam->founders,
-            $this->space->text($node->sire->looks), $this->space->text($node->dam->looks), $node->looks, $isLast ? $this->space->project->target->text : $this->space->text($node->looks),
+            $key, max($this->earliest($node->sire), $this->earliest($node->dam)), $node->sire->key, $node->dam->key,
+            $node->sire->founders, $node->dam->founders,
+            $this->space->text($node->sire->looks), $this->space->text($node->dam->looks), $node->looks,
+            $isLast ? $this->space->project->target->text : $this->space->text($node->looks),
             $isLast ? $this->space->project->target->sex : $node->sex,
-            $odds, $this->space->project->keep[RouteStep::wordsOf($this->space->text($node->looks), $node->sex)] ?? $this->keep($node, $isLast), $isLast, $this->welfare->cautions($node->sire, $node->dam),
+            $odds,
+            $this->space->project->keep[RouteStep::wordsOf($this->space->text($node->looks), $node->sex)] ?? $this->keep($node, $isLast),
+            $isLast, $this->welfare->cautions($node->sire, $node->dam),
         );
     }
 
     /** The first season in which it can breed, if all goes well. */
     private function earliest(Node $node): int
     {
-        return $node->isFounder() || ! isset($this->steps[$node->key]) ? (int) ceil($node->ready - 1e-9) : $this->steps[$node->key]->season + $this->space->project->assumptions->seasonsToGrow($node->sex === Sex::Male);
+        return $node->isFounder() || ! isset($this->steps[$node->key])
+            ? (int) ceil($node->ready - 1e-9)
+            : $this->steps[$node->key]->season + $this->space->project->assumptions->seasonsToGrow($node->sex === Sex::Male);
     }
 
     /**
@@ -85,7 +98,8 @@ final class RouteBuilder
             $with = 0.0;
             foreach ($table->looks[$look] as $state => $p) {
                 $haplotypes = $table->states[$state]->haplotypes;
-                $isPlain = $haplotypes[0] === $haplotypes[1] && array_filter($haplotypes[0], static fn (string $allele): bool => $allele !== '+' && $allele !== Sex::X) === [];
+                $isPlain = $haplotypes[0] === $haplotypes[1]
+                    && array_filter($haplotypes[0], static fn (string $allele): bool => $allele !== '+' && $allele !== Sex::X) === [];
                 $with += $isPlain ? 0.0 : $p->toFloat();
             }
             $carries *= count($table->looks[$look]) > 1 && $with > 0.0 ? $with : 1.0;
@@ -109,7 +123,10 @@ final class RouteBuilder
             return "f {$node->founders[0]->id}";
         }
         $own = "y {$node->key} ".spl_object_id($node);
-        $this->parents[$own] ??= [$node->sire === null ? null : $this->individual($node->sire), $node->dam === null ? null : $this->individual($node->dam)];
+        $this->parents[$own] ??= [
+            $node->sire === null ? null : $this->individual($node->sire),
+            $node->dam === null ? null : $this->individual($node->dam),
+        ];
 
         return $own;
     }

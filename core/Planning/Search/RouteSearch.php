@@ -19,7 +19,8 @@ use SplPriorityQueue;
  * A young of a cross whose parents are ready in season t is expected in t + 1/h − 1, h = P(a season brings one of the wanted
  * sex), and breeds after growing up. That is never less than what its parents took, so animals settled in the order of
  * their readiness are settled at their least. An animal whose young cannot come before the k-th best finish, or before
- * the horizon, is left out, with the best mates that there could be (earliestFinish): a bound that loses nothing. So is one that an animal ready no later passes in everything that it could give (GroupTable::isAtLeast).
+ * the horizon, is left out, with the best mates that there could be (earliestFinish): a bound that loses nothing. So is one
+ * that an animal ready no later passes in everything that it could give (GroupTable::isAtLeast).
  *
  * Where a founder is pinned, animals with it and without it behind them are different nodes; where relatedness is limited,
  * so are animals of different founders, since the one that is ready first may be too close to its mate. Looks that hide
@@ -68,8 +69,12 @@ final class RouteSearch
      * @param float|null $limit season after which nothing is of use; null: what the horizon allows
      * @param (Closure(Node): bool)|null $accepts whether a way to finish is one that is looked for; the others count for nothing
      */
-    public function __construct(private readonly Space $space, private readonly int $most = 8, ?float $limit = null, private readonly ?Closure $accepts = null)
-    {
+    public function __construct(
+        private readonly Space $space,
+        private readonly int $most = 8,
+        ?float $limit = null,
+        private readonly ?Closure $accepts = null,
+    ) {
         $this->welfare = new Welfare($space);
         $this->open = new SplPriorityQueue;
         $this->bound = $this->limit = min($limit ?? INF, self::BEYOND * $space->project->horizon + 2);
@@ -87,7 +92,11 @@ final class RouteSearch
         while (! $this->open->isEmpty()) {
             /** @var Node $node */
             $node = $this->open->extract();
-            if ($node->isSettled || $this->best[$node->key] !== $node || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex, $node->lineage))) {
+            if (
+                $node->isSettled
+                || $this->best[$node->key] !== $node
+                || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex, $node->lineage))
+            ) {
                 continue;
             }
             if ($node->ready > $this->bound) {
@@ -116,16 +125,30 @@ final class RouteSearch
         $alike = [];
         foreach ($founders as $founder) {
             $looks = $this->space->looksOf($founder);
-            $ready = max($founder->from, $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams));
+            $ready = max(
+                $founder->from,
+                $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
+            );
             $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
-            $left = implode(',', array_map(static fn (array $pair): string => implode(':', $pair), array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true))));
+            $left = implode(
+                ',',
+                array_map(
+                    static fn (array $pair): string => implode(':', $pair),
+                    array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true)),
+                ),
+            );
             $apart = $this->isTraced($founder->id) ? " = {$founder->id}" : '';
-            $alike[implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart} {$this->welfare->marks($founder)}"][] = [$founder, $looks, $ready];
+            $alike[
+                implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart} {$this->welfare->marks($founder)}"
+            ][] = [$founder, $looks, $ready];
         }
         $nodes = [];
         foreach ($alike as $key => $same) {
             [$first, $looks, $ready] = $same[0];
-            $nodes[] = new Node("founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0), lineage: $this->isTraced($first->id) ? [$first->id] : []);
+            $nodes[] = new Node(
+                "founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0),
+                lineage: $this->isTraced($first->id) ? [$first->id] : [],
+            );
         }
 
         return $nodes;
@@ -172,7 +195,12 @@ final class RouteSearch
         if ($hit > 0.0 && (! $this->space->project->sure || $this->space->isSure($sire->looks, $dam->looks))) {
             $looks = $this->space->likeliestHit($sire->looks, $dam->looks);
             $hit *= $wanted === null ? 1.0 : $this->space->shareOf($wanted);
-            $this->finish(new Node(implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire, $dam, $hit, self::joined($sire, $dam)));
+            $this->finish(
+                new Node(
+                    implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire,
+                    $dam, $hit, self::joined($sire, $dam),
+                ),
+            );
         }
         $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null, []);
     }
@@ -183,8 +211,17 @@ final class RouteSearch
      * @param list<int> $looks so far
      * @param list<Mask> $hiding what they hide of the groups that follow
      */
-    private function descend(Node $sire, Node $dam, float $from, int $females, int $at, array $looks, float $chance, ?Sex $sex, array $hiding): void
-    {
+    private function descend(
+        Node $sire,
+        Node $dam,
+        float $from,
+        int $females,
+        int $at,
+        array $looks,
+        float $chance,
+        ?Sex $sex,
+        array $hiding,
+    ): void {
         if ($this->expected($from, $chance, $females) > $this->bound) {
             return; // the chance only falls from here on, so nothing below can be in time either
         }
@@ -200,7 +237,10 @@ final class RouteSearch
             if ($hiding !== [] && $group->isBlurred($look)) {
                 continue;
             }
-            $this->descend($sire, $dam, $from, $females, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding);
+            $this->descend(
+                $sire, $dam, $from, $females, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex,
+                $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding,
+            );
         }
     }
 
@@ -222,7 +262,11 @@ final class RouteSearch
     private function finish(Node $node): void
     {
         $key = "{$node->key} {$node->sire?->key} {$node->dam?->key}";
-        if ($node->born <= $this->limit && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born) && $this->isLookedFor($node)) {
+        if (
+            $node->born <= $this->limit
+            && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born)
+            && $this->isLookedFor($node)
+        ) {
             $this->finishes[$key] = $node;
             $this->earliest[] = $node->born;
             sort($this->earliest);
@@ -259,7 +303,9 @@ final class RouteSearch
 
     private function isLookedFor(Node $node): bool
     {
-        return array_diff($this->space->project->pinned, $node->lineage) === [] && $this->welfare->allows($node) && ($this->accepts === null || ($this->accepts)($node));
+        return array_diff($this->space->project->pinned, $node->lineage) === []
+            && $this->welfare->allows($node)
+            && ($this->accepts === null || ($this->accepts)($node));
     }
 
     /** Whether it matters that this founder is behind an animal. */
@@ -293,7 +339,8 @@ final class RouteSearch
         }
         $pinned = $this->space->project->pinned;
 
-        return array_diff(array_intersect($other, $pinned), $settled) === [] && ($this->space->project->mostInbreeding === null || array_diff($settled, $other) === []);
+        return array_diff(array_intersect($other, $pinned), $settled) === []
+            && ($this->space->project->mostInbreeding === null || array_diff($settled, $other) === []);
     }
 
     /**

@@ -42,7 +42,23 @@ final readonly class RouteStep
 
     public function keeping(int $count): self
     {
-        return new self($this->key, $this->season, $this->sire, $this->dam, $this->sires, $this->dams, $this->sireGenes, $this->damGenes, $this->looks, $this->genes, $this->sex, $this->odds, $count, $this->isLast, $this->cautions);
+        return new self(
+            $this->key,
+            $this->season,
+            $this->sire,
+            $this->dam,
+            $this->sires,
+            $this->dams,
+            $this->sireGenes,
+            $this->damGenes,
+            $this->looks,
+            $this->genes,
+            $this->sex,
+            $this->odds,
+            $count,
+            $this->isLast,
+            $this->cautions,
+        );
     }
 
     /** The young in words that stay the same from plan to plan. */

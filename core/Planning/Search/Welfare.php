@@ -73,7 +73,18 @@ final class Welfare
         if ($this->troubled === null) {
             $this->troubled = [];
             $catalogue = $this->space->catalogue;
-            foreach ([...array_merge([], ...array_map(static fn (Condition $condition): array => array_column($condition->appliesTo, 'pattern'), array_values($catalogue->conditions))), ...array_map(static fn (PairWarning $warning): GenotypePattern => $warning->pattern, $catalogue->warnings)] as $pattern) {
+            foreach (
+                [
+                    ...array_merge(
+                        [],
+                        ...array_map(
+                            static fn (Condition $condition): array => array_column($condition->appliesTo, 'pattern'),
+                            array_values($catalogue->conditions),
+                        ),
+                    ),
+                    ...array_map(static fn (PairWarning $warning): GenotypePattern => $warning->pattern, $catalogue->warnings),
+                ] as $pattern
+            ) {
                 $this->troubled += array_fill_keys(array_keys($pattern->copies), true);
             }
             foreach (array_keys($catalogue->loci) as $locus) {
@@ -97,7 +108,11 @@ final class Welfare
     {
         foreach ($this->isAsked() ? $sire : [] as $i => $look) {
             $group = $this->space->groups[$i];
-            if ($this->refused["{$i} {$group->support($look)} x {$group->support($dam[$i])}"] ??= $this->verdictOn($this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i))->stance === Stance::Refuse) {
+            if (
+                $this->refused["{$i} {$group->support($look)} x {$group->support($dam[$i])}"] ??= $this->verdictOn(
+                    $this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i),
+                )->stance === Stance::Refuse
+            ) {
                 return true;
             }
         }
@@ -117,7 +132,12 @@ final class Welfare
     /** Equal for animals of which the same is possible: whether something can come of a cross does not depend on the odds. */
     private function kind(Node $node): string
     {
-        return $node->isFounder() ? $node->key : implode('|', array_map(static fn (GroupTable $group, int $look): string => $group->support($look), $this->space->groups, $node->looks));
+        return $node->isFounder()
+            ? $node->key
+            : implode(
+                '|',
+                array_map(static fn (GroupTable $group, int $look): string => $group->support($look), $this->space->groups, $node->looks),
+            );
     }
 
     /** Whether no cross behind an animal is refused. */
@@ -127,7 +147,9 @@ final class Welfare
             return true;
         }
 
-        return $this->verdict($node->sire, $node->dam)->stance !== Stance::Refuse && $this->allows($node->sire) && $this->allows($node->dam);
+        return $this->verdict($node->sire, $node->dam)->stance !== Stance::Refuse
+            && $this->allows($node->sire)
+            && $this->allows($node->dam);
     }
 
     /** @return list<string> */

@@ -62,12 +62,24 @@ final readonly class Dilemma
         $only('Buy, or grow up what you have?', 'buy nothing', static fn (Founder $founder): bool => ! $founder->isOffer());
         $doubt = 'Build on animals that may not carry it, or leave them out?';
         $only($doubt, 'only what is sure', static fn (Founder $founder): bool => $founder->belief->isCertain());
-        $variants[] = ['Build at once on what may carry it, or prove it first?', 'a season of test crosses first', $project->provingFirst()];
+        $variants[] = [
+            'Build at once on what may carry it, or prove it first?', 'a season of test crosses first', $project->provingFirst(),
+        ];
         $only('Avoid genes with known trouble by another way?', 'no founder with such a gene', self::isFreeOfTrouble($catalogue, $project));
-        $variants[] = ['One male with several females, or one pair?', 'one female a season for each male', $project->withAssumptions(PlanAssumptions::of(['females_per_male' => 1] + $project->assumptions->toArray()))];
-        foreach ([[Sex::Female, 'female_months', 'Wait for females to be older?'], [Sex::Male, 'male_months', 'Use males younger?']] as [$sex, $name, $question]) {
+        $variants[] = [
+            'One male with several females, or one pair?', 'one female a season for each male',
+            $project->withAssumptions(PlanAssumptions::of(['females_per_male' => 1] + $project->assumptions->toArray())),
+        ];
+        foreach (
+            [
+                [Sex::Female, 'female_months', 'Wait for females to be older?'], [Sex::Male, 'male_months', 'Use males younger?'],
+            ] as [$sex, $name, $question]
+        ) {
             $months = $sex === Sex::Female ? $project->assumptions->femaleMonths + 12 : max(6, $project->assumptions->maleMonths - 6);
-            $variants[] = [$question, ($sex === Sex::Female ? 'females from ' : 'males from ')."{$months} months", $project->withAssumptions(PlanAssumptions::of([$name => $months] + $project->assumptions->toArray()))];
+            $variants[] = [
+                $question, ($sex === Sex::Female ? 'females from ' : 'males from ')."{$months} months",
+                $project->withAssumptions(PlanAssumptions::of([$name => $months] + $project->assumptions->toArray())),
+            ];
         }
 
         return $variants;
@@ -76,10 +88,22 @@ final readonly class Dilemma
     /** @return Closure(Founder): bool whether it carries no allele of a condition, those that the target asks for aside */
     private static function isFreeOfTrouble(Catalogue $catalogue, Project $project): Closure
     {
-        $asked = array_merge([], ...array_map(static fn (TargetCondition $condition): array => $condition->wantedAlleles(), $project->target->conditions));
+        $asked = array_merge(
+            [],
+            ...array_map(static fn (TargetCondition $condition): array => $condition->wantedAlleles(), $project->target->conditions),
+        );
         $troubled = [];
         foreach ($catalogue->alleles as $allele) {
-            if (! in_array($allele->key, $asked, true) && array_filter([...$catalogue->conditionsOf($catalogue->oneCopy($allele)), ...$catalogue->conditionsOf($catalogue->twoCopies($allele))], static fn (array $found): bool => $found['condition']->severity->rank() >= Severity::Serious->rank()) !== []) {
+            if (
+                ! in_array($allele->key, $asked, true)
+                && array_filter(
+                    [
+                        ...$catalogue->conditionsOf($catalogue->oneCopy($allele)),
+                        ...$catalogue->conditionsOf($catalogue->twoCopies($allele)),
+                    ],
+                    static fn (array $found): bool => $found['condition']->severity->rank() >= Severity::Serious->rank(),
+                ) !== []
+            ) {
                 $troubled[$allele->key] = $allele->locus;
             }
         }
@@ -87,7 +111,11 @@ final readonly class Dilemma
         return static function (Founder $founder) use ($catalogue, $troubled): bool {
             foreach ($troubled as $allele => $locus) {
                 $group = $catalogue->groupOf($locus);
-                foreach (in_array($group->key, $founder->belief->groups(), true) ? $founder->belief->marginalAt($locus, $group)->entries() : [] as [$pair]) {
+                foreach (
+                    in_array($group->key, $founder->belief->groups(), true)
+                        ? $founder->belief->marginalAt($locus, $group)->entries()
+                        : [] as [$pair]
+                ) {
                     if (in_array($allele, $pair, true)) {
                         return false;
                     }
@@ -103,7 +131,9 @@ final readonly class Dilemma
     {
         $space = $planner->space();
         /** @param Closure(RouteStep): bool $is */
-        $hasYoung = static fn (Route $route, Closure $is): bool => array_filter($route->steps, static fn (RouteStep $step): bool => ! $step->isLast && $is($step) === true) !== [];
+        $hasYoung = static fn (Route $route, Closure $is): bool => array_filter(
+            $route->steps, static fn (RouteStep $step): bool => ! $step->isLast && $is($step) === true,
+        ) !== [];
         $isVisual = static fn (RouteStep $step): bool => self::carries($space, $step, false);
         $showsOne = static fn (RouteStep $step): bool => self::carries($space, $step, true);
         $kinds = [];
@@ -115,10 +145,18 @@ final readonly class Dilemma
             }
         }
         if ($recessive) {
-            $kinds[] = ['Repeat the cross of hets, or step back through a visual?', ['hets until the last cross', static fn (Route $route): bool => count($route->steps) > 1 && ! $hasYoung($route, $isVisual)], ['through a visual', static fn (Route $route): bool => $hasYoung($route, $isVisual)]];
+            $kinds[] = [
+                'Repeat the cross of hets, or step back through a visual?',
+                ['hets until the last cross', static fn (Route $route): bool => count($route->steps) > 1 && ! $hasYoung($route, $isVisual)],
+                ['through a visual', static fn (Route $route): bool => $hasYoung($route, $isVisual)],
+            ];
         }
         if ($visible && count($space->project->target->conditions) > 1) {
-            $kinds[] = ['Add the co-dominant now, or at the end?', ['now', static fn (Route $route): bool => $hasYoung($route, $showsOne)], ['at the end', static fn (Route $route): bool => count($route->steps) > 1 && ! $hasYoung($route, $showsOne)]];
+            $kinds[] = [
+                'Add the co-dominant now, or at the end?',
+                ['now', static fn (Route $route): bool => $hasYoung($route, $showsOne)],
+                ['at the end', static fn (Route $route): bool => count($route->steps) > 1 && ! $hasYoung($route, $showsOne)],
+            ];
         }
 
         return $kinds;
@@ -134,7 +172,15 @@ final readonly class Dilemma
                 }
                 foreach ($space->groups as $i => $table) {
                     $at = array_search($condition->locus(), $table->group->loci, true);
-                    $shown = $at === false ? [] : array_map(static fn (int $state): bool => in_array($allele, $space->catalogue->form($condition->locus(), ...$table->states[$state]->pairAt($at))->shows, true), array_keys($table->looks[$step->looks[$i]]));
+                    $shown = $at === false
+                        ? []
+                        : array_map(
+                            static fn (int $state): bool => in_array(
+                                $allele,
+                                $space->catalogue->form($condition->locus(), ...$table->states[$state]->pairAt($at))->shows, true,
+                            ),
+                            array_keys($table->looks[$step->looks[$i]]),
+                        );
                     if ($shown !== [] && ! in_array(false, $shown, true)) {
                         return true;
                     }

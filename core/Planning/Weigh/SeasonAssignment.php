@@ -6,7 +6,8 @@ namespace Destino\Planning\Weigh;
 
 /**
  * Which pairings to make in a season, out of what several projects wish for: each female has one mate, a male a few
- * females, each wish is granted at most once. Animals are named by id. The weight granted is the greatest there is: a flow from males through wishes
+ * females, each wish is granted at most once. Animals are named by id. The weight granted is the greatest there is: a flow
+ * from males through wishes
  * to females.
  *
  * @phpstan-type Wish array{sires: list<string>, dams: list<string>, weight: float}

@@ -19,21 +19,29 @@ class Browser
     private readonly ChromeDevToolsDriver $tools;
 
     /** @param  resource  $process */
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $address, private $process, private readonly string $profile)
-    {
+    private function __construct(
+        public readonly RemoteWebDriver $driver,
+        private readonly string $address,
+        private $process,
+        private readonly string $profile,
+    ) {
         $this->tools = new ChromeDevToolsDriver($driver);
     }
 
     public static function start(string $address): self
     {
         $port = Server::freePort();
-        $process = proc_open(['chromedriver', "--port={$port}", '--silent'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['chromedriver', "--port={$port}", '--silent'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes,
+        );
         if ($process === false) {
             throw new RuntimeException('ChromeDriver could not be started.');
         }
         $profile = sys_get_temp_dir().'/destino-browser-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync',
             '--no-first-run', '--hide-scrollbars', '--window-size=1280,800', "--user-data-dir={$profile}",
         ]);
         $capabilities = DesiredCapabilities::chrome();
@@ -43,7 +51,12 @@ class Browser
             if ($socket !== false) {
                 fclose($socket);
 
-                return new self(RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $address, $process, $profile);
+                return new self(
+                    RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000),
+                    $address,
+                    $process,
+                    $profile,
+                );
             }
             usleep(100_000);
         }
@@ -60,7 +73,10 @@ class Browser
     /** The size of the page, phones included: a window cannot be made that narrow. */
     public function size(int $width, int $height): self
     {
-        $this->tools->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        $this->tools->execute(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        );
 
         return $this;
     }

@@ -12,7 +12,8 @@ class Server
 
     /**
      * @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there
-     * @param bool $works whether long work is done at once; otherwise it waits for a worker that is not there, and pages show the first answer
+     * @param bool $works whether long work is done at once; otherwise it waits for a worker that is not there, and pages show
+     *     the first answer
      */
     public static function start(bool $demo, bool $empty = false, ?string $database = null, bool $works = false): self
     {
@@ -22,7 +23,8 @@ class Server
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
             'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
-            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database, 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
+            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database,
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
@@ -32,7 +34,10 @@ class Server
         $null = ['file', '/dev/null', 'r'];
         // php -S itself rather than artisan serve, so that one signal ends it.
         $process = proc_open(
-            [PHP_BINARY, '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"],
+            [
+                PHP_BINARY, '-S', "127.0.0.1:{$port}", '-t', "{$root}/public",
+                "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php",
+            ],
             [$null, ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, "{$root}/public", $env,
         );
         if ($process === false) {
@@ -80,7 +85,10 @@ class Server
     /** @param  array<string, string>  $env */
     private static function artisan(string $root, array $env, string ...$arguments): void
     {
-        $process = proc_open([PHP_BINARY, "{$root}/artisan", ...$arguments], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $root, $env);
+        $process = proc_open(
+            [PHP_BINARY, "{$root}/artisan", ...$arguments], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes,
+            $root, $env,
+        );
         $said = $process === false ? '' : stream_get_contents($pipes[1]).stream_get_contents($pipes[2]);
         if ($process === false || proc_close($process) !== 0) {
             throw new RuntimeException("artisan {$arguments[0]} failed: {$said}");

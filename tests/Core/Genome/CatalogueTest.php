@@ -31,7 +31,10 @@ final class CatalogueTest extends TestCase
     {
         $catalogue = Shelf::catalogue();
         foreach (['bel', 'blackeye', 'yellowbelly', 'cinnamon', 'albino', 'clown', 'banana'] as $locus) {
-            $missing = array_filter($catalogue->formsAt($locus), static fn (Form $form): bool => $form->looks === 'No description of this pair is known to us.');
+            $missing = array_filter(
+                $catalogue->formsAt($locus),
+                static fn (Form $form): bool => $form->looks === 'No description of this pair is known to us.',
+            );
             self::assertSame([], array_map(static fn (Form $form): string => $form->text, $missing));
         }
     }
@@ -42,7 +45,10 @@ final class CatalogueTest extends TestCase
         foreach ($catalogue->alleles as $allele) {
             foreach ([$allele->name, ...$allele->aliases] as $name) {
                 $belief = Shelf::belief($name, Sex::Female);
-                self::assertSame('1', $belief->chanceOf(new \Destino\Genome\GenotypePattern([$allele->key => 1]), $catalogue)->toString(), $name);
+                self::assertSame(
+                    '1', $belief->chanceOf(new \Destino\Genome\GenotypePattern([$allele->key => 1]), $catalogue)->toString(),
+                    $name,
+                );
             }
         }
         foreach ($catalogue->nicknames as $nickname) {
@@ -57,10 +63,14 @@ final class CatalogueTest extends TestCase
     public function testExpressionFollowsThePair(): void
     {
         $catalogue = Shelf::catalogue();
-        self::assertSame([FormKind::Het, []], [$catalogue->form('clown', '+', 'clown')->kind, $catalogue->form('clown', '+', 'clown')->shows]);
+        self::assertSame(
+            [FormKind::Het, []], [$catalogue->form('clown', '+', 'clown')->kind, $catalogue->form('clown', '+', 'clown')->shows],
+        );
         self::assertSame(['cryptic', 'clown'], $catalogue->form('clown', 'clown', 'cryptic')->shows);
         self::assertSame('Candino', $catalogue->form('albino', 'candy', 'albino')->knownAs);
-        self::assertSame($catalogue->form('pinstripe', 'pinstripe', '+')->look, $catalogue->form('pinstripe', 'pinstripe', 'pinstripe')->look);
+        self::assertSame(
+            $catalogue->form('pinstripe', 'pinstripe', '+')->look, $catalogue->form('pinstripe', 'pinstripe', 'pinstripe')->look,
+        );
         self::assertNotSame($catalogue->form('pastel', 'pastel', '+')->look, $catalogue->form('pastel', 'pastel', 'pastel')->look);
     }
 }

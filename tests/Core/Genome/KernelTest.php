@@ -29,14 +29,22 @@ final class KernelTest extends TestCase
     {
         $group = static fn (Rational ...$r): LinkageGroup => new LinkageGroup('g', ['a', 'b'], array_values($r));
         $clown = static fn (): JointBelief => JointBelief::certain(Shelf::catalogue()->groupOf('clown'), new Diplotype(['clown'], ['+']));
-        yield 'haplotypes of unequal length' => [static fn () => new Diplotype(['x', 'y'], ['x']), ['first' => ['x', 'y'], 'second' => ['x']]];
+        yield 'haplotypes of unequal length' => [
+            static fn () => new Diplotype(['x', 'y'], ['x']), ['first' => ['x', 'y'], 'second' => ['x']],
+        ];
         yield 'haplotypes of nothing' => [static fn () => new Diplotype([], []), ['first' => [], 'second' => []]];
         yield 'more than a half recombines' => [static fn () => $group(Rational::of(9)), ['group' => 'g', 'fraction' => '9']];
         yield 'less than nothing recombines' => [static fn () => $group(Rational::of(-1, 9)), ['group' => 'g', 'fraction' => '-1/9']];
         yield 'no fraction between two loci' => [static fn () => $group(), ['group' => 'g', 'loci' => 2, 'fractions' => 0]];
-        yield 'two fractions between two loci' => [static fn () => $group(Rational::zero(), Rational::zero()), ['group' => 'g', 'loci' => 2, 'fractions' => 2]];
-        yield 'a locus of another group' => [static fn () => $group(Rational::zero())->indexOf('c'), ['locus' => 'c', 'group' => 'g', 'held' => ['a', 'b']]];
-        yield 'a group that the genotype does not have' => [static fn () => State::none()->at($group(Rational::zero())), ['group' => 'g', 'held' => []]];
+        yield 'two fractions between two loci' => [
+            static fn () => $group(Rational::zero(), Rational::zero()), ['group' => 'g', 'loci' => 2, 'fractions' => 2],
+        ];
+        yield 'a locus of another group' => [
+            static fn () => $group(Rational::zero())->indexOf('c'), ['locus' => 'c', 'group' => 'g', 'held' => ['a', 'b']],
+        ];
+        yield 'a group that the genotype does not have' => [
+            static fn () => State::none()->at($group(Rational::zero())), ['group' => 'g', 'held' => []],
+        ];
         yield 'a group believed twice' => [static fn () => new Belief(Sex::Male, [$clown(), $clown()]), ['group' => 'clown']];
         yield 'a belief over other groups than it says' => [
             static fn () => new JointBelief(['piebald'], $clown()->states),
@@ -127,7 +135,10 @@ final class KernelTest extends TestCase
     #[DataProvider('parents')]
     public function testEggsAreEverySpermWithEveryEggCell(string $sire, string $dam, array $loci): void
     {
-        $groups = array_map(static fn (string $allele): LinkageGroup => Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($allele)->locus), $loci);
+        $groups = array_map(
+            static fn (string $allele): LinkageGroup => Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($allele)->locus),
+            $loci,
+        );
         [[$male]] = Shelf::belief($sire, Sex::Male)->statesOver($groups);
         [[$female]] = Shelf::belief($dam, Sex::Female)->statesOver($groups);
         $expected = [];
@@ -157,13 +168,21 @@ final class KernelTest extends TestCase
     {
         $group = Shelf::catalogue()->groupOf('clown');
         $pool = (new Meiosis)->pool([$group], Shelf::belief('66% het Clown')->statesOver([$group]));
-        self::assertSame(['+' => '2/3', 'clown' => '1/3'], self::sorted(array_map(static fn (Rational $p): string => $p->toString(), $pool->sums())));
+        self::assertSame(
+            ['+' => '2/3', 'clown' => '1/3'],
+            self::sorted(array_map(static fn (Rational $p): string => $p->toString(), $pool->sums())),
+        );
     }
 
     public function testWhatAGenotypeExpresses(): void
     {
         $expressions = new Expressions(Shelf::catalogue());
-        $state = static fn (string $genes, Sex $sex, string ...$alleles): State => Shelf::belief($genes, $sex)->statesOver(array_map(static fn (string $allele): LinkageGroup => Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($allele)->locus), array_values($alleles)))[0][0];
+        $state = static fn (string $genes, Sex $sex, string ...$alleles): State => Shelf::belief($genes, $sex)->statesOver(
+            array_map(
+                static fn (string $allele): LinkageGroup => Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($allele)->locus),
+                array_values($alleles),
+            ),
+        )[0][0];
         self::assertSame(Sex::Male, $expressions->sexOf($state('Banana (male maker)', Sex::Male, 'banana', 'clown')));
         self::assertNull($expressions->sexOf($state('Clown', Sex::Male, 'clown')));
         self::assertFalse($expressions->isLethal($state('Spider', Sex::Male, 'spider')));
@@ -171,7 +190,10 @@ final class KernelTest extends TestCase
         $target = Shelf::shelf()->targets()->read('Clown, Pastel, female');
         self::assertTrue($expressions->meets($state('Clown Super Pastel', Sex::Female, 'clown', 'pastel'), $target));
         self::assertFalse($expressions->meets($state('het Clown Pastel', Sex::Female, 'clown', 'pastel'), $target));
-        self::assertFalse($expressions->meets($state('Banana (male maker)', Sex::Male, 'banana'), $target), 'a male, where a female is asked for');
+        self::assertFalse(
+            $expressions->meets($state('Banana (male maker)', Sex::Male, 'banana'), $target),
+            'a male, where a female is asked for',
+        );
     }
 
     public function testWhatIsBelievedOfSomeGroupsSaysNothingOfOthers(): void

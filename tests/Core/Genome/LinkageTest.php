@@ -15,8 +15,14 @@ final class LinkageTest extends TestCase
     public function testCouplingAndRepulsionDiffer(): void
     {
         $group = new LinkageGroup('g', ['a', 'b'], [Rational::of(1, 5)]);
-        self::assertSame(['+.+' => '2/5', '+.b' => '1/10', 'a.+' => '1/10', 'a.b' => '2/5'], self::odds($group, new Diplotype(['a', 'b'], ['+', '+'])));
-        self::assertSame(['+.+' => '1/10', '+.b' => '2/5', 'a.+' => '2/5', 'a.b' => '1/10'], self::odds($group, new Diplotype(['a', '+'], ['+', 'b'])));
+        self::assertSame(
+            ['+.+' => '2/5', '+.b' => '1/10', 'a.+' => '1/10', 'a.b' => '2/5'],
+            self::odds($group, new Diplotype(['a', 'b'], ['+', '+'])),
+        );
+        self::assertSame(
+            ['+.+' => '1/10', '+.b' => '2/5', 'a.+' => '2/5', 'a.b' => '1/10'],
+            self::odds($group, new Diplotype(['a', '+'], ['+', 'b'])),
+        );
     }
 
     public function testThreeLociWithoutInterference(): void

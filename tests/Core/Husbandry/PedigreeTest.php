@@ -50,7 +50,13 @@ final class PedigreeTest extends TestCase
     public function testInbreedingIsTheKinshipOfTheParents(): void
     {
         $pedigree = new Pedigree(self::FAMILY);
-        self::assertSame(['1/4', '1/4', '0', '0'], array_map(static fn (string $animal): string => $pedigree->inbreeding($animal)->toString(), ['inbred', 'back', 'cousin', 'stranger']));
+        self::assertSame(
+            ['1/4', '1/4', '0', '0'],
+            array_map(
+                static fn (string $animal): string => $pedigree->inbreeding($animal)->toString(),
+                ['inbred', 'back', 'cousin', 'stranger'],
+            ),
+        );
     }
 
     public function testTheOrderOfTheRecordsDoesNotMatter(): void
@@ -58,7 +64,9 @@ final class PedigreeTest extends TestCase
         $backwards = new Pedigree(array_reverse(self::FAMILY, true));
         self::assertSame('5/8', $backwards->kinship('back', 'back')->toString());
         self::assertSame(['granddam', 'grandsire'], self::sorted($backwards->ancestors('inbred'), ['son', 'daughter']));
-        self::assertSame(['grandsire', 'inbred'], self::sorted($backwards->commonAncestors('back', 'inbred'), ['son', 'daughter', 'granddam']));
+        self::assertSame(
+            ['grandsire', 'inbred'], self::sorted($backwards->commonAncestors('back', 'inbred'), ['son', 'daughter', 'granddam']),
+        );
     }
 
     public function testTheNearestCommonAncestorsAreNamed(): void
@@ -106,7 +114,9 @@ final class PedigreeTest extends TestCase
             $alleles = [];
             foreach ($parents as $animal => [$sire, $dam]) {
                 $toss = intdiv($way, 4 ** (int) array_search($animal, $young, true)) % 4;
-                $alleles[$animal] = $sire === null || $dam === null ? ["{$animal}·1", "{$animal}·2"] : [$alleles[$sire][$toss % 2], $alleles[$dam][intdiv($toss, 2)]];
+                $alleles[$animal] = $sire === null || $dam === null
+                    ? ["{$animal}·1", "{$animal}·2"]
+                    : [$alleles[$sire][$toss % 2], $alleles[$dam][intdiv($toss, 2)]];
             }
             foreach ($alleles[$a] as $left) {
                 foreach ($alleles[$b] as $right) {

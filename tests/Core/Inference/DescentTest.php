@@ -26,7 +26,9 @@ final class DescentTest extends TestCase
         yield 'everything from the parents' => ['Clown', 'Super Pastel', '', 'Pastel het Clown'];
         yield 'a normal-looking young of two hets' => ['het Clown', 'het Clown', 'Normal', '66% het Clown'];
         yield 'a look names the gene, the hets follow the parents' => ['Pastel het Clown', 'Clown', 'Pastel', 'Pastel het Clown'];
-        yield 'percentages that follow from the parents are not counted twice' => ['het Clown', 'het Clown', '66% het Clown', '66% het Clown'];
+        yield 'percentages that follow from the parents are not counted twice' => [
+            'het Clown', 'het Clown', '66% het Clown', '66% het Clown',
+        ];
         yield 'better than stated' => ['het Clown', 'Clown', '66% het Clown', 'het Clown'];
         yield 'an uncertain sire' => ['66% het Clown', 'Normal', 'Normal', '33% het Clown'];
         yield 'what shows in one copy and is not named is absent' => ['Pastel', 'Enchi', 'Enchi', 'Enchi'];
@@ -54,17 +56,28 @@ final class DescentTest extends TestCase
     {
         $derived = self::founder([['66% het Clown', Source::Seller, '1'], ['het Clown', Source::Laboratory, '1']]);
         self::assertSame(['het Clown', []], [self::text($derived), $derived->conflicts]);
-        self::assertSame('66% het Clown', self::text(self::founder([['66% het Clown', Source::Seller, '1'], ['Normal', Source::Own, '1']])));
+        self::assertSame(
+            '66% het Clown', self::text(self::founder([['66% het Clown', Source::Seller, '1'], ['Normal', Source::Own, '1']])),
+        );
         self::assertSame('possible Enchi (80%)', self::text(self::founder([['Enchi', Source::Own, '4/5']])));
         self::assertSame('Normal', self::text(self::founder([])));
     }
 
     public function testOneRecordedParent(): void
     {
-        $animals = ['S' => self::individual('S', Sex::Male, [['Clown', Source::Own, '1']]), 'K' => new Individual('K', Sex::Female, 'S', null, [self::testimony('1', 'Pastel', Source::Own, '1', Sex::Female)])];
-        self::assertSame('Pastel het Clown', self::text((new Descent(Shelf::catalogue(), $animals))->of('K')), 'the pastel must come from the unrecorded dam');
+        $animals = [
+            'S' => self::individual('S', Sex::Male, [['Clown', Source::Own, '1']]),
+            'K' => new Individual('K', Sex::Female, 'S', null, [self::testimony('1', 'Pastel', Source::Own, '1', Sex::Female)]),
+        ];
+        self::assertSame(
+            'Pastel het Clown', self::text((new Descent(Shelf::catalogue(), $animals))->of('K')),
+            'the pastel must come from the unrecorded dam',
+        );
 
-        $animals = ['S' => self::individual('S', Sex::Male, [['het Clown', Source::Own, '1']]), 'K' => new Individual('K', Sex::Female, 'S', null, [self::testimony('1', '66% het Clown', Source::Seller, '1', Sex::Female)])];
+        $animals = [
+            'S' => self::individual('S', Sex::Male, [['het Clown', Source::Own, '1']]),
+            'K' => new Individual('K', Sex::Female, 'S', null, [self::testimony('1', '66% het Clown', Source::Seller, '1', Sex::Female)]),
+        ];
         self::assertSame('66% het Clown', self::text((new Descent(Shelf::catalogue(), $animals))->of('K')), 'the seller knew both parents');
     }
 
@@ -97,20 +110,36 @@ final class DescentTest extends TestCase
     {
         $reasons = self::derive('het Clown', 'het Clown', ['Normal'])->reasons['clown'];
         self::assertSame([Reason::PARENTS, '0'], array_map(static fn (Reason $reason): string => $reason->by, $reasons));
-        self::assertSame(['1/4', '0'], array_map(static fn (Reason $reason): string => $reason->after->probabilityOf('clown/clown')->toString(), $reasons));
-        self::assertSame(['1/2', '2/3'], array_map(static fn (Reason $reason): string => $reason->after->probabilityOf('+/clown')->toString(), $reasons));
+        self::assertSame(
+            ['1/4', '0'],
+            array_map(static fn (Reason $reason): string => $reason->after->probabilityOf('clown/clown')->toString(), $reasons),
+        );
+        self::assertSame(
+            ['1/2', '2/3'],
+            array_map(static fn (Reason $reason): string => $reason->after->probabilityOf('+/clown')->toString(), $reasons),
+        );
     }
 
     public function testWrongPedigreesAreNamed(): void
     {
         $this->expectExceptionObject(InferenceError::ownAncestor('A'));
-        (new Descent(Shelf::catalogue(), ['A' => new Individual('A', Sex::Male, 'B', null, []), 'B' => new Individual('B', Sex::Male, 'A', null, [])]))->of('A');
+        (
+            new Descent(
+                Shelf::catalogue(),
+                ['A' => new Individual('A', Sex::Male, 'B', null, []), 'B' => new Individual('B', Sex::Male, 'A', null, [])],
+            )
+        )->of('A');
     }
 
     public function testADamMustBeFemale(): void
     {
         $this->expectExceptionMessage('A is recorded as the dam of B and is not female.');
-        (new Descent(Shelf::catalogue(), ['A' => new Individual('A', Sex::Male, null, null, []), 'B' => new Individual('B', Sex::Male, null, 'A', [])]))->of('B');
+        (
+            new Descent(
+                Shelf::catalogue(),
+                ['A' => new Individual('A', Sex::Male, null, null, []), 'B' => new Individual('B', Sex::Male, null, 'A', [])],
+            )
+        )->of('B');
     }
 
     /** @param list<string> $stated */
@@ -119,7 +148,13 @@ final class DescentTest extends TestCase
         $animals = [
             'S' => self::individual('S', Sex::Male, [[$sire, Source::Own, '1']]),
             'D' => self::individual('D', Sex::Female, [[$dam, Source::Own, '1']]),
-            'K' => new Individual('K', $sex, 'S', 'D', array_map(static fn (string $text, int $i): Testimony => self::testimony((string) $i, $text, Source::Own, '1', $sex), $stated, array_keys($stated))),
+            'K' => new Individual(
+                'K', $sex, 'S', 'D',
+                array_map(
+                    static fn (string $text, int $i): Testimony => self::testimony((string) $i, $text, Source::Own, '1', $sex),
+                    $stated, array_keys($stated),
+                ),
+            ),
         ];
 
         return (new Descent(Shelf::catalogue(), $animals))->of('K');
@@ -134,7 +169,13 @@ final class DescentTest extends TestCase
     /** @param list<array{string, Source, string}> $stated */
     private static function individual(string $id, Sex $sex, array $stated): Individual
     {
-        return new Individual($id, $sex, null, null, array_map(static fn (array $one, int $i): Testimony => self::testimony((string) $i, $one[0], $one[1], $one[2], $sex), $stated, array_keys($stated)));
+        return new Individual(
+            $id, $sex, null, null,
+            array_map(
+                static fn (array $one, int $i): Testimony => self::testimony((string) $i, $one[0], $one[1], $one[2], $sex),
+                $stated, array_keys($stated),
+            ),
+        );
     }
 
     private static function testimony(string $id, string $text, Source $source, string $certainty, Sex $sex): Testimony

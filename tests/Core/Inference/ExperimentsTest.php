@@ -45,16 +45,31 @@ final class ExperimentsTest extends TestCase
         $catalogue = Shelf::catalogue();
         $group = $catalogue->groupOf($catalogue->allele($locus)->locus);
         $answer = static fn (Diplotype $own): string => $own->unphasedKey;
-        $cross = TestCross::of($catalogue, $group, Shelf::shelf()->reader()->read($subject, Sex::Male)->beliefOrFail(), Shelf::shelf()->reader()->read($mate, Sex::Female)->beliefOrFail(), $answer);
+        $cross = TestCross::of(
+            $catalogue, $group, Shelf::shelf()->reader()->read($subject, Sex::Male)->beliefOrFail(),
+            Shelf::shelf()->reader()->read($mate, Sex::Female)->beliefOrFail(), $answer,
+        );
         self::assertSame([$eggs95, $eggs99], [$cross->separation->eggsFor(.95), $cross->separation->eggsFor(.99)]);
-        self::assertSame([], array_filter(array_map(static fn (float $a, float $b): bool => $b < $a - 1e-9, array_slice($cross->curve(), 5, -1), array_slice($cross->curve(), 6)), static fn (bool $falls): bool => $falls && $eggs95 === 6));
+        self::assertSame(
+            [],
+            array_filter(
+                array_map(
+                    static fn (float $a, float $b): bool => $b < $a - 1e-9, array_slice($cross->curve(), 5, -1),
+                    array_slice($cross->curve(), 6),
+                ),
+                static fn (bool $falls): bool => $falls && $eggs95 === 6,
+            ),
+        );
     }
 
     public function testTheChanceToKnowIsThatOfAVisualUntilSilenceSpeaks(): void
     {
         $catalogue = Shelf::catalogue();
         $read = static fn (string $text, Sex $sex): \Destino\Genome\Belief => Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail();
-        $separation = TestCross::of($catalogue, $catalogue->groupOf('clown'), $read('66% het Clown', Sex::Male), $read('Clown', Sex::Female), static fn (Diplotype $own): string => $own->key)->separation;
+        $separation = TestCross::of(
+            $catalogue, $catalogue->groupOf('clown'), $read('66% het Clown', Sex::Male), $read('Clown', Sex::Female),
+            static fn (Diplotype $own): string => $own->key,
+        )->separation;
         self::assertEqualsWithDelta(2 / 3 * (1 - .5 ** 5), $separation->toldApart(5, .95), 1e-12);
         self::assertEqualsWithDelta(1.0, $separation->toldApart(6, .95), 1e-12);
         // What is expected to be learnt grows with the eggs and never beyond what is not known.
@@ -72,18 +87,56 @@ final class ExperimentsTest extends TestCase
         self::assertSame('7/32', (new HeldSons(1))->proves(2)->toString());
     }
 
-    /** @return iterable<string, array{list<array{string, string, string, string|null, string|null, int}>, bool, string}> what was bred, the likeliest */
+    /**
+     * @return iterable<string, array{list<array{string, string, string, string|null, string|null, int}>, bool, string}> what
+     *     was bred, the likeliest
+     */
     public static function notebooks(): iterable
     {
         $first = ['O', 'male', 'odd', null, null, 1];
         $dam = ['N', 'female', 'normal', null, null, 1];
         yield 'nothing was bred' => [[$first], false, 'not-inherited'];
-        yield 'normal young twice' => [[$first, $dam, ['a', 'male', 'normal', 'O', 'N', 5], ['D', 'female', 'normal', 'O', 'N', 1], ['b', 'female', 'normal', 'O', 'D', 8]], false, 'not-inherited'];
-        yield 'back to a daughter, half are odd' => [[$first, $dam, ['a', 'male', 'normal', 'O', 'N', 5], ['D', 'female', 'normal', 'O', 'N', 1], ['b', 'female', 'odd', 'O', 'D', 2], ['B', 'male', 'odd', 'O', 'D', 1], ['c', 'male', 'normal', 'O', 'D', 2], ['C', 'female', 'normal', 'O', 'D', 1]], false, 'recessive'];
-        yield 'odd to odd gives a stronger one' => [[$first, $dam, ['D', 'female', 'odd', 'O', 'N', 1], ['a', 'male', 'odd', 'O', 'N', 2], ['b', 'male', 'normal', 'O', 'N', 3], ['c', 'male', 'strong', 'O', 'D', 2], ['d', 'female', 'odd', 'O', 'D', 3], ['e', 'female', 'normal', 'O', 'D', 1]], false, 'incomplete-dominant'];
-        yield 'odd to odd, twelve young and none stronger' => [[$first, $dam, ['D', 'female', 'odd', 'O', 'N', 1], ['a', 'male', 'odd', 'O', 'N', 2], ['b', 'male', 'normal', 'O', 'N', 3], ['d', 'female', 'odd', 'O', 'D', 9], ['e', 'female', 'normal', 'O', 'D', 3]], false, 'dominant'];
-        yield 'all sons, no daughters' => [[$first, $dam, ['a', 'male', 'odd', 'O', 'N', 8], ['b', 'female', 'normal', 'O', 'N', 8]], false, 'sex-linked'];
-        yield 'the compound never gives both nor neither' => [[$first, ['K', 'female', 'normal known', null, null, 1], ['C', 'female', 'odd known', 'O', 'K', 1], ['M', 'male', 'normal', null, null, 1], ['a', 'male', 'odd', 'M', 'C', 6], ['b', 'female', 'normal known', 'M', 'C', 6]], true, 'allelic'];
+        yield 'normal young twice' => [
+            [
+                $first, $dam, ['a', 'male', 'normal', 'O', 'N', 5], ['D', 'female', 'normal', 'O', 'N', 1],
+                ['b', 'female', 'normal', 'O', 'D', 8],
+            ],
+            false, 'not-inherited',
+        ];
+        yield 'back to a daughter, half are odd' => [
+            [
+                $first, $dam, ['a', 'male', 'normal', 'O', 'N', 5], ['D', 'female', 'normal', 'O', 'N', 1],
+                ['b', 'female', 'odd', 'O', 'D', 2], ['B', 'male', 'odd', 'O', 'D', 1], ['c', 'male', 'normal', 'O', 'D', 2],
+                ['C', 'female', 'normal', 'O', 'D', 1],
+            ],
+            false, 'recessive',
+        ];
+        yield 'odd to odd gives a stronger one' => [
+            [
+                $first, $dam, ['D', 'female', 'odd', 'O', 'N', 1], ['a', 'male', 'odd', 'O', 'N', 2],
+                ['b', 'male', 'normal', 'O', 'N', 3], ['c', 'male', 'strong', 'O', 'D', 2], ['d', 'female', 'odd', 'O', 'D', 3],
+                ['e', 'female', 'normal', 'O', 'D', 1],
+            ],
+            false, 'incomplete-dominant',
+        ];
+        yield 'odd to odd, twelve young and none stronger' => [
+            [
+                $first, $dam, ['D', 'female', 'odd', 'O', 'N', 1], ['a', 'male', 'odd', 'O', 'N', 2],
+                ['b', 'male', 'normal', 'O', 'N', 3], ['d', 'female', 'odd', 'O', 'D', 9], ['e', 'female', 'normal', 'O', 'D', 3],
+            ],
+            false, 'dominant',
+        ];
+        yield 'all sons, no daughters' => [
+            [$first, $dam, ['a', 'male', 'odd', 'O', 'N', 8], ['b', 'female', 'normal', 'O', 'N', 8]], false, 'sex-linked',
+        ];
+        yield 'the compound never gives both nor neither' => [
+            [
+                $first, ['K', 'female', 'normal known', null, null, 1], ['C', 'female', 'odd known', 'O', 'K', 1],
+                ['M', 'male', 'normal', null, null, 1], ['a', 'male', 'odd', 'M', 'C', 6],
+                ['b', 'female', 'normal known', 'M', 'C', 6],
+            ],
+            true, 'allelic',
+        ];
     }
 
     /** @param list<array{string, string, string, string|null, string|null, int<1, max>}> $animals */
@@ -100,14 +153,24 @@ final class ExperimentsTest extends TestCase
     {
         $posterior = self::notebook([['O', 'male', 'odd', null, null, 1]], false)->posterior();
         // The weights of the five without the allelic one.
-        foreach (['not-inherited' => .4, 'dominant' => .08, 'incomplete-dominant' => .22, 'recessive' => .25, 'sex-linked' => .01] as $hypothesis => $prior) {
+        foreach (
+            [
+                'not-inherited' => .4, 'dominant' => .08, 'incomplete-dominant' => .22, 'recessive' => .25, 'sex-linked' => .01,
+            ] as $hypothesis => $prior
+        ) {
             self::assertEqualsWithDelta($prior / .96, $posterior[$hypothesis], 1e-9);
         }
     }
 
     public function testTheNextCrossIsTheOneThatTellsMost(): void
     {
-        $crosses = self::notebook([['O', 'male', 'odd', null, null, 1], ['N', 'female', 'normal', null, null, 1], ['a', 'male', 'normal', 'O', 'N', 6], ['D', 'female', 'normal', 'O', 'N', 1]], false)->nextCrosses();
+        $crosses = self::notebook(
+            [
+                ['O', 'male', 'odd', null, null, 1], ['N', 'female', 'normal', null, null, 1],
+                ['a', 'male', 'normal', 'O', 'N', 6], ['D', 'female', 'normal', 'O', 'N', 1],
+            ],
+            false,
+        )->nextCrosses();
         self::assertSame(['O', 'D'], [$crosses[0]['sire'], $crosses[0]['dam']], 'back to the daughter tells recessive from nothing');
         self::assertGreaterThan(2 * $crosses[count($crosses) - 1]['bits'], $crosses[0]['bits']);
     }
@@ -145,7 +208,10 @@ final class ExperimentsTest extends TestCase
         $chance = new Randomizer(new Mt19937(9));
         for ($i = 0; $i < 16; $i++) {
             foreach ([1, 3, 5] as $step) {
-                $factors[] = new Factor([$i, ($i + $step) % 16], array_map(static fn (): Rational => Rational::of($chance->getInt(2, 6), 6), range(1, 9)));
+                $factors[] = new Factor(
+                    [$i, ($i + $step) % 16],
+                    array_map(static fn (): Rational => Rational::of($chance->getInt(2, 6), 6), range(1, 9)),
+                );
             }
         }
         $order = Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors));
@@ -168,18 +234,38 @@ final class ExperimentsTest extends TestCase
         $factors = [];
         for ($i = 0; $i < 10; $i++) {
             $scope = array_slice($chance->shuffleArray(array_keys($sizes)), 0, $chance->getInt(1, 3));
-            $factors[] = new Factor($scope, array_map(static fn (): Rational => Rational::of($chance->getInt(0, 5), 6), range(1, (int) array_product(array_map(static fn (int $one): int => $sizes[$one], $scope)))));
+            $factors[] = new Factor(
+                $scope,
+                array_map(
+                    static fn (): Rational => Rational::of($chance->getInt(0, 5), 6),
+                    range(1, (int) array_product(array_map(static fn (int $one): int => $sizes[$one], $scope))),
+                ),
+            );
         }
         foreach ($sizes as $variable => $size) { // nothing is quite impossible
             $factors[] = new Factor([$variable], array_fill(0, $size, Rational::of(1, $size)));
         }
 
-        return [$sizes, array_map(static fn (Factor $factor): Factor => new Factor($factor->scope, array_map(static fn (Rational $p): Rational => $p->plus(Rational::of(1, 60)), $factor->table)), $factors)];
+        return [
+            $sizes,
+            array_map(
+                static fn (Factor $factor): Factor => new Factor(
+                    $factor->scope, array_map(static fn (Rational $p): Rational => $p->plus(Rational::of(1, 60)), $factor->table),
+                ),
+                $factors,
+            ),
+        ];
     }
 
     /** @param list<array{string, string, string, string|null, string|null, int<1, max>}> $animals */
     private static function notebook(array $animals, bool $hasGene): TraitNotebook
     {
-        return new TraitNotebook(array_map(static fn (array $one): TraitAnimal => new TraitAnimal($one[0], Sex::from($one[1]), $one[2], $one[3], $one[4], $one[5]), $animals), $hasGene);
+        return new TraitNotebook(
+            array_map(
+                static fn (array $one): TraitAnimal => new TraitAnimal($one[0], Sex::from($one[1]), $one[2], $one[3], $one[4], $one[5]),
+                $animals,
+            ),
+            $hasGene,
+        );
     }
 }

@@ -26,7 +26,10 @@ final class ExplanationsTest extends TestCase
 
     public function testAPlainYoungOfTwoVisuals(): void
     {
-        $odds = self::odds([self::animal('S', 'male', 'Clown'), self::animal('D', 'female', 'Clown'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown']]);
+        $odds = self::odds([
+            self::animal('S', 'male', 'Clown'), self::animal('D', 'female', 'Clown'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown'],
+        ]);
         $other = .01 * (1 - self::outside(4, 2));
         // Beside another sire: K is mistaken, or what is called Clown in S or in D is another gene.
         self::assertEqualsWithDelta($other / ($other + .003), $odds['other-sire K'], 1e-3);
@@ -36,27 +39,42 @@ final class ExplanationsTest extends TestCase
 
     public function testThreeVisualsOfTwelveOfTwoNormals(): void
     {
-        $groups = [['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 3], ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 9]];
+        $groups = [
+            ['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 3],
+            ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 9],
+        ];
         $odds = self::odds([self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Normal')], $groups);
         self::assertEqualsWithDelta(.99, $odds['unrecorded D + unrecorded S'], .005);
         // Three eggs mistaken, each by itself: 1e-9 against 1/400 · (1/4)³ · (3/4)⁹.
-        self::assertEqualsWithDelta(1e-9 / (.0025 * .25 ** 3 * .75 ** 9), $odds['misidentified groups[0]'] / $odds['unrecorded D + unrecorded S'], 1e-6);
+        self::assertEqualsWithDelta(
+            1e-9 / (.0025 * .25 ** 3 * .75 ** 9), $odds['misidentified groups[0]'] / $odds['unrecorded D + unrecorded S'], 1e-6,
+        );
     }
 
     public function testAHetThatNobodyRecordedBesideOneThatSomebodyDid(): void
     {
-        $groups = [['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 3], ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 3]];
+        $groups = [
+            ['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 3],
+            ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 3],
+        ];
         $odds = self::odds([self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'Normal')], $groups);
         self::assertGreaterThan(.99, $odds['unrecorded D']);
     }
 
     public function testOneWrongSireAtTwoLociIsOneExplanation(): void
     {
-        $answer = self::infer([self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Normal'), self::animal('O', 'male', 'Super Pastel Super Enchi'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Pastel Enchi']]);
+        $answer = self::infer([
+            self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Normal'),
+            self::animal('O', 'male', 'Super Pastel Super Enchi'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Pastel Enchi'],
+        ]);
         self::assertCount(1, $answer['contradictions']);
         self::assertSame(['pastel', 'enchi'], $answer['contradictions'][0]['loci']);
         $first = $answer['contradictions'][0]['explanations'][0];
-        self::assertSame(['other-sire', [['kind' => 'other-sire', 'subject' => 'K', 'alleles' => []]]], [$first['kind'], $first['faults']], 'the male here gives both for sure');
+        self::assertSame(
+            ['other-sire', [['kind' => 'other-sire', 'subject' => 'K', 'alleles' => []]]], [$first['kind'], $first['faults']],
+            'the male here gives both for sure',
+        );
         // He is one of two that it may be: 1/100 · 1/2, against one mistaken young: 1/1000.
         self::assertEqualsWithDelta(5.0, $first['decimal'] / self::byKey($answer)['misidentified K'], .05);
     }
@@ -64,39 +82,75 @@ final class ExplanationsTest extends TestCase
     public function testTheRecordedSireAndTheYoungsOwnLineAreNotTheOtherMale(): void
     {
         // The only other males are K's own son and the recorded sire: nobody here can be it but one from outside.
-        $animals = [self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Clown'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'sex' => 'female'], self::animal('T', 'male', 'Clown'), ['id' => 'L', 'sex' => 'male', 'sire' => 'T', 'dam' => 'K', 'saw' => 'Clown']];
-        $without = self::odds(array_values(array_filter($animals, static fn (array $one): bool => ! in_array($one['id'], ['T', 'L'], true))));
+        $animals = [
+            self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Clown'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'sex' => 'female'], self::animal('T', 'male', 'Clown'),
+            ['id' => 'L', 'sex' => 'male', 'sire' => 'T', 'dam' => 'K', 'saw' => 'Clown'],
+        ];
+        $without = self::odds(
+            array_values(array_filter($animals, static fn (array $one): bool => ! in_array($one['id'], ['T', 'L'], true))),
+        );
         $with = self::odds($animals);
-        self::assertEqualsWithDelta(.01 * (1 + self::outside(4, 3)) / 2 / (.05 * .5), $with['other-sire K'] / $with['unrecorded S'], .01, 'T is one of two, and L is none');
+        self::assertEqualsWithDelta(
+            .01 * (1 + self::outside(4, 3)) / 2 / (.05 * .5), $with['other-sire K'] / $with['unrecorded S'], .01,
+            'T is one of two, and L is none',
+        );
         self::assertEqualsWithDelta(.01 * self::outside(2, 2) / (.05 * .5), $without['other-sire K'] / $without['unrecorded S'], .01);
     }
 
     public function testAnotherLineIsTriedAndNotOnlyTakenAway(): void
     {
-        $odds = self::odds([self::animal('S', 'male', 'Axanthic 1'), self::animal('D', 'female', 'Axanthic 1'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Axanthic 1']]);
+        $odds = self::odds([
+            self::animal('S', 'male', 'Axanthic 1'), self::animal('D', 'female', 'Axanthic 1'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Axanthic 1'],
+        ]);
         self::assertArrayHasKey('misnamed S axanthic-2', $odds);
         self::assertLessThan($odds['misnamed S'], $odds['misnamed S axanthic-2'], 'all lines together share the rate');
     }
 
     public function testWhatAWhiteParentHides(): void
     {
-        $odds = self::odds([self::animal('S', 'male', 'Ivory'), self::animal('D', 'female', 'Normal'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Pastel']]);
-        self::assertEqualsWithDelta(2.0, $odds['masked S'] / $odds['unrecorded D'], 1e-6, 'one in ten of what cannot be seen, one in twenty of what can');
+        $odds = self::odds([
+            self::animal('S', 'male', 'Ivory'), self::animal('D', 'female', 'Normal'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Pastel'],
+        ]);
+        self::assertEqualsWithDelta(
+            2.0, $odds['masked S'] / $odds['unrecorded D'], 1e-6, 'one in ten of what cannot be seen, one in twenty of what can',
+        );
     }
 
     public function testWhatIsPossibleAndHardlySoIsFlaggedWithTheSameExplanations(): void
     {
-        $answer = self::infer([self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'Clown')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 14]]);
+        $answer = self::infer(
+            [self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'Clown')],
+            [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 14]],
+        );
         self::assertFalse($answer['contradiction']);
         self::assertCount(1, $answer['unlikely']);
         self::assertEqualsWithDelta(.5 ** 14, $answer['unlikely'][0]['decimal'], 1e-12);
         self::assertEqualsWithDelta(1.0, array_sum(array_column($answer['unlikely'][0]['explanations'], 'decimal')), 1e-5);
         self::assertSame('het Clown', $answer['animals'][0]['text'], 'flagged, and not overruled');
         foreach ([[5, 15], [2, 1]] as [$clown, $plain]) {
-            $usual = self::infer([self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'het Clown')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => $clown], ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => $plain]]);
-            self::assertSame([], $usual['unlikely'], "{$clown} of ".($clown + $plain).' is nothing to wonder at, however unlikely this very count');
+            $usual = self::infer(
+                [self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'het Clown')],
+                [
+                    ['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => $clown],
+                    ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => $plain],
+                ],
+            );
+            self::assertSame(
+                [], $usual['unlikely'],
+                "{$clown} of ".($clown + $plain).' is nothing to wonder at, however unlikely this very count',
+            );
         }
-        self::assertSame([], self::infer([self::animal('S', 'male', '66% het Clown'), self::animal('D', 'female', 'Clown')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 70]])['unlikely'], 'he simply does not carry it');
+        self::assertSame(
+            [],
+            self::infer(
+                [self::animal('S', 'male', '66% het Clown'), self::animal('D', 'female', 'Clown')],
+                [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 70]],
+            )['unlikely'],
+            'he simply does not carry it',
+        );
     }
 
     public function testSeveralMattersAreWeighedTogether(): void
@@ -129,7 +183,13 @@ final class ExplanationsTest extends TestCase
     #[DataProvider('decisions')]
     public function testADecisionEndsTheMatterOrLeavesWhatItDoesNotExplain(Fault $fault, string $whose, string $locus): void
     {
-        $kindred = self::read([self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'Normal'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown']], []);
+        $kindred = self::read(
+            [
+                self::animal('S', 'male', 'het Clown'), self::animal('D', 'female', 'Normal'),
+                ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown'],
+            ],
+            [],
+        );
         $family = (int) $kindred->familyOf('animal K');
         $individuals = [];
         foreach ($kindred->families()[$family] as $id) {
@@ -144,7 +204,13 @@ final class ExplanationsTest extends TestCase
 
     public function testTheRatesThatWereUsedStandInTheAnswer(): void
     {
-        self::assertSame(['unrecorded' => '1/20', 'misidentified' => '1/1000', 'other-sire' => '1/100', 'misnamed' => '1/1000', 'masked' => '1/10', 'mutation' => '1/1000000', 'lethal-dead' => '9/10', 'mixed-paternity' => '0'], self::infer([])['rates']);
+        self::assertSame(
+            [
+                'unrecorded' => '1/20', 'misidentified' => '1/1000', 'other-sire' => '1/100', 'misnamed' => '1/1000',
+                'masked' => '1/10', 'mutation' => '1/1000000', 'lethal-dead' => '9/10', 'mixed-paternity' => '0',
+            ],
+            self::infer([])['rates'],
+        );
     }
 
     /**
@@ -165,7 +231,12 @@ final class ExplanationsTest extends TestCase
     {
         $odds = [];
         foreach ($answer['contradictions'][0]['explanations'] as $one) {
-            $words = array_map(static fn (array $fault): string => "{$fault['kind']} {$fault['subject']}".(isset($fault['instead']) ? " {$fault['instead']}" : ''), $one['faults']);
+            $words = array_map(
+                static fn (array $fault): string => "{$fault['kind']} {$fault['subject']}".(
+                    isset($fault['instead']) ? " {$fault['instead']}" : ''
+                ),
+                $one['faults'],
+            );
             sort($words);
             $odds[implode(' + ', $words)] = $one['decimal'];
         }

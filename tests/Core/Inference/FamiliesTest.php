@@ -29,22 +29,46 @@ final class FamiliesTest extends TestCase
 {
     public function testANewClutchTouchesItsOwnFamilyAndTheGenesThatItNames(): void
     {
-        $animals = self::animals([['S', 'male', 'het Clown het Piebald'], ['D', 'female', 'Clown'], ['T', 'male', 'Piebald'], ['E', 'female', 'het Piebald']]);
-        $before = self::contents(new Kindred(Shelf::catalogue(), $animals, [new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1), new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 1)]));
-        $after = self::contents(new Kindred(Shelf::catalogue(), $animals, [new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1), new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 2)]));
+        $animals = self::animals([
+            ['S', 'male', 'het Clown het Piebald'], ['D', 'female', 'Clown'], ['T', 'male', 'Piebald'],
+            ['E', 'female', 'het Piebald'],
+        ]);
+        $before = self::contents(
+            new Kindred(
+                Shelf::catalogue(), $animals,
+                [
+                    new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1),
+                    new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 1),
+                ],
+            ),
+        );
+        $after = self::contents(
+            new Kindred(
+                Shelf::catalogue(), $animals,
+                [
+                    new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1),
+                    new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 2),
+                ],
+            ),
+        );
         self::assertSame(array_keys($before), array_keys($after));
         self::assertSame(['S clown'], array_keys(array_diff_assoc($after, $before)));
     }
 
     public function testAnimalsThatShareNothingAreFamiliesOfTheirOwn(): void
     {
-        $animals = self::animals([['S', 'male', 'Clown'], ['D', 'female', 'Clown'], ['T', 'male', 'Clown']]) + ['K' => new Individual('K', null, 'S', 'D', [])];
+        $animals = self::animals([
+            ['S', 'male', 'Clown'], ['D', 'female', 'Clown'], ['T', 'male', 'Clown'],
+        ]) + ['K' => new Individual('K', null, 'S', 'D', [])];
         $kindred = new Kindred(Shelf::catalogue(), $animals);
         self::assertCount(2, $kindred->families());
         self::assertSame($kindred->familyOf('S'), $kindred->familyOf('K'));
         self::assertNotSame($kindred->familyOf('S'), $kindred->familyOf('T'));
         $line = $kindred->families()[$kindred->familyOf('K') ?? 0];
-        self::assertGreaterThan(max(array_search('S', $line, true), array_search('D', $line, true)), array_search('K', $line, true), 'parents before their young');
+        self::assertGreaterThan(
+            max(array_search('S', $line, true), array_search('D', $line, true)), array_search('K', $line, true),
+            'parents before their young',
+        );
     }
 
     public function testAnotherMaleIsWeighedByWhatTheMalesOfTheCollectionGive(): void
@@ -52,9 +76,17 @@ final class FamiliesTest extends TestCase
         // The dam shows it, the recorded sire cannot give it. Another male is one of two here, one of them visual, or one from
         // outside, who gives it with f + (1 − f)/40, f being the four copies of four founders among fifty-four animals.
         $outside = 4 / 108 + 104 / 108 / 40;
-        $kindred = self::kindred([['S', 'male', 'Normal'], ['O', 'male', 'Clown'], ['N', 'male', 'Normal'], ['D', 'female', 'Clown']], [['K', 'female', 'S', 'D', 'Clown']]);
-        $contradiction = $kindred->posterior((int) $kindred->familyOf('animal K'), [Shelf::catalogue()->groupOf('clown')])->contradictions[0];
-        $weights = ['unrecorded animal S' => 1 / 20 * 1 / 2, 'other-sire animal K' => 1 / 100 * (1 + $outside) / 3, 'misidentified animal K' => 1 / 1000, 'misnamed animal K' => 1 / 1000];
+        $kindred = self::kindred(
+            [['S', 'male', 'Normal'], ['O', 'male', 'Clown'], ['N', 'male', 'Normal'], ['D', 'female', 'Clown']],
+            [['K', 'female', 'S', 'D', 'Clown']],
+        );
+        $contradiction = $kindred->posterior(
+            (int) $kindred->familyOf('animal K'), [Shelf::catalogue()->groupOf('clown')],
+        )->contradictions[0];
+        $weights = [
+            'unrecorded animal S' => 1 / 20 * 1 / 2, 'other-sire animal K' => 1 / 100 * (1 + $outside) / 3,
+            'misidentified animal K' => 1 / 1000, 'misnamed animal K' => 1 / 1000,
+        ];
         $odds = [];
         foreach ($contradiction->explanations as $one) {
             $odds["{$one->fault->kind->value} {$one->fault->subject}"] = $one->odds;
@@ -72,7 +104,10 @@ final class FamiliesTest extends TestCase
 
     public function testTwoYoungThatCannotBeAreEachExplained(): void
     {
-        $kindred = self::kindred([['S', 'male', 'Clown'], ['D', 'female', 'Normal'], ['T', 'male', 'Normal']], [['K', 'female', 'S', 'D', 'Clown'], ['L', 'male', 'T', 'K', 'Clown']]);
+        $kindred = self::kindred(
+            [['S', 'male', 'Clown'], ['D', 'female', 'Normal'], ['T', 'male', 'Normal']],
+            [['K', 'female', 'S', 'D', 'Clown'], ['L', 'male', 'T', 'K', 'Clown']],
+        );
         $posterior = $kindred->posterior((int) $kindred->familyOf('animal K'), [Shelf::catalogue()->groupOf('clown')]);
         self::assertSame(['animal K', 'animal L'], (static function (array $subjects): array {
             sort($subjects);
@@ -80,7 +115,9 @@ final class FamiliesTest extends TestCase
             return $subjects;
         })(array_map(static fn (\Destino\Inference\Faults\Contradiction $one): string => $one->subject, $posterior->contradictions)));
         foreach ($posterior->contradictions as $one) {
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Explanation $why): float => $why->odds, $one->explanations)), 1e-9);
+            self::assertEqualsWithDelta(
+                1.0, array_sum(array_map(static fn (Explanation $why): float => $why->odds, $one->explanations)), 1e-9,
+            );
         }
         foreach ($posterior->of as $states) {
             self::assertGreaterThan(0, $states->count(), 'everybody is still believed to be something');
@@ -101,22 +138,43 @@ final class FamiliesTest extends TestCase
         self::assertNotSame([], $posterior->contradictions);
         foreach ($posterior->contradictions as $one) {
             self::assertMatchesRegularExpression('/^animal K\d$/', $one->subject);
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Explanation $why): float => $why->odds, $one->explanations)) ?: 1.0, 1e-9);
+            self::assertEqualsWithDelta(
+                1.0, array_sum(array_map(static fn (Explanation $why): float => $why->odds, $one->explanations)) ?: 1.0, 1e-9,
+            );
         }
         foreach ($posterior->of as $states) {
             self::assertGreaterThan(0, $states->count());
         }
     }
 
-    /** @return iterable<string, array{string, list<array{string, string, string}>, list<array{string, string, string, string, string}>}> gene, founders, young */
+    /**
+     * @return iterable<string, array{string, list<array{string, string, string}>, list<array{string, string, string, string, string}>}>
+     *     gene, founders, young
+     */
     public static function impossibleFamilies(): iterable
     {
-        yield 'a recessive out of nowhere' => ['clown', [['S', 'male', 'het Clown'], ['D', 'female', 'Normal'], ['O', 'male', 'Clown']], [['K', 'female', 'S', 'D', 'Clown']]];
-        yield 'a plain one of two visuals' => ['clown', [['S', 'male', 'Clown'], ['D', 'female', 'Clown'], ['O', 'male', 'Normal']], [['K', 'female', 'S', 'D', 'Pastel']]];
-        yield 'an allele that neither has' => ['mojave', [['S', 'male', 'Mystic'], ['D', 'female', 'Normal'], ['O', 'male', 'Mojave']], [['K', 'male', 'S', 'D', 'Mojave']]];
-        yield 'two copies of one parent' => ['pastel', [['S', 'male', 'Pastel'], ['D', 'female', 'Enchi']], [['K', 'male', 'S', 'D', 'Super Pastel']]];
-        yield 'a grandchild' => ['clown', [['S', 'male', 'Normal'], ['D', 'female', 'Normal'], ['E', 'female', 'het Clown']], [['P', 'male', 'S', 'D', 'Pinstripe'], ['K', 'female', 'P', 'E', 'Clown']]];
-        yield 'a son with what only daughters can have had' => ['banana', [['S', 'male', 'Normal'], ['D', 'female', 'Normal']], [['K', 'male', 'S', 'D', 'Banana']]];
+        yield 'a recessive out of nowhere' => [
+            'clown', [['S', 'male', 'het Clown'], ['D', 'female', 'Normal'], ['O', 'male', 'Clown']],
+            [['K', 'female', 'S', 'D', 'Clown']],
+        ];
+        yield 'a plain one of two visuals' => [
+            'clown', [['S', 'male', 'Clown'], ['D', 'female', 'Clown'], ['O', 'male', 'Normal']],
+            [['K', 'female', 'S', 'D', 'Pastel']],
+        ];
+        yield 'an allele that neither has' => [
+            'mojave', [['S', 'male', 'Mystic'], ['D', 'female', 'Normal'], ['O', 'male', 'Mojave']],
+            [['K', 'male', 'S', 'D', 'Mojave']],
+        ];
+        yield 'two copies of one parent' => [
+            'pastel', [['S', 'male', 'Pastel'], ['D', 'female', 'Enchi']], [['K', 'male', 'S', 'D', 'Super Pastel']],
+        ];
+        yield 'a grandchild' => [
+            'clown', [['S', 'male', 'Normal'], ['D', 'female', 'Normal'], ['E', 'female', 'het Clown']],
+            [['P', 'male', 'S', 'D', 'Pinstripe'], ['K', 'female', 'P', 'E', 'Clown']],
+        ];
+        yield 'a son with what only daughters can have had' => [
+            'banana', [['S', 'male', 'Normal'], ['D', 'female', 'Normal']], [['K', 'male', 'S', 'D', 'Banana']],
+        ];
     }
 
     /**
@@ -129,13 +187,26 @@ final class FamiliesTest extends TestCase
         $group = Shelf::catalogue()->groupOf(Shelf::catalogue()->allele($gene)->locus);
         $individuals = self::animals($founders);
         foreach ($young as [$id, $sex, $sire, $dam, $genes]) {
-            $said = new \Destino\Inference\Evidence\Testimony("{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Probability::one(), true);
+            $said = new \Destino\Inference\Evidence\Testimony(
+                "{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
+                \Destino\Inference\Evidence\Source::Own, Probability::one(), true,
+            );
             $individuals[$id] = new Individual($id, Sex::from($sex), $sire, $dam, [$said]);
         }
         $kindred = new Kindred(Shelf::catalogue(), $individuals);
         $family = (int) $kindred->familyOf('K');
-        $contradictions = array_merge(...array_map(static fn (array $groups): array => $kindred->posterior($family, $groups)->contradictions, $kindred->groupSetsOf($family)));
-        $contradictions = array_values(array_filter($contradictions, static fn (\Destino\Inference\Faults\Contradiction $one): bool => array_intersect($one->loci, $group->loci) !== []));
+        $contradictions = array_merge(
+            ...array_map(
+                static fn (array $groups): array => $kindred->posterior($family, $groups)->contradictions,
+                $kindred->groupSetsOf($family),
+            ),
+        );
+        $contradictions = array_values(
+            array_filter(
+                $contradictions,
+                static fn (\Destino\Inference\Faults\Contradiction $one): bool => array_intersect($one->loci, $group->loci) !== [],
+            ),
+        );
         self::assertCount(1, $contradictions, 'told once, whatever loci it is about');
         self::assertGreaterThan(1, count($contradictions[0]->explanations));
         foreach ($contradictions[0]->explanations as $explanation) {
@@ -147,7 +218,10 @@ final class FamiliesTest extends TestCase
         $mixed = $kindred->posterior($family, [$group])->of['K'];
         $expected = [];
         foreach ($contradictions[0]->explanations as $explanation) {
-            foreach ((new Kindred(Shelf::catalogue(), $individuals, [], null, $explanation->faults))->posterior($family, [$group])->of['K']->entries() as $key => [, $chance]) {
+            foreach (
+                (new Kindred(Shelf::catalogue(), $individuals, [], null, $explanation->faults))->posterior($family, [$group])->of['K']
+                    ->entries() as $key => [, $chance]
+            ) {
                 $expected[$key] = ($expected[$key] ?? 0.0) + $explanation->odds * $chance->toFloat();
             }
         }
@@ -160,10 +234,15 @@ final class FamiliesTest extends TestCase
     {
         $document = [['S', 'male', 'het Piebald'], ['D', 'female', 'Pinstripe']];
         $fault = new Fault(FaultKind::Unrecorded, 'D', ['piebald']);
-        $animals = self::animals($document) + ['Z' => new Individual('Z', Sex::Female, 'S', 'D', self::animals([['Z', 'female', 'Pinstripe Piebald']])['Z']->testimonies)];
+        $animals = self::animals($document) + [
+            'Z' => new Individual('Z', Sex::Female, 'S', 'D', self::animals([['Z', 'female', 'Pinstripe Piebald']])['Z']->testimonies),
+        ];
         $kindred = new Kindred(Shelf::catalogue(), $animals, [], null, [$fault]);
         $piebald = $kindred->posterior(0, [Shelf::catalogue()->groupOf('piebald')]);
-        self::assertSame([[], ['+~piebald'], ['piebald~piebald']], [$piebald->contradictions, array_keys($piebald->of['D']->entries()), array_keys($piebald->of['Z']->entries())]);
+        self::assertSame(
+            [[], ['+~piebald'], ['piebald~piebald']],
+            [$piebald->contradictions, array_keys($piebald->of['D']->entries()), array_keys($piebald->of['Z']->entries())],
+        );
         $pinstripe = $kindred->posterior(0, [Shelf::catalogue()->groupOf('pinstripe')]);
         self::assertSame(['+~pinstripe'], array_keys($pinstripe->of['D']->entries()));
     }
@@ -179,7 +258,10 @@ final class FamiliesTest extends TestCase
     public function testJointOddsOfTwoThatDependAreNotTheProduct(): void
     {
         // Equal or unequal with 3/4 and 1/4.
-        $factors = [Factor::dense([0], [Rational::of(1, 2), Rational::of(1, 2)]), new Factor([0, 1], [Rational::of(3, 4), Rational::of(1, 4), Rational::of(1, 4), Rational::of(3, 4)])];
+        $factors = [
+            Factor::dense([0], [Rational::of(1, 2), Rational::of(1, 2)]),
+            new Factor([0, 1], [Rational::of(3, 4), Rational::of(1, 4), Rational::of(1, 4), Rational::of(3, 4)]),
+        ];
         foreach ([new Exact, new Doubles] as $arithmetic) {
             $elimination = new Elimination([2, 2], $factors, Order::of([2, 2], [[0], [0, 1]]), $arithmetic);
             $elimination->run();
@@ -193,7 +275,9 @@ final class FamiliesTest extends TestCase
         $contents = [];
         foreach ($kindred->families() as $family => $ids) {
             foreach ($kindred->groupSetsOf($family) as $groups) {
-                $contents[$ids[0].' '.implode('+', array_map(static fn (LinkageGroup $group): string => $group->key, $groups))] = $kindred->contentOf($family, $groups);
+                $contents[
+                    $ids[0].' '.implode('+', array_map(static fn (LinkageGroup $group): string => $group->key, $groups))
+                ] = $kindred->contentOf($family, $groups);
             }
         }
 
@@ -217,7 +301,15 @@ final class FamiliesTest extends TestCase
     {
         $animals = [];
         foreach ($said as [$id, $sex, $genes]) {
-            $animals[$id] = new Individual($id, Sex::from($sex), null, null, [new \Destino\Inference\Evidence\Testimony($id, Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(), \Destino\Inference\Evidence\Source::Own, Probability::one(), false)]);
+            $animals[$id] = new Individual(
+                $id, Sex::from($sex), null, null,
+                [
+                    new \Destino\Inference\Evidence\Testimony(
+                        $id, Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
+                        \Destino\Inference\Evidence\Source::Own, Probability::one(), false,
+                    ),
+                ],
+            );
         }
 
         return $animals;
@@ -231,7 +323,12 @@ final class FamiliesTest extends TestCase
     {
         return (new PedigreeReader(Shelf::shelf()))->read(['format' => PedigreeReader::FORMAT, 'animals' => [
             ...array_map(static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'stated' => $one[2]], $founders),
-            ...array_map(static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'sire' => $one[2], 'dam' => $one[3], 'stated' => $one[4]], $young),
+            ...array_map(
+                static fn (array $one): array => [
+                    'id' => $one[0], 'sex' => $one[1], 'sire' => $one[2], 'dam' => $one[3], 'stated' => $one[4],
+                ],
+                $young,
+            ),
         ]]);
     }
 }

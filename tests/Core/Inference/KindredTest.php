@@ -23,7 +23,10 @@ final class KindredTest extends TestCase
     /** What founders are said to be, and what young are seen to be, by linkage group. */
     private const KINDS = [
         'clown' => [['het Clown', '66% het Clown', '50% het Clown', 'Clown', 'Normal'], ['Clown', 'not Clown']],
-        'bel' => [['Mojave', 'Mystic', 'Mojave/Mystic', 'Lesser', 'possible Mojave (60%)', 'Normal'], ['Mojave', 'not Mojave', 'Mystic', 'no Lesser', 'Mojave/Mystic']],
+        'bel' => [
+            ['Mojave', 'Mystic', 'Mojave/Mystic', 'Lesser', 'possible Mojave (60%)', 'Normal'],
+            ['Mojave', 'not Mojave', 'Mystic', 'no Lesser', 'Mojave/Mystic'],
+        ],
         'spider' => [['Spider', 'possible Spider (50%)', 'Normal'], ['Spider', 'not Spider']],
         'sex' => [['Banana', 'Normal', 'possible Banana (50%)'], ['Banana', 'not Banana']],
     ];
@@ -45,7 +48,9 @@ final class KindredTest extends TestCase
     {
         $key = array_keys(self::KINDS)[$chance->getInt(0, 3)];
         [$said, $saws] = self::KINDS[$key];
-        $group = $key === 'sex' ? Shelf::catalogue()->sexGroup() : Shelf::catalogue()->groupOf(Shelf::catalogue()->groups[$key]->loci[0] ?? '');
+        $group = $key === 'sex'
+            ? Shelf::catalogue()->sexGroup()
+            : Shelf::catalogue()->groupOf(Shelf::catalogue()->groups[$key]->loci[0] ?? '');
         $document = ['format' => PedigreeReader::FORMAT, 'animals' => [], 'groups' => []];
         $plain = $groups = [];
         $bySex = ['male' => [], 'female' => []];
@@ -59,19 +64,34 @@ final class KindredTest extends TestCase
                 $prior = self::prior($entry['stated'], $sex, $group);
                 $plain[] = ['id' => "A{$i}", 'sex' => $sex, 'prior' => $prior, 'sire' => null, 'dam' => null, 'saw' => null];
             } else {
-                [$sire, $dam] = [$bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)], $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)]];
+                [$sire, $dam] = [
+                    $bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)],
+                    $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)],
+                ];
                 $entry += ['sire' => $sire, 'dam' => $dam];
                 $saw = $chance->getInt(0, 1) === 1 ? $saws[$chance->getInt(0, count($saws) - 1)] : null;
                 $saw === null || $entry['saw'] = $saw;
-                $plain[] = ['id' => "A{$i}", 'sex' => $sex, 'prior' => null, 'sire' => $sire, 'dam' => $dam, 'saw' => $saw === null ? null : Shelf::shelf()->targets()->read($saw)];
+                $plain[] = [
+                    'id' => "A{$i}", 'sex' => $sex, 'prior' => null, 'sire' => $sire, 'dam' => $dam,
+                    'saw' => $saw === null ? null : Shelf::shelf()->targets()->read($saw),
+                ];
                 $parents["A{$i}"] = [$sire, $dam];
-                $seen['loops'] += isset($parents[$sire]) && in_array($dam, $parents[$sire], true) || isset($parents[$sire], $parents[$dam]) && array_intersect($parents[$sire], $parents[$dam]) !== [] ? 1 : 0;
+                $seen['loops'] += isset($parents[$sire])
+                    && in_array($dam, $parents[$sire], true)
+                    || isset($parents[$sire], $parents[$dam])
+                    && array_intersect($parents[$sire], $parents[$dam]) !== []
+                    ? 1
+                    : 0;
             }
             $document['animals'][] = $entry;
             $bySex[$sex->value][] = "A{$i}";
         }
         if ($chance->getInt(0, 1) === 1) {
-            $eggs = ['sire' => $bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)], 'dam' => $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)], 'saw' => $saws[$chance->getInt(0, 1)], 'count' => $chance->getInt(1, 4)];
+            $eggs = [
+                'sire' => $bySex['male'][$chance->getInt(0, count($bySex['male']) - 1)],
+                'dam' => $bySex['female'][$chance->getInt(0, count($bySex['female']) - 1)], 'saw' => $saws[$chance->getInt(0, 1)],
+                'count' => $chance->getInt(1, 4),
+            ];
             $document['groups'][] = $eggs;
             $groups[] = ['saw' => Shelf::shelf()->targets()->read($eggs['saw'])] + $eggs;
             $seen['groups']++;
@@ -100,27 +120,89 @@ final class KindredTest extends TestCase
         self::assertEqualsWithDelta(log($plainly->total), $log, 1e-9, "seed {$seed}: log evidence of ".json_encode($document));
         foreach ($plainly->weights as $id => $weights) {
             foreach ($weights as $state => $weight) {
-                self::assertEqualsWithDelta($weight / $plainly->total, $found[$id]->probabilityOf($state)->toFloat(), 1e-11, "seed {$seed}, {$id} {$state}: ".json_encode($document));
+                self::assertEqualsWithDelta(
+                    $weight / $plainly->total, $found[$id]->probabilityOf($state)->toFloat(), 1e-11,
+                    "seed {$seed}, {$id} {$state}: ".json_encode($document),
+                );
             }
         }
     }
 
-    /** @return iterable<string, array{list<array<string, mixed>>, list<array<string, mixed>>, string, string, array<string, string>}> animals, groups, whose posterior, locus, probability by alleles */
+    /**
+     * @return iterable<string, array{list<array<string, mixed>>, list<array<string, mixed>>, string, string, array<string, string>}>
+     *     animals, groups, whose posterior, locus, probability by alleles
+     */
     public static function textbook(): iterable
     {
         $clown = fn (string $id, string $sex, string $stated): array => ['id' => $id, 'sex' => $sex, 'stated' => $stated];
-        yield 'a test cross that shows nothing' => [[$clown('S', 'male', '66% het Clown'), $clown('D', 'female', 'Clown'), ['id' => 'K', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown']], [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 4]], 'S', 'clown', ['clown/+' => '1/17', '+/+' => '16/17']];
-        yield 'one visual proves it' => [[$clown('S', 'male', '50% het Clown'), $clown('D', 'female', 'Clown')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 5], ['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 1]], 'S', 'clown', ['clown/+' => '1']];
-        yield 'against a het each egg weighs 3/4' => [[$clown('S', 'male', '50% het Clown'), $clown('D', 'female', 'het Clown')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 3]], 'S', 'clown', ['clown/+' => '27/91', '+/+' => '64/91']];
-        yield 'two carriers in three among normal siblings' => [[$clown('S', 'male', 'het Clown'), $clown('D', 'female', 'het Clown'), ['id' => 'K', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown']], [], 'K', 'clown', ['clown/+' => '2/3', '+/+' => '1/3']];
-        yield 'a visual sibling makes both unknown parents carriers' => [[$clown('S', 'male', '50% het Clown'), $clown('D', 'female', '50% het Clown'), ['id' => 'V', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown'], ['id' => 'K', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown']], [], 'K', 'clown', ['clown/+' => '2/3', '+/+' => '1/3']];
+        yield 'a test cross that shows nothing' => [
+            [
+                $clown('S', 'male', '66% het Clown'), $clown('D', 'female', 'Clown'),
+                ['id' => 'K', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown'],
+            ],
+            [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 4]], 'S', 'clown',
+            ['clown/+' => '1/17', '+/+' => '16/17'],
+        ];
+        yield 'one visual proves it' => [
+            [$clown('S', 'male', '50% het Clown'), $clown('D', 'female', 'Clown')],
+            [
+                ['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 5],
+                ['sire' => 'S', 'dam' => 'D', 'saw' => 'Clown', 'count' => 1],
+            ],
+            'S', 'clown', ['clown/+' => '1'],
+        ];
+        yield 'against a het each egg weighs 3/4' => [
+            [$clown('S', 'male', '50% het Clown'), $clown('D', 'female', 'het Clown')],
+            [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 3]], 'S', 'clown',
+            ['clown/+' => '27/91', '+/+' => '64/91'],
+        ];
+        yield 'two carriers in three among normal siblings' => [
+            [
+                $clown('S', 'male', 'het Clown'), $clown('D', 'female', 'het Clown'),
+                ['id' => 'K', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown'],
+            ],
+            [], 'K', 'clown', ['clown/+' => '2/3', '+/+' => '1/3'],
+        ];
+        yield 'a visual sibling makes both unknown parents carriers' => [
+            [
+                $clown('S', 'male', '50% het Clown'), $clown('D', 'female', '50% het Clown'),
+                ['id' => 'V', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown'],
+                ['id' => 'K', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown'],
+            ],
+            [], 'K', 'clown', ['clown/+' => '2/3', '+/+' => '1/3'],
+        ];
         // G het with an unrelated normal: each child 1/2; a cousin by the other child: 1/4; nothing seen changes that.
-        yield 'a first cousin' => [[$clown('G', 'male', 'het Clown'), $clown('N1', 'female', 'Normal'), $clown('N2', 'female', 'Normal'), ['id' => 'P', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N1'], ['id' => 'K', 'sex' => 'male', 'sire' => 'P', 'dam' => 'N2']], [], 'K', 'clown', ['clown/+' => '1/4', '+/+' => '3/4']];
+        yield 'a first cousin' => [
+            [
+                $clown('G', 'male', 'het Clown'), $clown('N1', 'female', 'Normal'), $clown('N2', 'female', 'Normal'),
+                ['id' => 'P', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N1'],
+                ['id' => 'K', 'sex' => 'male', 'sire' => 'P', 'dam' => 'N2'],
+            ],
+            [], 'K', 'clown', ['clown/+' => '1/4', '+/+' => '3/4'],
+        ];
         // A visual grandchild of the uncle's line proves the grandsire: P(his other son carries) = 1/2.
-        yield 'a cousin that shows proves the grandsire' => [[$clown('G', 'male', '50% het Clown'), $clown('N', 'female', 'Normal'), $clown('V', 'female', 'Clown'), ['id' => 'U', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N'], ['id' => 'C', 'sex' => 'male', 'sire' => 'U', 'dam' => 'V', 'saw' => 'Clown'], ['id' => 'K', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N']], [], 'K', 'clown', ['clown/+' => '1/2', '+/+' => '1/2']];
+        yield 'a cousin that shows proves the grandsire' => [
+            [
+                $clown('G', 'male', '50% het Clown'), $clown('N', 'female', 'Normal'), $clown('V', 'female', 'Clown'),
+                ['id' => 'U', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N'],
+                ['id' => 'C', 'sex' => 'male', 'sire' => 'U', 'dam' => 'V', 'saw' => 'Clown'],
+                ['id' => 'K', 'sex' => 'male', 'sire' => 'G', 'dam' => 'N'],
+            ],
+            [], 'K', 'clown', ['clown/+' => '1/2', '+/+' => '1/2'],
+        ];
         // 1/3 two copies: two copies give all Pinstripe, one copy half of it.
-        yield 'two copies or one, all young show it' => [[$clown('S', 'male', 'Pinstripe (33% two copies)'), $clown('D', 'female', 'Normal')], [['sire' => 'S', 'dam' => 'D', 'saw' => 'Pinstripe', 'count' => 4]], 'S', 'pinstripe', ['pinstripe/pinstripe' => '8/9', 'pinstripe/+' => '1/9']];
-        yield 'a compound gives one or the other' => [[$clown('S', 'male', 'Mojave/Mystic'), $clown('D', 'female', 'Normal'), ['id' => 'K', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'no Mojave']], [], 'K', 'bel', ['mystic/+' => '1']];
+        yield 'two copies or one, all young show it' => [
+            [$clown('S', 'male', 'Pinstripe (33% two copies)'), $clown('D', 'female', 'Normal')],
+            [['sire' => 'S', 'dam' => 'D', 'saw' => 'Pinstripe', 'count' => 4]], 'S', 'pinstripe',
+            ['pinstripe/pinstripe' => '8/9', 'pinstripe/+' => '1/9'],
+        ];
+        yield 'a compound gives one or the other' => [
+            [
+                $clown('S', 'male', 'Mojave/Mystic'), $clown('D', 'female', 'Normal'),
+                ['id' => 'K', 'sex' => 'male', 'sire' => 'S', 'dam' => 'D', 'saw' => 'no Mojave'],
+            ],
+            [], 'K', 'bel', ['mystic/+' => '1'],
+        ];
     }
 
     /**
@@ -131,7 +213,9 @@ final class KindredTest extends TestCase
     #[DataProvider('textbook')]
     public function testTextbookCases(array $animals, array $groups, string $whose, string $locus, array $expected): void
     {
-        $answer = PosteriorDocument::of(self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]), Shelf::catalogue());
+        $answer = PosteriorDocument::of(
+            self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]), Shelf::catalogue(),
+        );
         self::assertTrue($answer['exact']);
         foreach ($answer['animals'] as $animal) {
             if ($animal['id'] === $whose) {
@@ -149,10 +233,28 @@ final class KindredTest extends TestCase
     public function testWithOneParentRecordedThePercentageIsThatOfTheStatement(): void
     {
         foreach (['Normal', 'het Clown', '50% het Clown'] as $dam) {
-            $answer = PosteriorDocument::of(self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'D', 'sex' => 'female', 'stated' => $dam], ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => '66% het Clown']]]), Shelf::catalogue());
+            $answer = PosteriorDocument::of(
+                self::kindred([
+                    'format' => PedigreeReader::FORMAT,
+                    'animals' => [
+                        ['id' => 'D', 'sex' => 'female', 'stated' => $dam],
+                        ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => '66% het Clown'],
+                    ],
+                ]),
+                Shelf::catalogue(),
+            );
             self::assertSame('66% het Clown', $answer['animals'][1]['text'], "out of {$dam}");
         }
-        $visual = PosteriorDocument::of(self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'D', 'sex' => 'female', 'stated' => '50% het Clown'], ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => 'Clown']]]), Shelf::catalogue());
+        $visual = PosteriorDocument::of(
+            self::kindred([
+                'format' => PedigreeReader::FORMAT,
+                'animals' => [
+                    ['id' => 'D', 'sex' => 'female', 'stated' => '50% het Clown'],
+                    ['id' => 'K', 'sex' => 'male', 'dam' => 'D', 'stated' => 'Clown'],
+                ],
+            ]),
+            Shelf::catalogue(),
+        );
         self::assertSame('het Clown', $visual['animals'][0]['text'], 'a visual son proves her, whoever the sire was');
     }
 
@@ -168,14 +270,24 @@ final class KindredTest extends TestCase
         $r = Shelf::catalogue()->sexGroup()->recombination[0]->toFloat();
         $maker = 0.0;
         foreach ($states->entries() as [$state, $p]) {
-            $maker += Shelf::catalogue()->sexGroup()->makerOf(array_values($state->diplotypes)[0], 'banana') === Sex::Male ? $p->toFloat() : 0.0;
+            $maker += Shelf::catalogue()->sexGroup()->makerOf(array_values($state->diplotypes)[0], 'banana') === Sex::Male
+                ? $p->toFloat()
+                : 0.0;
         }
         self::assertEqualsWithDelta((1 - $r) ** 5 / ((1 - $r) ** 5 + $r ** 5), $maker, 1e-9);
     }
 
     public function testWhatCannotBeIsExplainedWithOdds(): void
     {
-        $kindred = self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => 'het Piebald'], ['id' => 'D', 'sex' => 'female', 'stated' => 'Pinstripe'], ['id' => 'Z', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'stated' => 'Piebald']], 'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Piebald', 'count' => 5]]]);
+        $kindred = self::kindred([
+            'format' => PedigreeReader::FORMAT,
+            'animals' => [
+                ['id' => 'S', 'sex' => 'male', 'stated' => 'het Piebald'],
+                ['id' => 'D', 'sex' => 'female', 'stated' => 'Pinstripe'],
+                ['id' => 'Z', 'sex' => 'female', 'sire' => 'S', 'dam' => 'D', 'stated' => 'Piebald'],
+            ],
+            'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Piebald', 'count' => 5]],
+        ]);
         $posterior = $kindred->posterior(0, [Shelf::catalogue()->groupOf('piebald')]);
         self::assertCount(1, $posterior->contradictions);
         $odds = [];
@@ -197,17 +309,30 @@ final class KindredTest extends TestCase
 
     public function testTwoLinesThatNeverGiveAVisualAreExplained(): void
     {
-        $kindred = self::kindred(['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => 'Clown'], ['id' => 'D', 'sex' => 'female', 'stated' => 'Clown']], 'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 5]]]);
+        $kindred = self::kindred([
+            'format' => PedigreeReader::FORMAT,
+            'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => 'Clown'], ['id' => 'D', 'sex' => 'female', 'stated' => 'Clown']],
+            'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'not Clown', 'count' => 5]],
+        ]);
         $contradiction = $kindred->posterior(0, [Shelf::catalogue()->groupOf('clown')])->contradictions[0];
         self::assertSame('groups[0]', $contradiction->subject);
-        $kinds = array_map(static fn (\Destino\Inference\Faults\Explanation $one): FaultKind => $one->fault->kind, $contradiction->explanations);
+        $kinds = array_map(
+            static fn (\Destino\Inference\Faults\Explanation $one): FaultKind => $one->fault->kind, $contradiction->explanations,
+        );
         self::assertContains(FaultKind::Misnamed, $kinds);
     }
 
     public function testWhiteEggsThatDieSpeakForTwoCopies(): void
     {
         // Possibly Spider × Spider: a dead Spider egg is evidence that both carry it.
-        $document = ['format' => PedigreeReader::FORMAT, 'animals' => [['id' => 'S', 'sex' => 'male', 'stated' => 'possible Spider (50%)'], ['id' => 'D', 'sex' => 'female', 'stated' => 'Spider']], 'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'Spider', 'count' => 1, 'dead' => true]]];
+        $document = [
+            'format' => PedigreeReader::FORMAT,
+            'animals' => [
+                ['id' => 'S', 'sex' => 'male', 'stated' => 'possible Spider (50%)'],
+                ['id' => 'D', 'sex' => 'female', 'stated' => 'Spider'],
+            ],
+            'groups' => [['sire' => 'S', 'dam' => 'D', 'saw' => 'Spider', 'count' => 1, 'dead' => true]],
+        ];
         $answer = self::kindred($document)->posterior(0, [Shelf::catalogue()->groupOf('spider')])->of['animal S'];
         $spider = 0.0;
         foreach ($answer->entries() as [$state, $p]) {
@@ -220,10 +345,17 @@ final class KindredTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrongPedigrees(): iterable
     {
-        $animal = fn (string $id, string $sex, ?string $sire = null, ?string $dam = null): array => ['id' => $id, 'sex' => $sex, 'sire' => $sire, 'dam' => $dam];
+        $animal = fn (string $id, string $sex, ?string $sire = null, ?string $dam = null): array => [
+            'id' => $id, 'sex' => $sex, 'sire' => $sire, 'dam' => $dam,
+        ];
         yield 'a circle' => [['animals' => [$animal('A', 'male', 'B'), $animal('B', 'male', 'A')]], 'The records make a circle'];
-        yield 'its own grandsire' => [['animals' => [$animal('A', 'male', 'C'), $animal('B', 'male', 'A'), $animal('C', 'male', 'B')]], 'a parent of'];
-        yield 'a male dam' => [['animals' => [$animal('A', 'male'), $animal('B', 'male', null, 'A')]], 'recorded as the dam of animal B and is not female'];
+        yield 'its own grandsire' => [
+            ['animals' => [$animal('A', 'male', 'C'), $animal('B', 'male', 'A'), $animal('C', 'male', 'B')]], 'a parent of',
+        ];
+        yield 'a male dam' => [
+            ['animals' => [$animal('A', 'male'), $animal('B', 'male', null, 'A')]],
+            'recorded as the dam of animal B and is not female',
+        ];
         yield 'an unknown parent' => [['animals' => [$animal('A', 'male', 'Nobody')]], 'animal Nobody, which is not in it'];
         yield 'eggs of nobody' => [['animals' => [], 'groups' => [['dam' => 'X', 'saw' => 'Clown']]], 'animal X'];
     }
@@ -234,7 +366,9 @@ final class KindredTest extends TestCase
     {
         $document['animals'][] = ['id' => 'Fine', 'sex' => 'male', 'stated' => 'Clown'];
         $kindred = self::kindred(['format' => PedigreeReader::FORMAT] + $document);
-        self::assertStringContainsString($message, implode(' ', array_map(static fn (InferenceError $one): string => $one->getMessage(), $kindred->faults)));
+        self::assertStringContainsString(
+            $message, implode(' ', array_map(static fn (InferenceError $one): string => $one->getMessage(), $kindred->faults)),
+        );
         self::assertNotNull($kindred->familyOf('animal Fine'));
     }
 

@@ -66,7 +66,10 @@ final class LargeFamiliesTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(3));
         [$sizes, $factors] = self::graph($chance);
-        $elimination = new Elimination($sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)), new Doubles);
+        $elimination = new Elimination(
+            $sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)),
+            new Doubles,
+        );
         $truth = $elimination->run();
         self::assertTrue($truth->isPossible());
         $counts = [];
@@ -77,7 +80,9 @@ final class LargeFamiliesTest extends TestCase
         }
         foreach ($truth->of as $variable => $shares) {
             foreach ($shares as $value => $share) {
-                self::assertEqualsWithDelta($share->toFloat(), ($counts[$variable][$value] ?? 0) / 4000, 4.5 * sqrt(.25 / 4000), "{$variable} {$value}");
+                self::assertEqualsWithDelta(
+                    $share->toFloat(), ($counts[$variable][$value] ?? 0) / 4000, 4.5 * sqrt(.25 / 4000), "{$variable} {$value}",
+                );
             }
         }
     }
@@ -86,7 +91,12 @@ final class LargeFamiliesTest extends TestCase
     {
         [$sizes, $factors] = self::graph(new Randomizer(new Mt19937(1)));
         $this->expectException(TooWide::class);
-        (new Elimination($sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)), new Doubles, 3))->run();
+        (
+            new Elimination(
+                $sizes, $factors, Order::of($sizes, array_map(static fn (Factor $factor): array => $factor->scope, $factors)),
+                new Doubles, 3,
+            )
+        )->run();
     }
 
     public function testSilentAnimalsGetTheSameByThemselves(): void
@@ -99,7 +109,9 @@ final class LargeFamiliesTest extends TestCase
             $apart = (new \ReflectionMethod(FamilySolver::class, 'apart'))->invoke(null, $model, FamilySolver::WIDEST);
             self::assertTrue($whole->isExact && $apart->isExact);
             self::assertSameChances($whole, $apart, 1e-9);
-            $some = (new \ReflectionMethod(FamilySolver::class, 'someAtATime'))->invoke(null, $model, $silent, Silence::bySire($model, $silent), 0.0, FamilySolver::WIDEST);
+            $some = (new \ReflectionMethod(FamilySolver::class, 'someAtATime'))->invoke(
+                null, $model, $silent, Silence::bySire($model, $silent), 0.0, FamilySolver::WIDEST,
+            );
             self::assertNotEmpty($some);
             foreach ($some as $name => $chances) {
                 [$space, $id] = explode(' ', $name, 2);
@@ -131,7 +143,13 @@ final class LargeFamiliesTest extends TestCase
         foreach (range(1, 12) as $seed) {
             $model = self::model(self::collection(90, $seed, 100));
             $network = Network::of($model);
-            $truth = (new Elimination($network->sizes, $network->factors, Order::of($network->sizes, array_map(static fn (Factor $factor): array => $factor->scope, $network->factors)), new Doubles))->run();
+            $truth = (
+                new Elimination(
+                    $network->sizes, $network->factors,
+                    Order::of($network->sizes, array_map(static fn (Factor $factor): array => $factor->scope, $network->factors)),
+                    new Doubles,
+                )
+            )->run();
             $sampled = (new Sampler($network->sizes, $network->factors, 1.2e6, $seed, 40.0))->run();
             $again = (new Sampler($network->sizes, $network->factors, 1.2e6, $seed, 40.0))->run();
             self::assertEquals($sampled, $again, 'the same seed gives the same answer');
@@ -185,9 +203,15 @@ final class LargeFamiliesTest extends TestCase
     {
         $byId = array_column(array_map(static fn (Individual $one): array => [$one->id, $one], $animals), 1, 0);
         $descent = new \Destino\Inference\Descent\Descent(Shelf::catalogue(), $byId);
-        $context = new Context(Shelf::catalogue(), new \Destino\Inference\Evidence\Hearing(Shelf::catalogue()), $descent, \Destino\Inference\Faults\ErrorRates::assumed(), static fn (): array => []);
+        $context = new Context(
+            Shelf::catalogue(), new \Destino\Inference\Evidence\Hearing(Shelf::catalogue()), $descent,
+            \Destino\Inference\Faults\ErrorRates::assumed(), static fn (): array => [],
+        );
 
-        return FamilyModel::of($context, Hypothesis::of(Family::of($animals, []), [], Shelf::catalogue()), [new GenotypeSpace(Shelf::catalogue(), [Shelf::catalogue()->groupOf('clown')])]);
+        return FamilyModel::of(
+            $context, Hypothesis::of(Family::of($animals, []), [], Shelf::catalogue()),
+            [new GenotypeSpace(Shelf::catalogue(), [Shelf::catalogue()->groupOf('clown')])],
+        );
     }
 
     /** @return list<Individual> six generations of few sires, a part of them seen not to be Clown, drawn so that it can be */
@@ -206,7 +230,10 @@ final class LargeFamiliesTest extends TestCase
                 $sire = $males[$generation - 1][$chance->getInt(0, min(2, count($males[$generation - 1]) - 1))];
                 $dam = $females[$generation - 1][$chance->getInt(0, count($females[$generation - 1]) - 1)];
                 $copies[$i] = ($chance->getInt(1, 2) <= $copies[$sire] ? 1 : 0) + ($chance->getInt(1, 2) <= $copies[$dam] ? 1 : 0);
-                $all[] = new Individual("a{$i}", $sex, "a{$sire}", "a{$dam}", [], $chance->getInt(1, 100) <= $seen ? Shelf::shelf()->targets()->read($copies[$i] === 2 ? 'Clown' : 'not Clown') : null);
+                $all[] = new Individual(
+                    "a{$i}", $sex, "a{$sire}", "a{$dam}", [],
+                    $chance->getInt(1, 100) <= $seen ? Shelf::shelf()->targets()->read($copies[$i] === 2 ? 'Clown' : 'not Clown') : null,
+                );
             }
             $sex === Sex::Male ? $males[$generation][] = $i : $females[$generation][] = $i;
         }
@@ -216,7 +243,9 @@ final class LargeFamiliesTest extends TestCase
 
     private static function founder(string $id, Sex $sex, string $said): Individual
     {
-        return new Individual($id, $sex, null, null, [new Testimony($id, Shelf::belief($said, $sex), Source::Own, Probability::one(), false)]);
+        return new Individual(
+            $id, $sex, null, null, [new Testimony($id, Shelf::belief($said, $sex), Source::Own, Probability::one(), false)],
+        );
     }
 
     /** @return array{array<int, int>, list<Factor>} some variables of two to four values, with tables a third of whose entries are 0 */
@@ -227,7 +256,10 @@ final class LargeFamiliesTest extends TestCase
         for ($i = 0; $i < 9; $i++) {
             $scope = $chance->pickArrayKeys($sizes, $chance->getInt(1, 3));
             $size = array_product(array_map(static fn (int $variable): int => $sizes[$variable], $scope));
-            $factors[] = Factor::dense($scope, array_map(static fn (): Rational => Rational::of(max(0, $chance->getInt(-3, 6)), 7), range(1, (int) $size)));
+            $factors[] = Factor::dense(
+                $scope,
+                array_map(static fn (): Rational => Rational::of(max(0, $chance->getInt(-3, 6)), 7), range(1, (int) $size)),
+            );
         }
 
         return [$sizes, $factors];

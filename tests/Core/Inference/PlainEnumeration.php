@@ -52,7 +52,9 @@ final class PlainEnumeration
             return;
         }
         $animal = $this->animals[$i];
-        foreach ($animal['prior'] ?? $this->young($this->at[(string) $animal['sire']], $this->at[(string) $animal['dam']]) as [$state, $p]) {
+        foreach (
+            $animal['prior'] ?? $this->young($this->at[(string) $animal['sire']], $this->at[(string) $animal['dam']]) as [$state, $p]
+        ) {
             $isSex = ! $this->group->holdsSex() || Sex::ofAlleles($state->pairAt($this->group->indexOf(Sex::LOCUS))) === $animal['sex'];
             if ($isSex && ($animal['saw'] === null || $this->meets($state, $animal['saw']))) {
                 $this->at[$animal['id']] = $state;
@@ -99,7 +101,11 @@ final class PlainEnumeration
     {
         foreach ($this->group->loci as $i => $locus) {
             $pair = $state->pairAt($i);
-            if ($locus === Sex::LOCUS ? ! $target->acceptsSex(Sex::ofAlleles($pair)) : ! $target->accepts(Shelf::catalogue()->form($locus, ...$pair))) {
+            if (
+                $locus === Sex::LOCUS
+                    ? ! $target->acceptsSex(Sex::ofAlleles($pair))
+                    : ! $target->accepts(Shelf::catalogue()->form($locus, ...$pair))
+            ) {
                 return false;
             }
         }

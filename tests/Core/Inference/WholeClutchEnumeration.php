@@ -75,14 +75,18 @@ final class WholeClutchEnumeration
     {
         $eggs = $this->eggs($sire, $dam);
         $alive = array_sum(array_map(fn (array $egg): float => $this->dies($egg[0]) ? 0.0 : $egg[1], $eggs));
-        $living = fn (Target $saw): float => array_sum(array_map(fn (array $egg): float => ! $this->dies($egg[0]) && $this->looks($egg[0], $saw) ? $egg[1] : 0.0, $eggs)) / $alive;
+        $living = fn (Target $saw): float => array_sum(
+            array_map(fn (array $egg): float => ! $this->dies($egg[0]) && $this->looks($egg[0], $saw) ? $egg[1] : 0.0, $eggs),
+        ) / $alive;
         $evidence = 1.0;
         foreach ($this->animals as $saw) {
             $evidence *= $living($saw);
         }
         foreach ($this->counts as [$saw, $count, $isDead]) {
             $all = array_sum(array_map(fn (array $egg): float => $this->looks($egg[0], $saw) ? $egg[1] : 0.0, $eggs));
-            $dying = array_sum(array_map(fn (array $egg): float => $this->dies($egg[0]) && $this->looks($egg[0], $saw) ? $egg[1] : 0.0, $eggs));
+            $dying = array_sum(
+                array_map(fn (array $egg): float => $this->dies($egg[0]) && $this->looks($egg[0], $saw) ? $egg[1] : 0.0, $eggs),
+            );
             $evidence *= ($isDead ? self::LETHAL_DEAD * $dying + (1 - self::LETHAL_DEAD) * $all : $living($saw)) ** $count;
         }
 

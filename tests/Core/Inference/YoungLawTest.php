@@ -37,13 +37,18 @@ final class YoungLawTest extends TestCase
     public function testOddsOfAnEggAgreeWithThePairing(string $sire, string $dam, array $keys, string $condition): void
     {
         [$law, $groups] = $this->law($keys);
-        [$male, $female] = [Shelf::shelf()->reader()->read($sire, Sex::Male)->beliefOrFail(), Shelf::shelf()->reader()->read($dam, Sex::Female)->beliefOrFail()];
+        [$male, $female] = [
+            Shelf::shelf()->reader()->read($sire, Sex::Male)->beliefOrFail(),
+            Shelf::shelf()->reader()->read($dam, Sex::Female)->beliefOrFail(),
+        ];
         $target = Shelf::shelf()->targets()->read($condition);
         $perEgg = $perHatchling = Rational::zero();
         foreach ($male->statesOver($groups) as [$left, $p]) {
             foreach ($female->statesOver($groups) as [$right, $q]) {
                 foreach ($law->eggs($left, $right) as [$young, $chance]) {
-                    $perEgg = ! $law->expressions->isLethal($young) && $law->expressions->meets($young, $target) ? $perEgg->plus($p->times($q)->times($chance)) : $perEgg;
+                    $perEgg = ! $law->expressions->isLethal($young) && $law->expressions->meets($young, $target)
+                        ? $perEgg->plus($p->times($q)->times($chance))
+                        : $perEgg;
                 }
                 $perHatchling = $perHatchling->plus($p->times($q)->times($law->seen($left, $right, $target, false, Rational::one())));
             }
@@ -60,9 +65,13 @@ final class YoungLawTest extends TestCase
     public function testEggsAndLivingYoungSumToOne(string $sire, string $dam, array $keys): void
     {
         [$law, $groups] = $this->law($keys);
-        $state = static fn (string $text, Sex $sex): State => Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0];
+        $state = static fn (string $text, Sex $sex): State =>
+            Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0];
         foreach (['eggs', 'living'] as $which) {
-            $sum = array_reduce($law->{$which}($state($sire, Sex::Male), $state($dam, Sex::Female)), static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]), Rational::zero());
+            $sum = array_reduce(
+                $law->{$which}($state($sire, Sex::Male), $state($dam, Sex::Female)),
+                static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]), Rational::zero(),
+            );
             self::assertSame('1', $sum->toString());
         }
     }
@@ -93,7 +102,11 @@ final class YoungLawTest extends TestCase
      */
     private function law(array $keys): array
     {
-        $groups = array_map(static fn (string $key): \Destino\Genome\LinkageGroup => $key === 'sex' ? Shelf::catalogue()->sexGroup() : Shelf::catalogue()->groupOf($key), $keys);
+        $groups = array_map(
+            static fn (string $key): \Destino\Genome\LinkageGroup =>
+                $key === 'sex' ? Shelf::catalogue()->sexGroup() : Shelf::catalogue()->groupOf($key),
+            $keys,
+        );
 
         return [new YoungLaw(Shelf::catalogue(), $groups), $groups];
     }

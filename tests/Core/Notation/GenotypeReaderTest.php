@@ -42,7 +42,9 @@ final class GenotypeReaderTest extends TestCase
         yield 'a possible gene' => ['possible Orange Dream (60%)', 'possible Orange Dream (60%)'];
         yield 'a dominant of unknown copies' => ['Pinstripe (33% two copies)', 'Pinstripe (33% two copies)'];
         yield 'one or the other, at two loci' => ['Woma or Hidden Gene Woma', 'possible Hidden Gene Woma (50%) possible Woma (50%)'];
-        yield 'alternatives at one locus' => ['Pastel 25% Super Mojave 50% Mojave', 'Pastel possible Super Mojave (25%) possible Mojave (50%)'];
+        yield 'alternatives at one locus' => [
+            'Pastel 25% Super Mojave 50% Mojave', 'Pastel possible Super Mojave (25%) possible Mojave (50%)',
+        ];
         yield 'one copy by a slash' => ['Clown/+', 'het Clown'];
     }
 
@@ -64,8 +66,14 @@ final class GenotypeReaderTest extends TestCase
         yield 'a visual and a het at one locus' => ['Clown het Clown', 'het Clown', 7, []];
         yield 'two visuals of one series' => ['Albino Candy', 'Candy', 8, ['Albino/Candy']];
         yield 'named twice' => ['Pastel Pastel', 'Pastel', 8, ['Super Pastel']];
-        yield 'a shared word is a question' => ['het Axanthic', 'Axanthic', 5, ['het Axanthic (line 1)', 'het Axanthic (line 2)', 'het Axanthic (line 3)', 'het Axanthic (line 4)']];
-        yield 'a nickname with a shared word in it' => ['Snow', 'Snow', 1, ['Albino Axanthic (line 1)', 'Albino Axanthic (line 2)', 'Albino Axanthic (line 3)', 'Albino Axanthic (line 4)']];
+        yield 'a shared word is a question' => [
+            'het Axanthic', 'Axanthic', 5,
+            ['het Axanthic (line 1)', 'het Axanthic (line 2)', 'het Axanthic (line 3)', 'het Axanthic (line 4)'],
+        ];
+        yield 'a nickname with a shared word in it' => [
+            'Snow', 'Snow', 1,
+            ['Albino Axanthic (line 1)', 'Albino Axanthic (line 2)', 'Albino Axanthic (line 3)', 'Albino Axanthic (line 4)'],
+        ];
         yield 'a class of whites' => ['BlkEL', 'BlkEL', 1, ['Super Fire', 'Fire/Sulfur', 'Super Sulfur']];
         yield 'poss het without odds' => ['poss het Clown', 'poss het Clown', 1, ['66% het Clown', '50% het Clown']];
         yield 'more than everything' => ['120% het Clown', '120%', 1, []];
@@ -89,14 +97,25 @@ final class GenotypeReaderTest extends TestCase
     {
         $reading = Shelf::reader()->read($typed, Sex::Male);
         self::assertNull($reading->belief);
-        self::assertSame([$piece, $position, $suggestions], [$reading->errors[0]->piece, $reading->errors[0]->position, $reading->errors[0]->suggestions]);
+        self::assertSame(
+            [$piece, $position, $suggestions],
+            [$reading->errors[0]->piece, $reading->errors[0]->position, $reading->errors[0]->suggestions],
+        );
     }
 
     public function testEveryFaultIsToldAtOnceAndTheRestIsStillRead(): void
     {
         $reading = Shelf::reader()->read('Pastle Enchi 200% het Clown Mojvae', Sex::Male);
         self::assertSame([1, 14, 29], array_map(static fn (NotationError $error): int => $error->position, $reading->errors));
-        self::assertSame(['Enchi', 'het Clown'], array_map(static fn ($piece): string => $piece->text, array_values(array_filter($reading->pieces, static fn ($piece): bool => in_array($piece->text, ['Enchi', 'het Clown'], true)))));
+        self::assertSame(
+            ['Enchi', 'het Clown'],
+            array_map(
+                static fn ($piece): string => $piece->text,
+                array_values(
+                    array_filter($reading->pieces, static fn ($piece): bool => in_array($piece->text, ['Enchi', 'het Clown'], true)),
+                ),
+            ),
+        );
     }
 
     public function testAFemaleIsNoMaker(): void

@@ -86,7 +86,9 @@ final class HabitsTest extends TestCase
         yield 'behind a het with and' => ['100% het pied and clown', 'clown', 19, ['het Clown', 'visual Clown']];
         yield 'behind a het with nothing' => ['66% het clown pied', 'pied', 15, ['het Piebald', 'visual Piebald']];
         yield 'behind a het in a list' => ['het pied, clown, DG', 'clown', 11, ['het Clown', 'visual Clown']];
-        yield 'a visual pair behind a het' => ['het pied Albino/Candy', 'Albino/Candy', 10, ['het Albino or het Candy', 'visual Albino/Candy']];
+        yield 'a visual pair behind a het' => [
+            'het pied Albino/Candy', 'Albino/Candy', 10, ['het Albino or het Candy', 'visual Albino/Candy'],
+        ];
         yield 'a chance without the word' => ['het DG 66% pied', '66% pied', 8, ['66% het Piebald', 'possible Piebald (66%)']];
         yield 'a chance between two recessives' => ['Pied 50% albino', '50% albino', 6, ['50% het Albino', 'possible Albino (50%)']];
         yield 'a chance behind a recessive' => ['Clown 50%', 'Clown 50%', 1, ['50% het Clown', 'possible Clown (50%)']];
@@ -102,7 +104,10 @@ final class HabitsTest extends TestCase
         yield 'a question mark in parentheses' => ['(Enchi?)', 'Enchi?', 2, ['66% Enchi', '50% Enchi']];
         yield 'a class without its pair' => ['Mojave BlkEL', 'BlkEL', 8, ['Super Fire', 'Fire/Sulfur', 'Super Sulfur']];
         yield 'not of what is carried' => ['not Clown', 'not Clown', 1, ['no Clown']];
-        yield 'a dark piebald' => ['Panda Pied', 'Panda Pied', 1, ['Super Black Pastel Piebald', 'Super Cinnamon Piebald', 'Cinnamon/Black Pastel Piebald']];
+        yield 'a dark piebald' => [
+            'Panda Pied', 'Panda Pied', 1,
+            ['Super Black Pastel Piebald', 'Super Cinnamon Piebald', 'Cinnamon/Black Pastel Piebald'],
+        ];
         yield 'two letters for two things' => ['BP', 'BP', 1, ['Black Pastel']];
         yield 'a word that is no gene' => ['Paradox', 'Paradox', 1, []];
         yield 'exchanged letters' => ['Clwon', 'Clwon', 1, ['Clown']];
@@ -130,7 +135,11 @@ final class HabitsTest extends TestCase
     {
         $offered = 0;
         foreach (self::asked() as [$typed, , , $suggestions]) {
-            foreach (in_array($typed, ['hte clown', 'supper pastel', 'femal', '50/66% het clown', '50-66% het clown'], true) ? [] : $suggestions as $suggestion) {
+            foreach (
+                in_array($typed, ['hte clown', 'supper pastel', 'femal', '50/66% het clown', '50-66% het clown'], true)
+                    ? []
+                    : $suggestions as $suggestion
+            ) {
                 self::assertSame([], self::read($suggestion)->errors, "{$suggestion}, offered for {$typed}");
                 $offered++;
             }
@@ -156,15 +165,21 @@ final class HabitsTest extends TestCase
             self::assertSame([[], ['clown']], [$reading->errors, $reading->absent], $typed);
         }
         self::assertSame(['clown', 'piebald'], self::read('no Clown or Piebald')->absent);
-        self::assertSame(['axanthic-1', 'axanthic-2', 'axanthic-3', 'axanthic-4'], self::read('no Axanthic')->absent, 'of none of its lines');
+        self::assertSame(
+            ['axanthic-1', 'axanthic-2', 'axanthic-3', 'axanthic-4'], self::read('no Axanthic')->absent, 'of none of its lines',
+        );
     }
 
     public function testSexAndNumberAreOffered(): void
     {
         $reading = Shelf::reader()->read('#B-7 0.1 Banana', null);
-        self::assertSame([Sex::Female, 'B-7', []], [$reading->sex, $reading->number, Shelf::reader()->read('0.1 Banana', Sex::Female)->errors]);
+        self::assertSame(
+            [Sex::Female, 'B-7', []], [$reading->sex, $reading->number, Shelf::reader()->read('0.1 Banana', Sex::Female)->errors],
+        );
         self::assertStringContainsString('the text says female, and this is the male', self::read('0.1 Banana')->errors[0]->getMessage());
-        self::assertStringContainsString('not both male and female', Shelf::reader()->read('male female Banana', null)->errors[0]->getMessage());
+        self::assertStringContainsString(
+            'not both male and female', Shelf::reader()->read('male female Banana', null)->errors[0]->getMessage(),
+        );
         self::assertNull(Shelf::reader()->read('0.0.1 Banana', null)->sex);
     }
 
@@ -173,14 +188,25 @@ final class HabitsTest extends TestCase
         $reading = (new GenotypeReader(Shelf::catalogue(), Shelf::shelf()->names(), [], true))->read('Lesser/Butter', Sex::Male);
         self::assertSame('Lesser or Butter', (new Printer(Shelf::catalogue()))->belief($reading->beliefOrFail()));
         self::assertSame(['“Lesser/Butter” is read as “Lesser or Butter”, as the house rules say.'], $reading->notes);
-        self::assertSame('Mojave/Mystic', (new Printer(Shelf::catalogue()))->belief((new GenotypeReader(Shelf::catalogue(), Shelf::shelf()->names(), [], true))->read('Mojave/Mystic', Sex::Male)->beliefOrFail()), 'nobody takes these for each other');
+        self::assertSame(
+            'Mojave/Mystic',
+            (new Printer(Shelf::catalogue()))->belief(
+                (
+                    new GenotypeReader(Shelf::catalogue(), Shelf::shelf()->names(), [], true)
+                )->read('Mojave/Mystic', Sex::Male)->beliefOrFail(),
+            ),
+            'nobody takes these for each other',
+        );
     }
 
     public function testEveryFaultOfATargetIsTold(): void
     {
         [$target, $errors] = Shelf::shelf()->targets()->readAll('Clwon + not Enhci, Pastel');
         self::assertNull($target);
-        self::assertSame([['Clwon', 1], ['Enhci', 13]], array_map(static fn (NotationError $error): array => [$error->piece, $error->position], $errors));
+        self::assertSame(
+            [['Clwon', 1], ['Enhci', 13]],
+            array_map(static fn (NotationError $error): array => [$error->piece, $error->position], $errors),
+        );
     }
 
     private static function read(string $typed): Reading

@@ -20,15 +20,22 @@ final class PrinterTest extends TestCase
 
     /** Words for random texts: every kind of statement that the notation knows. */
     private const WORDS = [
-        'Pastel', 'Super Enchi', 'Mojave', 'mystic', '50% Lesser', 'Yellow Belly or Gravel', 'possible Fire (25%)', 'Cinnamon/Black Pastel', 'HRA',
-        'Pinstripe (33% two copies)', 'Calico', 'Banana (female maker)', '66% het Clown', 'het pied', 'Albino', '1/8 het Candy', '33% Ultramel', 'Axanthic 2',
+        'Pastel', 'Super Enchi', 'Mojave', 'mystic', '50% Lesser', 'Yellow Belly or Gravel', 'possible Fire (25%)',
+        'Cinnamon/Black Pastel', 'HRA',
+        'Pinstripe (33% two copies)', 'Calico', 'Banana (female maker)', '66% het Clown', 'het pied', 'Albino', '1/8 het Candy',
+        '33% Ultramel', 'Axanthic 2',
         '25% Super Spotnose 50% Spotnose', 'Desert Ghost', 'het Tri-Stripe', 'Scaleless', 'Suma',
     ];
 
     public function testWhatIsPrintedReadsBackAsTheSameBelief(): void
     {
         $printer = new Printer(Shelf::catalogue());
-        $texts = Generators::map(static fn (array $picks): string => implode(' ', array_map(static fn (int $pick): string => self::WORDS[$pick], array_unique($picks))), Generators::tuple(...array_fill(0, 5, Generators::choose(0, count(self::WORDS) - 1))));
+        $texts = Generators::map(
+            static fn (array $picks): string => implode(
+                ' ', array_map(static fn (int $pick): string => self::WORDS[$pick], array_unique($picks)),
+            ),
+            Generators::tuple(...array_fill(0, 5, Generators::choose(0, count(self::WORDS) - 1))),
+        );
         $this->limitTo(150)->forAll($texts)->then(static function (string $text) use ($printer): void {
             $reading = Shelf::reader()->read($text, Sex::Male);
             if ($reading->belief === null) {
@@ -73,8 +80,13 @@ final class PrinterTest extends TestCase
 
     public function testGroupsStandInTheirOrder(): void
     {
-        $belief = Shelf::belief('50% het Piebald het Sunset visual Albino Pinstripe Mojave 66% het Ultramel Pastel visual Cryptic/Clown', Sex::Male);
-        self::assertSame('Pastel Mojave Pinstripe Cryptic/Clown Albino het Sunset 66% het Ultramel 50% het Piebald', (new Printer(Shelf::catalogue()))->belief($belief));
+        $belief = Shelf::belief(
+            '50% het Piebald het Sunset visual Albino Pinstripe Mojave 66% het Ultramel Pastel visual Cryptic/Clown', Sex::Male,
+        );
+        self::assertSame(
+            'Pastel Mojave Pinstripe Cryptic/Clown Albino het Sunset 66% het Ultramel 50% het Piebald',
+            (new Printer(Shelf::catalogue()))->belief($belief),
+        );
     }
 
     /**

@@ -22,7 +22,10 @@ final class AdviceTest extends TestCase
         yield 'a pair of genes' => ['Spider', 'Champagne', 'troubled-pair', '1/4', 'Champagne Spider in one animal'];
         yield 'a dam in danger' => ['Normal', 'Desert', 'parent-condition', null, 'The dam is Desert.'];
         yield 'lines that never meet' => ['Axanthic (line 1)', 'Axanthic (line 2)', 'lines-never-meet', null, 'none is visual'];
-        yield 'one complex from both sides' => ['Mojave/Mystic', 'Pastel', 'shared-complex', null, 'No egg carries Mojave and Mystic together. Every egg carries at least one of them.'];
+        yield 'one complex from both sides' => [
+            'Mojave/Mystic', 'Pastel', 'shared-complex', null,
+            'No egg carries Mojave and Mystic together. Every egg carries at least one of them.',
+        ];
         yield 'look-alikes' => ['Cinnamon', 'Black Pastel', 'look-alikes', '1/2', 'Cinnamon and Black Pastel'];
         yield 'a mask' => ['Mojave Pastel', 'Lesser', 'mask', '1/4', 'do not count on seeing Pastel'];
         yield 'a flood' => ['Pinstripe', 'Pinstripe', 'flood', '3/4', 'Both parents carry Pinstripe'];
@@ -34,13 +37,22 @@ final class AdviceTest extends TestCase
     #[DataProvider('known')]
     public function testAdvice(string $sire, string $dam, string $code, ?string $probability, string $words): void
     {
-        $found = array_filter(Advisor::advise(Shelf::cross($sire, $dam)), static fn (Advice $advice): bool => $advice->code === $code && str_contains($advice->text, $words));
-        self::assertSame([$probability], array_values(array_map(static fn (Advice $advice): ?string => $advice->probability?->toString(), $found)));
+        $found = array_filter(
+            Advisor::advise(Shelf::cross($sire, $dam)),
+            static fn (Advice $advice): bool => $advice->code === $code && str_contains($advice->text, $words),
+        );
+        self::assertSame(
+            [$probability],
+            array_values(array_map(static fn (Advice $advice): ?string => $advice->probability?->toString(), $found)),
+        );
     }
 
     public function testTheGravestComesFirstAndQuietPairingsAreQuiet(): void
     {
-        $grades = array_map(static fn (Advice $advice): int => $advice->severity->rank(), Advisor::advise(Shelf::cross('Spider Lesser Pastel', 'Spider Mojave')));
+        $grades = array_map(
+            static fn (Advice $advice): int => $advice->severity->rank(),
+            Advisor::advise(Shelf::cross('Spider Lesser Pastel', 'Spider Mojave')),
+        );
         $sorted = $grades;
         rsort($sorted);
         self::assertSame($sorted, $grades);
@@ -49,7 +61,10 @@ final class AdviceTest extends TestCase
 
     public function testTheSameLineInBothParentsIsNoWarning(): void
     {
-        $codes = array_map(static fn (Advice $advice): string => $advice->code, Advisor::advise(Shelf::cross('Axanthic (line 1)', 'double het Axanthic (line 1) Axanthic (line 2)')));
+        $codes = array_map(
+            static fn (Advice $advice): string => $advice->code,
+            Advisor::advise(Shelf::cross('Axanthic (line 1)', 'double het Axanthic (line 1) Axanthic (line 2)')),
+        );
         self::assertNotContains('lines-never-meet', $codes);
     }
 }

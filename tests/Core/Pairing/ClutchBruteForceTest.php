@@ -73,7 +73,9 @@ final class ClutchBruteForceTest extends TestCase
     {
         $cross = Shelf::cross('Mojave/Mystic 66% het Clown Banana (male maker)', 'Lesser Clown');
         $squares = Square::allOf($cross);
-        self::assertSame(['bel', 'sex-chromosomes', 'clown'], array_map(static fn (Square $square): string => $square->group->key, $squares));
+        self::assertSame(
+            ['bel', 'sex-chromosomes', 'clown'], array_map(static fn (Square $square): string => $square->group->key, $squares),
+        );
         $products = [['', Rational::one()]];
         foreach ($squares as $square) {
             $longer = [];
@@ -81,7 +83,10 @@ final class ClutchBruteForceTest extends TestCase
                 foreach (array_keys($square->paternal) as $i) {
                     foreach (array_keys($square->maternal) as $k) {
                         $forms = array_map(static fn ($form): string => $form->text, $square->forms($i, $k));
-                        $longer[] = [$name.implode('', $forms).$square->sex($i, $k)?->value.';', $chance->times($square->probability($i, $k))];
+                        $longer[] = [
+                            $name.implode('', $forms).$square->sex($i, $k)?->value.';',
+                            $chance->times($square->probability($i, $k)),
+                        ];
                     }
                 }
             }
@@ -93,7 +98,10 @@ final class ClutchBruteForceTest extends TestCase
         }
         $listed = [];
         foreach (Genotypes::of($cross)->walk() as $outcome) {
-            $listed[$outcome->forms['bel']->text.';'.$outcome->forms['banana']->text.$outcome->sex?->value.';'.$outcome->forms['clown']->text.';'] = $outcome->probability->toString();
+            $listed[
+                $outcome->forms['bel']->text.';'.$outcome->forms['banana']->text.$outcome->sex?->value.';'
+                    .$outcome->forms['clown']->text.';'
+            ] = $outcome->probability->toString();
         }
         $bySquares = array_map(static fn (Rational $chance): string => $chance->toString(), $bySquares);
         ksort($bySquares);

@@ -29,8 +29,10 @@ final class LawsTest extends TestCase
 
     /** Words from which random parents are made: simple, complex, recessive, sex-linked, uncertain, lethal, masking. */
     private const WORDS = [
-        'Pastel', 'Super Enchi', 'Mojave', 'Lesser', 'Mojave/Mystic', '50% Lesser', 'Yellow Belly or Gravel', 'Cinnamon', 'Banana', 'Super Banana',
-        'Spider', 'Pinstripe', 'Pinstripe (33% two copies)', 'Champagne', 'Albino', 'het Albino', 'Albino/Candy', '66% het Candy', 'het Clown', 'Clown',
+        'Pastel', 'Super Enchi', 'Mojave', 'Lesser', 'Mojave/Mystic', '50% Lesser', 'Yellow Belly or Gravel', 'Cinnamon',
+        'Banana', 'Super Banana',
+        'Spider', 'Pinstripe', 'Pinstripe (33% two copies)', 'Champagne', 'Albino', 'het Albino', 'Albino/Candy', '66% het Candy',
+        'het Clown', 'Clown',
         'Cryptic', '66% het Piebald', 'Piebald', 'het Hypo (line 1)', 'Hypo (line 2)', 'Woma or Hidden Gene Woma',
     ];
 
@@ -39,7 +41,12 @@ final class LawsTest extends TestCase
     public function testProbabilitiesSumToOneAndLazyOrderIsTheSortedOrder(): void
     {
         $this->forAllPairs(function (Cross $cross): void {
-            foreach ([Genotypes::of($cross, sexed: true), Looks::of($cross), Looks::of($cross, sexed: true, alike: true), Looks::of($cross, hatched: true)] as $space) {
+            foreach (
+                [
+                    Genotypes::of($cross, sexed: true), Looks::of($cross), Looks::of($cross, sexed: true, alike: true),
+                    Looks::of($cross, hatched: true),
+                ] as $space
+            ) {
                 $sum = Rational::zero();
                 $last = Rational::one();
                 $seen = [];
@@ -87,7 +94,10 @@ final class LawsTest extends TestCase
 
     public function testATargetHasTheOddsOfTheOutcomesThatMeetIt(): void
     {
-        $targets = ['Pastel', 'not Mojave', 'carries Clown', 'Albino', 'only Spider + Pinstripe', 'no Candy, female', 'het Piebald', 'Yellow Belly or Gravel', 'Banana, male'];
+        $targets = [
+            'Pastel', 'not Mojave', 'carries Clown', 'Albino', 'only Spider + Pinstripe', 'no Candy, female', 'het Piebald',
+            'Yellow Belly or Gravel', 'Banana, male',
+        ];
         $this->forAllPairs(function (Cross $cross) use ($targets): void {
             foreach ($targets as $text) {
                 $odds = TargetOdds::of($cross, (new TargetReader($cross->catalogue, Shelf::shelf()->names()))->read($text));
@@ -106,7 +116,9 @@ final class LawsTest extends TestCase
     {
         $words = array_values(array_filter(self::WORDS, static fn (string $word): bool => ! str_contains($word, 'Banana')));
         $this->limitTo(40)->forAll(self::parent($words), self::parent($words))->then(function (string $one, string $other): void {
-            self::assertSame(Shelf::table(Genotypes::of(Shelf::cross($one, $other))), Shelf::table(Genotypes::of(Shelf::cross($other, $one))));
+            self::assertSame(
+                Shelf::table(Genotypes::of(Shelf::cross($one, $other))), Shelf::table(Genotypes::of(Shelf::cross($other, $one))),
+            );
         });
     }
 
@@ -145,7 +157,9 @@ final class LawsTest extends TestCase
     /** @param callable(Cross): void $law */
     private function forAllPairs(callable $law): void
     {
-        $this->limitTo(40)->forAll(self::parent(self::WORDS), self::parent(self::WORDS))->then(static fn (string $sire, string $dam) => $law(Shelf::cross($sire, $dam)));
+        $this->limitTo(40)
+            ->forAll(self::parent(self::WORDS), self::parent(self::WORDS))
+            ->then(static fn (string $sire, string $dam) => $law(Shelf::cross($sire, $dam)));
     }
 
     /**
@@ -257,7 +271,10 @@ final class LawsTest extends TestCase
     /** @param array<string, Form> $forms */
     private static function forms(array $forms, ?Sex $sex): string
     {
-        $pairs = array_map(static fn (Form $form): string => $form->locus.':'.implode('/', $form->pair), array_filter($forms, static fn (Form $form): bool => $form->pair[0] !== Allele::WILD));
+        $pairs = array_map(
+            static fn (Form $form): string => $form->locus.':'.implode('/', $form->pair),
+            array_filter($forms, static fn (Form $form): bool => $form->pair[0] !== Allele::WILD),
+        );
         sort($pairs);
 
         return implode(' ', $pairs).' '.$sex?->value;

@@ -32,7 +32,10 @@ final class LinkedLociTest extends TestCase
     public function testAnUnknownPhaseIsAnEvenMixtureThatAClutchShares(): void
     {
         $catalogue = self::catalogue('1/10');
-        $cross = Cross::of($catalogue, (new GenotypeReader($catalogue))->read('Pastel Enchi', Sex::Male)->beliefOrFail(), (new GenotypeReader($catalogue))->read('Normal', Sex::Female)->beliefOrFail());
+        $cross = Cross::of(
+            $catalogue, (new GenotypeReader($catalogue))->read('Pastel Enchi', Sex::Male)->beliefOrFail(),
+            (new GenotypeReader($catalogue))->read('Normal', Sex::Female)->beliefOrFail(),
+        );
         $chance = TargetOdds::of($cross, (new TargetReader($catalogue))->read('Pastel + Enchi'))->chance;
 
         self::assertSame('1/4', $chance->perEgg()->toString());
@@ -59,7 +62,13 @@ final class LinkedLociTest extends TestCase
 
         self::assertCount(1, $both(false));
         self::assertSame(['+·+/pastel·enchi', '+·enchi/pastel·+'], self::phases($both(true)));
-        self::assertSame('1', array_reduce($both(true), static fn ($sum, $outcome) => $sum->plus($outcome->probability), \Destino\Probability\Rational::zero())->dividedBy(array_values($both(false))[0]->probability)->toString());
+        self::assertSame(
+            '1',
+            array_reduce(
+                $both(true), static fn ($sum, $outcome) => $sum->plus($outcome->probability),
+                \Destino\Probability\Rational::zero(),
+            )->dividedBy(array_values($both(false))[0]->probability)->toString(),
+        );
     }
 
     /**
@@ -77,7 +86,10 @@ final class LinkedLociTest extends TestCase
     private static function catalogue(string $fraction): Catalogue
     {
         $document = Shelf::shelf()->document();
-        $document['linkage'][] = ['key' => 'chromosome-5', 'name' => 'Chromosome 5', 'loci' => ['pastel', 'enchi'], 'recombination' => [$fraction], 'evidence' => 'reported', 'source' => 'made up for a test', 'note' => ''];
+        $document['linkage'][] = [
+            'key' => 'chromosome-5', 'name' => 'Chromosome 5', 'loci' => ['pastel', 'enchi'], 'recombination' => [$fraction],
+            'evidence' => 'reported', 'source' => 'made up for a test', 'note' => '',
+        ];
 
         return CatalogueBuilder::build($document);
     }

@@ -29,14 +29,16 @@ final class LooksTest extends TestCase
         ]];
         yield 'two doubts about one look' => ['66% het Clown', '66% het Clown', ['50% het Clown' => '8/9', 'Clown' => '1/9']];
         yield 'an ivory hides what is beside it' => ['Yellow Belly Enchi', 'Yellow Belly', [
-            'Ivory possible Enchi (50%)' => '1/4', 'Enchi Yellow Belly' => '1/4', 'Yellow Belly' => '1/4', 'Enchi' => '1/8', 'Normal' => '1/8',
+            'Ivory possible Enchi (50%)' => '1/4', 'Enchi Yellow Belly' => '1/4', 'Yellow Belly' => '1/4', 'Enchi' => '1/8',
+            'Normal' => '1/8',
         ]];
         yield 'scales show on a white snake' => ['Lesser Scaleless Head', 'Mojave', [
             'Mojave/Lesser Scaleless Head' => '1/8', 'Mojave/Lesser' => '1/8', 'Mojave Scaleless Head' => '1/8', 'Mojave' => '1/8',
             'Lesser Scaleless Head' => '1/8', 'Lesser' => '1/8', 'Scaleless Head' => '1/8', 'Normal' => '1/8',
         ]];
         yield 'a white snake hides a visual recessive and its het alike' => ['Fire Clown', 'Fire het Clown', [
-            'Super Fire possible Clown (50%) 50% het Clown' => '1/4', 'Fire Clown' => '1/4', 'Fire het Clown' => '1/4', 'Clown' => '1/8', 'het Clown' => '1/8',
+            'Super Fire possible Clown (50%) 50% het Clown' => '1/4', 'Fire Clown' => '1/4', 'Fire het Clown' => '1/4',
+            'Clown' => '1/8', 'het Clown' => '1/8',
         ]];
         yield 'two lethal forms: told apart, and nothing else of them' => ['Spider Champagne Pastel', 'Spider Champagne', [
             'Super Champagne †' => '3/16', 'Super Spider †' => '3/16', 'Pastel Champagne Spider' => '1/8', 'Champagne Spider' => '1/8',

@@ -24,7 +24,9 @@ final class OddsPerEggTest extends TestCase
         yield 'a compound parent never passes both' => ['Mojave/Mystic', 'Normal', 'Mojave + Mystic', '0'];
         yield 'nor neither' => ['Mojave/Mystic', 'Normal', 'Normal', '0'];
         yield 'double het × double het, both' => ['double het Clown Piebald', 'double het Clown Piebald', 'Clown Piebald', '1/16'];
-        yield 'double het × double het, neither visual' => ['double het Clown Piebald', 'double het Clown Piebald', 'not Clown, not Piebald', '9/16'];
+        yield 'double het × double het, neither visual' => [
+            'double het Clown Piebald', 'double het Clown Piebald', 'not Clown, not Piebald', '9/16',
+        ];
         yield 'a 66% het keeps two thirds of a het’s promise' => ['66% het Clown', 'Clown', 'Clown', '1/3'];
         yield 'two 66% hets' => ['66% het Clown', '66% het Clown', 'Clown', '1/9'];
         yield 'uncertain which of two alleles' => ['Yellow Belly or Gravel', 'Normal', 'Gravel', '1/4'];
@@ -80,9 +82,17 @@ final class OddsPerEggTest extends TestCase
     public static function impossibleTargets(): iterable
     {
         yield 'nobody carries it' => ['Pastel', 'Mojave', 'Clown', 'neither parent carries Clown.'];
-        yield 'one side only' => ['het Clown', 'Pastel', 'Clown', 'only the sire carries Clown, and “Clown” needs a copy from each parent.'];
-        yield 'two copies from one side' => ['Pastel', 'Normal', 'Super Pastel', 'only the sire carries Pastel, and “Super Pastel” needs a copy from each parent.'];
-        yield 'one locus' => ['Mojave/Mystic', 'Normal', 'Mojave, Mystic', 'Each part of the target can happen, but not together in one egg: Mojave and Mystic stand at one locus (Blue-eyed white complex).'];
+        yield 'one side only' => [
+            'het Clown', 'Pastel', 'Clown', 'only the sire carries Clown, and “Clown” needs a copy from each parent.',
+        ];
+        yield 'two copies from one side' => [
+            'Pastel', 'Normal', 'Super Pastel', 'only the sire carries Pastel, and “Super Pastel” needs a copy from each parent.',
+        ];
+        yield 'one locus' => [
+            'Mojave/Mystic', 'Normal', 'Mojave, Mystic',
+            'Each part of the target can happen, but not together in one egg: Mojave and Mystic stand at one locus (Blue-eyed '
+                .'white complex).',
+        ];
         yield 'it always shows' => ['Super Pastel', 'Normal', 'not Pastel', 'every egg that lives goes against “not Pastel”.'];
     }
 

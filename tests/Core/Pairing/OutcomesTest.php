@@ -17,7 +17,8 @@ final class OutcomesTest extends TestCase
     public function testGenotypesMostLikelyFirstTiesInPrintersOrder(): void
     {
         self::assertSame([
-            'Pastel Mojave het Clown' => '1/8', 'Pastel Mystic het Clown' => '1/8', 'Mojave het Clown' => '1/8', 'Mystic het Clown' => '1/8',
+            'Pastel Mojave het Clown' => '1/8', 'Pastel Mystic het Clown' => '1/8', 'Mojave het Clown' => '1/8',
+            'Mystic het Clown' => '1/8',
             'Pastel Mojave Clown' => '1/16', 'Pastel Mojave' => '1/16', 'Pastel Mystic Clown' => '1/16', 'Pastel Mystic' => '1/16',
             'Mojave Clown' => '1/16', 'Mojave' => '1/16', 'Mystic Clown' => '1/16', 'Mystic' => '1/16',
         ], Shelf::table(Genotypes::of(Shelf::cross('Pastel het Clown', 'Mojave/Mystic het Clown'))));
@@ -34,13 +35,17 @@ final class OutcomesTest extends TestCase
 
     public function testCopiesOfADominantGeneCannotBeSeen(): void
     {
-        self::assertSame(['Pinstripe (33% two copies)' => '3/4', 'Normal' => '1/4'], Shelf::table(Looks::of(Shelf::cross('Pinstripe', 'Pinstripe'))));
+        self::assertSame(
+            ['Pinstripe (33% two copies)' => '3/4', 'Normal' => '1/4'],
+            Shelf::table(Looks::of(Shelf::cross('Pinstripe', 'Pinstripe'))),
+        );
     }
 
     public function testAWhiteFormHidesOtherGenes(): void
     {
         self::assertSame([
-            'Mojave/Lesser possible Pastel (50%)' => '1/4', 'Pastel Mojave' => '1/8', 'Pastel Lesser' => '1/8', 'Pastel' => '1/8', 'Mojave' => '1/8', 'Lesser' => '1/8', 'Normal' => '1/8',
+            'Mojave/Lesser possible Pastel (50%)' => '1/4', 'Pastel Mojave' => '1/8', 'Pastel Lesser' => '1/8', 'Pastel' => '1/8',
+            'Mojave' => '1/8', 'Lesser' => '1/8', 'Normal' => '1/8',
         ], Shelf::table(Looks::of(Shelf::cross('Mojave Pastel', 'Lesser'))));
     }
 
@@ -54,9 +59,17 @@ final class OutcomesTest extends TestCase
 
     public function testLookAlikesCanBeMergedFurther(): void
     {
-        self::assertSame(['Yellow Belly or Gravel' => '1/2', 'Normal' => '1/2'], Shelf::table(Looks::of(Shelf::cross('Yellow Belly or Gravel', 'Normal'), alike: true)));
+        self::assertSame(
+            ['Yellow Belly or Gravel' => '1/2', 'Normal' => '1/2'],
+            Shelf::table(Looks::of(Shelf::cross('Yellow Belly or Gravel', 'Normal'), alike: true)),
+        );
         // Two lines at different loci: visual for either, or for both at once, and nobody can tell by eye.
-        $table = Shelf::table(Looks::of(Shelf::cross('double het Axanthic (line 1) Axanthic (line 2)', 'double het Axanthic (line 1) Axanthic (line 2)'), alike: true));
+        $table = Shelf::table(
+            Looks::of(
+                Shelf::cross('double het Axanthic (line 1) Axanthic (line 2)', 'double het Axanthic (line 1) Axanthic (line 2)'),
+                alike: true,
+            ),
+        );
         self::assertSame(['9/16', '7/16'], array_values($table));
         self::assertStringStartsWith('Axanthic (line 1) or Axanthic (line 2)', array_keys($table)[1]);
     }
@@ -66,7 +79,10 @@ final class OutcomesTest extends TestCase
         $cross = Shelf::cross('Spider', 'Spider Pastel');
         self::assertSame('1/8', Shelf::table(Genotypes::of($cross))['Pastel Super Spider †']);
         self::assertSame('1/4', Shelf::table(Looks::of($cross))['Super Spider †']);
-        self::assertSame(['Pastel Spider' => '1/3', 'Spider' => '1/3', 'Pastel' => '1/6', 'Normal' => '1/6'], Shelf::table(Genotypes::of($cross, hatched: true)));
+        self::assertSame(
+            ['Pastel Spider' => '1/3', 'Spider' => '1/3', 'Pastel' => '1/6', 'Normal' => '1/6'],
+            Shelf::table(Genotypes::of($cross, hatched: true)),
+        );
     }
 
     public function testWhereNothingHatchesItSaysSo(): void
@@ -94,7 +110,13 @@ final class OutcomesTest extends TestCase
         }
         ksort($phases);
         // A daughter's two X chromosomes have no order, so hers from the dam and from the sire are one outcome.
-        self::assertSame(['female ' => ['93/400'], 'female X' => ['1/4'], 'female X and X' => ['7/400'], 'male ' => ['7/400'], 'male X' => ['7/400'], 'male X and Y' => ['93/400'], 'male Y' => ['93/400']], $phases);
+        self::assertSame(
+            [
+                'female ' => ['93/400'], 'female X' => ['1/4'], 'female X and X' => ['7/400'], 'male ' => ['7/400'],
+                'male X' => ['7/400'], 'male X and Y' => ['93/400'], 'male Y' => ['93/400'],
+            ],
+            $phases,
+        );
     }
 
     public function testFourGenesOnEachSideAtEightLoci(): void
@@ -105,8 +127,16 @@ final class OutcomesTest extends TestCase
         // Two of one parent's four at one locus: 128, never both, always one.
         $cross = Shelf::cross('Pastel Mojave/Mystic Spotnose', 'Enchi Yellow Belly Fire Mahogany');
         self::assertSame('128', (string) Genotypes::of($cross)->total());
-        self::assertSame('0', Shelf::odds('Pastel Mojave/Mystic Spotnose', 'Enchi Yellow Belly Fire Mahogany', 'Mojave Mystic')->chance->perEgg()->toString());
-        self::assertSame('1', Shelf::odds('Pastel Mojave/Mystic Spotnose', 'Enchi Yellow Belly Fire Mahogany', 'Mojave or Mystic')->chance->perEgg()->toString());
+        self::assertSame(
+            '0',
+            Shelf::odds('Pastel Mojave/Mystic Spotnose', 'Enchi Yellow Belly Fire Mahogany', 'Mojave Mystic')->chance->perEgg()->toString(),
+        );
+        self::assertSame(
+            '1',
+            Shelf::odds(
+                'Pastel Mojave/Mystic Spotnose', 'Enchi Yellow Belly Fire Mahogany', 'Mojave or Mystic',
+            )->chance->perEgg()->toString(),
+        );
     }
 
     public function testManyLociAreCountedAndNeverMultipliedOut(): void

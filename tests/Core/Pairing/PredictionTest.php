@@ -57,7 +57,9 @@ final class PredictionTest extends TestCase
         foreach (By::cases() as $by) {
             foreach ([false, true] as $hatched) {
                 foreach ([false, true] as $sexed) {
-                    $totals[] = (string) self::predict(new Question('Spider het Clown', 'Spider het Clown', by: $by, sexed: $sexed, hatched: $hatched))->outcomes()->total();
+                    $totals[] = (string) self::predict(
+                        new Question('Spider het Clown', 'Spider het Clown', by: $by, sexed: $sexed, hatched: $hatched),
+                    )->outcomes()->total();
                 }
             }
         }

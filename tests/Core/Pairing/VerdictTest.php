@@ -14,7 +14,10 @@ use Tests\Support\Shelf;
 
 final class VerdictTest extends TestCase
 {
-    private const RULES = ['wobble' => Stance::Warn, 'kinking' => Stance::Warn, 'female-laying-trouble' => Stance::Refuse, Advice::DIES => Stance::Refuse];
+    private const RULES = [
+        'wobble' => Stance::Warn, 'kinking' => Stance::Warn, 'female-laying-trouble' => Stance::Refuse,
+        Advice::DIES => Stance::Refuse,
+    ];
 
     /** @return iterable<string, array{string, string, Stance, string}> sire, dam, stance, a word of the reason */
     public static function pairings(): iterable
@@ -34,7 +37,9 @@ final class VerdictTest extends TestCase
         $verdict = Verdict::of(Advisor::advise(Shelf::cross($sire, $dam)), self::RULES);
         self::assertSame($stance, $verdict->stance);
         self::assertSame($stance === Stance::Inform, $verdict->because === []);
-        self::assertStringContainsStringIgnoringCase($word, implode(' ', array_map(static fn (Advice $advice): string => $advice->text, $verdict->because)));
+        self::assertStringContainsStringIgnoringCase(
+            $word, implode(' ', array_map(static fn (Advice $advice): string => $advice->text, $verdict->because)),
+        );
     }
 
     public function testAnotherHouseDecidesOtherwise(): void

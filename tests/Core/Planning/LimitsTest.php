@@ -42,7 +42,10 @@ final class LimitsTest extends TestCase
 
     public function testAPinnedAnimalIsInEveryRoute(): void
     {
-        $document = self::document('Clown + Piebald', [['M', 'male', 'Clown Piebald'], ['F', 'female', 'Clown Piebald'], ['G', 'female', 'het Clown'], ['H', 'male', 'Piebald']]);
+        $document = self::document(
+            'Clown + Piebald',
+            [['M', 'male', 'Clown Piebald'], ['F', 'female', 'Clown Piebald'], ['G', 'female', 'het Clown'], ['H', 'male', 'Piebald']],
+        );
         self::assertSame(['M', 'F'], self::used(self::planner($document)->routes()[0]));
         foreach ([['G'], ['G', 'H']] as $pins) {
             $routes = self::planner(['rules' => ['pinned' => $pins]] + $document)->routes();
@@ -55,26 +58,38 @@ final class LimitsTest extends TestCase
 
     public function testAPinThatLeadsNowhereIsNamed(): void
     {
-        $plan = self::planner(['horizon' => 1, 'rules' => ['pinned' => ['G', 'H']]] + self::document('Clown', [['M', 'male', 'het Clown'], ['F', 'female', 'het Clown'], ['G', 'female', 'Normal'], ['H', 'male', 'Normal']]))->plan(10);
+        $plan = self::planner(
+            ['horizon' => 1, 'rules' => ['pinned' => ['G', 'H']]] + self::document('Clown', [
+                ['M', 'male', 'het Clown'], ['F', 'female', 'het Clown'], ['G', 'female', 'Normal'], ['H', 'male', 'Normal'],
+            ]),
+        )->plan(10);
         self::assertStringContainsString('Take a pin out', (string) $plan->unreachable);
     }
 
     public function testTwoLimitsThatExcludeEachOtherAreNamedTogether(): void
     {
         $document = self::document('Clown, male', [['F', 'female', 'Clown'], ['M', 'male', 'Normal'], ['G', 'female', 'Normal']]);
-        $plan = self::planner(['horizon' => 8, 'rules' => ['inbreeding' => '0', 'pinned' => ['G']], 'assumptions' => ['lay_rate' => .7]] + $document)->plan(10);
+        $plan = self::planner(
+            ['horizon' => 8, 'rules' => ['inbreeding' => '0', 'pinned' => ['G']], 'assumptions' => ['lay_rate' => .7]] + $document,
+        )->plan(10);
         self::assertMatchesRegularExpression('/limit of relatedness/', (string) $plan->unreachable);
     }
 
     public function testACrossThatHouseRulesRefuseIsNotPlannedAndOneThatTheyWarnOfSaysSo(): void
     {
-        $document = self::document('Spider + Clown, male', [['M', 'male', 'Spider het Clown'], ['F', 'female', 'Spider Clown'], ['G', 'female', 'Clown']]);
+        $document = self::document(
+            'Spider + Clown, male',
+            [['M', 'male', 'Spider het Clown'], ['F', 'female', 'Spider Clown'], ['G', 'female', 'Clown']],
+        );
         self::assertContains('F', self::usedAnywhere(self::planner($document)));
         $planner = self::planner(['rules' => ['stances' => ['dies-in-the-egg' => 'refuse', 'wobble' => 'warn']]] + $document);
         foreach ($planner->routes() as $route) {
             foreach ($route->steps as $step) {
                 self::assertFalse(str_contains($step->sireGenes, 'Spider') && str_contains($step->damGenes, 'Spider'), 'two copies die');
-                self::assertSame(str_contains($step->sireGenes.$step->damGenes, 'Spider'), str_contains(strtolower(implode(' ', $step->cautions)), 'wobble'));
+                self::assertSame(
+                    str_contains($step->sireGenes.$step->damGenes, 'Spider'),
+                    str_contains(strtolower(implode(' ', $step->cautions)), 'wobble'),
+                );
             }
         }
         $plan = self::planner(['rules' => ['stances' => ['wobble' => 'refuse']]] + $document)->plan(10);
@@ -85,21 +100,41 @@ final class LimitsTest extends TestCase
     public function testNoPlannedCrossIsOneThatTheRulesRefuseWhateverTheAnimals(): void
     {
         $chance = new Randomizer(new Mt19937(17));
-        $genes = ['Spider', 'Spider het Clown', 'Clown', 'het Clown', 'Pastel het Clown', 'Champagne', 'Hidden Gene Woma', 'Super Pastel', 'Fire Spider', 'Spider Clown', 'Normal', 'Lesser het Clown', 'Mojave', 'Desert', 'Desert het Clown'];
-        $genes = array_values(array_filter($genes, static fn (string $text): bool => Shelf::shelf()->reader()->read($text, Sex::Female)->belief !== null));
-        $targets = array_values(array_filter(['Spider + Clown', 'Spider + Super Pastel', 'Clown + Pastel', 'Lesser/Mojave + Clown', 'Desert + Clown'], static fn (string $text): bool => ! str_contains($text, 'Desert') || in_array('Desert', $genes, true)));
+        $genes = [
+            'Spider', 'Spider het Clown', 'Clown', 'het Clown', 'Pastel het Clown', 'Champagne', 'Hidden Gene Woma',
+            'Super Pastel', 'Fire Spider', 'Spider Clown', 'Normal', 'Lesser het Clown', 'Mojave', 'Desert', 'Desert het Clown',
+        ];
+        $genes = array_values(
+            array_filter($genes, static fn (string $text): bool => Shelf::shelf()->reader()->read($text, Sex::Female)->belief !== null),
+        );
+        $targets = array_values(
+            array_filter(
+                ['Spider + Clown', 'Spider + Super Pastel', 'Clown + Pastel', 'Lesser/Mojave + Clown', 'Desert + Clown'],
+                static fn (string $text): bool => ! str_contains($text, 'Desert') || in_array('Desert', $genes, true),
+            ),
+        );
         $stances = ['dies-in-the-egg' => Stance::Refuse, 'female-laying-trouble' => Stance::Refuse, 'wobble' => Stance::Warn];
         $looked = $warned = 0;
         for ($round = 0; $round < 40; $round++) {
-            $animals = array_map(static fn (int $i): array => ["A{$i}", $i % 2 === 0 ? 'male' : 'female', $genes[$chance->getInt(0, count($genes) - 1)]], range(0, 5));
-            $planner = self::planner(['rules' => ['stances' => array_map(static fn (Stance $one): string => $one->value, $stances)]] + self::document($targets[$round % count($targets)], $animals));
+            $animals = array_map(
+                static fn (int $i): array => ["A{$i}", $i % 2 === 0 ? 'male' : 'female', $genes[$chance->getInt(0, count($genes) - 1)]],
+                range(0, 5),
+            );
+            $planner = self::planner(
+                [
+                    'rules' => ['stances' => array_map(static fn (Stance $one): string => $one->value, $stances)],
+                ] + self::document($targets[$round % count($targets)], $animals),
+            );
             foreach ($planner->routes(quick: $round % 3 > 0) as $route) {
                 foreach ($route->steps as $step) {
                     foreach ($this->parents($step->sires, $step->sireGenes, Sex::Male) as $sire) {
                         foreach ($this->parents($step->dams, $step->damGenes, Sex::Female) as $dam) {
                             $verdict = Verdict::of(Advisor::advise(Cross::of(Shelf::catalogue(), $sire, $dam)), $stances);
                             self::assertNotSame(Stance::Refuse, $verdict->stance, "{$step->sireGenes} × {$step->damGenes}");
-                            self::assertSame($verdict->stance === Stance::Warn, $step->cautions !== [], "{$step->sireGenes} × {$step->damGenes}");
+                            self::assertSame(
+                                $verdict->stance === Stance::Warn, $step->cautions !== [],
+                                "{$step->sireGenes} × {$step->damGenes}",
+                            );
                             $looked++;
                             $warned += $step->cautions === [] ? 0 : 1;
                         }
@@ -117,14 +152,21 @@ final class LimitsTest extends TestCase
      */
     private function parents(array $founders, string $genes, Sex $sex): array
     {
-        return $founders === [] ? [Shelf::shelf()->reader()->read($genes, $sex)->beliefOrFail()] : array_map(static fn (Founder $founder): \Destino\Genome\Belief => $founder->belief, $founders);
+        return $founders === []
+            ? [Shelf::shelf()->reader()->read($genes, $sex)->beliefOrFail()]
+            : array_map(static fn (Founder $founder): \Destino\Genome\Belief => $founder->belief, $founders);
     }
 
-    /** @return iterable<string, array{string, list<array{string, string, string}>, int, string}> target, animals, crosses, words of the last pair */
+    /**
+     * @return iterable<string, array{string, list<array{string, string, string}>, int, string}> target, animals, crosses,
+     *     words of the last pair
+     */
     public static function surePairs(): iterable
     {
         yield 'two visuals' => ['Clown', [['M', 'male', 'Clown'], ['F', 'female', 'Clown']], 1, 'Clown × Clown'];
-        yield 'two copies against anything' => ['Pastel', [['M', 'male', 'Super Pastel'], ['F', 'female', 'Normal']], 1, 'Super Pastel × Normal'];
+        yield 'two copies against anything' => [
+            'Pastel', [['M', 'male', 'Super Pastel'], ['F', 'female', 'Normal']], 1, 'Super Pastel × Normal',
+        ];
         yield 'a het is grown into a visual first' => ['Clown', [['M', 'male', 'het Clown'], ['F', 'female', 'Clown']], 2, 'Clown × Clown'];
     }
 
@@ -137,13 +179,18 @@ final class LimitsTest extends TestCase
         $last = $route->steps[count($route->steps) - 1];
         self::assertSame([$crosses, $pair, '1'], [count($route->steps), "{$last->sireGenes} × {$last->damGenes}", $last->odds->toString()]);
         $outcome = $planner->play($route, 400, 1);
-        self::assertSame($crosses > 1 ? 0.0 : null, $crosses > 1 ? $outcome->by(2) : null, 'a Clown that hatches on the way is not the pair that is wanted');
+        self::assertSame(
+            $crosses > 1 ? 0.0 : null, $crosses > 1 ? $outcome->by(2) : null,
+            'a Clown that hatches on the way is not the pair that is wanted',
+        );
         self::assertGreaterThan(.9, $outcome->by(8));
     }
 
     public function testProvingFirstCostsASeasonAndLetsGoOfWhoDoesNotCarry(): void
     {
-        $document = ['assumptions' => ['clutch_sd' => 0, 'lay_rate' => 1]] + self::document('Clown, male', [['M', 'male', '66% het Clown'], ['F', 'female', 'Clown']]);
+        $document = ['assumptions' => ['clutch_sd' => 0, 'lay_rate' => 1]] + self::document(
+            'Clown, male', [['M', 'male', '66% het Clown'], ['F', 'female', 'Clown']],
+        );
         $route = self::planner($document)->routes()[0];
         $project = (new ProjectReader(Shelf::shelf()))->read($document)->provingFirst();
         $outcome = (new Planner(Shelf::catalogue(), $project))->play($route, 4000, 1);
@@ -159,13 +206,18 @@ final class LimitsTest extends TestCase
 
     public function testKindsOfRoutesAreComparedInPairs(): void
     {
-        $project = (new ProjectReader(Shelf::shelf()))->read(self::document('Clown + Pastel', [['M', 'male', 'het Clown'], ['F', 'female', 'Pastel het Clown'], ['G', 'female', 'Clown']]));
+        $project = (new ProjectReader(Shelf::shelf()))->read(
+            self::document('Clown + Pastel', [['M', 'male', 'het Clown'], ['F', 'female', 'Pastel het Clown'], ['G', 'female', 'Clown']]),
+        );
         $choices = [];
         foreach (Dilemma::of(Shelf::catalogue(), $project, 100, 1) as $one) {
             $choices[$one->question][] = $one->choice;
         }
         self::assertSame(['a season of test crosses first'], $choices['Build at once on what may carry it, or prove it first?']);
-        self::assertSame(['hets until the last cross', 'through a visual'], $choices['Repeat the cross of hets, or step back through a visual?']);
+        self::assertSame(
+            ['hets until the last cross', 'through a visual'],
+            $choices['Repeat the cross of hets, or step back through a visual?'],
+        );
         self::assertSame(['now', 'at the end'], $choices['Add the co-dominant now, or at the end?']);
     }
 
@@ -181,11 +233,21 @@ final class LimitsTest extends TestCase
     #[DataProvider('hidingCrosses')]
     public function testWhatIsHiddenIsNotReadJustAsInAPairing(string $sire, string $dam): void
     {
-        $project = (new ProjectReader(Shelf::shelf()))->read(self::document('Mojave + Lesser or Mojave/Lesser + Pastel + Clown + Yellow Belly + Pinstripe + Cinnamon + Enchi', [['S', 'male', $sire], ['D', 'female', $dam]]));
+        $project = (new ProjectReader(Shelf::shelf()))->read(
+            self::document(
+                'Mojave + Lesser or Mojave/Lesser + Pastel + Clown + Yellow Belly + Pinstripe + Cinnamon + Enchi',
+                [['S', 'male', $sire], ['D', 'female', $dam]],
+            ),
+        );
         $space = new Space(Shelf::catalogue(), $project);
         $planned = self::youngOf($space, $space->looksOf($project->founders[0]), $space->looksOf($project->founders[1]));
         $cross = Cross::of(Shelf::catalogue(), $project->founders[0]->belief, $project->founders[1]->belief);
-        $paired = array_map(static fn (\Destino\Pairing\Outcome $outcome): string => $outcome->probability->toString(), array_values(array_filter(Looks::of($cross)->top(500), static fn (\Destino\Pairing\Outcome $outcome): bool => ! $outcome->isLethal)));
+        $paired = array_map(
+            static fn (\Destino\Pairing\Outcome $outcome): string => $outcome->probability->toString(),
+            array_values(
+                array_filter(Looks::of($cross)->top(500), static fn (\Destino\Pairing\Outcome $outcome): bool => ! $outcome->isLethal),
+            ),
+        );
         sort($planned);
         sort($paired);
         self::assertSame($paired, $planned);
@@ -216,7 +278,14 @@ final class LimitsTest extends TestCase
     /** @return list<string> founders of a route */
     private static function used(Route $route): array
     {
-        return array_values(array_unique(array_map(static fn (Founder $founder): string => $founder->id, array_merge(...array_map(static fn (RouteStep $step): array => [...$step->sires, ...$step->dams], $route->steps)))));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (Founder $founder): string => $founder->id,
+                    array_merge(...array_map(static fn (RouteStep $step): array => [...$step->sires, ...$step->dams], $route->steps)),
+                ),
+            ),
+        );
     }
 
     /** @return list<string> */
@@ -231,7 +300,13 @@ final class LimitsTest extends TestCase
      */
     private static function document(string $target, array $animals): array
     {
-        return ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8, 'animals' => array_map(static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'genes' => $one[2], 'age' => 48], $animals), 'assumptions' => ['clutch_sd' => 0]];
+        return [
+            'format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8,
+            'animals' => array_map(
+                static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'genes' => $one[2], 'age' => 48], $animals,
+            ),
+            'assumptions' => ['clutch_sd' => 0],
+        ];
     }
 
     /** @param array<string, mixed> $document */

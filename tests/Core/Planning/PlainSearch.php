@@ -17,7 +17,10 @@ final class PlainSearch
     {
         $animals = [];
         foreach ($this->space->project->founders as $founder) {
-            $animals[] = [$this->space->looksOf($founder), $founder->sex, (float) $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams)];
+            $animals[] = [
+                $this->space->looksOf($founder), $founder->sex,
+                (float) $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
+            ];
         }
         $least = INF;
         for ($generation = 0; $generation < 3; $generation++) {
@@ -33,7 +36,13 @@ final class PlainSearch
                 $key = implode('.', $looks).$sex->value;
                 $young[$key] = min($young[$key] ?? INF, $ready);
             }
-            $animals = array_map(static fn (string $key, float $ready): array => [array_map(intval(...), explode('.', (string) preg_replace('/[a-z]+$/', '', $key))), str_ends_with($key, 'female') ? Sex::Female : Sex::Male, $ready], array_keys($young), $young);
+            $animals = array_map(
+                static fn (string $key, float $ready): array => [
+                    array_map(intval(...), explode('.', (string) preg_replace('/[a-z]+$/', '', $key))),
+                    str_ends_with($key, 'female') ? Sex::Female : Sex::Male, $ready,
+                ],
+                array_keys($young), $young,
+            );
         }
 
         return $least;
@@ -59,10 +68,14 @@ final class PlainSearch
         $hit = 0.0;
         $wanted = $this->space->project->target->sex;
         foreach ($combinations as [$looks, $chance, $own]) {
-            $hit += $chance * $this->space->accepted($looks, $own ?? $wanted ?? Sex::Male)->toFloat() * ($own === null && $wanted !== null ? .5 : 1.0);
+            $hit += $chance * $this->space->accepted($looks, $own ?? $wanted ?? Sex::Male)
+                ->toFloat() * ($own === null && $wanted !== null ? .5 : 1.0);
             foreach ($own === null ? [Sex::Male, Sex::Female] : [$own] as $sex) {
                 $key = implode('.', $looks).$sex->value;
-                $ready = $from + 1 / $this->space->perSeason($own === null ? $chance / 2 : $chance, 1) - 1 + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
+                $ready = $from + 1 / $this->space->perSeason(
+                    $own === null ? $chance / 2 : $chance, 1,
+                ) - 1 + $this->space->project->assumptions
+                    ->seasonsToGrow($sex === Sex::Male);
                 $young[$key] = min($young[$key] ?? INF, $ready);
             }
         }

@@ -26,17 +26,43 @@ final class PlannerTest extends TestCase
     {
         $clutch = fn (float $p, float $lay = .7, int $eggs = 6): float => $lay * (1 - (1 - $p * self::S) ** $eggs);
         $waits = fn (float $h): array => [1 => $h, 2 => 1 - (1 - $h) ** 2, 3 => 1 - (1 - $h) ** 3];
-        yield 'one cross, parents ready' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $waits($clutch(1 / 4))];
-        yield 'a female that grows up first' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 18]]), [1 => 0.0, 2 => $clutch(1 / 4), 3 => 1 - (1 - $clutch(1 / 4)) ** 2]];
-        yield 'a light female waits a season' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 40, 1200]]), [1 => 0.0, 2 => $clutch(1 / 4)]];
-        yield 'an uncertain parent is one animal all along' => [self::document('Clown, male', [['male', '66% het Clown'], ['female', 'Clown']]), [1 => 2 / 3 * $clutch(1 / 4), 2 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 2), 3 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 3)]];
-        yield 'two females, one male' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'het Clown']]), [1 => 1 - (1 - $clutch(1 / 4)) ** 2]];
+        yield 'one cross, parents ready' => [
+            self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $waits($clutch(1 / 4)),
+        ];
+        yield 'a female that grows up first' => [
+            self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 18]]),
+            [1 => 0.0, 2 => $clutch(1 / 4), 3 => 1 - (1 - $clutch(1 / 4)) ** 2],
+        ];
+        yield 'a light female waits a season' => [
+            self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown', 40, 1200]]), [1 => 0.0, 2 => $clutch(1 / 4)],
+        ];
+        yield 'an uncertain parent is one animal all along' => [
+            self::document('Clown, male', [['male', '66% het Clown'], ['female', 'Clown']]),
+            [1 => 2 / 3 * $clutch(1 / 4), 2 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 2), 3 => 2 / 3 * (1 - (1 - $clutch(1 / 4)) ** 3)],
+        ];
+        yield 'two females, one male' => [
+            self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'het Clown']]),
+            [1 => 1 - (1 - $clutch(1 / 4)) ** 2],
+        ];
         // A male maker's sons have it but for the 7 %; a daughter is wanted.
-        yield 'a daughter of a male maker' => [self::document('Banana, female', [['male', 'Banana (male maker)'], ['female', 'Normal']]), $waits($clutch(.5 * .07))];
-        yield 'five whole eggs, every season' => [self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 5]), $waits($clutch(1 / 4, 1, 5))];
-        yield 'a hit that white hides counts as it hatches' => [self::document('Mojave/Lesser + Clown', [['male', 'Mojave het Clown'], ['female', 'Lesser Clown']]), $waits($clutch(1 / 8))];
-        yield 'an egg of a form that dies is no hit' => [self::document('Spider + Clown, male', [['male', 'Spider het Clown'], ['female', 'Spider Clown']]), [1 => $clutch(1 / 8)]];
-        yield 'a dam of an allele at each place' => [self::document('Mojave, no Mystic', [['male', 'Normal'], ['female', 'Mojave/Mystic']]), $waits($clutch(1 / 2))];
+        yield 'a daughter of a male maker' => [
+            self::document('Banana, female', [['male', 'Banana (male maker)'], ['female', 'Normal']]), $waits($clutch(.5 * .07)),
+        ];
+        yield 'five whole eggs, every season' => [
+            self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 5]),
+            $waits($clutch(1 / 4, 1, 5)),
+        ];
+        yield 'a hit that white hides counts as it hatches' => [
+            self::document('Mojave/Lesser + Clown', [['male', 'Mojave het Clown'], ['female', 'Lesser Clown']]),
+            $waits($clutch(1 / 8)),
+        ];
+        yield 'an egg of a form that dies is no hit' => [
+            self::document('Spider + Clown, male', [['male', 'Spider het Clown'], ['female', 'Spider Clown']]),
+            [1 => $clutch(1 / 8)],
+        ];
+        yield 'a dam of an allele at each place' => [
+            self::document('Mojave, no Mystic', [['male', 'Normal'], ['female', 'Mojave/Mystic']]), $waits($clutch(1 / 2)),
+        ];
         yield 'what is there already' => [self::document('Clown', [['male', 'Clown'], ['female', 'Normal']]), []];
     }
 
@@ -56,7 +82,9 @@ final class PlannerTest extends TestCase
         $outcome = self::best($plan);
         foreach ($expected as $season => $chance) {
             // Five standard errors of 4,000 runs.
-            self::assertEqualsWithDelta($chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000) + 1e-9, "season {$season}");
+            self::assertEqualsWithDelta(
+                $chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000) + 1e-9, "season {$season}",
+            );
         }
     }
 
@@ -68,10 +96,18 @@ final class PlannerTest extends TestCase
         $none = (1 - .5 * self::S) ** 6; // no son in the first clutch
         $hit = 1 - (1 - .25 * self::S) ** 6; // a visual son from het × visual
         $son = [1 => 1 - $none, 2 => $none * (1 - $none), 3 => $none ** 2 * (1 - $none)]; // season of the first son
-        $by = fn (int $season): float => array_sum(array_map(fn (int $at, float $p): float => $season - $at < 2 ? 0.0 : $p * (1 - (1 - $hit) ** ($season - $at - 1)), array_keys($son), $son));
+        $by = fn (int $season): float => array_sum(
+            array_map(
+                fn (int $at, float $p): float => $season - $at < 2 ? 0.0 : $p * (1 - (1 - $hit) ** ($season - $at - 1)),
+                array_keys($son), $son,
+            ),
+        );
         $outcome = self::best($plan);
         foreach ([1, 2, 3, 4, 5] as $season) {
-            self::assertEqualsWithDelta($by($season), $outcome->by($season), 5 * sqrt(max(1e-9, $by($season) * (1 - $by($season))) / 4000) + .002, "season {$season}");
+            self::assertEqualsWithDelta(
+                $by($season), $outcome->by($season), 5 * sqrt(max(1e-9, $by($season) * (1 - $by($season))) / 4000) + .002,
+                "season {$season}",
+            );
         }
         self::assertSame('1/4', $plan->routes[0][0]->inbreeding->toString(), 'a son back to his dam');
     }
@@ -89,7 +125,10 @@ final class PlannerTest extends TestCase
         $route = $planner->routes()[0];
         self::assertEquals($planner->play($route, 300, 7), $planner->play($route, 300, 7));
         $whole = (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(300, 7);
-        $parts = [(new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(100, 7, 0), (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(200, 7, 100)];
+        $parts = [
+            (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(100, 7, 0),
+            (new \Destino\Planning\Play\Simulation($planner->space(), [$route]))->run(200, 7, 100),
+        ];
         foreach ([3, 5, 8] as $season) {
             self::assertEqualsWithDelta($whole->by($season), ($parts[0]->by($season) * 100 + $parts[1]->by($season) * 200) / 300, 1e-12);
         }
@@ -112,7 +151,10 @@ final class PlannerTest extends TestCase
     public function testWhatHelpsNeverHurts(array $less, array $more): void
     {
         $animals = [['male', 'Clown het Piebald'], ['female', 'Piebald'], ['female', 'het Clown']];
-        [$worse, $better] = [self::best(self::plan(self::document('Clown + Piebald', $animals, $less), 1500)), self::best(self::plan(self::document('Clown + Piebald', $animals, $more), 1500))];
+        [$worse, $better] = [
+            self::best(self::plan(self::document('Clown + Piebald', $animals, $less), 1500)),
+            self::best(self::plan(self::document('Clown + Piebald', $animals, $more), 1500)),
+        ];
         foreach (range(1, 8) as $season) {
             self::assertGreaterThanOrEqual($worse->by($season) - .04, $better->by($season));
         }
@@ -155,7 +197,9 @@ final class PlannerTest extends TestCase
     public function testTheSearchFindsTheLeastOfAllTwoLocusWays(string $target, array $genes): void
     {
         // Against plain enumeration: every way of at most three generations, expected as the search counts.
-        $planner = self::planner(self::document($target, [['male', $genes[0]], ['male', $genes[1]], ['female', $genes[2]], ['female', $genes[3], 18]]));
+        $planner = self::planner(
+            self::document($target, [['male', $genes[0]], ['male', $genes[1]], ['female', $genes[2]], ['female', $genes[3], 18]]),
+        );
         $routes = $planner->routes();
         self::assertNotSame([], $routes);
         self::assertEqualsWithDelta((new PlainSearch($planner->space()))->least(), $routes[0]->expected, 1e-9);
@@ -163,12 +207,23 @@ final class PlannerTest extends TestCase
 
     public function testRoutesDifferAndBuyingIsCompared(): void
     {
-        $plan = self::plan(['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]), 400);
+        $plan = self::plan(
+            [
+                'market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]],
+            ] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]),
+            400,
+        );
         $shapes = array_map(static fn (array $pair): string => $pair[0]->shape(), $plan->routes);
         self::assertSame($shapes, array_unique($shapes));
         self::assertContains(0.0, array_map(static fn (array $pair): float => $pair[0]->cost(), $plan->routes), 'one way without buying');
         self::assertContains(2500.0, array_map(static fn (array $pair): float => $pair[0]->cost(), $plan->routes));
-        $poor = self::plan(['rules' => ['budget' => 2000], 'market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]), 100);
+        $poor = self::plan(
+            [
+                'rules' => ['budget' => 2000],
+                'market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]],
+            ] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'Piebald']]),
+            100,
+        );
         self::assertSame([0.0], array_values(array_unique(array_map(static fn (array $pair): float => $pair[0]->cost(), $poor->routes))));
     }
 
@@ -211,9 +266,14 @@ final class PlannerTest extends TestCase
     public function testTheLastCrossHasTheOddsOfTheWholeTarget(): void
     {
         // One copy or two will do: 3/4, and not the 1/2 of the commoner look.
-        $route = self::plan(self::document('Enchi + Clown', [['male', 'Enchi het Clown'], ['female', 'Enchi het Clown']]), 50)->routes[0][0];
+        $route = self::plan(
+            self::document('Enchi + Clown', [['male', 'Enchi het Clown'], ['female', 'Enchi het Clown']]), 50,
+        )->routes[0][0];
         self::assertSame(['3/16', 'Enchi + Clown'], [$route->steps[0]->odds->toString(), $route->steps[0]->genes]);
-        self::assertSame(Shelf::odds('Enchi het Clown', 'Enchi het Clown', 'Enchi + Clown')->chance->perEgg()->toString(), $route->steps[0]->odds->toString());
+        self::assertSame(
+            Shelf::odds('Enchi het Clown', 'Enchi het Clown', 'Enchi + Clown')->chance->perEgg()->toString(),
+            $route->steps[0]->odds->toString(),
+        );
     }
 
     /** @param list<array{string, string}> $animals */
@@ -227,7 +287,9 @@ final class PlannerTest extends TestCase
 
     public function testMoneyAndYearsOfFood(): void
     {
-        $document = ['market' => [['genes' => 'het Clown', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown', [['male', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 40, 'yearly_keep' => 50]);
+        $document = ['market' => [['genes' => 'het Clown', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document(
+            'Clown', [['male', 'het Clown']], ['lay_rate' => 1, 'clutch_mean' => 40, 'yearly_keep' => 50],
+        );
         $outcome = self::best(self::plan($document, 20));
         // 300 for her, and two animals fed for the one season that forty eggs need.
         self::assertSame([0.0, 300 + 100.0, 300 + 100.0], [$outcome->moneyBySeason[0], $outcome->moneyBySeason[1], $outcome->money()]);
@@ -237,19 +299,31 @@ final class PlannerTest extends TestCase
     public function testQuarantineDelaysAndAShareOfFemalesMatters(): void
     {
         $project = self::project(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']], ['lay_rate' => 1]));
-        $held = array_map(static fn (\Destino\Planning\Given\Founder $one): \Destino\Planning\Given\Founder => new \Destino\Planning\Given\Founder($one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, null, null, $one->id === 'A0' ? 3 : 1), $project->founders);
+        $held = array_map(
+            static fn (\Destino\Planning\Given\Founder $one): \Destino\Planning\Given\Founder => new \Destino\Planning\Given\Founder(
+                $one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null, null, null,
+                $one->id === 'A0' ? 3 : 1,
+            ),
+            $project->founders,
+        );
         $outcome = (new Planner(Shelf::catalogue(), $project->withFounders($held)))->plan(200)->routes[0][1];
         self::assertSame([0.0, true], [$outcome->by(2), $outcome->by(3) > 0]);
 
-        $daughters = self::best(self::plan(self::document('Clown, female', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500));
-        $sons = self::best(self::plan(self::document('Clown, male', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500));
+        $daughters = self::best(
+            self::plan(self::document('Clown, female', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500),
+        );
+        $sons = self::best(
+            self::plan(self::document('Clown, male', [['male', 'het Clown'], ['female', 'het Clown']], ['female_share' => .2]), 1500),
+        );
         self::assertGreaterThan($daughters->by(2), $sons->by(2));
     }
 
     public function testTheBandNarrowsWithTheSquareRootOfTheRuns(): void
     {
         $width = static function (int $runs): float {
-            [$low, $high] = self::best(self::plan(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $runs))->band(2);
+            [$low, $high] = self::best(
+                self::plan(self::document('Clown', [['male', 'het Clown'], ['female', 'het Clown']]), $runs),
+            )->band(2);
 
             return $high - $low;
         };
@@ -258,14 +332,21 @@ final class PlannerTest extends TestCase
 
     public function testDilemmasInfluenceAndKeepingBackAreCompared(): void
     {
-        $document = ['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document('Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'het Clown 66% het Piebald']]);
+        $document = ['market' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 300]]] + self::document(
+            'Clown + Piebald', [['male', 'het Clown het Piebald'], ['female', 'het Clown 66% het Piebald']],
+        );
         $project = self::project($document);
         $choices = \Destino\Planning\Weigh\Dilemma::of(Shelf::catalogue(), $project, 300, 1);
-        self::assertSame(['as planned', 'buy nothing', 'only what is sure'], array_slice(array_map(static fn (\Destino\Planning\Weigh\Dilemma $one): string => $one->choice, $choices), 0, 3));
+        self::assertSame(
+            ['as planned', 'buy nothing', 'only what is sure'],
+            array_slice(array_map(static fn (\Destino\Planning\Weigh\Dilemma $one): string => $one->choice, $choices), 0, 3),
+        );
         self::assertGreaterThan($choices[1]->outcome?->by(8), $choices[0]->outcome?->by(8), 'the bought visual helps');
 
         $planner = new Planner(Shelf::catalogue(), $project);
-        $route = array_values(array_filter($planner->routes(), static fn (\Destino\Planning\Search\Route $one): bool => count($one->steps) > 1))[0];
+        $route = array_values(
+            array_filter($planner->routes(), static fn (\Destino\Planning\Search\Route $one): bool => count($one->steps) > 1),
+        )[0];
         $influence = \Destino\Planning\Weigh\Influence::of($planner->space(), $route, 200, 1);
         self::assertGreaterThanOrEqual($influence[count($influence) - 1]->swing(), $influence[0]->swing());
         $keep = \Destino\Planning\Weigh\KeepBack::of($planner->space(), $route, 300, 1);
@@ -279,8 +360,15 @@ final class PlannerTest extends TestCase
         yield 'a gene that nobody has' => [self::document('Clown + Albino', [['male', 'Clown'], ['female', 'Clown']]), '“Albino”'];
         yield 'no female' => [self::document('Clown', [['male', 'het Clown'], ['male', 'het Clown']]), 'no female'];
         yield 'nobody' => [self::document('Clown', []), 'Nobody owned or offered'];
-        yield 'too short a time' => [['horizon' => 1] + self::document('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']]), 'Within 1 seasons'];
-        yield 'a budget too small' => [['rules' => ['budget' => 10], 'market' => [['genes' => 'Clown', 'sex' => 'female', 'price' => 400]]] + self::document('Clown, female', [['male', 'Clown']]), 'no female'];
+        yield 'too short a time' => [
+            ['horizon' => 1] + self::document('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']]), 'Within 1 seasons',
+        ];
+        yield 'a budget too small' => [
+            [
+                'rules' => ['budget' => 10], 'market' => [['genes' => 'Clown', 'sex' => 'female', 'price' => 400]],
+            ] + self::document('Clown, female', [['male', 'Clown']]),
+            'no female',
+        ];
     }
 
     /** @param array<string, mixed> $document */
@@ -291,7 +379,9 @@ final class PlannerTest extends TestCase
         if ($why === 'no female') {
             self::assertSame([], $plan->routes);
         }
-        self::assertStringContainsString($why === 'no female' && isset($document['market']) ? 'Within the budget' : $why, (string) $plan->unreachable);
+        self::assertStringContainsString(
+            $why === 'no female' && isset($document['market']) ? 'Within the budget' : $why, (string) $plan->unreachable,
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -303,7 +393,12 @@ final class PlannerTest extends TestCase
         yield 'an impossible rate' => [['assumptions' => ['lay_rate' => 1.5]] + $right, 'between 0 and 1'];
         yield 'a horizon in the past' => [['horizon' => 0] + $right, 'horizon'];
         yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” at 1'];
-        yield 'two of one name' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']]] + $right, 'called A'];
+        yield 'two of one name' => [
+            [
+                'animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']],
+            ] + $right,
+            'called A',
+        ];
         yield 'no sex' => [['animals' => [['id' => 'A', 'genes' => 'Clown']]] + $right, 'animals[0] wants “sex”'];
     }
 
@@ -322,14 +417,25 @@ final class PlannerTest extends TestCase
     public function testTheFinderAgreesWithTheOddsOfEachPair(): void
     {
         $genes = ['Clown', 'het Clown', 'Pastel', 'Super Pastel het Clown', '66% het Clown', 'Pastel Clown', 'Normal', 'Banana'];
-        $document = self::document('Pastel Clown', array_map(static fn (string $text, int $i): array => [$i % 2 ? 'male' : 'female', $text], [...$genes, ...array_reverse($genes)], range(0, 15)));
+        $document = self::document(
+            'Pastel Clown',
+            array_map(
+                static fn (string $text, int $i): array => [$i % 2 ? 'male' : 'female', $text],
+                [...$genes, ...array_reverse($genes)], range(0, 15),
+            ),
+        );
         $planner = self::planner($document);
         $found = (new PairFinder($planner->space()))->best($planner->space()->project->founders, 100);
         self::assertNotSame([], $found);
         $last = null;
         foreach ($found as [$sire, $dam, $now, $next]) {
-            self::assertSame(Shelf::odds($sire->genes, $dam->genes, 'Pastel Clown')->chance->perEgg()->toString(), $now->toString(), "{$sire->genes} × {$dam->genes}");
-            self::assertSame(Shelf::odds($sire->genes, $dam->genes, 'Pastel + carries Clown')->chance->perEgg()->toString(), $next->toString());
+            self::assertSame(
+                Shelf::odds($sire->genes, $dam->genes, 'Pastel Clown')->chance->perEgg()->toString(), $now->toString(),
+                "{$sire->genes} × {$dam->genes}",
+            );
+            self::assertSame(
+                Shelf::odds($sire->genes, $dam->genes, 'Pastel + carries Clown')->chance->perEgg()->toString(), $next->toString(),
+            );
             self::assertTrue($last === null || $now->compareTo($last) <= 0, 'the best first');
             $last = $now;
         }
@@ -342,7 +448,17 @@ final class PlannerTest extends TestCase
      */
     private static function document(string $target, array $animals, array $assumptions = []): array
     {
-        return ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8, 'animals' => array_map(static fn (array $animal, int $i): array => array_filter(['id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => $animal[2] ?? 48, 'weight' => $animal[3] ?? null]), $animals, array_keys($animals)), 'assumptions' => $assumptions + ['clutch_sd' => 0]];
+        return [
+            'format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => 8,
+            'animals' => array_map(
+                static fn (array $animal, int $i): array => array_filter([
+                    'id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => $animal[2] ?? 48,
+                    'weight' => $animal[3] ?? null,
+                ]),
+                $animals, array_keys($animals),
+            ),
+            'assumptions' => $assumptions + ['clutch_sd' => 0],
+        ];
     }
 
     /** @param array<string, mixed> $document */

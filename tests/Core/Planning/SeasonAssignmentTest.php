@@ -20,7 +20,10 @@ final class SeasonAssignmentTest extends TestCase
         // One male for one female: the heavier wish.
         self::assertSame(['1: M × F2'], self::grants([self::wish(['M'], ['F1'], 1), self::wish(['M'], ['F2'], 5)], 1));
         // A wish that nobody else stands in the way of is granted beside the heavier one.
-        self::assertSame(['0: N × F1', '2: M × F2'], self::grants([self::wish(['N'], ['F1'], 3), self::wish(['M'], ['F1'], 2), self::wish(['M'], ['F2'], 2)]));
+        self::assertSame(
+            ['0: N × F1', '2: M × F2'],
+            self::grants([self::wish(['N'], ['F1'], 3), self::wish(['M'], ['F1'], 2), self::wish(['M'], ['F2'], 2)]),
+        );
         self::assertSame([], self::grants([]));
         self::assertSame([], self::grants([self::wish([], ['F1'], 3)]));
     }
@@ -28,7 +31,10 @@ final class SeasonAssignmentTest extends TestCase
     public function testAGrantIsTakenBackWhereAnotherOrderIsWorthMore(): void
     {
         // The heaviest wish could take M, whom the two others need: it takes N.
-        self::assertSame(['0: N × F1', '1: M × F2', '2: M × F3'], self::grants([self::wish(['M', 'N'], ['F1'], 9), self::wish(['M'], ['F2'], 1), self::wish(['M'], ['F3'], 1)], 2));
+        self::assertSame(
+            ['0: N × F1', '1: M × F2', '2: M × F3'],
+            self::grants([self::wish(['M', 'N'], ['F1'], 9), self::wish(['M'], ['F2'], 1), self::wish(['M'], ['F3'], 1)], 2),
+        );
     }
 
     public function testAgreesWithTryingEveryAssignment(): void
@@ -38,11 +44,16 @@ final class SeasonAssignmentTest extends TestCase
         for ($round = 0; $round < 150; $round++) {
             $wishes = [];
             for ($i = $chance->getInt(1, 5); $i > 0; $i--) {
-                $wishes[] = self::wish(self::some($chance, ['M', 'N', 'O']), self::some($chance, ['F', 'G', 'H', 'I']), $chance->getInt(1, 9));
+                $wishes[] = self::wish(
+                    self::some($chance, ['M', 'N', 'O']), self::some($chance, ['F', 'G', 'H', 'I']), $chance->getInt(1, 9),
+                );
             }
             $females = $chance->getInt(1, 3);
             $grants = (new SeasonAssignment($wishes, $females))->grants();
-            self::assertSame(self::greatest($wishes, $females), (float) array_sum(array_map(static fn (array $grant): float => $wishes[$grant['wish']]['weight'], $grants)));
+            self::assertSame(
+                self::greatest($wishes, $females),
+                (float) array_sum(array_map(static fn (array $grant): float => $wishes[$grant['wish']]['weight'], $grants)),
+            );
             self::assertSame(count($grants), count(array_unique(array_column($grants, 'dam'))), 'each female once');
             self::assertLessThanOrEqual($females, max([0, ...array_values(array_count_values(array_column($grants, 'sire')))]));
             foreach ($grants as $grant) {
@@ -59,7 +70,9 @@ final class SeasonAssignmentTest extends TestCase
         // Forty wishes of twenty females and five males: what is granted is what the females and the males allow.
         $wishes = [];
         for ($i = 0; $i < 40; $i++) {
-            $wishes[] = self::wish(['M1', 'M2', 'M3', 'M4', 'M5'], array_map(static fn (int $female): string => "F{$female}", range(1, 20)), 1 + $i);
+            $wishes[] = self::wish(
+                ['M1', 'M2', 'M3', 'M4', 'M5'], array_map(static fn (int $female): string => "F{$female}", range(1, 20)), 1 + $i,
+            );
         }
         $grants = (new SeasonAssignment($wishes, 3))->grants();
         self::assertSame(range(25, 39), array_column($grants, 'wish'), 'fifteen matings, for the heaviest wishes');
@@ -89,7 +102,9 @@ final class SeasonAssignmentTest extends TestCase
         foreach ($wishes[$at]['sires'] as $sire) {
             foreach ($wishes[$at]['dams'] as $dam) {
                 if (! isset($mated[$dam]) && ($served[$sire] ?? 0) < $females) {
-                    $rest = self::greatest($wishes, $females, $at + 1, $mated + [$dam => true], [$sire => ($served[$sire] ?? 0) + 1] + $served);
+                    $rest = self::greatest(
+                        $wishes, $females, $at + 1, $mated + [$dam => true], [$sire => ($served[$sire] ?? 0) + 1] + $served,
+                    );
                     $most = max($most, $wishes[$at]['weight'] + $rest);
                 }
             }
@@ -123,6 +138,9 @@ final class SeasonAssignmentTest extends TestCase
      */
     private static function grants(array $wishes, int $females = 4): array
     {
-        return array_map(static fn (array $grant): string => "{$grant['wish']}: {$grant['sire']} × {$grant['dam']}", (new SeasonAssignment($wishes, $females))->grants());
+        return array_map(
+            static fn (array $grant): string => "{$grant['wish']}: {$grant['sire']} × {$grant['dam']}",
+            (new SeasonAssignment($wishes, $females))->grants(),
+        );
     }
 }

@@ -19,11 +19,20 @@ use Tests\Support\Shelf;
 /** What a plan reckons with is what a pairing says, whatever the animals and the target are. */
 final class SpaceTest extends TestCase
 {
-    private const ONE = ['Pastel', 'Super Pastel', 'Enchi', 'Mojave', 'Mystic', 'Mojave/Mystic', 'Lesser', 'Pinstripe', 'Spider', 'Banana', 'Yellow Belly or Gravel', 'Fire', ''];
+    private const ONE = [
+        'Pastel', 'Super Pastel', 'Enchi', 'Mojave', 'Mystic', 'Mojave/Mystic', 'Lesser', 'Pinstripe', 'Spider', 'Banana',
+        'Yellow Belly or Gravel', 'Fire', '',
+    ];
 
-    private const TWO = ['Clown', 'het Clown', '66% het Clown', '50% het Piebald', 'Piebald', 'het Albino', 'het Candy', 'Albino/Candy', 'Genetic Stripe', 'het Ultramel', ''];
+    private const TWO = [
+        'Clown', 'het Clown', '66% het Clown', '50% het Piebald', 'Piebald', 'het Albino', 'het Candy', 'Albino/Candy',
+        'Genetic Stripe', 'het Ultramel', '',
+    ];
 
-    private const ASKED = ['Clown', 'Pastel', 'Super Pastel', 'Mojave/Mystic', 'no Spider', 'carries Clown', 'het Piebald', 'Pinstripe', 'Albino/Candy', 'Banana', 'not Enchi', 'Yellow Belly', 'Lesser', 'no Clown', 'Super Mojave', 'Fire'];
+    private const ASKED = [
+        'Clown', 'Pastel', 'Super Pastel', 'Mojave/Mystic', 'no Spider', 'carries Clown', 'het Piebald', 'Pinstripe',
+        'Albino/Candy', 'Banana', 'not Enchi', 'Yellow Belly', 'Lesser', 'no Clown', 'Super Mojave', 'Fire',
+    ];
 
     public function testOddsOfATargetAreThoseOfThePairing(): void
     {
@@ -32,13 +41,17 @@ final class SpaceTest extends TestCase
         for ($round = 0; $round < 600; $round++) {
             $space = $this->space($chance);
             [$sire, $dam] = $space->project->founders;
-            $pairing = TargetOdds::of(Cross::of(Shelf::catalogue(), $sire->belief, $dam->belief), $space->project->target)->chance->perEgg();
+            $pairing = TargetOdds::of(
+                Cross::of(Shelf::catalogue(), $sire->belief, $dam->belief), $space->project->target,
+            )->chance->perEgg();
             $planned = $space->oddsOfTarget($space->looksOf($sire), $space->looksOf($dam));
             if ($space->project->target->sex !== null && $space->sexAt === null) {
                 $planned = $planned->times(Rational::of(1, 2));
             }
             if (! $this->isTied($sire) && ! $this->isTied($dam)) { // a plan takes groups that a statement ties as if they were free
-                self::assertSame($pairing->toString(), $planned->toString(), "{$sire->genes} × {$dam->genes}: {$space->project->target->text}");
+                self::assertSame(
+                    $pairing->toString(), $planned->toString(), "{$sire->genes} × {$dam->genes}: {$space->project->target->text}",
+                );
                 $compared++;
                 $possible += $pairing->isZero() ? 0 : 1;
             }
@@ -59,11 +72,21 @@ final class SpaceTest extends TestCase
                     $alive = $alive->plus($p);
                     self::assertEqualsWithDelta($p->toFloat(), $float, 1e-12);
                     self::assertSame($group->holdsSex, $sex !== null);
-                    $inside = array_reduce($group->looks[$look], static fn (Rational $sum, Rational $one): Rational => $sum->plus($one), Rational::zero());
+                    $inside = array_reduce(
+                        $group->looks[$look], static fn (Rational $sum, Rational $one): Rational => $sum->plus($one),
+                        Rational::zero(),
+                    );
                     self::assertSame('1', $inside->toString(), 'a look is a distribution');
                 }
                 self::assertTrue($alive->compareTo(Rational::one()) <= 0);
-                self::assertSame($group->meeting($sire[$i], $dam[$i])->toString(), array_reduce($group->cross($sire[$i], $dam[$i]), static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]->times($group->accepted($young[0]))), Rational::zero())->toString());
+                self::assertSame(
+                    $group->meeting($sire[$i], $dam[$i])->toString(),
+                    array_reduce(
+                        $group->cross($sire[$i], $dam[$i]),
+                        static fn (Rational $sum, array $young): Rational => $sum->plus($young[1]->times($group->accepted($young[0]))),
+                        Rational::zero(),
+                    )->toString(),
+                );
             }
         }
     }
@@ -81,7 +104,10 @@ final class SpaceTest extends TestCase
             $cross = Cross::of(Shelf::catalogue(), $sire->belief, $dam->belief);
             $isSure = $space->isSure($space->looksOf($sire), $space->looksOf($dam));
             try {
-                self::assertSame(TargetOdds::of($cross, $space->project->target, hatched: true)->chance->perEgg()->isOne(), $isSure, "{$sire->genes} × {$dam->genes}: {$space->project->target->text}");
+                self::assertSame(
+                    TargetOdds::of($cross, $space->project->target, hatched: true)->chance->perEgg()->isOne(), $isSure,
+                    "{$sire->genes} × {$dam->genes}: {$space->project->target->text}",
+                );
             } catch (\Destino\Pairing\PairingError) {
                 continue; // nothing of them hatches
             }
@@ -105,10 +131,21 @@ final class SpaceTest extends TestCase
 
     private function space(Randomizer $chance): Space
     {
-        $genes = static fn (): string => trim(self::ONE[$chance->getInt(0, count(self::ONE) - 1)].' '.self::TWO[$chance->getInt(0, count(self::TWO) - 1)]) ?: 'Normal';
-        $asked = array_unique([self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)], self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)]]);
+        $genes = static fn (): string => trim(
+            self::ONE[$chance->getInt(0, count(self::ONE) - 1)].' '.self::TWO[$chance->getInt(0, count(self::TWO) - 1)],
+        ) ?: 'Normal';
+        $asked = array_unique([
+            self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)], self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)],
+        ]);
         $sex = $chance->getInt(0, 3) === 0 ? ', '.['male', 'female'][$chance->getInt(0, 1)] : '';
-        $project = (new ProjectReader(Shelf::shelf()))->read(['format' => ProjectReader::FORMAT, 'target' => implode(' + ', $asked).$sex, 'animals' => [['id' => 'S', 'sex' => 'male', 'genes' => $genes(), 'age' => 48], ['id' => 'D', 'sex' => 'female', 'genes' => $genes(), 'age' => 48]], 'assumptions' => ['clutch_sd' => 0]]);
+        $project = (new ProjectReader(Shelf::shelf()))->read([
+            'format' => ProjectReader::FORMAT, 'target' => implode(' + ', $asked).$sex,
+            'animals' => [
+                ['id' => 'S', 'sex' => 'male', 'genes' => $genes(), 'age' => 48],
+                ['id' => 'D', 'sex' => 'female', 'genes' => $genes(), 'age' => 48],
+            ],
+            'assumptions' => ['clutch_sd' => 0],
+        ]);
 
         return (new Planner(Shelf::catalogue(), $project))->space();
     }

@@ -43,7 +43,9 @@ final class ClutchChanceTest extends TestCase
     #[DataProvider('ladders')]
     public function testEggsForALevel(array $cases, int $level, ?int $eggs): void
     {
-        $chance = ClutchChance::ofCases(array_map(static fn (array $case): array => [Rational::parse($case[0]), Rational::parse($case[1])], $cases));
+        $chance = ClutchChance::ofCases(
+            array_map(static fn (array $case): array => [Rational::parse($case[0]), Rational::parse($case[1])], $cases),
+        );
         self::assertSame($eggs, $chance->eggsFor(Rational::of($level, 100)));
     }
 

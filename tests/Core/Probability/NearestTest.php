@@ -42,7 +42,11 @@ final class NearestTest extends TestCase
         self::assertTrue($half->after(4, 1)[LuckAlternatives::NOT_CARRIED]->isZero(), 'one hit settles it');
         self::assertSame('4/5', $half->after(0, 0)[LuckAlternatives::RIGHT]->toString(), 'before any egg');
         $certain = new LuckAlternatives(Rational::one(), Rational::zero(), Rational::zero());
-        self::assertSame(['0', '0', '0'], array_values(array_map(static fn (Rational $one): string => $one->toString(), $certain->after(3, 1))), 'what cannot be is no luck');
+        self::assertSame(
+            ['0', '0', '0'],
+            array_values(array_map(static fn (Rational $one): string => $one->toString(), $certain->after(3, 1))),
+            'what cannot be is no luck',
+        );
         $this->expectException(InvalidNumber::class);
         new LuckAlternatives(Rational::of(1, 6), Rational::of(1, 2), Rational::of(1, 2));
     }

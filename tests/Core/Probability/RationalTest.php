@@ -70,7 +70,10 @@ final class RationalTest extends TestCase
             self::assertSame($a->times($b->plus($c))->toString(), $a->times($b)->plus($a->times($c))->toString());
             self::assertSame($a->toString(), $a->plus($b)->minus($b)->toString());
             self::assertSame($a->minus($b)->isNegative(), $a->compareTo($b) < 0);
-            self::assertSame($a->toString(), Rational::parse(str_replace('-', '', $a->toString()))->times(Rational::of($a->isNegative() ? -1 : 1))->toString());
+            self::assertSame(
+                $a->toString(),
+                Rational::parse(str_replace('-', '', $a->toString()))->times(Rational::of($a->isNegative() ? -1 : 1))->toString(),
+            );
         });
     }
 

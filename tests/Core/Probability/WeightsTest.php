@@ -115,7 +115,12 @@ final class WeightsTest extends TestCase
      */
     private static function weights(array $fractions): Weights
     {
-        return Weights::of(array_map(static fn (string $key, array $one): array => [$key, strtoupper($key), Rational::of(...$one)], array_keys($fractions), $fractions));
+        return Weights::of(
+            array_map(
+                static fn (string $key, array $one): array => [$key, strtoupper($key), Rational::of(...$one)],
+                array_keys($fractions), $fractions,
+            ),
+        );
     }
 
     /**

@@ -21,11 +21,22 @@ class AnimalController extends Controller
     public function index(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('read');
-        $valid = $request->validate(['page' => ['nullable', 'integer', 'min:1'], 'per_page' => ['nullable', 'integer', 'between:1,'.self::MOST]]);
-        $page = $keeper->animals()->with('latestStatus', 'latestWeight', 'rack')->orderBy('rack_id')->orderBy('rack_row')->orderBy('rack_column')->orderBy('id')->paginate($valid['per_page'] ?? 100);
+        $valid = $request->validate([
+            'page' => ['nullable', 'integer', 'min:1'], 'per_page' => ['nullable', 'integer', 'between:1,'.self::MOST],
+        ]);
+        $page = $keeper->animals()
+            ->with('latestStatus', 'latestWeight', 'rack')
+            ->orderBy('rack_id')
+            ->orderBy('rack_row')
+            ->orderBy('rack_column')
+            ->orderBy('id')
+            ->paginate($valid['per_page'] ?? 100);
         $beliefs = $this->opened->beliefs();
 
-        return response()->json(['data' => array_map(fn (Animal $animal): array => self::document($animal, $beliefs), $page->items()), 'page' => $page->currentPage(), 'pages' => $page->lastPage(), 'total' => $page->total()]);
+        return response()->json([
+            'data' => array_map(fn (Animal $animal): array => self::document($animal, $beliefs), $page->items()),
+            'page' => $page->currentPage(), 'pages' => $page->lastPage(), 'total' => $page->total(),
+        ]);
     }
 
     public function show(Animal $animal, #[CurrentKeeper] User $keeper): JsonResponse
@@ -40,7 +51,15 @@ class AnimalController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return response()->json(['data' => $animal->care()->where('kind', 'weight')->orderBy('on')->orderBy('id')->get()->map(fn (CareEntry $entry): array => ['on' => $entry->on->format('Y-m-d'), 'grams' => $entry->grams])->all()]);
+        return response()->json([
+            'data' => $animal->care()
+                ->where('kind', 'weight')
+                ->orderBy('on')
+                ->orderBy('id')
+                ->get()
+                ->map(fn (CareEntry $entry): array => ['on' => $entry->on->format('Y-m-d'), 'grams' => $entry->grams])
+                ->all(),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -48,8 +67,11 @@ class AnimalController extends Controller
     {
         return [
             'id' => $animal->id, 'number' => $animal->number, 'name' => $animal->name, 'sex' => $animal->sex?->value,
-            'hatched' => $animal->hatched_on === null ? null : $animal->hatched_precision->write($animal->hatched_on), 'genes' => $beliefs->text($animal->id), 'status' => $animal->status()->value,
-            'tub' => $animal->rack === null || $animal->rack_row === null ? null : "{$animal->rack->name} {$animal->rack_row}·{$animal->rack_column}",
+            'hatched' => $animal->hatched_on === null ? null : $animal->hatched_precision->write($animal->hatched_on),
+            'genes' => $beliefs->text($animal->id), 'status' => $animal->status()->value,
+            'tub' => $animal->rack === null || $animal->rack_row === null
+                ? null
+                : "{$animal->rack->name} {$animal->rack_row}·{$animal->rack_column}",
             'grams' => $animal->latestWeight?->grams, 'weighed_on' => $animal->latestWeight?->on->format('Y-m-d'),
         ];
     }

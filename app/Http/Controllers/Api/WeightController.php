@@ -20,9 +20,13 @@ class WeightController extends Controller
         $valid = $request->validate([
             'weights' => ['required', 'array', 'min:1', 'max:500'],
             'weights.*.number' => ['nullable', 'string', 'max:40'], 'weights.*.tub' => ['nullable', 'string', 'max:80'],
-            'weights.*.grams' => ['required', 'integer'], 'weights.*.on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'weights.*.token' => ['required', 'uuid'],
+            'weights.*.grams' => ['required', 'integer'],
+            'weights.*.on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'],
+            'weights.*.token' => ['required', 'uuid'],
         ]);
-        $results = DB::transaction(fn (): array => array_map(fn (array $weight): array => $this->take($keeper, $weight), $valid['weights']));
+        $results = DB::transaction(
+            fn (): array => array_map(fn (array $weight): array => $this->take($keeper, $weight), $valid['weights']),
+        );
         $isKept = array_filter($results, fn (array $result): bool => in_array($result['result'], ['kept', 'kept already'], true)) !== [];
 
         return response()->json(['results' => $results], $isKept ? 201 : 422);
@@ -45,7 +49,10 @@ class WeightController extends Controller
         if ($animal->care()->withTrashed()->where('form_token', $weight['token'])->exists()) {
             return $answer('kept already');
         }
-        $animal->care()->create(['kind' => 'weight', 'on' => $weight['on'] ?? now()->format('Y-m-d'), 'grams' => $weight['grams'], 'form_token' => $weight['token']]);
+        $animal->care()->create([
+            'kind' => 'weight', 'on' => $weight['on'] ?? now()->format('Y-m-d'), 'grams' => $weight['grams'],
+            'form_token' => $weight['token'],
+        ]);
 
         return $answer('kept');
     }
@@ -57,7 +64,11 @@ class WeightController extends Controller
             return $keeper->animals()->where('number', $weight['number'])->first();
         }
         if (preg_match('/^(.+) (\d+)·(\d+)$/u', (string) ($weight['tub'] ?? ''), $part)) {
-            return $keeper->animals()->whereHas('rack', fn ($rack) => $rack->where('name', $part[1]))->where('rack_row', (int) $part[2])->where('rack_column', (int) $part[3])->first();
+            return $keeper->animals()
+                ->whereHas('rack', fn ($rack) => $rack->where('name', $part[1]))
+                ->where('rack_row', (int) $part[2])
+                ->where('rack_column', (int) $part[3])
+                ->first();
         }
 
         return null;
