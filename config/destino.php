@@ -15,4 +15,6 @@ return [
 
     // Rows that an export writes before it stops and says so.
     'export_rows' => 50_000,
+    // Share of the usual work that plans may take: less gives wider bands, sooner.
+    'plan_effort' => (float) env('DESTINO_PLAN_EFFORT', 1),
 ];

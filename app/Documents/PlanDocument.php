@@ -5,6 +5,9 @@ namespace App\Documents;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Plan;
 use Destino\Planning\Play\Outcome;
+use Destino\Planning\Policy\Answer;
+use Destino\Planning\Policy\Keep;
+use Destino\Planning\Policy\Mating;
 use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteStep;
 
@@ -22,6 +25,7 @@ class PlanDocument
             'runs' => $plan->runs,
             'assumptions' => $plan->project->assumptions->toArray(),
             'already' => $plan->already,
+            'policy' => $plan->policy === null ? null : self::policy($plan->policy),
             'routes' => array_map(fn (array $pair): array => self::route(...$pair), $plan->routes),
             'search_complete' => ! $plan->isCut,
             'unreachable' => $plan->unreachable === null ? null : ['why' => $plan->unreachable],
@@ -29,33 +33,48 @@ class PlanDocument
     }
 
     /** @return array<string, mixed> */
-    public static function route(Route $route, Outcome $outcome): array
+    public static function policy(Answer $answer): array
+    {
+        return ['runs' => $answer->outcome->runs] + self::reached($answer->outcome) + ['now' => [
+            'buy' => array_map(fn (Founder $offer): array => ['id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price], $answer->bought),
+            'matings' => array_map(fn (Mating $mating): array => [
+                'sire' => $mating->sire, 'dam' => $mating->dam, 'target_an_egg' => round($mating->hit, 6),
+                'worth' => $mating->worth === null ? null : round($mating->worth, 4), 'error' => round($mating->error, 4),
+            ], $answer->matings),
+            'keep' => array_map(fn (Keep $keep): array => [
+                'genes' => $keep->genes, 'sex' => $keep->sex->value, 'expected' => round($keep->expected, 3), 'keep' => $keep->isKept,
+            ], $answer->keep),
+        ]];
+    }
+
+    /** @return array<string, mixed> what simulated keepers got */
+    private static function reached(Outcome $outcome): array
     {
         $seasons = range(1, $outcome->horizon);
 
         return [
-            'name' => $route->name,
-            'why' => $route->why,
-            'expected' => round($route->expected, 2),
-            'steps' => self::steps($route),
             'probability_by_season' => array_map(
                 fn (int $season): array => [
-                    'season' => $season, 'decimal' => round($outcome->by($season), 4),
-                    'low' => round($outcome->band($season)[0], 4), 'high' => round($outcome->band($season)[1], 4),
+                    'season' => $season, 'decimal' => round($outcome->by($season), 4), 'low' => round($outcome->band($season)[0], 4),
+                    'high' => round($outcome->band($season)[1], 4),
                 ],
                 $seasons,
             ),
             'season' => ['median' => $outcome->season(.5), 'p10' => $outcome->season(.1), 'p90' => $outcome->season(.9)],
-            'eggs' => round($outcome->eggs, 1),
-            'kept' => round($outcome->kept, 1),
-            'money' => round($outcome->money() + 0.0, 2),
+            'eggs' => round($outcome->eggs, 1), 'kept' => round($outcome->kept, 1), 'money' => round($outcome->money() + 0.0, 2),
             'money_by_season' => array_map(
-                fn (int $season): array => ['season' => $season, 'money' => round($outcome->moneyBySeason[$season] ?? 0.0, 2)],
-                $seasons,
+                fn (int $season): array => ['season' => $season, 'money' => round($outcome->moneyBySeason[$season] ?? 0.0, 2)], $seasons,
             ),
-            'inbreeding' => $route->inbreeding->toString(),
             'risk' => $outcome->risk(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function route(Route $route, Outcome $outcome): array
+    {
+        return [
+            'name' => $route->name, 'why' => $route->why, 'expected' => round($route->expected, 2), 'steps' => self::steps($route),
+        ] + self::reached($outcome) + ['inbreeding' => $route->inbreeding->toString()];
     }
 
     /** @return list<array<string, mixed>> a purchase stands with the first cross that needs it */

@@ -20,7 +20,7 @@ class ProjectPage
     /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
     private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
 
-    private const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 6'];
+    private const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 6', '1 4'];
 
     /** @var array<string, mixed> */
     public readonly array $result;
@@ -51,19 +51,40 @@ class ProjectPage
         if (($this->result['unreachable'] ?? null) !== null) {
             return $this->result['unreachable']['why'];
         }
-        $route = $this->routes()[0] ?? null;
-        if ($route === null) {
+        $policy = $this->policy();
+        if ($policy === null) {
             return 'No plan yet.';
         }
-        $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
+        $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];
         [$share, $who] = self::RISKS[$this->workshop->risk()];
-        $season = self::seasonOf($route, $share);
+        $season = self::seasonOf($policy, $share);
 
-        return $season === null
-            ? "Fewer than {$who} of the keepers who try this get there in {$this->project->horizon} seasons: "
-                .self::percent($last['decimal']).' do.'
-            : ucfirst($who)." of the keepers who try this have it by {$this->year($season)}, ".self::percent($last['decimal'])
-                ." by {$this->year($this->project->horizon)}.";
+        return "By {$this->year($this->project->horizon)}: ".self::reached($last).'. '.($season === null
+            ? ucfirst($who).' of those who try have to wait longer.'
+            : ucfirst($who)." of those who try have it by {$this->year($season)}.");
+    }
+
+    /** @param array{decimal: float, low: float} $at what every run reached is not sure for that */
+    private static function reached(array $at): string
+    {
+        return $at['decimal'] >= 1 ? 'over '.min(99, (int) floor(100 * $at['low'])).' %' : self::percent($at['decimal']);
+    }
+
+    /** @return array<string, mixed>|null what a keeper can reach who decides each season by what hatched */
+    public function policy(): ?array
+    {
+        return $this->result['policy'] ?? null;
+    }
+
+    public function now(): ?Now
+    {
+        return isset($this->policy()['now']) ? new Now($this->policy()['now'], $this) : null;
+    }
+
+    /** @return list<array<string, mixed>> what can be reached, and then the ways */
+    private function courses(): array
+    {
+        return [...($this->policy() === null ? [] : [['name' => 'what you can reach'] + $this->policy()]), ...$this->routes()];
     }
 
     /** @param array<string, mixed> $route */
@@ -112,7 +133,7 @@ class ProjectPage
     public function curves(): array
     {
         $curves = [];
-        foreach ($this->routes() as $i => $route) {
+        foreach ($this->courses() as $i => $route) {
             $points = $low = $high = [];
             foreach ($route['probability_by_season'] as $at) {
                 $x = $this->x($at['season']);
@@ -123,7 +144,7 @@ class ProjectPage
             $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
             $curves[] = [
                 'name' => $route['name'], 'points' => implode(' ', $points),
-                'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % 5],
+                'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % count(self::DASHES)],
                 'end' => [$this->x($last['season']), $this->y($last['decimal'])],
             ];
         }
@@ -138,16 +159,16 @@ class ProjectPage
             0.0,
             ...array_map(
                 fn (array $route): float => max([0.0, ...array_column($route['money_by_season'] ?? [], 'money')]),
-                $this->routes(),
+                $this->courses(),
             ),
         ]);
         $curves = [];
-        foreach ($this->routes() as $i => $route) {
+        foreach ($this->courses() as $i => $route) {
             $points = array_map(
                 fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1),
                 $route['money_by_season'] ?? [],
             );
-            $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % 5]];
+            $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % count(self::DASHES)]];
         }
 
         return ['curves' => $curves, 'most' => $most];
@@ -338,14 +359,14 @@ class ProjectPage
                 ->limit(6)
                 ->get() as $plan
         ) {
-            $route = $plan->result['routes'][0] ?? null;
+            $route = $plan->result['policy'] ?? $plan->result['routes'][0] ?? null;
             $earlier[] = [
                 'made' => (string) $plan->created_at?->format('j M Y, H:i'),
                 'answer' => $route === null
-                    ? 'no route'
+                    ? 'no way'
                     : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '
                         .self::percent(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1])
-                        .' by the horizon: '.$route['name'],
+                        .' by the horizon',
             ];
         }
 

@@ -21,7 +21,9 @@ use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
-use Destino\Planning\Play\Simulation;
+use Destino\Planning\Play\Outcome;
+use Destino\Planning\Policy\Answer;
+use Destino\Planning\Policy\Policy;
 use Destino\Planning\Search\PairFinder;
 use Destino\Planning\Weigh\Dilemma;
 use Destino\Planning\Weigh\Influence;
@@ -98,7 +100,7 @@ class Workshop
     public function begin(ProjectRecord $record): PlanRecord
     {
         $project = $this->project($record);
-        $plan = (new Planner($this->opened->shelf->catalogue(), $project))->plan(self::QUICK_RUNS, 1, quick: true);
+        $plan = (new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort')))->plan(self::QUICK_RUNS, 1, quick: true);
 
         return $record->plans()->create([
             'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
@@ -109,8 +111,9 @@ class Workshop
     /** The whole answer, with progress; stops where the record says so. */
     public function work(PlanRecord $record): void
     {
+        set_time_limit(max(600, (int) ini_get('max_execution_time')));
         $project = $this->project($record->project);
-        $planner = new Planner($this->opened->shelf->catalogue(), $project);
+        $planner = new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'));
         $goOn = function (int $done, int $all) use ($record): bool {
             $isCancelled = PlanRecord::query()->whereKey($record->id)->value('state') === 'cancelled';
             $isCancelled || $record->update(['state' => 'running', 'progress' => 10 + intdiv(60 * $done, max(1, $all))]);
@@ -122,42 +125,36 @@ class Workshop
         $result = PlanDocument::of($plan) + [
             'names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project),
         ];
-        if ($plan->routes !== [] && $goOn(1, 1)) {
-            $best = $plan->routes[0][0];
-            $result['influence'] = array_map(
-                fn (Influence $one): array => [
-                    'assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high,
-                    'at_low' => ['median' => $one->atLow->season(.5), 'by_horizon' => round($one->atLow->by($project->horizon), 4)],
-                    'at_high' => ['median' => $one->atHigh->season(.5), 'by_horizon' => round($one->atHigh->by($project->horizon), 4)],
-                ],
-                Influence::of($planner->space(), $best, 400, $record->seed),
-            );
-            $record->update(['progress' => 85]);
-            $result['keep'] = array_map(
-                fn (KeepBack $one): array => [
-                    'genes' => $one->step->genes, 'sex' => $one->step->sex?->value, 'chances' => $one->chances,
-                    'advised' => $one->advised,
-                ],
-                KeepBack::of($planner->space(), $best, 400, $record->seed),
-            );
-            $result['dilemmas'] = array_map(
-                fn (Dilemma $one): array => [
-                    'question' => $one->question, 'choice' => $one->choice, 'median' => $one->outcome?->season(.5),
-                    'by_horizon' => $one->outcome === null ? null : round($one->outcome->by($project->horizon), 4),
-                    'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
-                ],
-                Dilemma::of($this->opened->shelf->catalogue(), $project, 800, $record->seed),
-            );
-            $record->update(['progress' => 95]);
-            $adaptive = (new Simulation($planner->space(), array_column($plan->routes, 0)))->run(1000, $record->seed);
-            $result['adaptive'] = array_map(
-                fn (int $season): array => ['season' => $season, 'decimal' => round($adaptive->by($season), 4)],
-                range(1, $project->horizon),
-            );
+        if ($plan->policy !== null && $goOn(1, 1)) {
+            $result = $this->weighed($planner->policy(), $plan->policy, $record) + $result;
         }
         if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
             $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
         }
+    }
+
+    /**
+     * What moves the result, what tubs are worth, what other decisions come to: the policy under a changed project.
+     *
+     * @return array<string, mixed>
+     */
+    private function weighed(Policy $policy, Answer $answer, PlanRecord $record): array
+    {
+        [$bought, $runs, $seed] = [$answer->bought, $answer->outcome->runs, $record->seed];
+        $figures = fn (Outcome $outcome): array => ['median' => $outcome->season(.5), 'by_horizon' => round($outcome->by($outcome->horizon), 4)];
+        $record->update(['progress' => 75]);
+        $influence = array_map(fn (Influence $one): array => [
+            'assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high,
+            'at_low' => $figures($one->atLow), 'at_high' => $figures($one->atHigh),
+        ], Influence::of($policy, $bought, $runs, $seed));
+        $record->update(['progress' => 85]);
+        $keep = KeepBack::of($policy, $bought, $runs, $seed);
+        $record->update(['progress' => 90]);
+        $dilemmas = array_map(fn (Dilemma $one): array => [
+            'question' => $one->question, 'choice' => $one->choice, 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
+        ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)), Dilemma::of($policy, $bought, $runs, $seed));
+
+        return ['influence' => $influence, 'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised], 'dilemmas' => $dilemmas];
     }
 
     /** Equal where nothing has changed that a plan is made from. */

@@ -12,6 +12,7 @@ use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Play\Outcome;
 use Destino\Planning\Play\Simulation;
+use Destino\Planning\Policy\Policy;
 use Destino\Planning\Search\Node;
 use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteBuilder;
@@ -26,9 +27,14 @@ final class Planner
 
     private readonly Space $space;
 
+    /** Runs by which ways are compared with each other. */
+    private const ROUTE_RUNS = 400;
+
+    private ?Policy $policy = null;
+
     private bool $isCut = false;
 
-    public function __construct(Catalogue $catalogue, private readonly Project $project)
+    public function __construct(Catalogue $catalogue, private readonly Project $project, private readonly float $effort = 1.0)
     {
         $this->space = new Space($catalogue, $project);
     }
@@ -44,35 +50,45 @@ final class Planner
      */
     public function plan(int $runs = 2000, int $seed = 1, bool $quick = false, ?callable $goOn = null): Plan
     {
-        $routes = $this->routes($quick);
         $already = $this->already();
+        $isReachable = $already === null && $this->policy()->leastSeasons($this->project->horizon) !== null;
+        $answer = $isReachable ? $this->policy()->answer($runs, $seed, $quick) : null;
+        $routes = $this->routes($quick);
         $played = [];
         foreach ($routes as $i => $route) {
             if ($goOn !== null && ! $goOn($i, count($routes))) {
                 break;
             }
-            $played[] = [$route, $this->play($route, $runs, $seed)];
+            $outcome = $this->play($route, min($runs, self::ROUTE_RUNS), $seed);
+            if ($outcome->by($outcome->horizon) > 0.0 || $already !== null) {
+                $played[] = [$route, $outcome];
+            }
         }
+        $played = self::unbeaten($played);
+        usort($played, static fn (array $a, array $b): int => $b[1]->by($b[1]->horizon) <=> $a[1]->by($a[1]->horizon));
 
-        return new Plan(
-            $this->project, self::unbeaten($played), $routes === [] && $already === null ? $this->whyNone() : null, $already,
-            $runs, $seed, $this->isCut,
-        );
+        if ($answer !== null && $routes === [] && $this->isLimited() && $answer->outcome->by($this->project->horizon) <= 0.0) {
+            [$isReachable, $answer] = [false, null]; // within the limits there is no way
+        }
+        $why = $isReachable || $already !== null ? null : $this->whyNone();
+
+        return new Plan($this->project, $played, $answer, $why, $already, $runs, $seed, $this->isCut);
+    }
+
+    /** Whether a limit is set that looking at animals and seasons alone does not see. */
+    private function isLimited(): bool
+    {
+        return $this->project->mostInbreeding !== null || $this->project->pinned !== [] || $this->project->stances !== [] || $this->project->budget !== null;
+    }
+
+    public function policy(): Policy
+    {
+        return $this->policy ??= new Policy($this->space->catalogue, $this->project, $this->space, $this->effort);
     }
 
     public function play(Route $route, int $runs, int $seed): Outcome
     {
         return (new Simulation($this->space, [$route]))->run($runs, $seed);
-    }
-
-    /**
-     * Adaptive play: the first route is the plan, and the others are open when luck offers them.
-     *
-     * @param list<Route> $routes
-     */
-    public function playAdaptively(array $routes, int $runs, int $seed): Outcome
-    {
-        return (new Simulation($this->space, $routes))->run($runs, $seed);
     }
 
     /** @return list<Route> different routes within the limits, the earliest expected first */
@@ -230,7 +246,12 @@ final class Planner
             return $inTheWay;
         }
 
-        return "Within {$this->project->horizon} seasons it is not to be expected. Look further ahead, buy an animal that shortens the way, or ask for less at a time.";
+        $least = $this->policy()->leastSeasons(Project::MOST_SEASONS);
+
+        return $least === null
+            ? 'Nothing that these animals can give leads there. Buy an animal that carries what is missing, or ask for less at a time.'
+            : "Within {$this->project->horizon} seasons it cannot be: {$least} are the fewest, if everything falls out well. Look further ahead, "
+                .'buy an animal that shortens the way, or ask for less at a time.';
     }
 
     /** Which limit to relax: the one without which there is a way, or all of them together. */

@@ -44,6 +44,11 @@ final class Layers
         return $this->below('Destino\Genome', 'Destino\Notation', 'Destino\Pairing', 'Destino\Inference');
     }
 
+    public function testPlanningStandsOnWhatIsBelow(): Rule
+    {
+        return $this->below('Destino\Pairing', 'Destino\Inference', 'Destino\Planning');
+    }
+
     public function testNotationStandsOnGenome(): Rule
     {
         return $this->below('Destino\Notation', 'Destino\Pairing', 'Destino\Inference');

@@ -34,7 +34,7 @@ class ProjectsTest extends TestCase
         $this->assertSame('waiting', $plan->state);
         $this->get("/projects/{$project->id}")
             ->assertSee('A first answer')
-            ->assertSee('Nine in ten of the keepers who try this have it by')
+            ->assertSee('Nine in ten of those who try have it by')
             ->assertSee('Skiff');
         Queue::assertPushed(\App\Jobs\MakePlan::class, 1);
 
@@ -169,7 +169,7 @@ class ProjectsTest extends TestCase
         foreach (['Painted stripes' => 'Halyard', 'Caramel lavender' => 'Keel'] as $name => $animal) {
             $project = Project::query()->where('name', $name)->sole();
             $this->post("/projects/{$project->id}/plan")->assertRedirect();
-            $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('Routes side by side')->assertSee($animal);
+            $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('What to do now')->assertSee('The chance by year')->assertSee($animal);
             $page->assertSee('Plan against what happened')->assertSee('2026')->assertSee('Luck so far');
             foreach ($name === 'Painted stripes'
                 ? [

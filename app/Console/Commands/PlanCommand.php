@@ -49,6 +49,9 @@ class PlanCommand extends AnswerCommand
         if ($plan['unreachable'] !== null) {
             $this->line($plan['unreachable']['why']);
         }
+        if ($plan['policy'] !== null) {
+            $this->printPolicy($plan['policy']);
+        }
         foreach ($plan['routes'] as $route) {
             $this->newLine();
             $this->line("{$route['name']}: {$route['why']}");
@@ -75,6 +78,25 @@ class PlanCommand extends AnswerCommand
                     .", F = {$route['inbreeding']}, money {$route['money']}, {$route['eggs']} eggs"
                     .($route['risk'] === null ? '' : "; {$route['risk']}"),
             );
+        }
+    }
+
+    /** @param array<string, mixed> $policy */
+    private function printPolicy(array $policy): void
+    {
+        $this->line('What can be reached, deciding each season by what hatched ('.$policy['runs'].' runs):');
+        $this->line('  by season: '.implode('  ', array_map(
+            fn (array $at): string => "{$at['season']}: ".round(100 * $at['decimal']).'%', $policy['probability_by_season'],
+        )));
+        foreach ($policy['now']['buy'] as $buy) {
+            $this->line("  buy now: {$buy['sex']} {$buy['genes']}, {$buy['price']}");
+        }
+        foreach ($policy['now']['matings'] as $mating) {
+            $worth = $mating['worth'] === null ? '' : ', worth '.round(100 * $mating['worth'], 1).' in 100 (± '.round(100 * $mating['error'], 1).')';
+            $this->line("  mate now: {$mating['sire']} × {$mating['dam']}{$worth}");
+        }
+        foreach (array_filter($policy['now']['keep'], fn (array $young): bool => $young['keep']) as $young) {
+            $this->line("  keep: {$young['sex']} {$young['genes']}");
         }
     }
 }

@@ -88,6 +88,27 @@ final readonly class Project
         );
     }
 
+    /** The same with so many tubs for young. */
+    public function withTubs(?int $tubs): self
+    {
+        return new self(
+            $this->target,
+            $this->founders,
+            $this->assumptions,
+            $this->horizon,
+            $this->budget,
+            $tubs,
+            $this->mostInbreeding,
+            $this->wanted,
+            $this->forbidden,
+            $this->keep,
+            $this->pinned,
+            $this->stances,
+            $this->sure,
+            $this->provesFirst,
+        );
+    }
+
     /** @param array<string, int> $keep */
     public function withKeep(array $keep): self
     {

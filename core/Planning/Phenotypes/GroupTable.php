@@ -153,7 +153,18 @@ final class GroupTable
     /** P(a copy of every allele that the target wants here | look); 1 where it wants none. */
     public function carriesAll(int $look): Rational
     {
-        $here = array_intersect_key($this->wantedAlleles(), array_flip(array_merge([], ...array_map(fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles, $this->group->loci))));
+        $here = array_intersect_key(
+            $this->wantedAlleles(),
+            array_flip(
+                array_merge(
+                    [],
+                    ...array_map(
+                        fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles,
+                        $this->group->loci,
+                    ),
+                ),
+            ),
+        );
         $sum = Rational::zero();
         foreach ($this->looks[$look] as $state => $p) {
             $there = array_flip(array_merge(...$this->states[$state]->haplotypes));
@@ -191,7 +202,9 @@ final class GroupTable
             return [];
         }
 
-        return $this->hides[$look] ??= array_values(array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->looks[$look]))), SORT_REGULAR));
+        return $this->hides[$look] ??= array_values(
+            array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->looks[$look]))), SORT_REGULAR),
+        );
     }
 
     /** @return list<Mask> */
@@ -227,7 +240,10 @@ final class GroupTable
         return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->looks[$look])))) > 1;
     }
 
-    /** Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more copies of what the target wants. */
+    /**
+     * Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more copies of what the
+     * target wants.
+     */
     public function isAsHoped(int $look, int $state): bool
     {
         return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->looks[$look]))]);
@@ -265,10 +281,57 @@ final class GroupTable
         return $states[count($states) - 1];
     }
 
+    /** Steps of a chance that is rounded, so that what is much alike is one phenotype. */
+    private const GRID = 48;
+
+    /**
+     * The look that stands for diplotypes in proportion to some weights, rounded to a coarse grid.
+     *
+     * @param array<int, float> $weights by number of the diplotype
+     */
+    public function blend(array $weights): int
+    {
+        arsort($weights);
+        $total = array_sum($weights);
+        $left = self::GRID;
+        $rounded = self::nothing();
+        foreach (array_reverse($weights, true) as $state => $weight) { // the largest takes what rounding leaves
+            $steps = $state === array_key_first($weights) ? $left : (int) round(self::GRID * $weight / $total);
+            $left -= $steps;
+            $rounded->add($state, null, Rational::of($steps, self::GRID));
+        }
+
+        return $this->look($rounded);
+    }
+
+    /** @return array<string, float> P(what is seen) of the living young of two diplotypes */
+    public function seenOdds(int $sire, int $dam): array
+    {
+        $odds = [];
+        $sum = 0.0;
+        foreach ($this->cross($this->blend([$sire => 1.0]), $this->blend([$dam => 1.0])) as [$look, , $chance]) {
+            $seen = $this->seenOfLook($look);
+            $odds[$seen] = ($odds[$seen] ?? 0.0) + $chance;
+            $sum += $chance;
+        }
+
+        return $sum > 0.0 ? array_map(static fn (float $chance): float => $chance / $sum, $odds) : [];
+    }
+
     /** Whether the target asks for an allele here, and not only against one. */
     public function asks(): bool
     {
-        return array_intersect_key($this->wantedAlleles(), array_flip(array_merge(...array_map(fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles, $this->group->loci)))) !== [];
+        return array_intersect_key(
+            $this->wantedAlleles(),
+            array_flip(
+                array_merge(
+                    ...array_map(
+                        fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles,
+                        $this->group->loci,
+                    ),
+                ),
+            ),
+        ) !== [];
     }
 
     /** Expected copies of wanted alleles under a look: how much of what the target asks it carries. */
@@ -325,7 +388,12 @@ final class GroupTable
                 if (in_array($condition->locus(), $this->group->loci, true)) {
                     $best = 0.0;
                     foreach ($condition->anyOf as $clause) {
-                        $best = max($best, in_array($clause->kind, [ClauseKind::TwoCopies, ClauseKind::Compound], true) ? max([0.0, ...array_map(fn (string $allele): float => $this->passesOn($look, $allele), $clause->alleles)]) : 1.0);
+                        $best = max(
+                            $best,
+                            in_array($clause->kind, [ClauseKind::TwoCopies, ClauseKind::Compound], true)
+                                ? max([0.0, ...array_map(fn (string $allele): float => $this->passesOn($look, $allele), $clause->alleles)])
+                                : 1.0,
+                        );
                     }
                     $ceiling = min($ceiling, $best);
                 }
@@ -384,7 +452,11 @@ final class GroupTable
             $this->monotone = ! $this->target->only;
             foreach ($this->target->conditions as $condition) {
                 foreach (in_array($condition->locus(), $this->group->loci, true) ? $condition->anyOf : [] as $clause) {
-                    $this->monotone = $this->monotone && in_array($clause->kind, [ClauseKind::AtLeastOne, ClauseKind::TwoCopies, ClauseKind::Compound, ClauseKind::Carries], true);
+                    $this->monotone = $this->monotone
+                        && in_array(
+                            $clause->kind,
+                            [ClauseKind::AtLeastOne, ClauseKind::TwoCopies, ClauseKind::Compound, ClauseKind::Carries], true,
+                        );
                 }
             }
         }
@@ -476,7 +548,10 @@ final class GroupTable
             $shares[(int) $state] = $p;
         }
         ksort($shares);
-        $key = implode(' ', array_map(static fn (int $state, Rational $p): string => "{$state}:{$p->toString()}", array_keys($shares), $shares));
+        $key = implode(
+            ' ',
+            array_map(static fn (int $state, Rational $p): string => "{$state}:{$p->toString()}", array_keys($shares), $shares),
+        );
         if (! isset($this->numberOfLook[$key])) {
             $this->looks[] = $shares;
             $this->numberOfLook[$key] = count($this->looks) - 1;

@@ -58,7 +58,13 @@ final class Space
     /** The same animals and looks under other assumptions. */
     public function under(PlanAssumptions $assumptions): self
     {
-        return new self($this->catalogue, $this->project->withAssumptions($assumptions), $this->groups);
+        return $this->for($this->project->withAssumptions($assumptions));
+    }
+
+    /** The same animals and phenotypes for a project that differs in its limits only. */
+    public function for(Project $project): self
+    {
+        return new self($this->catalogue, $project, $this->groups);
     }
 
     /** @return list<int> the looks of a founder by group */

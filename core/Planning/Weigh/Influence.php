@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Weigh;
 
+use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
-use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Play\Outcome;
-use Destino\Planning\Play\Simulation;
-use Destino\Planning\Search\Route;
+use Destino\Planning\Policy\Policy;
 
-/** How much each assumption moves the result of a route: the same route played with a low and a high figure. */
+/** How much each assumption moves the result: the same policy with a low and a high figure, in the same streams of chance. */
 final readonly class Influence
 {
     /** Low and high figures that keepers would still call usual. */
     private const RANGES = [
-        'lay_rate' => [.5, .9], 'clutch_mean' => [4.0, 8.0], 'infertile' => [.0, .2], 'hatch' => [.8, 1.0],
-        'female_share' => [.4, .6], 'female_months' => [24, 42], 'male_months' => [6, 18], 'females_per_male' => [1, 6],
+        'lay_rate' => [.5, .9], 'clutch_mean' => [4.0, 8.0], 'hatch' => [.8, 1.0], 'female_months' => [24, 42], 'male_months' => [6, 18],
+        'females_per_male' => [1, 6],
     ];
 
     private function __construct(
@@ -27,17 +26,21 @@ final readonly class Influence
         public Outcome $atHigh,
     ) {}
 
-    /** @return list<self> what moves the chance by the horizon most first */
-    public static function of(Space $space, Route $route, int $runs, int $seed): array
+    /**
+     * @param list<Founder> $bought
+     * @return list<self> what moves the chance by the horizon most first
+     */
+    public static function of(Policy $policy, array $bought, int $runs, int $seed): array
     {
+        $space = $policy->law->space;
+        $runs = $policy->affordable($policy->playing($bought), $runs, $seed, intdiv($policy->work(), 2 * count(self::RANGES)));
         $all = [];
         foreach (self::RANGES as $assumption => [$low, $high]) {
-            $play = static fn (int|float $figure): Outcome => (
-                new Simulation(
-                    $space->under(PlanAssumptions::of([$assumption => $figure] + $space->project->assumptions->toArray())),
-                    [$route],
-                )
-            )->run($runs, $seed);
+            $play = static function (int|float $figure) use ($policy, $space, $assumption, $bought, $runs, $seed): Outcome {
+                $under = $space->under(PlanAssumptions::of([$assumption => $figure] + $space->project->assumptions->toArray()));
+
+                return (new Policy($space->catalogue, $under->project, $under, $policy->effort))->outcome($bought, $runs, $seed);
+            };
             $all[] = new self($assumption, $low, $high, $play($low), $play($high));
         }
         usort($all, static fn (self $a, self $b): int => $b->swing() <=> $a->swing());
@@ -48,9 +51,7 @@ final readonly class Influence
     /** How far the mean chance over the seasons lies apart between the low and the high figure. */
     public function swing(): float
     {
-        $mean = static fn (Outcome $outcome): float => array_sum(
-            array_map($outcome->by(...), range(1, $outcome->horizon)),
-        ) / $outcome->horizon;
+        $mean = static fn (Outcome $outcome): float => array_sum(array_map($outcome->by(...), range(1, $outcome->horizon))) / $outcome->horizon;
 
         return abs($mean($this->atHigh) - $mean($this->atLow));
     }

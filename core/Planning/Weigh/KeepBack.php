@@ -4,42 +4,37 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Weigh;
 
-use Destino\Planning\Phenotypes\Space;
-use Destino\Planning\Play\Simulation;
-use Destino\Planning\Search\Route;
-use Destino\Planning\Search\RouteStep;
+use Destino\Planning\Given\Founder;
+use Destino\Planning\Policy\Policy;
 
-/** How many to keep of each step of a route: what one more tub is worth, played. */
+/** What tubs for young are worth: the same policy with so many, in the same streams of chance. */
 final readonly class KeepBack
 {
-    private const MOST = 4;
+    private const TUBS = [2, 4, 6, 10];
 
     /** A tub that adds less than this to the chance by the horizon is not worth its food. */
     private const WORTH = .02;
 
-    /** @param array<int, float> $chances P(target by the horizon) by the number kept */
-    private function __construct(public RouteStep $step, public array $chances, public int $advised) {}
+    /**
+     * @param array<int, float> $chances P(target by the horizon) by the number of tubs
+     * @param int $advised the fewest that come so near to the best
+     */
+    private function __construct(public array $chances, public int $advised) {}
 
-    /** @return list<self> for each step but the last */
-    public static function of(Space $space, Route $route, int $runs, int $seed): array
+    /** @param list<Founder> $bought */
+    public static function of(Policy $policy, array $bought, int $runs, int $seed): self
     {
-        $advice = [];
-        foreach ($route->steps as $step) {
-            if ($step->isLast) {
-                continue;
-            }
-            $chances = [];
-            $advised = 1;
-            for ($count = 1; $count <= self::MOST; $count++) {
-                $outcome = (new Simulation($space, [$route->keeping($step->key, $count)]))->run($runs, $seed);
-                $chances[$count] = $outcome->by($outcome->horizon);
-                if ($count > 1 && $chances[$count] - $chances[$advised] >= self::WORTH) {
-                    $advised = $count;
-                }
-            }
-            $advice[] = new self($step, $chances, $advised);
+        $space = $policy->law->space;
+        $chances = [];
+        foreach (self::TUBS as $tubs) {
+            $with = $space->for($space->project->withTubs($tubs));
+            $own = new Policy($space->catalogue, $with->project, $with, $policy->effort);
+            $affordable = $own->affordable($own->playing($bought), $runs, $seed, intdiv($policy->work(), 2 * count(self::TUBS)));
+            $chances[$tubs] = $own->outcome($bought, $affordable, $seed)->by($space->project->horizon);
         }
+        $most = max($chances);
+        $advised = (int) array_key_first(array_filter($chances, static fn (float $chance): bool => $chance >= $most - self::WORTH));
 
-        return $advice;
+        return new self($chances, $advised);
     }
 }

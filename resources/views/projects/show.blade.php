@@ -11,24 +11,33 @@
             <p class="field-error mt-2"><x-icon name="info-circle"/><span>The collection has changed since this plan was made. Plan anew to see what it means.</span></p>
         @endif
     </section>
-    @if ($routes !== [])
+    @if (($now = $page->now()) !== null)
         <section class="sheet">
-            <div class="head"><h2>Routes side by side</h2><span class="soft small">{{ number_format($page->result['runs']) }} keepers simulated for each; the shade is the band in which the chance lies with 95 %</span></div>
+            <div class="head"><h2>What to do now</h2><span class="soft small">this season, as far as it is known today</span></div>
+            <x-project-now :$now :$house :$project/>
+        </section>
+    @endif
+    @if ($page->policy() !== null)
+        <section class="sheet">
+            <div class="head"><h2>The chance by year</h2><span class="soft small">{{ number_format($page->policy()['runs']) }} simulated keepers who decide each season by what hatched; the shade is the band in which the chance lies with 95 %</span></div>
             @php($money = $page->money())
             <svg @class(['plan-curves', 'has-money' => $money['most'] > 0]) viewBox="-16 0 {{ $page::WIDTH + 16 }} {{ $page::HEIGHT + ($money['most'] > 0 ? 92 : 0) }}" role="img" aria-label="Chance of having the target by year{{ $money['most'] > 0 ? ', and money spent' : '' }}">
                 @foreach ([0, .25, .5, .75, 1] as $share)<path class="grid" d="M44 {{ $page->y($share) }} H{{ $page::WIDTH - 24 }}"/><text x="38" y="{{ $page->y($share) + 4 }}" text-anchor="end">{{ 100 * $share }} %</text>@endforeach
                 @for ($season = 1; $season <= $project->horizon; $season++)<text x="{{ $page->x($season) }}" y="{{ $page::HEIGHT - 6 }}" text-anchor="middle">{{ $page->year($season) }}</text>@endfor
-                @foreach ($page->curves() as $i => $curve)<polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/><polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/><text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ chr(65 + $i) }}</text>@endforeach
+                @foreach ($page->curves() as $i => $curve)<polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/><polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/><text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ $i === 0 ? 'all' : chr(64 + $i) }}</text>@endforeach
                 @if ($money['most'] > 0)
                     <g transform="translate(0 {{ $page::HEIGHT + 18 }})"><text x="48" y="3">money spent up to each year</text><path class="grid" d="M44 64 H{{ $page::WIDTH - 24 }}"/><path class="grid" d="M44 10 H{{ $page::WIDTH - 24 }}"/><text x="38" y="68" text-anchor="end">{{ $house->money(0) }}</text><text x="38" y="14" text-anchor="end">{{ $house->money((int) round(100 * $money['most'])) }}</text>
                         @foreach ($money['curves'] as $i => $curve)<polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/>@endforeach</g>
                 @endif
             </svg>
-            <div class="scroll" tabindex="0" role="region" aria-label="Routes compared"><table class="list stacked"><thead><tr><th>Route</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th><th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th><th>Main risk</th></tr></thead><tbody>
-                @foreach ($routes as $i => $route)<tr><td data-label="Route"><a href="#route-{{ $i }}"><strong>{{ chr(65 + $i) }}</strong> {{ $route['name'] }}</a></td>@foreach (['median', 'p10', 'p90'] as $key)<td class="num" data-label="{{ ['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'][$key] }}">{{ $route['season'][$key] === null ? 'later' : $page->year($route['season'][$key]) }}</td>@endforeach<td class="num" data-label="Eggs">{{ $route['eggs'] }}</td><td class="num" data-label="Young kept">{{ $route['kept'] }}</td><td class="num" data-label="Money">{{ $house->money((int) round(100 * $route['money'])) }}</td><td class="num" data-label="F">{{ $route['inbreeding'] }}</td><td data-label="Main risk">{{ $route['risk'] ?? 'none stands out' }}</td></tr>@endforeach
+            <div class="scroll" tabindex="0" role="region" aria-label="Ways compared"><table class="list stacked"><thead><tr><th>Way</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th><th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th><th>Main risk</th></tr></thead><tbody>
+                <tr><td data-label="Way"><strong>all</strong> what you can reach, deciding as you go</td>@foreach (['median', 'p10', 'p90'] as $key)<td class="num" data-label="{{ ['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'][$key] }}">{{ $page->policy()['season'][$key] === null ? 'later' : $page->year($page->policy()['season'][$key]) }}</td>@endforeach<td class="num" data-label="Eggs">{{ $page->policy()['eggs'] }}</td><td class="num" data-label="Young kept">{{ $page->policy()['kept'] }}</td><td class="num" data-label="Money">{{ $house->money((int) round(100 * $page->policy()['money'])) }}</td><td class="num" data-label="F"></td><td data-label="Main risk">{{ $page->policy()['risk'] ?? 'none stands out' }}</td></tr>
+                @foreach ($routes as $i => $route)<tr><td data-label="Way"><a href="#route-{{ $i }}"><strong>{{ chr(65 + $i) }}</strong> {{ $route['name'] }}</a></td>@foreach (['median', 'p10', 'p90'] as $key)<td class="num" data-label="{{ ['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'][$key] }}">{{ $route['season'][$key] === null ? 'later' : $page->year($route['season'][$key]) }}</td>@endforeach<td class="num" data-label="Eggs">{{ $route['eggs'] }}</td><td class="num" data-label="Young kept">{{ $route['kept'] }}</td><td class="num" data-label="Money">{{ $house->money((int) round(100 * $route['money'])) }}</td><td class="num" data-label="F">{{ $route['inbreeding'] }}</td><td data-label="Main risk">{{ $route['risk'] ?? 'none stands out' }}</td></tr>@endforeach
             </tbody></table></div>
-            @if (isset($page->result['adaptive']))<p class="soft small mb-0 mt-2">Who keeps all these ways open and uses luck as it comes has it with {{ $page::percent(collect($page->result['adaptive'])->last()['decimal']) }} by {{ $page->year($project->horizon) }}. @unless ($page->result['search_complete'])The search stopped before it was through: a better way may exist.@endunless</p>@endif
+            <p class="soft small mb-0 mt-2">A, B and so on are single ways, held to whatever hatches: what the plan draws on. @unless ($page->result['search_complete'])The search for them stopped before it was through.@endunless</p>
         </section>
+    @endif
+    @if ($routes !== [])
         @foreach ($routes as $i => $route)
             @php($river = $page->river($route))
             <section class="sheet" id="route-{{ $i }}">
@@ -64,15 +73,15 @@
         @endif
         <div class="two">
         @if (($page->result['dilemmas'] ?? []) !== [])
-            <section class="sheet"><div class="head"><h2>If you decide otherwise</h2><span class="soft small">the best route of each choice, played</span></div>
+            <section class="sheet"><div class="head"><h2>If you decide otherwise</h2><span class="soft small">the same plan under each choice</span></div>
                 <table class="list"><thead><tr><th>Choice</th><th class="num">Half have it by</th><th class="num">By {{ $page->year($project->horizon) }}</th><th class="num">Money</th></tr></thead><tbody>@foreach ($page->result['dilemmas'] as $one)@php($same = ! $loop->first && array_intersect_key($one, $first = ['median' => 1, 'by_horizon' => 1, 'money' => 1]) === array_intersect_key($page->result['dilemmas'][0], $first))<tr @class(['soft' => $same])><td>@if ($one['question'])<span class="soft small d-block">{{ $one['question'] }}</span>@endif<strong>{{ $one['choice'] }}</strong></td><td class="num">{{ match (true) { $same => 'no difference', $one['by_horizon'] === null => 'no way', $one['median'] === null => 'later', default => $page->year($one['median']) } }}</td><td class="num">{{ $one['by_horizon'] === null ? '' : $page::percent($one['by_horizon']) }}</td><td class="num">{{ $house->money((int) round(100 * $one['money'])) }}</td></tr>@endforeach</tbody></table></section>
         @endif
-        @if (($page->result['keep'] ?? []) !== [])
-            <section class="sheet"><div class="head"><h2>How many to keep</h2><span class="soft small">chance by {{ $page->year($project->horizon) }} on the first route</span></div>
-                <table class="list"><thead><tr><th>Young</th>@foreach ([1, 2, 3, 4] as $count)<th class="num">{{ $count }}</th>@endforeach</tr></thead><tbody>@foreach ($page->result['keep'] as $keep)<tr><td>{{ $keep['sex'] }} {{ $keep['genes'] }}</td>@foreach ($keep['chances'] as $count => $chance)<td class="num">@if ((int) $count === $keep['advised'])<strong>{{ $page::percent($chance) }} ✓</strong>@else{{ $page::percent($chance) }}@endif</td>@endforeach</tr>@endforeach</tbody></table><p class="soft small mb-0 mt-2">✓ the last tub that still adds two in a hundred.</p></section>
+        @if (isset($page->result['tubs']))
+            <section class="sheet"><div class="head"><h2>Tubs for young</h2><span class="soft small">chance by {{ $page->year($project->horizon) }} with so many</span></div>
+                <table class="list"><thead><tr>@foreach ($page->result['tubs']['chances'] as $count => $chance)<th class="num">{{ $count }}</th>@endforeach</tr></thead><tbody><tr>@foreach ($page->result['tubs']['chances'] as $count => $chance)<td class="num">@if ((int) $count === $page->result['tubs']['advised'])<strong>{{ $page::percent($chance) }} ✓</strong>@else{{ $page::percent($chance) }}@endif</td>@endforeach</tr></tbody></table><p class="soft small mb-0 mt-2">✓ the fewest that come within two in a hundred of the best.</p></section>
         @endif
         @if (($page->result['influence'] ?? []) !== [])
-            <section class="sheet"><div class="head"><h2>What moves the result most</h2><span class="soft small">half of the keepers have it by, with a low and a high figure</span></div>
+            <section class="sheet"><div class="head"><h2>What moves the result most</h2><span class="soft small">half of those who try have it by, with a low and a high figure</span></div>
                 <table class="list"><thead><tr><th>Assumption</th><th class="num">Low</th><th class="num">gives</th><th class="num">High</th><th class="num">gives</th></tr></thead><tbody>@foreach ($page->result['influence'] as $one)<tr><td>{{ App\Projects\AssumptionWords::label($one['assumption']) }}</td><td class="num">{{ App\Projects\AssumptionWords::figure($one['assumption'], $one['low']) }}</td><td class="num">{{ $one['at_low']['median'] === null ? 'later' : $page->year($one['at_low']['median']) }}, {{ $page::percent($one['at_low']['by_horizon']) }}</td><td class="num">{{ App\Projects\AssumptionWords::figure($one['assumption'], $one['high']) }}</td><td class="num">{{ $one['at_high']['median'] === null ? 'later' : $page->year($one['at_high']['median']) }}, {{ $page::percent($one['at_high']['by_horizon']) }}</td></tr>@endforeach</tbody></table></section>
         @endif
         </div>

@@ -16,7 +16,6 @@ use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
 use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteStep;
-use Destino\Planning\Weigh\Dilemma;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -193,7 +192,7 @@ final class LimitsTest extends TestCase
         );
         $route = self::planner($document)->routes()[0];
         $project = (new ProjectReader(Shelf::shelf()))->read($document)->provingFirst();
-        $outcome = (new Planner(Shelf::catalogue(), $project))->play($route, 4000, 1);
+        $outcome = (new Planner(Shelf::catalogue(), $project, 0.1))->play($route, 4000, 1);
         // One season of test crosses; then a quarter of the eggs that hatch, if he is one of the two in three that carry.
         $clutch = 1 - (1 - .25 * .92 * .92) ** 6;
         self::assertSame(0.0, $outcome->by(1));
@@ -202,23 +201,6 @@ final class LimitsTest extends TestCase
             self::assertEqualsWithDelta($chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000));
         }
         self::assertContains('the last cross is made and the target does not hatch in time', array_keys($outcome->stuck) + ['']);
-    }
-
-    public function testKindsOfRoutesAreComparedInPairs(): void
-    {
-        $project = (new ProjectReader(Shelf::shelf()))->read(
-            self::document('Clown + Pastel', [['M', 'male', 'het Clown'], ['F', 'female', 'Pastel het Clown'], ['G', 'female', 'Clown']]),
-        );
-        $choices = [];
-        foreach (Dilemma::of(Shelf::catalogue(), $project, 100, 1) as $one) {
-            $choices[$one->question][] = $one->choice;
-        }
-        self::assertSame(['a season of test crosses first'], $choices['Build at once on what may carry it, or prove it first?']);
-        self::assertSame(
-            ['hets until the last cross', 'through a visual'],
-            $choices['Repeat the cross of hets, or step back through a visual?'],
-        );
-        self::assertSame(['now', 'at the end'], $choices['Add the co-dominant now, or at the end?']);
     }
 
     /** @return iterable<string, array{string, string}> sire, dam */

@@ -1,0 +1,95 @@
+<?php
+
+namespace App\Projects;
+
+/** What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch. */
+class Now
+{
+    /** A worth below its own error is none that could be told from nothing. */
+    private const ERRORS = 2.0;
+
+    /**
+     * @param array{buy: list<array<string, mixed>>, matings: list<array<string, mixed>>, keep: list<array<string, mixed>>} $now of the plan's document
+     */
+    public function __construct(private readonly array $now, private readonly ProjectPage $page) {}
+
+    /** @return list<array{genes: string, sex: string, cents: int}> */
+    public function purchases(): array
+    {
+        return array_map(
+            fn (array $buy): array => ['genes' => $buy['genes'], 'sex' => $buy['sex'], 'cents' => (int) round(100 * $buy['price'])],
+            $this->now['buy'],
+        );
+    }
+
+    /** @return list<array{pair: string, why: string, worth: string, link: string|null, forbid: string|null}> the worthiest first */
+    public function matings(): array
+    {
+        return array_map(fn (array $mating): array => [
+            'pair' => $this->name($mating['sire']).' × '.$this->name($mating['dam']),
+            'why' => $mating['target_an_egg'] > 0
+                ? 'the target in '.ProjectPage::percent($mating['target_an_egg']).' of the young that hatch'
+                : 'young to build on',
+            'worth' => $this->worth($mating),
+            'link' => $this->link($mating),
+            'forbid' => $this->ids($mating) === null ? null : implode(':', $this->ids($mating)),
+        ], $this->now['matings']);
+    }
+
+    /** @return list<array{genes: string, sex: string, expected: string, keep: bool}> */
+    public function young(): array
+    {
+        return array_map(fn (array $young): array => [
+            'genes' => $young['genes'], 'sex' => $young['sex'], 'keep' => $young['keep'],
+            'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0) : ProjectPage::percent($young['expected']).' to have one',
+        ], array_slice($this->now['keep'], 0, 8));
+    }
+
+    /** Whether there is something to do: to mate or to buy. */
+    public function isBusy(): bool
+    {
+        return $this->now['matings'] !== [] || $this->now['buy'] !== [];
+    }
+
+    /** @param array<string, mixed> $mating */
+    private function worth(array $mating): string
+    {
+        if ($mating['worth'] === null) {
+            return '';
+        }
+
+        return $mating['worth'] <= self::ERRORS * $mating['error']
+            ? "hardly moves the chance by {$this->page->year($this->page->project->horizon)}"
+            : ProjectPage::percent($mating['worth']).' less without it (± '.ProjectPage::percent($mating['error']).')';
+    }
+
+    /** @param array<string, mixed> $mating */
+    private function link(array $mating): ?string
+    {
+        $ids = $this->ids($mating);
+
+        return $ids === null ? null : route('pair', ['sire_id' => $ids[0], 'dam_id' => $ids[1], 'target' => $this->page->project->target]);
+    }
+
+    /**
+     * @param array<string, mixed> $mating
+     * @return array{int, int}|null null where one of the two is still to be bought
+     */
+    private function ids(array $mating): ?array
+    {
+        $ids = [...$this->page->animalsOf($mating['sire']), ...$this->page->animalsOf($mating['dam'])];
+
+        return count($ids) === 2 ? [$ids[0], $ids[1]] : null;
+    }
+
+    private function name(string $id): string
+    {
+        foreach ($this->now['buy'] as $buy) {
+            if ($buy['id'] === $id) {
+                return "{$buy['genes']} (to buy)";
+            }
+        }
+
+        return $this->page->named($id);
+    }
+}

@@ -1,0 +1,376 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning\Policy;
+
+use Destino\Husbandry\Pedigree;
+use Destino\Planning\Given\Project;
+use Destino\Probability\Rational;
+
+/**
+ * A keeper who in each season does what promises most from where he stands: mates by the worth of each pair within what the
+ * males can serve, keeps the young that add most to the chance. Everything is reckoned anew in each situation (Outlook).
+ */
+final class LookAhead implements Keeper
+{
+    /** A young that adds less than this to the chance is not kept for it. */
+    private const LEAST_GAIN = 0.002;
+
+    /** Looking ahead in expected numbers is too hopeful: never less than so much is left to gain. */
+    private const DOUBT = 0.05;
+
+    /** Young beyond the tubs that are weighed one against the other. */
+    private const CLOSE_CALLS = 3;
+
+    /** The first of a kind is kept sooner: what is foreseen of others like it may not come. */
+    private const FIRST_OF_ITS_KIND = 0.1;
+
+    /** What the next of young alike is worth beside the one before. */
+    private const ONE_MORE_MALE = 0.35;
+
+    private const ONE_MORE_FEMALE = 0.92;
+
+    /** Situations that are remembered. */
+    private const REMEMBERED = 4000;
+
+    /** @var array<string, Outlook> */
+    private array $known = [];
+
+    private readonly Project $project;
+
+    /** @var array<string, array<string, bool>> whether two animals are closer relatives than the limit, by sire and dam */
+    private array $close = [];
+
+    public function __construct(private readonly Law $law)
+    {
+        $this->project = $law->space->project;
+    }
+
+    public function mate(Situation $situation): array
+    {
+        $males = $females = [];
+        foreach ($situation->animals as $animal) {
+            if ($animal->from <= $situation->season) {
+                $animal->isMale ? $males[] = $animal : $females[] = $animal;
+            }
+        }
+        if ($males === [] || $females === []) {
+            return [];
+        }
+        $outlook = $this->outlook($situation);
+        $wishes = [];
+        foreach ($females as $f => $dam) {
+            foreach ($males as $m => $sire) {
+                $worth = $this->isForbidden($sire, $dam) ? 0.0 : $this->worthOf($outlook, $sire, $dam);
+                if ($worth > 1e-9) { // of males alike the one that has proved least
+                    $wishes[] = [$worth - 1e-7 * $sire->clutches, $f, $m];
+                }
+            }
+        }
+        usort($wishes, static fn (array $a, array $b): int => [$b[0], $a[1], $a[2]] <=> [$a[0], $b[1], $b[2]]);
+
+        return $this->granted($wishes, $males, $females);
+    }
+
+    public function keep(Situation $situation, array $young): array
+    {
+        $held = array_values(array_filter($situation->animals, static fn (Holding $animal): bool => $animal->isYoung));
+        if ($young === [] || $situation->season >= $this->law->horizon) {
+            return $held;
+        }
+        if ($this->project->tubs !== null) {
+            return $this->withinTubs($situation, [...$held, ...$young]);
+        }
+
+        return [...$held, ...$this->chosen($situation, $young)];
+    }
+
+    /**
+     * Those that add most to the chance, each in sight of those that were chosen before.
+     *
+     * @param list<Holding> $candidates
+     * @return list<Holding>
+     */
+    private function chosen(Situation $situation, array $candidates): array
+    {
+        $chosen = $this->round($situation, $situation->animals, $candidates);
+        // What one more is worth depends on who is there: a male beside females without one, for instance.
+        $rest = array_values(array_filter($candidates, static fn (Holding $one): bool => ! in_array($one, $chosen, true)));
+
+        return [...$chosen, ...$this->round($situation, [...$situation->animals, ...$chosen], $rest)];
+    }
+
+    /**
+     * @param list<Holding> $beside
+     * @param list<Holding> $candidates
+     * @return list<Holding>
+     */
+    private function round(Situation $situation, array $beside, array $candidates): array
+    {
+        if ($candidates === []) {
+            return [];
+        }
+        $outlook = $this->outlook(new Situation($situation->season + 1, $beside, $situation->found));
+        $worths = [];
+        foreach ($candidates as $i => $animal) {
+            $worths[$i] = $outlook->worth($animal->type, $animal->from);
+        }
+        arsort($worths);
+        $chosen = $alike = [];
+        $here = array_flip(array_map(static fn (Holding $one): int => $one->type, $beside));
+        $hazard = $outlook->hazard;
+        foreach ($worths as $i => $worth) {
+            $animal = $candidates[$i];
+            $worth *= ($animal->isMale ? self::ONE_MORE_MALE : self::ONE_MORE_FEMALE) ** ($alike[$animal->type] ?? 0);
+            $isNew = ! isset($here[$animal->type]) && ! isset($alike[$animal->type]);
+            $least = self::LEAST_GAIN / max(self::DOUBT, exp(-$hazard));
+            if ($worth >= ($isNew ? self::FIRST_OF_ITS_KIND * $least : $least)) {
+                $chosen[] = $animal;
+                $hazard += $worth;
+                $alike[$animal->type] = ($alike[$animal->type] ?? 0) + 1;
+            }
+        }
+
+        return $chosen;
+    }
+
+    /**
+     * Those without whose kind most would be lost, of everybody that is there: a male and a female that need each other stay
+     * together, which adding one by one would not see.
+     *
+     * @param list<Holding> $young
+     * @return list<Holding>
+     */
+    private function withinTubs(Situation $situation, array $young): array
+    {
+        $tubs = (int) $this->project->tubs;
+        if (count($young) <= $tubs) {
+            return $young;
+        }
+        $others = array_values(array_filter($situation->animals, static fn (Holding $animal): bool => ! $animal->isYoung));
+        $all = $this->withoutRepeats($young);
+        $whole = $this->hazardOf($situation, $others, $all);
+        $losses = $order = $taken = [];
+        foreach ($all as $i => $animal) {
+            $kind = $animal->type; // whenever it is ready: the earlier stand in for the later
+            $losses[$kind] ??= $whole - $this->hazardOf($situation, $others, array_filter($all, static fn (Holding $one): bool => $one->type !== $kind));
+            $order[$i] = $losses[$kind] * ($animal->isMale ? self::ONE_MORE_MALE : 0.7) ** ($taken[$kind] ?? 0);
+            $taken[$kind] = ($taken[$kind] ?? 0) + 1;
+        }
+        arsort($order);
+        $left = array_map(static fn (int $i): Holding => $all[$i], array_slice(array_keys($order), 0, $tubs + self::CLOSE_CALLS));
+        while (count($left) > $tubs) { // among the last ones each is tried
+            $without = [];
+            foreach ($left as $i => $animal) {
+                $without["{$animal->type} {$animal->from}"] ??= [$this->hazardOf($situation, $others, array_diff_key($left, [$i => true])), $i];
+            }
+            rsort($without);
+            $left = array_values(array_diff_key($left, [$without[0][1] => true]));
+        }
+
+        return $this->withBothSexes($left, $all, $order, $others);
+    }
+
+    /**
+     * @param list<Holding> $others
+     * @param array<int, Holding> $young
+     */
+    private function hazardOf(Situation $situation, array $others, array $young): float
+    {
+        return $this->outlook(new Situation($situation->season + 1, [...$others, ...array_values($young)], $situation->found))->atBest();
+    }
+
+    /**
+     * Where nobody else is of a sex, the last place goes to the best young of it.
+     *
+     * @param list<Holding> $kept the best first
+     * @param array<int, Holding> $all
+     * @param array<int, float> $order what each is worth, the best first
+     * @param list<Holding> $others
+     * @return list<Holding>
+     */
+    private function withBothSexes(array $kept, array $all, array $order, array $others): array
+    {
+        foreach ([true, false] as $isMale) {
+            $isOf = static fn (Holding $animal): bool => $animal->isMale === $isMale;
+            if (count($kept) > 1 && array_filter([...$kept, ...$others], $isOf) === []) {
+                foreach (array_keys($order) as $i) {
+                    if ($isOf($all[$i])) {
+                        $kept[count($kept) - 1] = $all[$i];
+
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param list<Holding> $young
+     * @return list<Holding> of those that are alike no more than can matter, the earliest first
+     */
+    private function withoutRepeats(array $young): array
+    {
+        usort($young, static fn (Holding $a, Holding $b): int => $a->from <=> $b->from);
+        $counts = [];
+        $left = [];
+        foreach ($young as $animal) {
+            $kind = $animal->type;
+            $counts[$kind] = ($counts[$kind] ?? 0) + 1;
+            if ($counts[$kind] <= min((int) $this->project->tubs, $animal->isMale ? 2 : 3)) {
+                $left[] = $animal;
+            }
+        }
+
+        return $left;
+    }
+
+    /** What is to be expected from a situation on. */
+    public function outlook(Situation $situation): Outlook
+    {
+        $counts = [];
+        $young = 0;
+        foreach ($situation->animals as $animal) {
+            $from = max($animal->from, $situation->season);
+            if ($from <= $this->law->horizon) {
+                $counts["{$animal->type} {$from}"] = min($animal->isMale ? 2 : 4, ($counts["{$animal->type} {$from}"] ?? 0) + 1);
+                $young += $animal->isYoung ? 1 : 0;
+            }
+        }
+        ksort($counts);
+        $weights = $this->weights($situation->found);
+        $free = $this->project->tubs === null ? null : max(0, $this->project->tubs - $young);
+        $key = "{$situation->season} {$free} {$weights[0]} {$weights[1]} ".implode(';', array_keys($counts)).'|'.implode(';', $counts);
+        if (! isset($this->known[$key])) {
+            $held = [];
+            foreach ($counts as $of => $count) {
+                [$type, $from] = explode(' ', $of);
+                $held[] = [(int) $type, (int) $from, (float) $count];
+            }
+            if (count($this->known) >= self::REMEMBERED) {
+                $this->known = array_slice($this->known, self::REMEMBERED >> 1, null, true);
+            }
+            $this->known[$key] = new Outlook($this->law, $situation->season, $held, $weights, $free);
+        }
+
+        return $this->known[$key];
+    }
+
+    /** The worth of a pair; where animals that must be used are not behind both yet, its hits do not count. */
+    private function worthOf(Outlook $outlook, Holding $sire, Holding $dam): float
+    {
+        $worth = $outlook->pair($sire->type, $dam->type);
+        $pinned = count($this->project->pinned);
+        $behind = count(array_unique([...$sire->pins, ...$dam->pins]));
+        if ($behind === $pinned) {
+            return $worth;
+        }
+
+        return max(0.0, $worth - $this->law->hazard($this->law->types->pair($sire->type, $dam->type), [1.0, 1.0])) * (0.1 + $behind / $pinned);
+    }
+
+    /**
+     * @param list<array{float, int, int}> $wishes worth, female, male; the best first
+     * @param list<Holding> $males
+     * @param list<Holding> $females
+     * @return list<array{Holding, Holding}>
+     */
+    private function granted(array $wishes, array $males, array $females): array
+    {
+        $served = array_fill(0, count($males), 0);
+        $mated = $grants = [];
+        while ($wishes !== []) {
+            $best = null;
+            foreach ($wishes as $i => [$worth, $f, $m]) {
+                if (isset($mated[$f]) || $served[$m] >= $this->law->femalesPerMale) {
+                    unset($wishes[$i]);
+
+                    continue;
+                }
+                if ($best === null) {
+                    $best = $i;
+                } elseif ($worth < $wishes[$best][0] - 1e-6) {
+                    break;
+                } elseif ($served[$m] < $served[$wishes[$best][2]]) { // males that are worth the same share the females out
+                    $best = $i;
+                }
+            }
+            if ($best === null) {
+                break;
+            }
+            [, $f, $m] = $wishes[$best];
+            $mated[$f] = true;
+            $served[$m]++;
+            $grants[] = [$males[$m], $females[$f]];
+        }
+
+        return $grants;
+    }
+
+    /**
+     * @param array{male: int, female: int} $found
+     * @return array{float, float} 1 for a sex that is still missing, 0 for one that is not
+     */
+    private function weights(array $found): array
+    {
+        $wanted = $this->project->wanted;
+        if ($wanted['male'] + $wanted['female'] === 0) {
+            return [1.0, 1.0];
+        }
+
+        return [$found['male'] < $wanted['male'] ? 1.0 : 0.0, $found['female'] < $wanted['female'] ? 1.0 : 0.0];
+    }
+
+    public function isForbidden(Holding $sire, Holding $dam): bool
+    {
+        return ($this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true)) || $this->isTooClose($sire, $dam);
+    }
+
+    /** Whether their young would be more inbred than the project allows. */
+    private function isTooClose(Holding $sire, Holding $dam): bool
+    {
+        if ($this->project->mostInbreeding === null) {
+            return false;
+        }
+        if (! isset($this->close[$sire->id][$dam->id])) {
+            $this->close[$sire->id][$dam->id] = $this->kinship($sire, $dam)->compareTo($this->project->mostInbreeding) > 0;
+        }
+
+        return $this->close[$sire->id][$dam->id];
+    }
+
+    private function kinship(Holding $sire, Holding $dam): Rational
+    {
+        $parents = [];
+        foreach ($this->project->founders as $founder) {
+            $parents[$founder->id] = [$founder->sire, $founder->dam];
+        }
+        foreach ([$sire, $dam] as $animal) {
+            $this->trace($animal->id, $parents);
+        }
+
+        return (new Pedigree($parents))->kinship($sire->id, $dam->id);
+    }
+
+    /**
+     * Young are named after their parents: "sire×dam:season.place".
+     *
+     * @param array<string, array{string|null, string|null}> $parents added to
+     */
+    private function trace(string $id, array &$parents): void
+    {
+        if (isset($parents[$id])) {
+            return;
+        }
+        $names = Young::parentsOf($id);
+        $parents[$id] = $names;
+        foreach ($names as $parent) {
+            if ($parent !== null) {
+                $this->trace($parent, $parents);
+            }
+        }
+    }
+}

@@ -1,0 +1,297 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning\Policy;
+
+use Destino\Genome\Sex;
+use Destino\Planning\Given\Founder;
+use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Play\Outcome;
+use Random\Randomizer;
+
+/**
+ * A project played out season by season under a keeper's policy, with the real constraints: age, one clutch a season for a
+ * female and not every season, clutch sizes, failures, the sex of each hatchling. The run knows the true genotypes; the
+ * keeper sees phenotypes, and what clutches say of their parents.
+ */
+final class Play
+{
+    private readonly Space $space;
+
+    private readonly Proof $proof;
+
+    /** @var array<string, array<string, int>> phenotype of a young by what is seen of it, by group, parents and what hides */
+    private array $seen = [];
+
+    /** @var array<int, float> rising chances by the number of eggs */
+    private array $clutch = [];
+
+    /** @var array<string, list<array{list<int>, float}>> possible genotypes of a founder with rising chances */
+    private array $genotypes = [];
+
+    /** @param list<string> $bought ids of offers that are bought at the start */
+    public function __construct(private readonly Law $law, private readonly Keeper $keeper, private readonly array $bought = [])
+    {
+        $this->space = $law->space;
+        $this->proof = new Proof($law->space);
+        $sum = 0.0;
+        foreach ($this->space->project->assumptions->clutchLaw() as $eggs => $weight) {
+            $this->clutch[$eggs] = $sum += $weight;
+        }
+    }
+
+    public function run(int $runs, int $seed, int $firstRun = 0): Outcome
+    {
+        $horizon = $this->law->horizon;
+        $reached = $stuck = [];
+        $eggs = $kept = 0;
+        $money = array_fill(0, $horizon + 1, 0.0);
+        for ($run = $firstRun; $run < $firstRun + $runs; $run++) {
+            $course = new Course($horizon);
+            $this->play($course, new Streams($seed, $run));
+            $eggs += $course->eggs;
+            $kept += $course->kept;
+            foreach ($course->money as $season => $spent) {
+                $money[$season] += $spent;
+            }
+            if ($course->reached === null) {
+                $where = $course->whereItHung();
+                $stuck[$where] = ($stuck[$where] ?? 0) + 1;
+            } else {
+                $reached[$course->reached] = ($reached[$course->reached] ?? 0) + 1;
+            }
+        }
+        ksort($reached);
+
+        return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, array_map(static fn (float $sum): float => $sum / $runs, $money), $stuck);
+    }
+
+    /** @return list<Holding> what the keeper starts from */
+    public function start(): array
+    {
+        $animals = [];
+        foreach ($this->owned() as $founder) {
+            $animals[] = $this->holding($founder);
+        }
+
+        return $animals;
+    }
+
+    public function holding(Founder $founder): Holding
+    {
+        $isMale = $founder->sex === Sex::Male;
+        $first = max($founder->from, $this->space->project->assumptions->firstSeason($isMale, $founder->months, $founder->grams));
+
+        return new Holding($founder->id, $this->law->types->of($this->space->looksOf($founder), $isMale), $isMale, $first, false, array_values(array_intersect([$founder->id], $this->space->project->pinned)));
+    }
+
+    private function play(Course $course, Streams $streams): void
+    {
+        $project = $this->space->project;
+        $animals = $this->start();
+        $states = [];
+        foreach ($this->owned() as $founder) {
+            $states[$founder->id] = $this->drawn($founder, $streams);
+            $course->money[0] += $founder->price ?? 0.0;
+            if (! $founder->isOffer() && ! $project->sure && $this->meets($states[$founder->id], $founder->sex)) {
+                $course->found[$founder->sex->value]++;
+            }
+        }
+        if ($this->isEnough($course->found)) {
+            $course->finish(0);
+
+            return;
+        }
+        for ($season = 1; $season <= $this->law->horizon; $season++) {
+            $situation = new Situation($season, $animals, $course->found);
+            $young = [];
+            foreach ($this->keeper->mate($situation) as [$sire, $dam]) {
+                $course->mated($season);
+                array_push($young, ...$this->hatched($course, $sire, $dam, $season, $states, $streams));
+            }
+            if ($this->isEnough($course->found)) {
+                $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
+                $course->finish($season);
+
+                return;
+            }
+            $kept = $this->keeper->keep($situation, $young);
+            $course->kept += count(array_filter($kept, static fn (Holding $one): bool => $one->from > $season && in_array($one, $young, true)));
+            $animals = [...array_values(array_filter($animals, static fn (Holding $one): bool => ! $one->isYoung)), ...$kept];
+            $states = array_intersect_key($states, array_flip(array_map(static fn (Holding $one): string => $one->id, $animals)));
+            $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
+        }
+    }
+
+    /**
+     * @param array<string, list<int>> $states true genotypes by animal; those of the young are added
+     * @return list<Holding> what hatched of a mating, as the keeper knows it
+     */
+    private function hatched(Course $course, Holding $sire, Holding $dam, int $season, array &$states, Streams $streams): array
+    {
+        $assumptions = $this->space->project->assumptions;
+        $chance = $streams->of("clutch {$season} {$dam->id}");
+        if (self::draw($chance) >= $assumptions->layRate) {
+            return [];
+        }
+        $sire->clutches++;
+        $dam->clutches++;
+        $eggs = $this->eggs($chance);
+        $course->eggs += $eggs;
+        $young = $signs = [];
+        $pins = array_values(array_unique([...$sire->pins, ...$dam->pins]));
+        $counts = count($pins) === count($this->space->project->pinned) && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $this->space->project->sure);
+        for ($egg = 0; $egg < $eggs; $egg++) {
+            $hatchling = $this->hatchling($states[$sire->id], $states[$dam->id], $chance);
+            if ($hatchling === null) {
+                continue;
+            }
+            [$own, $sex] = $hatchling;
+            if ($counts && $this->meets($own, $sex)) {
+                $course->found[$sex->value]++;
+            }
+            [$looks, $seen] = $this->known($sire, $dam, $own);
+            $signs[] = $seen;
+            $id = Young::name($sire->id, $dam->id, $season, $egg);
+            $states[$id] = $own;
+            $isMale = $sex === Sex::Male;
+            $ready = $season + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
+            if ($looks !== null && $ready <= $this->law->horizon) {
+                $young[] = new Holding($id, $this->law->types->of($looks, $isMale), $isMale, $ready, true, $pins);
+            }
+        }
+        [$ofSire, $ofDam] = $this->proof->after($this->law->types->looks($sire->type), $this->law->types->looks($dam->type), $signs);
+        $sire->type = $this->law->types->of($ofSire, true);
+        $dam->type = $this->law->types->of($ofDam, false);
+
+        return $young;
+    }
+
+    /**
+     * Draws all that an egg can need, whatever becomes of it, so that what follows in the clutch stays the same.
+     *
+     * @param list<int> $sire
+     * @param list<int> $dam
+     * @return array{list<int>, Sex}|null null where it does not hatch
+     */
+    private function hatchling(array $sire, array $dam, Randomizer $chance): ?array
+    {
+        $hatches = self::draw($chance) < $this->space->project->assumptions->survival();
+        $own = [];
+        $sex = null;
+        foreach ($this->space->groups as $i => $table) {
+            $state = $table->draw($sire[$i], $dam[$i], self::draw($chance));
+            $hatches = $hatches && ! $table->isLethal($state);
+            $own[] = $state;
+            $sex ??= $table->sexOf($state);
+        }
+        $isFemale = self::draw($chance) < $this->space->project->assumptions->femaleShare;
+
+        return $hatches ? [$own, $sex ?? ($isFemale ? Sex::Female : Sex::Male)] : null;
+    }
+
+    /**
+     * @param list<int> $states
+     * @return array{list<int>|null, list<string|null>} phenotypes by group as the keeper reads them (null: unlike anything that these two give), and what is seen
+     */
+    private function known(Holding $sire, Holding $dam, array $states): array
+    {
+        [$male, $female] = [$this->law->types->looks($sire->type), $this->law->types->looks($dam->type)];
+        $looks = $seen = $hiding = [];
+        $hidden = '';
+        foreach ($states as $i => $state) {
+            $table = $this->space->groups[$i];
+            $key = "{$i} {$male[$i]} {$female[$i]} {$hidden}";
+            if (! isset($this->seen[$key])) {
+                $this->seen[$key] = [];
+                foreach ($table->cross($male[$i], $female[$i], $hiding) as [$look]) {
+                    $this->seen[$key][$table->seenOfLook($look, $hiding)] = $look;
+                }
+            }
+            $own = $table->seen($state, $hiding);
+            $look = $this->seen[$key][$own] ?? null;
+            $seen[] = $hiding === [] ? $own : null;
+            if ($look === null) {
+                return [null, array_pad($seen, count($states), null)];
+            }
+            $looks[] = $look;
+            if ($table->canHide && $table->hides($look) !== []) {
+                $hiding = [...$hiding, ...$table->hides($look)];
+                $hidden .= " {$look}";
+            }
+        }
+
+        return [$looks, $seen];
+    }
+
+    /** @return list<int> a founder's true genotype in this run */
+    private function drawn(Founder $founder, Streams $streams): array
+    {
+        if (! isset($this->genotypes[$founder->id])) {
+            $groups = array_map(static fn ($table) => $table->group, $this->space->groups);
+            $sum = 0.0;
+            foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
+                $own = array_map(static fn ($table): int => $table->number($state->at($table->group)), $this->space->groups);
+                $this->genotypes[$founder->id][] = [$own, $sum += $p->toFloat()];
+            }
+        }
+        $draw = count($this->genotypes[$founder->id]) === 1 ? 0.0 : $streams->number("founder {$founder->id}");
+        foreach ($this->genotypes[$founder->id] as [$own, $upTo]) {
+            if ($draw < $upTo) {
+                return $own;
+            }
+        }
+
+        return $this->genotypes[$founder->id][count($this->genotypes[$founder->id]) - 1][0];
+    }
+
+    private function eggs(Randomizer $chance): int
+    {
+        $draw = self::draw($chance);
+        $eggs = 0;
+        foreach ($this->clutch as $count => $upTo) {
+            $eggs = $count;
+            if ($draw < $upTo) {
+                break;
+            }
+        }
+
+        return $eggs;
+    }
+
+    /** @param list<int> $states */
+    private function meets(array $states, Sex $sex): bool
+    {
+        if (! $this->space->project->target->acceptsSex($sex)) {
+            return false;
+        }
+        foreach ($states as $i => $state) {
+            if (! $this->space->groups[$i]->accepts($state)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param array{male: int, female: int} $found */
+    private function isEnough(array $found): bool
+    {
+        $wanted = $this->space->project->wanted;
+
+        return $found['male'] >= $wanted['male'] && $found['female'] >= $wanted['female']
+            && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
+    }
+
+    /** @return list<Founder> those that are owned, and what is bought */
+    private function owned(): array
+    {
+        return array_values(array_filter($this->space->project->founders, fn (Founder $founder): bool => ! $founder->isOffer() || in_array($founder->id, $this->bought, true)));
+    }
+
+    private static function draw(Randomizer $chance): float
+    {
+        return $chance->getInt(0, 0xFFFFFFFFFFFF) / 0x1000000000000;
+    }
+}

@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning\Policy;
+
+use Destino\Genome\Catalogue;
+use Destino\Genome\Sex;
+use Destino\Planning\Given\Founder;
+use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Play\Outcome;
+
+/**
+ * The answer to a project: the policy of a keeper who looks ahead, played out. Every figure that is shown of a project comes
+ * from here, with the same streams of chance.
+ */
+final class Policy
+{
+    /** Runs that show what one costs. */
+    private const TRIAL = 5;
+
+    /** Work that an answer may take (Law::$work), and a first one; about a second each 100,000. */
+    public const WORK = 700_000;
+
+    /** Large projects may take longer: so many times. */
+    private const LARGE = 2;
+
+    public const QUICK_WORK = 60_000;
+
+    private const FEWEST = 60;
+
+    /** Of what is only compared with the answer. */
+    private const FEWEST_COMPARED = 30;
+
+    /** Sets of offers that are compared, and a gain that is worth the money. */
+    private const MOST_BOUGHT = 3;
+
+    private const WORTH_BUYING = 0.015;
+
+    private const MOST_MATINGS_PLAYED = 6;
+
+    public readonly Law $law;
+
+    private readonly LookAhead $keeper;
+
+    /** @param float $effort share of the usual work that answers may take; less work gives wider bands */
+    public function __construct(Catalogue $catalogue, private readonly Project $project, ?Space $space = null, public readonly float $effort = 1.0)
+    {
+        $this->law = new Law($space ?? new Space($catalogue, $project));
+        $this->keeper = new LookAhead($this->law);
+    }
+
+    /** @param (callable(int, int): bool)|null $goOn told how much of how much is done; false stops */
+    public function answer(int $runs, int $seed, bool $quick = false, ?callable $goOn = null): Answer
+    {
+        $go = $goOn ?? static fn (int $done, int $of): bool => true;
+        $work = $quick ? (int) ($this->effort * self::QUICK_WORK) : $this->work();
+        $bought = $this->purchases($seed, intdiv($work, 4));
+        $go(1, 4);
+        $play = $this->playing($bought);
+        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, true), $seed);
+        $go(2, 4);
+        $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
+        $matings = $this->matings($start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
+        $go(4, 4);
+
+        return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed);
+    }
+
+    /**
+     * The same project with the same purchases, played so often.
+     *
+     * @param list<Founder> $bought
+     */
+    public function outcome(array $bought, int $runs, int $seed): Outcome
+    {
+        return $this->playing($bought)->run($runs, $seed);
+    }
+
+    /** Work that an answer may take, by the size of the project. */
+    public function work(): int
+    {
+        $isLarge = count($this->project->founders) > 25 || count($this->law->space->groups) > 3;
+
+        return (int) ($this->effort * self::WORK * ($isLarge ? self::LARGE : 1));
+    }
+
+    /** How many runs can be played with so much work, as far as a few show. */
+    public function affordable(Play $play, int $runs, int $seed, int $work, bool $isAnswer = false): int
+    {
+        $before = $this->law->work;
+        $play->run(min($runs, self::TRIAL), $seed);
+        $each = max(1, intdiv($this->law->work - $before, self::TRIAL));
+
+        return max(min($runs, (int) ceil($this->effort * ($isAnswer ? self::FEWEST : self::FEWEST_COMPARED))), min($runs, intdiv($work, $each)));
+    }
+
+    /** @param list<Founder> $bought */
+    public function playing(array $bought, ?Keeper $keeper = null): Play
+    {
+        return new Play($this->law, $keeper ?? $this->keeper, array_map(static fn (Founder $founder): string => $founder->id, $bought));
+    }
+
+    /** The first season in which the target can hatch, with everything that is owned or offered; null where it never can. */
+    public function leastSeasons(int $latest): ?int
+    {
+        $play = $this->playing([]);
+        $affordable = array_filter($this->project->founders, fn (Founder $founder): bool => ($founder->price ?? 0.0) <= ($this->project->budget ?? INF));
+
+        return Reach::of($this->law, array_map($play->holding(...), array_values($affordable)), $latest);
+    }
+
+    /** @return list<Founder> the offers that are worth their money: sets that the budget allows, compared in the same runs */
+    public function purchases(int $seed, int $work): array
+    {
+        $sets = $this->setsOfOffers();
+        if (count($sets) === 1) {
+            return [];
+        }
+        $runs = $this->affordable($this->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
+        $best = [];
+        $most = -1.0;
+        foreach ($sets as $set) { // the cheaper ones first
+            $chance = self::score($this->outcome($set, $runs, $seed));
+            if ($chance > $most + ($most < 0.0 ? 0.0 : self::WORTH_BUYING)) {
+                [$best, $most] = [$set, $chance];
+            }
+        }
+
+        return $best;
+    }
+
+    /** The chance at the horizon and, a little, how early it comes. */
+    private static function score(Outcome $outcome): float
+    {
+        return .9 * $outcome->by($outcome->horizon) + .1 * array_sum(array_map($outcome->by(...), range(1, $outcome->horizon))) / $outcome->horizon;
+    }
+
+    /** @return list<list<Founder>> nothing, each of the offers that promise most, and these together as far as the budget goes; the cheaper first */
+    private function setsOfOffers(): array
+    {
+        $ranked = $this->offersByWorth();
+        $sets = [[]];
+        $together = [];
+        $left = $this->project->budget ?? INF;
+        foreach (array_slice($ranked, 0, self::MOST_BOUGHT) as $offer) {
+            $sets[] = [$offer];
+            if ($offer->price <= $left) {
+                $left -= (float) $offer->price;
+                $together[] = $offer;
+                $sets[] = $together;
+            }
+        }
+        usort($sets, static fn (array $a, array $b): int => self::cost($a) <=> self::cost($b));
+
+        return $sets;
+    }
+
+    /** @param list<Founder> $set */
+    public static function cost(array $set): float
+    {
+        return array_sum(array_map(static fn (Founder $offer): float => $offer->price ?? 0.0, $set));
+    }
+
+    /** @return list<Founder> offers within the budget that add something, those that add most first */
+    private function offersByWorth(): array
+    {
+        $play = $this->playing([]);
+        $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
+        $worths = $offers = [];
+        foreach ($this->project->founders as $founder) {
+            if ($founder->isOffer() && $founder->price <= ($this->project->budget ?? INF)) {
+                $holding = $play->holding($founder);
+                $worths[] = $outlook->worth($holding->type, $holding->from) + 1e-6 * $this->law->types->promise($holding->type);
+                $offers[] = $founder;
+            }
+        }
+        arsort($worths);
+
+        return array_map(static fn (int $i): Founder => $offers[$i], array_keys($worths));
+    }
+
+    /**
+     * @param list<Founder> $bought
+     * @return list<Mating>
+     */
+    private function matings(Situation $start, array $bought, Outcome $outcome, int $seed, int $work): array
+    {
+        $pairs = $this->keeper->mate($start);
+        $outlook = $this->keeper->outlook($start);
+        $runs = $work === 0 ? 0 : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
+        $base = $runs === 0 ? 0.0 : $this->outcome($bought, $runs, $seed)->by($this->law->horizon);
+        $matings = [];
+        foreach ($pairs as [$sire, $dam]) {
+            $hazard = $outlook->pair($sire->type, $dam->type);
+            $worth = null;
+            $error = 0.0;
+            if ($runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED) {
+                $without = $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->run($runs, $seed)->by($this->law->horizon);
+                $worth = $base - $without;
+                $error = sqrt(max(0.0, abs($worth) * (1 - abs($worth))) / $runs); // runs that differ, at the least so many
+            }
+            $matings[] = new Mating($sire->id, $dam->id, $this->law->types->pair($sire->type, $dam->type)->hit, $worth, $error, $hazard);
+        }
+        usort($matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->hazard] <=> [$a->worth, $a->hazard]);
+
+        return $matings;
+    }
+
+    /**
+     * @param list<Mating> $matings
+     * @return list<Keep>
+     */
+    private function young(Situation $start, array $matings): array
+    {
+        $byId = [];
+        foreach ($start->animals as $animal) {
+            $byId[$animal->id] = $animal;
+        }
+        $expected = [];
+        foreach ($matings as $mating) {
+            foreach ($this->law->types->pair($byId[$mating->sire]->type, $byId[$mating->dam]->type)->children as $child => $chance) {
+                $expected[$child] = ($expected[$child] ?? 0.0) + $this->law->young * $chance;
+            }
+        }
+        $young = [];
+        foreach (array_keys($expected) as $type) {
+            $isMale = $this->law->types->isMale($type);
+            $from = 1 + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
+            if ($from <= $this->law->horizon) {
+                $young[] = new Holding("young {$type}", $type, $isMale, $from, true);
+            }
+        }
+        $kept = array_map(static fn (Holding $one): int => $one->type, $this->keeper->keep($start, $young));
+        $outlook = $this->keeper->outlook(new Situation(min(2, $this->law->horizon), $start->animals, $start->found));
+        $all = array_map(fn (Holding $one): Keep => new Keep(
+            $this->law->space->text($this->law->types->looks($one->type)), $one->isMale ? Sex::Male : Sex::Female,
+            $expected[$one->type], $outlook->worth($one->type, $one->from), in_array($one->type, $kept, true),
+        ), $young);
+        usort($all, static fn (Keep $a, Keep $b): int => [$b->isKept, $b->worth] <=> [$a->isKept, $a->worth]);
+
+        return $all;
+    }
+}

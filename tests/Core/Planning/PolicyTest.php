@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use App\Projects\ProjectReader;
+use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Planner;
+use Destino\Planning\Policy\Holding;
+use Destino\Planning\Policy\Keeper;
+use Destino\Planning\Policy\Law;
+use Destino\Planning\Policy\LookAhead;
+use Destino\Planning\Policy\Mating;
+use Destino\Planning\Policy\Play;
+use Destino\Planning\Policy\Policy;
+use Destino\Planning\Policy\Proof;
+use Destino\Planning\Policy\Situation;
+use Destino\Planning\Policy\Streams;
+use Destino\Planning\Policy\Young;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shelf;
+
+final class PolicyTest extends TestCase
+{
+    private const GENES = ['Pastel', 'Enchi', 'Mojave'];
+
+    private const RUNS = 3000;
+
+    /** @return iterable<string, array{list<int>, list<array{bool, list<int>, int}>, array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null}}> copies wanted; animals: male?, copies, months; rules */
+    public static function small(): iterable
+    {
+        $rules = static fn (int $horizon, ?int $tubs = null, int $perMale = 4, int $females = 18, int $eggs = 2): array => ['horizon' => $horizon, 'females' => $females, 'eggs' => $eggs, 'perMale' => $perMale, 'tubs' => $tubs];
+        yield 'two copies out of one, one tub' => [[2, 0], [[true, [1, 0], 40], [false, [0, 0], 40]], $rules(6, 1)];
+        yield 'two genes, one tub, two females' => [[2, 1], [[true, [0, 1], 40], [false, [1, 0], 40], [false, [1, 0], 40]], $rules(5, 1)];
+        yield 'two copies of two genes, little time' => [[2, 2], [[true, [1, 1], 40], [false, [1, 0], 40]], $rules(4)];
+        yield 'two copies out of one, three eggs, two tubs' => [[2], [[true, [1], 40], [false, [0], 40]], $rules(5, 2, 4, 18, 3)];
+        yield 'a male for one female a season' => [[2], [[true, [1], 6], [false, [1], 6], [false, [0], 40]], $rules(4, null, 1)];
+        yield 'three genes together' => [[1, 1, 1], [[true, [1, 0, 0], 40], [false, [0, 1, 1], 40]], $rules(3)];
+        yield 'slow females' => [[2], [[true, [1], 40], [false, [0], 40]], $rules(5, null, 4, 30)];
+        yield 'it can be at once' => [[2], [[true, [1], 40], [false, [1], 40]], $rules(3)];
+        yield 'two genes from two parents, one tub' => [[2, 1], [[true, [1, 0], 40], [false, [0, 1], 40]], $rules(5, 1)];
+        yield 'a late female' => [[1, 1], [[true, [1, 0], 40], [false, [0, 1], 6]], $rules(4, 1)];
+    }
+
+    /**
+     * @param list<int> $wanted
+     * @param list<array{bool, list<int>, int}> $animals
+     * @param array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null} $rules
+     */
+    #[DataProvider('small')]
+    public function testThePolicyIsAsGoodAsTheBestPlayAndNeverBetter(array $wanted, array $animals, array $rules): void
+    {
+        $exact = [];
+        foreach ($animals as [$isMale, $copies, $months]) {
+            $exact[] = [$isMale, $copies, 1 + (int) ceil(max(0, ($isMale ? 12 : $rules['females']) - $months) / 12), false];
+        }
+        $best = (new ExactPlay($wanted, [
+            'eggs' => $rules['eggs'], 'lay' => .7, 'male' => 2, 'female' => 1 + (int) ceil(($rules['females'] - 6) / 12),
+            'horizon' => $rules['horizon'], 'perMale' => $rules['perMale'], 'tubs' => $rules['tubs'],
+        ]))->chance($exact);
+        $law = new Law(new Space(Shelf::catalogue(), self::project($wanted, $animals, $rules)));
+        $reached = (new Play($law, new LookAhead($law)))->run(self::RUNS, 1)->by($rules['horizon']);
+        $error = sqrt($best * (1 - $best) / self::RUNS);
+        self::assertLessThanOrEqual($best + 3.5 * $error, $reached, 'above it means that it peeks');
+        self::assertGreaterThanOrEqual($best - .03 - 3.5 * $error, $reached, "the best play reaches {$best}");
+    }
+
+    public function testTheSameSeedGivesTheSameRunsHoweverTheyAreSharedOut(): void
+    {
+        $law = static fn (): Law => new Law(new Space(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']])));
+        $play = static fn (Law $law): Play => new Play($law, new LookAhead($law));
+        $whole = $play($law())->run(60, 5);
+        [$first, $rest] = [$play($law())->run(20, 5), $play($law())->run(40, 5, 20)];
+        for ($season = 1; $season <= 8; $season++) {
+            self::assertEqualsWithDelta($whole->by($season) * 60, $first->by($season) * 20 + $rest->by($season) * 40, 1e-9);
+        }
+        self::assertNotSame($whole->reachedIn, $play($law())->run(60, 6)->reachedIn);
+    }
+
+    public function testAChangeElsewhereMovesNothingHere(): void
+    {
+        // A female that no way to the target needs: every run is as it was.
+        $animals = [['male', 'het Clown'], ['female', 'het Clown']];
+        $outcome = static fn (array $with): array => (new Policy(Shelf::catalogue(), self::read('Clown', $with, 1)))->outcome([], 300, 3)->reachedIn;
+        self::assertSame($outcome($animals), $outcome([...$animals, ['female', 'Pastel']]));
+    }
+
+    public function testAnEventHasAStreamOfItsOwn(): void
+    {
+        $one = new Streams(1, 7);
+        self::assertSame($one->number('clutch 1 A'), (new Streams(1, 7))->number('clutch 1 A'));
+        $numbers = [];
+        foreach (range(1, 4000) as $i) {
+            $numbers[] = $one->number("event {$i}");
+        }
+        self::assertCount(4000, array_unique($numbers));
+        self::assertGreaterThanOrEqual(0.0, min($numbers));
+        self::assertLessThan(1.0, max($numbers));
+        self::assertEqualsWithDelta(.5, array_sum($numbers) / 4000, .03);
+    }
+
+    public function testYoungAreNamedAfterTheirParents(): void
+    {
+        $name = Young::name('A', Young::name('B', 'C', 2, 5), 4, 1);
+        self::assertSame(['A', '(B×C:2.5)'], Young::parentsOf($name));
+        self::assertSame(['B', 'C'], Young::parentsOf('(B×C:2.5)'));
+        self::assertSame([null, null], Young::parentsOf('A'));
+    }
+
+    public function testYoungSpeakOfTheirParents(): void
+    {
+        // 66 % het × Clown: five normal-looking young leave 2/3·1/32 against 1/3, one in seventeen; one visual proves him.
+        $law = new Law(new Space(Shelf::catalogue(), self::read('Clown', [['male', '66% het Clown'], ['female', 'Clown']])));
+        $space = $law->space;
+        [$sire, $dam] = array_map($space->looksOf(...), $space->project->founders);
+        $table = $space->groups[0];
+        [$normal, $visual] = [$table->seenOfLook($sire[0]), $table->seenOfLook($dam[0])];
+        $proof = new Proof($space);
+        $carries = static fn (array $looks): float => 1 - ($table->looks[$looks[0]][self::wild($space)] ?? \Destino\Probability\Rational::zero())->toFloat();
+        self::assertEqualsWithDelta(1 / 17, $carries($proof->after($sire, $dam, array_fill(0, 5, [$normal]))[0]), 1 / 48);
+        self::assertEqualsWithDelta(1.0, $carries($proof->after($sire, $dam, [[$normal], [$visual]])[0]), 1e-9);
+        self::assertSame([$sire, $dam], $proof->after($sire, $dam, [[null]]), 'what is hidden says nothing');
+    }
+
+    public function testAnAnimalThatDisappointedIsPassedOver(): void
+    {
+        // Two sons, one after a large clutch without a visual: the other is used.
+        $law = new Law(new Space(Shelf::catalogue(), self::read('Clown', [['male', '66% het Clown'], ['female', 'Clown']], 5)));
+        $space = $law->space;
+        $looks = array_map($space->looksOf(...), $space->project->founders);
+        $normal = [$space->groups[0]->seenOfLook($looks[0][0])];
+        $after = (new Proof($space))->after($looks[0], $looks[1], array_fill(0, 7, $normal))[0];
+        $males = [new Holding('tried', $law->types->of($after, true), true, 1, false), new Holding('fresh', $law->types->of($looks[0], true), true, 1, false)];
+        $female = new Holding('dam', $law->types->of($looks[1], false), false, 1, false);
+        $mated = (new LookAhead($law))->mate(new Situation(1, [...$males, $female], ['male' => 0, 'female' => 0]));
+        self::assertSame([['fresh', 'dam']], array_map(static fn (array $pair): array => [$pair[0]->id, $pair[1]->id], $mated));
+    }
+
+    public function testMalesAlikeShareTheFemalesAndServeNoMoreThanTheyCan(): void
+    {
+        $law = new Law(new Space(Shelf::catalogue(), self::read('Clown', [['male', '66% het Clown'], ['male', '66% het Clown'], ['female', 'Clown']], 4, ['assumptions' => ['females_per_male' => 2]])));
+        $looks = array_map($law->space->looksOf(...), $law->space->project->founders);
+        $animals = [];
+        foreach (['a', 'b'] as $name) {
+            $animals[] = new Holding($name, $law->types->of($looks[0], true), true, 1, false);
+        }
+        foreach (range(1, 5) as $i) {
+            $animals[] = new Holding("dam {$i}", $law->types->of($looks[2], false), false, 1, false);
+        }
+        $mated = (new LookAhead($law))->mate(new Situation(1, $animals, ['male' => 0, 'female' => 0]));
+        self::assertSame(['a' => 2, 'b' => 2], array_count_values(array_map(static fn (array $pair): string => $pair[0]->id, $mated)));
+        self::assertCount(4, array_unique(array_map(static fn (array $pair): string => $pair[1]->id, $mated)));
+    }
+
+    public function testWhatAKeeperHasNeverMakesItWorse(): void
+    {
+        $chance = static fn (array $animals, array $extra = []): float => (new Policy(Shelf::catalogue(), self::read('Clown + Pastel', $animals, 5, $extra)))->outcome([], 500, 2)->by(5);
+        $few = [['male', 'Pastel het Clown'], ['female', 'het Clown']];
+        $base = $chance($few);
+        $error = 3 * sqrt(.25 / 500);
+        self::assertGreaterThan($base - $error, $chance([...$few, ['female', 'Clown']]), 'one more female');
+        self::assertGreaterThan($base - $error, $chance($few, ['assumptions' => ['clutch_mean' => 8]]), 'more eggs');
+        self::assertGreaterThan($base - $error, $chance($few, ['assumptions' => ['female_months' => 18]]), 'earlier maturity');
+        self::assertLessThan($base + $error, $chance($few, ['rules' => ['tubs' => 1]]), 'fewer tubs');
+    }
+
+    public function testItBuysWhatBringsTheTargetAndNothingElse(): void
+    {
+        $market = static fn (int $price): array => ['market' => [
+            ['genes' => 'Clown', 'sex' => 'female', 'age' => 40, 'price' => $price], ['genes' => 'Enchi', 'sex' => 'female', 'age' => 40, 'price' => 50],
+        ], 'rules' => ['budget' => 500]];
+        $answer = (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'Normal']], 3, $market(400))))->answer(300, 1);
+        self::assertSame(['Clown'], array_map(static fn ($founder): string => $founder->genes, $answer->bought));
+        self::assertContains('female Clown', array_map(static fn (Mating $one): string => str_contains($one->dam, 'market[0]') ? 'female Clown' : $one->dam, $answer->matings));
+        self::assertSame([], (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown']], 6, $market(900))))->answer(300, 1)->bought, 'beyond the budget, or of no use');
+    }
+
+    public function testTheWorthOfAMatingIsWhatIsLostWithoutIt(): void
+    {
+        $answer = (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Normal']], 1)))->answer(2000, 1);
+        self::assertCount(1, $answer->matings, 'the normal female can give nothing in time');
+        self::assertEqualsWithDelta($answer->outcome->by(1), $answer->matings[0]->worth, 1e-9, 'without it there is nothing');
+    }
+
+    public function testSomethingIsUnreachableOnlyWhereNoSeasonIsLateEnough(): void
+    {
+        $plan = static fn (int $horizon): \Destino\Planning\Plan => (new Planner(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']], $horizon)))->plan(60, 1);
+        self::assertStringContainsString('4 are the fewest', (string) $plan(3)->unreachable);
+        self::assertNull($plan(3)->policy);
+        $possible = $plan(4);
+        self::assertNull($possible->unreachable, 'a small chance is a small chance');
+        self::assertNotNull($possible->policy);
+    }
+
+    public function testAnotherKeeperDoesWorse(): void
+    {
+        $law = new Law(new Space(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']])));
+        $good = new LookAhead($law);
+        $careless = new class ($good) implements Keeper {
+            public function __construct(private readonly Keeper $keeper) {}
+
+            public function mate(Situation $situation): array
+            {
+                return $this->keeper->mate($situation);
+            }
+
+            public function keep(Situation $situation, array $young): array
+            {
+                return []; // lets every young go
+            }
+        };
+        self::assertSame(0.0, (new Play($law, $careless))->run(100, 1)->by(8));
+        self::assertGreaterThan(.9, (new Play($law, $good))->run(100, 1)->by(8));
+    }
+
+    private static function wild(Space $space): int
+    {
+        return $space->groups[0]->number(new \Destino\Genome\Diplotype(['+'], ['+']));
+    }
+
+    /**
+     * @param list<array{string, string}> $animals sex, genes
+     * @param array<string, mixed> $extra
+     */
+    private static function read(string $target, array $animals, int $horizon = 8, array $extra = []): Project
+    {
+        return (new ProjectReader(Shelf::shelf()))->read(['format' => 'destino-project/1', 'target' => $target, 'horizon' => $horizon, 'animals' => array_map(
+            static fn (int $i, array $animal): array => ['id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => 48], array_keys($animals), $animals,
+        )] + $extra);
+    }
+
+    /**
+     * @param list<int> $wanted
+     * @param list<array{bool, list<int>, int}> $animals
+     * @param array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null} $rules
+     */
+    private static function project(array $wanted, array $animals, array $rules): Project
+    {
+        $words = static fn (array $copies): string => implode(' ', array_filter(array_map(
+            static fn (int $i, int $count): string => $count === 0 ? '' : ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys($copies), $copies,
+        )));
+        $founders = [];
+        foreach ($animals as $i => [$isMale, $copies, $months]) {
+            $founders[] = ['id' => "A{$i}", 'sex' => $isMale ? 'male' : 'female', 'genes' => $words($copies) === '' ? 'Normal' : $words($copies), 'age' => $months];
+        }
+        $target = array_map(static fn (int $i, int $count): string => ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys(array_filter($wanted)), array_filter($wanted));
+
+        return (new ProjectReader(Shelf::shelf()))->read([
+            'format' => 'destino-project/1', 'target' => implode(' + ', $target), 'horizon' => $rules['horizon'], 'animals' => $founders,
+            'assumptions' => ['male_months' => 12, 'female_months' => $rules['females'], 'lay_rate' => .7, 'clutch_mean' => $rules['eggs'], 'clutch_sd' => 0, 'infertile' => 0, 'hatch' => 1, 'females_per_male' => $rules['perMale']],
+        ] + ($rules['tubs'] === null ? [] : ['rules' => ['tubs' => $rules['tubs']]]));
+    }
+}
