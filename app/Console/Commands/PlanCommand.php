@@ -35,7 +35,7 @@ class PlanCommand extends AnswerCommand
             'seed', 0, PHP_INT_MAX,
             fn (string $typed): QuestionError => QuestionError::notOneOf('seed', $typed, ['a whole number']),
         );
-        $plan = PlanDocument::of((new Planner($shelf->catalogue(), $project))->plan($runs, $seed));
+        $plan = PlanDocument::of((new Planner($shelf->catalogue(), $project, (float) config('destino.plan_effort')))->plan($runs, $seed));
         $this->option('json') ? $this->printJson($plan) : $this->printTable($plan);
     }
 
