@@ -210,7 +210,7 @@ class EveryRuleActsTest extends TestCase
         );
         $project->plans()->firstOrCreate(
             ['state' => 'done'],
-            ['seed' => 1, 'input' => '', 'result' => ['routes' => [['name' => 'A', 'probability_by_season' => $chances]]]],
+            ['seed' => 1, 'input' => '', 'result' => ['policy' => ['probability_by_season' => $chances], 'routes' => []]],
         );
 
         return $project->load('latestPlan');
