@@ -2,6 +2,7 @@
 
 namespace App\Exchange;
 
+use App\Exchange\Errors\ExchangeError;
 use PhpOffice\PhpSpreadsheet\Exception as SpreadsheetException;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\Shared\Date;

@@ -5,6 +5,7 @@ namespace App\Exchange;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\Exchange\Archive\Archive;
+use App\Exchange\Errors\ExchangeError;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Http\Request;

@@ -5,7 +5,7 @@ namespace App\Console\Commands;
 use App\Collection\Opened;
 use App\Exchange\AnimalSheet;
 use App\Exchange\Archive\Archive;
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
 use App\Photos\Darkroom;

@@ -3,7 +3,7 @@
 namespace App\Console\Commands;
 
 use App\Exchange\Archive\Archive;
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Exchange\Field;
 use App\Exchange\Importer;
 use App\Exchange\ImportPlan;

@@ -4,7 +4,7 @@ namespace App\Console\Commands;
 
 use App\Collection\Doorway;
 use App\Collection\Opened;
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Models\User;
 
 /** For commands that work in one collection: that of --keeper, or of the first owner. */

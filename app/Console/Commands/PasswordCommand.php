@@ -2,7 +2,7 @@
 
 namespace App\Console\Commands;
 
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Models\User;
 
 class PasswordCommand extends AnswerCommand

@@ -2,7 +2,7 @@
 
 namespace App\Console\Commands;
 
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Scale\RackScale;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\PendingRequest;

@@ -2,7 +2,7 @@
 
 namespace App\Exchange\Archive;
 
-use App\Exchange\ExchangeError;
+use App\Exchange\Errors\ExchangeError;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Support\Facades\DB;

@@ -50,125 +50,42 @@ final readonly class Project
     /** @param list<Founder> $founders */
     public function withFounders(array $founders): self
     {
-        return new self(
-            $this->target,
-            $founders,
-            $this->assumptions,
-            $this->horizon,
-            $this->budget,
-            $this->tubs,
-            $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $this->keep,
-            $this->pinned,
-            $this->stances,
-            $this->sure,
-            $this->provesFirst,
-        );
+        return $this->with($founders, $this->assumptions, $this->tubs, $this->provesFirst);
     }
 
     public function withAssumptions(PlanAssumptions $assumptions): self
     {
-        return new self(
-            $this->target,
-            $this->founders,
-            $assumptions,
-            $this->horizon,
-            $this->budget,
-            $this->tubs,
-            $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $this->keep,
-            $this->pinned,
-            $this->stances,
-            $this->sure,
-            $this->provesFirst,
-        );
+        return $this->with($this->founders, $assumptions, $this->tubs, $this->provesFirst);
     }
 
     /** The same with so many tubs for young. */
     public function withTubs(?int $tubs): self
     {
-        return new self(
-            $this->target,
-            $this->founders,
-            $this->assumptions,
-            $this->horizon,
-            $this->budget,
-            $tubs,
-            $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $this->keep,
-            $this->pinned,
-            $this->stances,
-            $this->sure,
-            $this->provesFirst,
-        );
+        return $this->with($this->founders, $this->assumptions, $tubs, $this->provesFirst);
     }
 
-    /** @param array<string, int> $keep */
-    public function withKeep(array $keep): self
+    /** The same with every young that may not carry it test-crossed before it is built on. */
+    public function provingFirst(): self
     {
-        return new self(
-            $this->target,
-            $this->founders,
-            $this->assumptions,
-            $this->horizon,
-            $this->budget,
-            $this->tubs,
-            $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $keep,
-            $this->pinned,
-            $this->stances,
-            $this->sure,
-            $this->provesFirst,
-        );
-    }
-
-    /** The same with every young that may not carry it test-crossed before it is built on, or not. */
-    public function provingFirst(bool $first = true): self
-    {
-        return new self(
-            $this->target,
-            $this->founders,
-            $this->assumptions,
-            $this->horizon,
-            $this->budget,
-            $this->tubs,
-            $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $this->keep,
-            $this->pinned,
-            $this->stances,
-            $this->sure,
-            $first,
-        );
+        return $this->with($this->founders, $this->assumptions, $this->tubs, true);
     }
 
     /** The same without a budget, a limit of relatedness, pins or house rules: to tell which of them stands in the way. */
     public function withoutLimits(bool $budget, bool $inbreeding, bool $pins, bool $stances): self
     {
         return new self(
-            $this->target,
-            $this->founders,
-            $this->assumptions,
-            $this->horizon,
-            $budget ? null : $this->budget,
-            $this->tubs,
-            $inbreeding ? null : $this->mostInbreeding,
-            $this->wanted,
-            $this->forbidden,
-            $this->keep,
-            $pins ? [] : $this->pinned,
-            $stances ? [] : $this->stances,
-            $this->sure,
-            $this->provesFirst,
+            $this->target, $this->founders, $this->assumptions, $this->horizon, $budget ? null : $this->budget, $this->tubs,
+            $inbreeding ? null : $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $pins ? [] : $this->pinned,
+            $stances ? [] : $this->stances, $this->sure, $this->provesFirst,
+        );
+    }
+
+    /** @param list<Founder> $founders */
+    private function with(array $founders, PlanAssumptions $assumptions, ?int $tubs, bool $provesFirst): self
+    {
+        return new self(
+            $this->target, $founders, $assumptions, $this->horizon, $this->budget, $tubs, $this->mostInbreeding, $this->wanted,
+            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $provesFirst,
         );
     }
 }

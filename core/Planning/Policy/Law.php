@@ -11,6 +11,8 @@ final class Law
 {
     public readonly Types $types;
 
+    public readonly Kinship $kinship;
+
     public readonly int $horizon;
 
     public readonly int $maleDelay;
@@ -35,6 +37,7 @@ final class Law
     {
         $assumptions = $space->project->assumptions;
         $this->types = new Types($space);
+        $this->kinship = new Kinship($space->project);
         $this->horizon = $space->project->horizon;
         $this->maleDelay = $assumptions->seasonsToGrow(true);
         $this->femaleDelay = $assumptions->seasonsToGrow(false);

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-use Destino\Husbandry\Pedigree;
 use Destino\Planning\Given\Project;
-use Destino\Probability\Rational;
 
 /**
  * A keeper who in each season does what promises most from where he stands: mates by the worth of each pair within what the
@@ -38,9 +36,6 @@ final class LookAhead implements Keeper
     private array $known = [];
 
     private readonly Project $project;
-
-    /** @var array<string, array<string, bool>> whether two animals are closer relatives than the limit, by sire and dam */
-    private array $close = [];
 
     public function __construct(private readonly Law $law)
     {
@@ -259,17 +254,18 @@ final class LookAhead implements Keeper
         return $this->known[$key];
     }
 
-    /** The worth of a pair; where animals that must be used are not behind both yet, its hits do not count. */
+    /** The worth of a pair; its hits do not count where an animal that must be used is not behind it yet, or it is too closely related. */
     private function worthOf(Outlook $outlook, Holding $sire, Holding $dam): float
     {
         $worth = $outlook->pair($sire->type, $dam->type);
         $pinned = count($this->project->pinned);
         $behind = count(array_unique([...$sire->pins, ...$dam->pins]));
-        if ($behind === $pinned) {
+        if ($behind === $pinned && ! $this->law->kinship->isTooClose($sire, $dam)) {
             return $worth;
         }
+        $ofYoung = max(0.0, $worth - $this->law->hazard($this->law->types->pair($sire->type, $dam->type), [1.0, 1.0]));
 
-        return max(0.0, $worth - $this->law->hazard($this->law->types->pair($sire->type, $dam->type), [1.0, 1.0])) * (0.1 + $behind / $pinned);
+        return $pinned === 0 ? $ofYoung : $ofYoung * (0.1 + $behind / $pinned);
     }
 
     /**
@@ -324,53 +320,8 @@ final class LookAhead implements Keeper
         return [$found['male'] < $wanted['male'] ? 1.0 : 0.0, $found['female'] < $wanted['female'] ? 1.0 : 0.0];
     }
 
-    public function isForbidden(Holding $sire, Holding $dam): bool
+    private function isForbidden(Holding $sire, Holding $dam): bool
     {
-        return ($this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true)) || $this->isTooClose($sire, $dam);
-    }
-
-    /** Whether their young would be more inbred than the project allows. */
-    private function isTooClose(Holding $sire, Holding $dam): bool
-    {
-        if ($this->project->mostInbreeding === null) {
-            return false;
-        }
-        if (! isset($this->close[$sire->id][$dam->id])) {
-            $this->close[$sire->id][$dam->id] = $this->kinship($sire, $dam)->compareTo($this->project->mostInbreeding) > 0;
-        }
-
-        return $this->close[$sire->id][$dam->id];
-    }
-
-    private function kinship(Holding $sire, Holding $dam): Rational
-    {
-        $parents = [];
-        foreach ($this->project->founders as $founder) {
-            $parents[$founder->id] = [$founder->sire, $founder->dam];
-        }
-        foreach ([$sire, $dam] as $animal) {
-            $this->trace($animal->id, $parents);
-        }
-
-        return (new Pedigree($parents))->kinship($sire->id, $dam->id);
-    }
-
-    /**
-     * Young are named after their parents: "sire×dam:season.place".
-     *
-     * @param array<string, array{string|null, string|null}> $parents added to
-     */
-    private function trace(string $id, array &$parents): void
-    {
-        if (isset($parents[$id])) {
-            return;
-        }
-        $names = Young::parentsOf($id);
-        $parents[$id] = $names;
-        foreach ($names as $parent) {
-            if ($parent !== null) {
-                $this->trace($parent, $parents);
-            }
-        }
+        return $this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true);
     }
 }

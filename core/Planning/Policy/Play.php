@@ -47,9 +47,7 @@ final class Play
         $reached = $stuck = [];
         $eggs = $kept = 0;
         $money = array_fill(0, $horizon + 1, 0.0);
-        for ($run = $firstRun; $run < $firstRun + $runs; $run++) {
-            $course = new Course($horizon);
-            $this->play($course, new Streams($seed, $run));
+        foreach ($this->courses($runs, $seed, $firstRun) as $course) {
             $eggs += $course->eggs;
             $kept += $course->kept;
             foreach ($course->money as $season => $spent) {
@@ -63,8 +61,30 @@ final class Play
             }
         }
         ksort($reached);
+        $means = array_map(static fn (float $sum): float => $sum / $runs, $money);
 
-        return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, array_map(static fn (float $sum): float => $sum / $runs, $money), $stuck);
+        return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, $means, $stuck);
+    }
+
+    /** @return list<bool> whether the target was reached, run by run: what is compared with another keeper's in the same runs */
+    public function successes(int $runs, int $seed): array
+    {
+        $successes = [];
+        foreach ($this->courses($runs, $seed, 0) as $course) {
+            $successes[] = $course->reached !== null;
+        }
+
+        return $successes;
+    }
+
+    /** @return iterable<Course> */
+    private function courses(int $runs, int $seed, int $firstRun): iterable
+    {
+        for ($run = $firstRun; $run < $firstRun + $runs; $run++) {
+            $course = new Course($this->law->horizon);
+            $this->play($course, new Streams($seed, $run));
+            yield $course;
+        }
     }
 
     /** @return list<Holding> what the keeper starts from */
@@ -141,7 +161,8 @@ final class Play
         $course->eggs += $eggs;
         $young = $signs = [];
         $pins = array_values(array_unique([...$sire->pins, ...$dam->pins]));
-        $counts = count($pins) === count($this->space->project->pinned) && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $this->space->project->sure);
+        $counts = count($pins) === count($this->space->project->pinned) && ! $this->law->kinship->isTooClose($sire, $dam)
+            && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $this->space->project->sure);
         for ($egg = 0; $egg < $eggs; $egg++) {
             $hatchling = $this->hatchling($states[$sire->id], $states[$dam->id], $chance);
             if ($hatchling === null) {

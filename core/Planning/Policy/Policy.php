@@ -190,22 +190,40 @@ final class Policy
         $pairs = $this->keeper->mate($start);
         $outlook = $this->keeper->outlook($start);
         $runs = $work === 0 ? 0 : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
-        $base = $runs === 0 ? 0.0 : $this->outcome($bought, $runs, $seed)->by($this->law->horizon);
+        $isPlayed = $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
+        $with = $isPlayed ? $this->playing($bought)->successes($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
-            $hazard = $outlook->pair($sire->type, $dam->type);
-            $worth = null;
-            $error = 0.0;
-            if ($runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED) {
-                $without = $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->run($runs, $seed)->by($this->law->horizon);
-                $worth = $base - $without;
-                $error = sqrt(max(0.0, abs($worth) * (1 - abs($worth))) / $runs); // runs that differ, at the least so many
-            }
-            $matings[] = new Mating($sire->id, $dam->id, $this->law->types->pair($sire->type, $dam->type)->hit, $worth, $error, $hazard);
+            $lost = $isPlayed
+                ? self::difference($with, $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->successes($runs, $seed))
+                : [null, 0.0];
+            $pair = $this->law->types->pair($sire->type, $dam->type);
+            $matings[] = new Mating($sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type));
         }
         usort($matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->hazard] <=> [$a->worth, $a->hazard]);
 
         return $matings;
+    }
+
+    /**
+     * How much oftener one keeper has the target than another in the same runs, and the standard error: only runs in which
+     * they differ count, whichever way.
+     *
+     * @param list<bool> $one
+     * @param list<bool> $other
+     * @return array{float, float}
+     */
+    public static function difference(array $one, array $other): array
+    {
+        $runs = count($one);
+        $more = $less = 0;
+        foreach ($one as $i => $reached) {
+            $more += $reached && ! $other[$i] ? 1 : 0;
+            $less += ! $reached && $other[$i] ? 1 : 0;
+        }
+        $mean = ($more - $less) / $runs;
+
+        return [$mean, sqrt(max(0.0, ($more + $less) / $runs - $mean ** 2) / $runs)];
     }
 
     /**

@@ -5,7 +5,7 @@
         <section class="sheet stack" style="max-width:44rem">
             <p class="answer">An archive of {{ count($document['animals']) }} animals, {{ count($document['clutches']) }} clutches and {{ count($photos) }} photographs.</p>
             @if ($animals > 0)
-                <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ App\Exchange\ExchangeError::notEmpty($animals)->getMessage() }}</span></p>
+                <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ App\Exchange\Errors\ExchangeError::notEmpty($animals)->getMessage() }}</span></p>
             @else
                 <form method="post" action="{{ route('exchange.store', $upload->id) }}" data-module="once">@csrf<button class="button main" type="submit">Take it in</button> <a href="{{ route('exchange') }}">Leave it</a></form>
             @endif

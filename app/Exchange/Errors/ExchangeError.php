@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Exchange;
+namespace App\Exchange\Errors;
 
 use Destino\DestinoError;
 use DomainException;
