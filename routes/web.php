@@ -69,6 +69,7 @@ Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchlin
 Route::resource('projects', ProjectController::class)->except('destroy');
 Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->name('projects.replan');
 Route::post('/projects/{project}/forbid', [ProjectController::class, 'forbid'])->name('projects.forbid');
+Route::post('/projects/{project}/try', [ProjectController::class, 'tryPair'])->name('projects.try');
 Route::post('/projects/{project}/keep', [ProjectController::class, 'keep'])->name('projects.keep');
 Route::post('/projects/{project}/pin', [ProjectController::class, 'pin'])->name('projects.pin');
 Route::get('/prove', [ProveController::class, 'index'])->name('prove');

@@ -40,6 +40,7 @@ class PlanDocument
             'matings' => array_map(fn (Mating $mating): array => [
                 'sire' => $mating->sire, 'dam' => $mating->dam, 'target_an_egg' => round($mating->hit, 6),
                 'worth' => $mating->worth === null ? null : round($mating->worth, 4), 'error' => round($mating->error, 4),
+                'sooner' => round($mating->sooner, 2), 'sooner_error' => round($mating->soonerError, 3),
             ], $answer->matings),
             'keep' => array_map(fn (Keep $keep): array => [
                 'genes' => $keep->genes, 'sex' => $keep->sex->value, 'expected' => round($keep->expected, 3), 'keep' => $keep->isKept,

@@ -18,7 +18,7 @@ class MakePlan implements ShouldQueue
 
     public int $tries = 1;
 
-    public int $timeout = 300;
+    public int $timeout = 900;
 
     public function __construct(private readonly int $plan) {}
 

@@ -5,9 +5,6 @@ namespace App\Projects;
 /** What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch. */
 class Now
 {
-    /** A worth below its own error is none that could be told from nothing. */
-    private const ERRORS = 2.0;
-
     /**
      * @param array{buy: list<array<string, mixed>>, matings: list<array<string, mixed>>, keep: list<array<string, mixed>>} $now of the plan's document
      */
@@ -30,7 +27,7 @@ class Now
             'why' => $mating['target_an_egg'] > 0
                 ? 'the target in '.ProjectPage::percent($mating['target_an_egg']).' of the young that hatch'
                 : 'young to build on',
-            'worth' => $this->worth($mating),
+            'worth' => WorthWords::worth($mating, $this->page->year($this->page->project->horizon)),
             'link' => $this->link($mating),
             'forbid' => $this->ids($mating) === null ? null : implode(':', $this->ids($mating)),
         ], $this->now['matings']);
@@ -49,18 +46,6 @@ class Now
     public function isBusy(): bool
     {
         return $this->now['matings'] !== [] || $this->now['buy'] !== [];
-    }
-
-    /** @param array<string, mixed> $mating */
-    private function worth(array $mating): string
-    {
-        if ($mating['worth'] === null) {
-            return '';
-        }
-
-        return $mating['worth'] <= self::ERRORS * $mating['error']
-            ? "hardly moves the chance by {$this->page->year($this->page->project->horizon)}"
-            : ProjectPage::percent($mating['worth']).' less without it (± '.ProjectPage::percent($mating['error']).')';
     }
 
     /** @param array<string, mixed> $mating */

@@ -81,6 +81,17 @@ class ProjectPage
         return isset($this->policy()['now']) ? new Now($this->policy()['now'], $this) : null;
     }
 
+    /** @return list<array{pair: string, says: string}> pairings that were tried against the plan, the last first */
+    public function tried(): array
+    {
+        $year = $this->year($this->project->horizon);
+
+        return array_map(fn (array $one): array => [
+            'pair' => $this->named($one['sire']).' × '.$this->named($one['dam']),
+            'says' => 'this season, the rest as well as can be: '.WorthWords::change($one, $year),
+        ], $this->result['tried'] ?? []);
+    }
+
     /** @return list<array<string, mixed>> what can be reached, and then the ways */
     private function courses(): array
     {

@@ -2,104 +2,146 @@
 
 namespace App\Projects;
 
+use App\Models\Clutch;
 use App\Models\Project;
 use Destino\Planning\Weigh\SeasonAssignment;
+use Illuminate\Support\Carbon;
 
-/** What all projects together ask of the season that comes: which pairings to make, and where they want the same animal. */
+/**
+ * The season over all projects: the pairings that together do most for all of them. A pairing counts for a project by how
+ * much it adds to the chance that is still missing, P(not by the horizon) · its hazard, times the project's weight; one that
+ * serves two projects counts for both. An animal is one animal: what is together already stays together.
+ *
+ * @phpstan-type Wish array{sire: string, dam: string, weight: float, serves: list<array{project: Project, egg: float, gain: float, asked: bool}>}
+ */
 class SeasonList
 {
-    /** @var list<array{project: Project, sires: array<string, string>, dams: array<string, string>, keep: string, odds: string, weight: float}> animals by id, with their names */
-    public readonly array $wishes;
+    /** A pairing that adds less than this to what all projects still miss is not worth a season of a female. */
+    private const LEAST = .001;
 
-    /** @var list<array{wish: int, sire: string, dam: string}> what is suggested */
+    /** Months after which a pairing without eggs is over. */
+    private const TOGETHER = 10;
+
+    /** @var list<Wish> what is suggested, the worthiest first */
     public readonly array $grants;
 
-    /** @var list<string> */
-    public readonly array $conflicts;
+    /** @var list<array{sire: string, dam: string, project: Project, why: string}> what a plan asks for and does not get */
+    public readonly array $waiting;
+
+    /** @var list<array{clutch: Clutch, dam: string, sires: string}> pairings of this season that are recorded */
+    public readonly array $made;
+
+    /** @var array<string, string> names by the core's id */
+    private array $names = [];
 
     /**
-     * @param array<int, Project> $projects with their latest plans
+     * @param list<Project> $projects with their latest plans
      * @param int $femalesPerMale of the house
+     * @param iterable<Clutch> $clutches of the collection
      */
-    public function __construct(array $projects, int $femalesPerMale)
+    public function __construct(array $projects, int $femalesPerMale, iterable $clutches = [])
+    {
+        [$this->made, $taken, $served] = $this->together($clutches);
+        $wishes = $this->wishes($projects, $taken);
+        $assignment = new SeasonAssignment(
+            array_map(
+                fn (array $wish): array => [
+                    'sires' => [$wish['sire']], 'dams' => [$wish['dam']], 'weight' => $wish['weight'],
+                ],
+                $wishes,
+            ),
+            $femalesPerMale, $served,
+        );
+        $grants = array_map(fn (array $grant): array => $wishes[$grant['wish']], $assignment->grants());
+        usort($grants, fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
+        $this->grants = $grants;
+        $this->waiting = $this->waiting($wishes, $grants, $taken);
+    }
+
+    public function name(string $id): string
+    {
+        return $this->names[$id] ?? $id;
+    }
+
+    /**
+     * @param list<Project> $projects
+     * @param array<string, string> $taken mates by female
+     * @return list<Wish>
+     */
+    private function wishes(array $projects, array $taken): array
     {
         $wishes = [];
         foreach ($projects as $project) {
             $result = $project->latestPlan->result ?? [];
-            $names = $result['names'] ?? [];
-            foreach ($result['routes'][0]['steps'] ?? [] as $step) {
-                $sires = self::owned($step['sire'], $names);
-                $dams = self::owned($step['dam'], $names);
-                if ($step['season'] === 1 && $sires !== [] && $dams !== []) {
-                    $keep = $step['keep'][0];
-                    $wishes[] = [
-                        'project' => $project, 'sires' => $sires, 'dams' => $dams,
-                        'keep' => trim("{$keep['genes']}, ".($keep['sex'] ?? 'either sex')), 'odds' => $step['probability'],
-                        'weight' => $project->weight * (1 + (float) $step['decimal']),
+            $this->names += $result['names'] ?? [];
+            $chances = $result['policy']['probability_by_season'] ?? [];
+            $missing = $chances === [] ? 0.0 : max(.01, 1 - $chances[count($chances) - 1]['decimal']);
+            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['policy']['now']['matings'] ?? []);
+            foreach ($result['possible'] ?? [] as $pair) {
+                if (isset($this->names[$pair['sire']], $this->names[$pair['dam']])) {
+                    $key = "{$pair['sire']} {$pair['dam']}";
+                    $wishes[$key] ??= ['sire' => $pair['sire'], 'dam' => $pair['dam'], 'weight' => 0.0, 'serves' => []];
+                    $wishes[$key]['weight'] += $project->weight * $missing * $pair['hazard'];
+                    $wishes[$key]['serves'][] = [
+                        'project' => $project, 'egg' => (float) $pair['target_an_egg'], 'gain' => $missing * $pair['hazard'],
+                        'asked' => in_array($key, $asked, true),
                     ];
                 }
             }
         }
-        $this->wishes = $wishes;
-        $assignment = new SeasonAssignment(
-            array_map(
-                fn (array $wish): array => [
-                    'sires' => array_keys($wish['sires']), 'dams' => array_keys($wish['dams']), 'weight' => $wish['weight'],
-                ],
-                $wishes,
-            ),
-            $femalesPerMale,
-        );
-        $this->grants = array_map(
-            fn (array $grant): array => [
-                'wish' => $grant['wish'], 'sire' => $wishes[$grant['wish']]['sires'][$grant['sire']],
-                'dam' => $wishes[$grant['wish']]['dams'][$grant['dam']],
-            ],
-            $assignment->grants(),
-        );
-        $this->conflicts = $this->findConflicts();
-    }
 
-    /** @return list<string> */
-    private function findConflicts(): array
-    {
-        $conflicts = [];
-        $wanted = [];
-        foreach ($this->wishes as $i => $wish) {
-            foreach (count($wish['dams']) === 1 ? $wish['dams'] : [] as $id => $dam) {
-                $wanted[$id]['name'] = $dam;
-                $wanted[$id]['by'][] = $wish['project']->name;
-            }
-        }
-        foreach ($wanted as ['name' => $dam, 'by' => $projects]) {
-            if (count($projects) > 1) {
-                $conflicts[] = "{$dam} is wanted by ".implode(' and ', $projects).': she has one mate a season.';
-            }
-        }
-        $granted = array_column($this->grants, 'wish');
-        foreach ($this->wishes as $i => $wish) {
-            if (! in_array($i, $granted, true)) {
-                $conflicts[] = "{$wish['project']->name} must wait with ".implode(' or ', $wish['sires']).' × '
-                    .implode(' or ', $wish['dams']).'.';
-            }
-        }
-
-        return $conflicts;
+        return array_values(array_filter(
+            $wishes, fn (array $wish): bool => $wish['weight'] >= self::LEAST && ! isset($taken[$wish['dam']]),
+        ));
     }
 
     /**
-     * @param  array<string, string>  $names
-     * @return array<string, string> names by id
+     * @param list<Wish> $wishes
+     * @param list<Wish> $grants
+     * @param array<string, string> $taken
+     * @return list<array{sire: string, dam: string, project: Project, why: string}>
      */
-    private static function owned(string $text, array $names): array
+    private function waiting(array $wishes, array $grants, array $taken): array
     {
-        $found = [];
-        foreach (explode(' or ', $text) as $id) {
-            if (isset($names[$id])) {
-                $found[$id] = $names[$id];
+        $given = [];
+        foreach ($grants as $grant) {
+            $given[$grant['dam']] = $grant;
+        }
+        $waiting = [];
+        foreach ($wishes as $wish) {
+            $grant = $given[$wish['dam']] ?? null;
+            foreach ($grant !== null && $grant['sire'] === $wish['sire'] ? [] : $wish['serves'] as $one) {
+                if ($one['asked']) {
+                    $waiting[] = ['sire' => $wish['sire'], 'dam' => $wish['dam'], 'project' => $one['project'], 'why' => $grant === null
+                        ? "{$this->name($wish['sire'])} has as many females as your house rules give a male, each of which does more"
+                        : "{$this->name($wish['dam'])} does more for all projects together with {$this->name($grant['sire'])}"];
+                }
             }
         }
 
-        return $found;
+        return $waiting;
+    }
+
+    /**
+     * @param iterable<Clutch> $clutches
+     * @return array{list<array{clutch: Clutch, dam: string, sires: string}>, array<string, string>, array<string, int>} what is together, mates by female, females by male
+     */
+    private function together(iterable $clutches): array
+    {
+        $made = $taken = $served = [];
+        foreach ($clutches as $clutch) {
+            $since = $clutch->laid_on ?? $clutch->paired_on;
+            if ($clutch->hatched_on !== null || ($since !== null && $since->lt(Carbon::today()->subMonths(self::TOGETHER)))) {
+                continue;
+            }
+            $sires = $clutch->sires->map(fn ($sire): string => $sire->animal->name ?? (string) $sire->name)->filter()->implode(' or ');
+            $made[] = ['clutch' => $clutch, 'dam' => $clutch->dam->name, 'sires' => $sires];
+            $taken["a{$clutch->dam_id}"] = $sires;
+            foreach ($clutch->laid_on === null ? $clutch->sires : [] as $sire) {
+                $served["a{$sire->animal_id}"] = ($served["a{$sire->animal_id}"] ?? 0) + 1;
+            }
+        }
+
+        return [$made, $taken, $served];
     }
 }

@@ -30,6 +30,7 @@ use Destino\Planning\Weigh\Influence;
 use Destino\Planning\Weigh\KeepBack;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Makes plans of a keeper's projects from the collection as it is now. */
 class Workshop
@@ -37,6 +38,8 @@ class Workshop
     private const QUICK_RUNS = 400;
 
     private const RUNS = 2000;
+
+    private const TRIED_RUNS = 400;
 
     public function __construct(private readonly Opened $opened) {}
 
@@ -104,14 +107,14 @@ class Workshop
 
         return $record->plans()->create([
             'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
-            'result' => PlanDocument::of($plan) + ['names' => $this->names($record)],
+            'result' => PlanDocument::of($plan) + ['names' => $this->names($record), 'possible' => Appraisal::possible($plan->policy)],
         ]);
     }
 
     /** The whole answer, with progress; stops where the record says so. */
     public function work(PlanRecord $record): void
     {
-        set_time_limit(max(600, (int) ini_get('max_execution_time')));
+        set_time_limit(max(900, (int) ini_get('max_execution_time')));
         $project = $this->project($record->project);
         $planner = new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'));
         $goOn = function (int $done, int $all) use ($record): bool {
@@ -126,7 +129,10 @@ class Workshop
             'names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project),
         ];
         if ($plan->policy !== null && $goOn(1, 1)) {
+            $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
             $result = $this->weighed($planner->policy(), $plan->policy, $record) + $result;
+            $record->update(['progress' => 92]);
+            $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
         }
         if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
             $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
@@ -155,6 +161,33 @@ class Workshop
         ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)), Dilemma::of($policy, $bought, $runs, $seed));
 
         return ['influence' => $influence, 'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised], 'dilemmas' => $dilemmas];
+    }
+
+    /**
+     * Why not this pair: what making it this season would do to the chance, kept with the plan.
+     *
+     * @throws DestinoError when the target cannot be read
+     */
+    public function tryPair(ProjectRecord $record, PlanRecord $plan, int $sire, int $dam): void
+    {
+        $project = $this->project($record);
+        $policy = new Policy($this->opened->shelf->catalogue(), $project, null, (float) config('destino.plan_effort'));
+        $bought = array_column($plan->result['policy']['now']['buy'] ?? [], 'id');
+        $offers = array_values(array_filter($project->founders, fn (Founder $one): bool => in_array($one->id, $bought, true)));
+        $figures = $policy->gainOf("a{$sire}", "a{$dam}", $offers, self::TRIED_RUNS, $plan->seed);
+        DB::transaction(function () use ($plan, $sire, $dam, $figures): void {
+            $result = $plan->refresh()->result ?? [];
+            $tried = array_filter($result['tried'] ?? [], fn (array $one): bool => [$one['sire'], $one['dam']] !== ["a{$sire}", "a{$dam}"]);
+            $result['tried'] = [
+                ['sire' => "a{$sire}", 'dam' => "a{$dam}"] + WorthWords::figures(...$figures), ...array_slice($tried, 0, 5),
+            ];
+            $plan->update(['result' => $result]);
+        });
+    }
+
+    public function appraisal(): Appraisal
+    {
+        return new Appraisal($this->opened->shelf, (float) config('destino.plan_effort'));
     }
 
     /** Equal where nothing has changed that a plan is made from. */

@@ -104,7 +104,7 @@ class ProjectsTest extends TestCase
         $this->post('/projects', ['target' => 'Spider + Clown', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
         $project = Project::query()->sole();
         $this->get("/projects/{$project->id}")->assertSee('Your house rules refuse every cross that would lead there');
-        $this->put('/house/rules', ['stances' => ['dies-in-the-egg' => 'warn']]);
+        $this->put('/house', ['stances' => ['dies-in-the-egg' => 'warn']])->assertSessionHasNoErrors();
 
         $this->made(['name' => 'Punt', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2021-07-01']);
         $this->put(
@@ -130,6 +130,54 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$second->id}")->assertSeeInOrder([
             'Every pairing you could make', 'Serves as well', 'Skiff × Tender', 'Striking heads',
         ]);
+    }
+
+    public function test_the_season_of_all_projects_gives_each_female_one_mate_and_says_who_waits(): void
+    {
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Piebald', 'hatched_on' => '2022-07-01']);
+        $tender = $this->made(['name' => 'Tender', 'genotype' => 'het Clown het Piebald', 'hatched_on' => '2021-07-01']);
+        $this->post('/projects', ['name' => 'Painted', 'target' => 'Piebald, female', 'weight' => '1', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $this->post('/projects', ['name' => 'Heads', 'target' => 'Clown, female', 'weight' => '9', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $this->get('/projects')
+            ->assertSeeInOrder(['The season that comes', 'Skiff × Tender', 'Heads', 'Painted', 'would have Barge × Tender', 'does more for all projects together with Skiff'])
+            ->assertSee('What to buy next');
+        $this->get("/pair?sire_id=2&dam_id={$tender->id}")->assertSeeInOrder(['Painted', 'the plan asks for it this season']);
+        $this->get("/animals/{$tender->id}")->assertSeeInOrder(['Worth to your projects', 'Heads', 'without this animal']);
+
+        // A pairing that is recorded stays: neither is asked for again.
+        $this->post('/clutches', ['dam_id' => $tender->id, 'sires' => [2], 'paired_on' => now()->subDays(20)->format('Y-m-d')])->assertSessionHasNoErrors();
+        $this->get('/projects')->assertSee('Together already')->assertDontSee('Skiff × Tender');
+    }
+
+    public function test_why_not_this_pair_is_answered_with_what_it_would_cost(): void
+    {
+        $this->put('/house', ['females_per_male' => '1'])->assertSessionHasNoErrors();
+        $skiff = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Tender', 'genotype' => 'het Clown', 'hatched_on' => '2021-07-01']);
+        $punt = $this->made(['name' => 'Punt', 'genotype' => 'Pastel', 'hatched_on' => '2021-07-01']);
+        $this->post('/projects', ['target' => 'Clown, female', 'horizon' => '1', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $this->post("/projects/{$project->id}/try", ['sire' => $skiff->id, 'dam' => $punt->id])->assertRedirect();
+        $tried = $project->latestPlan()->first()->result['tried'];
+        $this->assertLessThan(-.2, $tried[0]['worth'], 'his only season for a female that cannot give it');
+        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Why not', 'Skiff × Punt', 'fewer']);
+        foreach ([['sire' => $punt->id, 'dam' => $skiff->id], ['sire' => '99', 'dam' => 'x'], []] as $wrong) {
+            $this->post("/projects/{$project->id}/try", $wrong)->assertSessionHasErrors('sire');
+        }
+    }
+
+    public function test_what_an_animal_that_is_not_there_would_be_worth(): void
+    {
+        $this->animals();
+        $this->get('/projects?genes=Clown')->assertOk()->assertSee('No projects yet');
+        $this->post('/projects', ['horizon' => '3', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $this->get('/projects?genes=Clown+Piebald&sex=female')->assertOk()->assertSeeInOrder(['What would it be worth to you?', 'Two recessives', 'more have the target']);
+        $this->get('/projects?genes=Pastel&sex=male')->assertOk()->assertSee('nothing that could be told from chance');
+        foreach (['genes=Clwn' => 'Clwn', 'genes=Clown&months=-3' => 'whole months', 'genes=Clown&sex=both' => 'male or female'] as $query => $says) {
+            $this->get("/projects?{$query}")->assertUnprocessable()->assertSee($says);
+        }
+        $this->get('/projects?genes[]=Clown&sex[]=x&months[]=1')->assertClientError();
     }
 
     public function test_a_plan_can_be_stopped(): void

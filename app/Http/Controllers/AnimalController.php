@@ -15,6 +15,8 @@ use App\Http\Requests\AnimalRequest;
 use App\Models\Animal;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Projects\Workshop;
+use App\Projects\WorthWords;
 use Destino\Genome\Sex;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
@@ -88,7 +90,7 @@ class AnimalController extends Controller
             'animals.show',
             [
                 'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
-                'token' => (string) Str::uuid(),
+                'token' => (string) Str::uuid(), 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
             ],
         );
     }

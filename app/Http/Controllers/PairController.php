@@ -15,6 +15,8 @@ use App\Pairing\Inquiry;
 use App\Pairing\OutcomeSheet;
 use App\Pairing\PairPage;
 use App\People\CurrentKeeper;
+use App\Projects\Workshop;
+use App\Projects\WorthWords;
 use Destino\DestinoError;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\UnreadableQuestion;
@@ -102,6 +104,9 @@ class PairController extends Controller
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
             'house' => $this->house,
+            'worths' => $inquiry->sireAnimal === null || $inquiry->damAnimal === null
+                ? []
+                : (new WorthWords($keeper, new Workshop($this->opened)))->ofPair($inquiry->sireAnimal->id, $inquiry->damAnimal->id),
             'parents' => array_filter([$inquiry->sireAnimal, $inquiry->damAnimal]) === [] ? [] : $this->parents($inquiry, $keeper),
         ];
     }

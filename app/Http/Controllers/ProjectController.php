@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Collection\Opened;
+use App\Collection\Statuses;
 use App\House\House;
 use App\Http\Requests\ProjectRequest;
 use App\Jobs\MakePlan;
@@ -10,13 +11,16 @@ use App\Models\Plan;
 use App\Models\Project;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Projects\NextBuys;
 use App\Projects\ProjectPage;
 use App\Projects\SeasonList;
 use App\Projects\Workshop;
+use App\Projects\WorthQuestion;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
@@ -25,17 +29,19 @@ class ProjectController extends Controller
 {
     public function __construct(private readonly Opened $opened, private readonly House $house) {}
 
-    public function index(#[CurrentKeeper] User $keeper): View
+    public function index(WorthQuestion $question, #[CurrentKeeper] User $keeper): Response
     {
         $this->authorize('read');
         $projects = $keeper->projects()->with('latestPlan')->orderByDesc('weight')->orderBy('name')->get();
-
         $workshop = new Workshop($this->opened);
+        $clutches = $keeper->clutches()->with('dam', 'sires.animal')->get();
 
-        return view('projects.index', [
-            'projects' => $projects, 'season' => new SeasonList($projects->all(), $this->house->number('females_per_male')),
+        return response()->view('projects.index', [
+            'projects' => $projects, 'question' => $question, 'worths' => $question->answers($projects->all(), $workshop),
+            'season' => new SeasonList($projects->all(), $this->house->number('females_per_male'), $clutches),
+            'buys' => NextBuys::of($projects->all(), $workshop),
             'pages' => $projects->mapWithKeys(fn (Project $project): array => [$project->id => new ProjectPage($project, $workshop)]),
-        ]);
+        ], $question->error() === null ? 200 : 422);
     }
 
     public function create(): View
@@ -65,7 +71,7 @@ class ProjectController extends Controller
 
         return view(
             'projects.show',
-            ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house],
+            ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house, 'animals' => $this->candidates($project)],
         );
     }
 
@@ -115,6 +121,23 @@ class ProjectController extends Controller
         return redirect()->route('projects.show', $project)->with(
             'said', $isForbidden ? 'The cross is allowed again.' : 'The cross is left out from now on.',
         );
+    }
+
+    /** Why not this pair? What it would do to the chance, worked out at once. */
+    public function tryPair(Request $request, Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $exists = Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at');
+        $valid = $request->validate([
+            'sire' => ['required', 'integer', (clone $exists)->where('sex', 'male')], 'dam' => ['required', 'integer', $exists->where('sex', 'female')],
+        ], ['sire' => 'Choose a male of the collection.', 'dam' => 'Choose a female of the collection.']);
+        $plan = $project->latestPlan;
+        if ($plan === null || ! isset($plan->result['policy'])) {
+            return back()->withErrors(['sire' => 'There is no plan to hold it against yet.']);
+        }
+        (new Workshop($this->opened))->tryPair($project, $plan, (int) $valid['sire'], (int) $valid['dam']);
+
+        return redirect()->to(route('projects.show', $project).'#why-not');
     }
 
     /** Fixes how many to keep of a step, or leaves it to the plan again, and plans anew. */
@@ -179,6 +202,20 @@ class ProjectController extends Controller
         DB::transaction(fn () => $plan->isOpen() && $plan->update(['state' => 'cancelled']));
 
         return redirect()->route('projects.show', $plan->project_id)->with('said', 'Stopped. The first answer stays.');
+    }
+
+    /** @return array<string, array<int, string>> names of the animals that are here, by sex and id */
+    private function candidates(Project $project): array
+    {
+        $statuses = Statuses::of($project->keeper);
+        $names = ['male' => [], 'female' => []];
+        foreach ($project->keeper->animals()->whereNotNull('sex')->orderBy('name')->get(['id', 'user_id', 'name', 'sex']) as $animal) {
+            if ($animal->sex !== null && $statuses->status($animal->id)->isHere()) {
+                $names[$animal->sex->value][$animal->id] = $animal->name;
+            }
+        }
+
+        return $names;
     }
 
     private function plan(Project $project): void

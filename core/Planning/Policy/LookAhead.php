@@ -44,6 +44,22 @@ final class LookAhead implements Keeper
 
     public function mate(Situation $situation): array
     {
+        [$males, $females, $wishes] = $this->wishes($situation);
+
+        return $this->granted($wishes, $males, $females);
+    }
+
+    /** @return list<array{Holding, Holding, float}> male, female and worth of every pair that could be mated and is worth something, the worthiest first */
+    public function promises(Situation $situation): array
+    {
+        [$males, $females, $wishes] = $this->wishes($situation);
+
+        return array_map(static fn (array $wish): array => [$males[$wish[2]], $females[$wish[1]], $wish[0]], $wishes);
+    }
+
+    /** @return array{list<Holding>, list<Holding>, list<array{float, int, int}>} males, females, and worth, female and male of each pair */
+    private function wishes(Situation $situation): array
+    {
         $males = $females = [];
         foreach ($situation->animals as $animal) {
             if ($animal->from <= $situation->season) {
@@ -51,7 +67,7 @@ final class LookAhead implements Keeper
             }
         }
         if ($males === [] || $females === []) {
-            return [];
+            return [$males, $females, []];
         }
         $outlook = $this->outlook($situation);
         $wishes = [];
@@ -65,7 +81,7 @@ final class LookAhead implements Keeper
         }
         usort($wishes, static fn (array $a, array $b): int => [$b[0], $a[1], $a[2]] <=> [$a[0], $b[1], $b[2]]);
 
-        return $this->granted($wishes, $males, $females);
+        return [$males, $females, $wishes];
     }
 
     public function keep(Situation $situation, array $young): array

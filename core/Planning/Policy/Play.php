@@ -66,15 +66,15 @@ final class Play
         return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, $means, $stuck);
     }
 
-    /** @return list<bool> whether the target was reached, run by run: what is compared with another keeper's in the same runs */
-    public function successes(int $runs, int $seed): array
+    /** @return list<int|null> season in which the target was reached (null: never), run by run: what is compared with another keeper's in the same runs */
+    public function seasons(int $runs, int $seed): array
     {
-        $successes = [];
+        $seasons = [];
         foreach ($this->courses($runs, $seed, 0) as $course) {
-            $successes[] = $course->reached !== null;
+            $seasons[] = $course->reached;
         }
 
-        return $successes;
+        return $seasons;
     }
 
     /** @return iterable<Course> */

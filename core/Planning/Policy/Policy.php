@@ -40,6 +40,9 @@ final class Policy
 
     private const MOST_MATINGS_PLAYED = 6;
 
+    /** Pairings of this season that are named as possible. */
+    private const MOST_POSSIBLE = 240;
+
     public readonly Law $law;
 
     private readonly LookAhead $keeper;
@@ -65,7 +68,7 @@ final class Policy
         $matings = $this->matings($start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
         $go(4, 4);
 
-        return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed);
+        return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed, $this->possible());
     }
 
     /**
@@ -191,39 +194,92 @@ final class Policy
         $outlook = $this->keeper->outlook($start);
         $runs = $work === 0 ? 0 : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
         $isPlayed = $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
-        $with = $isPlayed ? $this->playing($bought)->successes($runs, $seed) : [];
+        $with = $isPlayed ? $this->playing($bought)->seasons($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
-            $lost = $isPlayed
-                ? self::difference($with, $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->successes($runs, $seed))
-                : [null, 0.0];
+            $without = $isPlayed ? $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
+            $lost = $isPlayed ? self::difference($with, $without) : [null, 0.0];
+            $later = $isPlayed ? self::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
-            $matings[] = new Mating($sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type));
+            $matings[] = new Mating($sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type), ...$later);
         }
-        usort($matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->hazard] <=> [$a->worth, $a->hazard]);
+        usort($matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->sooner, $b->hazard] <=> [$a->worth, $a->sooner, $a->hazard]);
 
         return $matings;
+    }
+
+    /** @return list<Mating> pairings of owned animals that could be made now, the worthiest first */
+    private function possible(): array
+    {
+        $start = new Situation(1, $this->playing([])->start(), ['male' => 0, 'female' => 0]);
+
+        return array_map(fn (array $promise): Mating => new Mating(
+            $promise[0]->id, $promise[1]->id, $this->law->types->pair($promise[0]->type, $promise[1]->type)->hit, null, 0.0, $promise[2],
+        ), array_slice($this->keeper->promises($start), 0, self::MOST_POSSIBLE));
+    }
+
+    /**
+     * What the target's chance by the horizon gains when a pair is mated in the first season, everything else decided as well as can be.
+     *
+     * @param list<Founder> $bought
+     * @return array{array{float, float}, array{float, float}} gain (negative where it costs chance), seasons sooner, each with its standard error
+     */
+    public function gainOf(string $sire, string $dam, array $bought, int $runs, int $seed): array
+    {
+        $runs = $this->affordable($this->playing($bought), $runs, $seed, intdiv($this->work(), 4));
+        $with = $this->playing($bought, new Insisting($this->keeper, $sire, $dam, $this->law->femalesPerMale));
+
+        [$with, $without] = [$with->seasons($runs, $seed), $this->playing($bought)->seasons($runs, $seed)];
+
+        return [self::difference($with, $without), self::sooner($with, $without, $this->law->horizon)];
+    }
+
+    /** What having one more animal adds, looked ahead from the start. */
+    public function promiseOf(Founder $founder): float
+    {
+        $play = $this->playing([]);
+        $holding = $play->holding($founder);
+        $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
+
+        return $outlook->worth($holding->type, $holding->from);
     }
 
     /**
      * How much oftener one keeper has the target than another in the same runs, and the standard error: only runs in which
      * they differ count, whichever way.
      *
-     * @param list<bool> $one
-     * @param list<bool> $other
+     * @param list<int|null> $one season in which it was reached, by run
+     * @param list<int|null> $other
      * @return array{float, float}
      */
     public static function difference(array $one, array $other): array
     {
-        $runs = count($one);
-        $more = $less = 0;
-        foreach ($one as $i => $reached) {
-            $more += $reached && ! $other[$i] ? 1 : 0;
-            $less += ! $reached && $other[$i] ? 1 : 0;
-        }
-        $mean = ($more - $less) / $runs;
+        return self::mean(array_map(static fn (?int $a, ?int $b): int => ($a === null ? 0 : 1) - ($b === null ? 0 : 1), $one, $other));
+    }
 
-        return [$mean, sqrt(max(0.0, ($more + $less) / $runs - $mean ** 2) / $runs)];
+    /**
+     * How many seasons sooner one has it than another, on average; what never comes counts as the season after the horizon.
+     *
+     * @param list<int|null> $one season in which it was reached, by run
+     * @param list<int|null> $other
+     * @return array{float, float} seasons and their standard error
+     */
+    public static function sooner(array $one, array $other, int $horizon): array
+    {
+        return self::mean(array_map(static fn (?int $a, ?int $b): int => ($b ?? $horizon + 1) - ($a ?? $horizon + 1), $one, $other));
+    }
+
+    /**
+     * @param list<int> $differences by run
+     * @return array{float, float} mean and standard error
+     */
+    private static function mean(array $differences): array
+    {
+        $runs = count($differences);
+        $mean = (float) array_sum($differences) / $runs;
+        $squares = array_sum(array_map(static fn (int $one): int => $one ** 2, $differences));
+
+        return [$mean, sqrt(max(0.0, $squares / $runs - $mean ** 2) / $runs)];
     }
 
     /**

@@ -7,16 +7,18 @@ namespace Destino\Planning\Weigh;
 /**
  * Which pairings to make in a season, out of what several projects wish for: each female has one mate, a male a few
  * females, each wish is granted at most once. Animals are named by id. The weight granted is the greatest there is: a flow
- * from males through wishes
- * to females.
+ * from males through wishes to females.
  *
  * @phpstan-type Wish array{sires: list<string>, dams: list<string>, weight: float}
  * @phpstan-type Grant array{wish: int, sire: string, dam: string}
  */
 final readonly class SeasonAssignment
 {
-    /** @param list<Wish> $wishes */
-    public function __construct(private array $wishes, private int $femalesPerMale) {}
+    /**
+     * @param list<Wish> $wishes
+     * @param array<string, int> $served females that a male is with already
+     */
+    public function __construct(private array $wishes, private int $femalesPerMale, private array $served = []) {}
 
     /** @return list<Grant> by wish, as they were given */
     public function grants(): array
@@ -31,7 +33,7 @@ final readonly class SeasonAssignment
         foreach ($this->wishes as $i => $wish) {
             $flow->arc($place("asked {$i}"), $place("granted {$i}"), 1, $wish['weight']);
             foreach ($wish['sires'] as $sire) {
-                $males[$sire] ??= $flow->arc($source, $place("male {$sire}"), $this->femalesPerMale);
+                $males[$sire] ??= $flow->arc($source, $place("male {$sire}"), max(0, $this->femalesPerMale - ($this->served[$sire] ?? 0)));
                 $sireArcs[$i][$sire] = $flow->arc($place("male {$sire}"), $place("asked {$i}"), 1);
             }
             foreach ($wish['dams'] as $dam) {

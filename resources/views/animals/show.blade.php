@@ -49,6 +49,10 @@
                 @endforeach
             </tbody></table>
         </section>
+        @if ($worths !== [])
+            <section class="sheet" id="worth"><div class="head"><h2>Worth to your projects</h2><span class="soft small">the chance with {{ $animal->objectPronoun() }}, less that without</span></div>
+                <ul class="plain">@foreach ($worths as $one)<li><a href="{{ route('projects.show', $one['project']) }}"><strong>{{ $one['project']->name }}</strong></a>: {{ $one['says'] }}@if ($one['now']) <span class="tag">this season</span>@endif</li>@endforeach</ul></section>
+        @endif
         </div>
         <div class="stack">
         <section class="sheet">

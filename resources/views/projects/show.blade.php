@@ -15,6 +15,17 @@
         <section class="sheet">
             <div class="head"><h2>What to do now</h2><span class="soft small">this season, as far as it is known today</span></div>
             <x-project-now :$now :$house :$project/>
+            @can('manage', $project)
+                <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not" data-module="once">@csrf
+                    <span class="soft">Why not</span>
+                    <select class="input slim" name="sire" aria-label="Sire" required><option value="">a male …</option>@foreach ($animals['male'] as $id => $name)<option value="{{ $id }}" @selected((string) old('sire') === (string) $id)>{{ $name }}</option>@endforeach</select>
+                    <span aria-hidden="true">×</span>
+                    <select class="input slim" name="dam" aria-label="Dam" required><option value="">a female …</option>@foreach ($animals['female'] as $id => $name)<option value="{{ $id }}" @selected((string) old('dam') === (string) $id)>{{ $name }}</option>@endforeach</select>
+                    <button class="button slim" type="submit">Try it</button>
+                    <x-field-error id="why-not-error" :message="$errors->first('sire') ?: $errors->first('dam')"/>
+                </form>
+            @endcan
+            @if ($page->tried() !== [])<ul class="plain mt-2">@foreach ($page->tried() as $one)<li><strong>{{ $one['pair'] }}</strong> <span class="soft">{{ $one['says'] }}</span></li>@endforeach</ul>@endif
         </section>
     @endif
     @if ($page->policy() !== null)
