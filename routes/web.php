@@ -10,6 +10,7 @@ use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
 use App\Http\Controllers\HouseController;
+use App\Http\Controllers\LooksController;
 use App\Http\Controllers\LuckController;
 use App\Http\Controllers\OddTraitController;
 use App\Http\Controllers\PairController;
@@ -24,6 +25,7 @@ use App\Http\Controllers\RoundController;
 use App\Http\Controllers\SavedSearchController;
 use App\Http\Controllers\StatementController;
 use App\Http\Controllers\StatusController;
+use App\Http\Controllers\TrainController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/begin', [DoorController::class, 'begin'])->name('begin');
@@ -88,6 +90,13 @@ Route::post('/plans/{plan}/cancel', [ProjectController::class, 'cancel'])->name(
 Route::get('/genes', [GeneController::class, 'index'])->name('genes.index');
 Route::get('/genes/own', [GeneChangeController::class, 'create'])->name('genes.own');
 Route::post('/genes/own', [GeneChangeController::class, 'store'])->name('genes.change');
+Route::get('/genes/compare', [LooksController::class, 'compare'])->name('looks.compare');
+Route::get('/genes/design', [LooksController::class, 'design'])->name('looks.design');
+Route::get('/genes/confusions', [LooksController::class, 'confusions'])->name('looks.confusions');
+Route::get('/genes/train', [TrainController::class, 'show'])->name('train');
+Route::post('/genes/train', [TrainController::class, 'answer'])->name('train.answer');
+Route::post('/genes/train/begin', [TrainController::class, 'begin'])->name('train.begin');
+Route::post('/genes/train/next', [TrainController::class, 'next'])->name('train.next');
 Route::get('/genes/{gene}', [GeneController::class, 'show'])->name('genes.show');
 Route::get('/complexes/{locus}', [GeneController::class, 'complex'])->name('complexes.show');
 

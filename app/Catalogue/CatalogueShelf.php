@@ -20,7 +20,7 @@ use RuntimeException;
 class CatalogueShelf
 {
     public const PARTS = [
-        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'names', 'claims',
+        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'axes', 'names', 'claims',
     ];
 
     private ?string $fingerprint = null;

@@ -48,6 +48,12 @@ class AnimalCard
         return $this->beliefs->belief($this->animal->id);
     }
 
+    /** Age in days; a grown animal's where it is not known. */
+    public function days(): int
+    {
+        return $this->animal->hatched_on === null ? 1000 : max(0, (int) $this->animal->hatched_on->diffInDays(Carbon::today()));
+    }
+
     /** What is believed, in the printer's words. */
     public function genotype(): string
     {

@@ -44,6 +44,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $clutch_id
  * @property CareEntry|null $latestWeight
  * @property CareEntry|null $latestFeed
+ * @property Photo|null $latestPhoto
  * @property StatusEvent|null $latestStatus
  * @property Rack|null $rack
  * @property Collection<int, CareEntry> $care
@@ -138,6 +139,12 @@ class Animal extends Model implements Removable
         return $this->hasOne(CareEntry::class)->ofMany(
             ['on' => 'max', 'id' => 'max'], fn (Builder $query) => $query->where('kind', CareKind::Weight->value),
         );
+    }
+
+    /** @return HasOne<Photo, $this> */
+    public function latestPhoto(): HasOne
+    {
+        return $this->hasOne(Photo::class)->ofMany(['on' => 'max', 'id' => 'max']);
     }
 
     /** @return HasOne<CareEntry, $this> */

@@ -153,6 +153,9 @@ final class Kinds
                 'search', SavedSearch::class, 'kept search', ['name' => 'string', 'query' => 'string'], section: 'searches',
                 relation: 'savedSearches', isNumbered: false,
             ),
+            new RecordKind('drill', Drill::class, 'drill', [
+                'who' => 'string', 'item' => 'string', 'box' => 'integer', 'due_on' => 'string', 'right' => 'integer', 'wrong' => 'integer',
+            ], section: 'drills', isNumbered: false),
             new RecordKind(
                 'reading', Reading::class, 'reading',
                 ['place' => 'string', 'kind' => ['temperature', 'humidity'], 'value' => 'number', 'at' => 'string'],

@@ -130,6 +130,12 @@ class User extends Authenticatable
         return $this->hasMany(SavedSearch::class)->orderBy('name');
     }
 
+    /** @return HasMany<Drill, $this> */
+    public function drills(): HasMany
+    {
+        return $this->hasMany(Drill::class);
+    }
+
     /** @return HasMany<Reading, $this> */
     public function readings(): HasMany
     {

@@ -35,6 +35,8 @@ class PairPage
 {
     public const MOST_RUNGS = 20;
 
+    private const MOST_DRAWN = 6;
+
     public readonly OutcomeSpace $space;
 
     /** @var list<OutcomeRow> */
@@ -67,6 +69,15 @@ class PairPage
         );
         $this->advice = $prediction->advice();
         $this->verdict = PairingCheck::verdict($this->advice, $relatedness, $house, $shelf);
+    }
+
+    /** @return list<OutcomeRow> the likeliest that live, and those that meet the target first of all: to be drawn large */
+    public function looks(): array
+    {
+        $living = array_values(array_filter($this->rows, fn (OutcomeRow $row): bool => ! $row->outcome->isLethal));
+        usort($living, fn (OutcomeRow $a, OutcomeRow $b): int => [$b->isHit(), $a->number] <=> [$a->isHit(), $b->number]);
+
+        return array_slice($living, 0, self::MOST_DRAWN);
     }
 
     public function headline(): string

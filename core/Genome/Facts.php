@@ -96,6 +96,38 @@ final readonly class Facts
             : throw CatalogueFault::missing("{$this->path}.{$key}", 'two numbers');
     }
 
+    public function number(string $key): float
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_int($value) || is_float($value) ? (float) $value : throw CatalogueFault::missing("{$this->path}.{$key}", 'a number');
+    }
+
+    /** @return array<string, float> by key; nothing where it is left out */
+    public function numbers(string $key): array
+    {
+        $numbers = [];
+        foreach ($this->has($key) ? array_keys($this->child($key)->values) : [] as $name) {
+            $numbers[(string) $name] = $this->child($key)->number((string) $name);
+        }
+
+        return $numbers;
+    }
+
+    /** @return array<string, list<array{float, float}>> pairs of numbers by key; nothing where it is left out */
+    public function curves(string $key): array
+    {
+        $curves = [];
+        foreach ($this->has($key) ? array_keys($this->child($key)->values) : [] as $name) {
+            $points = $this->child($key)->child((string) $name);
+            foreach (array_keys($points->values) as $i) {
+                $curves[(string) $name][] = $points->twoNumbers((string) $i);
+            }
+        }
+
+        return $curves;
+    }
+
     /** @return array<string, mixed> */
     public function values(): array
     {

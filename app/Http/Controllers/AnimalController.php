@@ -12,6 +12,8 @@ use App\Collection\Numbering;
 use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\AnimalRequest;
+use App\Looks\Gallery;
+use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\User;
 use App\People\CurrentKeeper;
@@ -47,6 +49,7 @@ class AnimalController extends Controller
             'search' => $search,
             'cards' => $shown,
             'house' => $this->house,
+            'prints' => new Prints(new Gallery($this->shelf), isFine: true),
             'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, $colour) : null,
             'pages' => (
                 new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')])
@@ -90,7 +93,7 @@ class AnimalController extends Controller
             'animals.show',
             [
                 'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
-                'token' => (string) Str::uuid(), 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
+                'token' => (string) Str::uuid(), 'gallery' => new Gallery($this->shelf), 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
             ],
         );
     }
@@ -135,6 +138,9 @@ class AnimalController extends Controller
         }
         if (! $search->ready && ($search->view === 'cards' || ($search->view === 'rack' && $colour === 'readiness'))) {
             AnimalCard::weigh($cards);
+        }
+        if ($search->view === 'cards') {
+            $animals->loadMissing('latestPhoto');
         }
         if ($search->view === 'list') {
             $animals->loadMissing('latestWeight', 'latestFeed');

@@ -6,6 +6,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSearch;
 use App\House\House;
+use App\Looks\Gallery;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Destino\Genome\Effect;
@@ -48,7 +49,7 @@ class GeneController extends Controller
         $shipped = array_column($this->shelf->shipped()['genes'], 'cues', 'key')[$gene] ?? [];
 
         return view('genes.show', [
-            'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'house' => $this->house,
+            'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
             'shipped' => array_column($shipped, 'likelihood'),
         ]);

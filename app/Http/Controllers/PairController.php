@@ -9,6 +9,8 @@ use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Family\Relatedness;
 use App\House\House;
+use App\Looks\Gallery;
+use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\User;
 use App\Pairing\Inquiry;
@@ -103,7 +105,7 @@ class PairController extends Controller
             'page' => $page,
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
-            'house' => $this->house,
+            'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf)), 'gallery' => $gallery,
             'worths' => $inquiry->sireAnimal === null || $inquiry->damAnimal === null
                 ? []
                 : (new WorthWords($keeper, new Workshop($this->opened)))->ofPair($inquiry->sireAnimal->id, $inquiry->damAnimal->id),

@@ -44,13 +44,14 @@ class ProjectController extends Controller
         ], $question->error() === null ? 200 : 422);
     }
 
-    public function create(): View
+    public function create(Request $request): View
     {
         $this->authorize('manage');
+        $target = is_string($request->query('target')) ? mb_substr($request->query('target'), 0, 400) : '';
 
         return view(
             'projects.form',
-            ['project' => new Project(['name' => '', 'target' => '']), 'token' => (string) Str::uuid(), 'house' => $this->house],
+            ['project' => new Project(['name' => '', 'target' => $target]), 'token' => (string) Str::uuid(), 'house' => $this->house],
         );
     }
 

@@ -51,6 +51,7 @@
                     @php($readiness = $card->readiness($house))
                     <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
                         <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> {!! App\Drawing\Signs::sex($card->animal->sex) !!}</span>
+                        @if ($photo = $card->animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $photo) }}" alt="" loading="lazy" width="{{ $photo->width }}" height="{{ $photo->height }}">@else{!! $prints->ofBelief($card->belief(), $card->days(), $card->animal->id) !!}@endif
                         <span>{{ $card->genotype() }}</span>
                         @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
@@ -63,7 +64,7 @@
         @endif
         @unless ($rackView)
             <div class="mt-3">{{ $pages->links() }}</div>
-            @if ($search->view === 'cards')<div class="mt-3"><x-bead-key :sides="false"/></div>@endif
+            @if ($search->view === 'cards')<div class="mt-3"><x-bead-key :sides="false"/></div>{!! $prints->symbols() !!}@endif
         @endunless
     @endif
 </x-station>

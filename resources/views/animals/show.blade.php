@@ -11,6 +11,8 @@
         <section class="sheet" id="knowledge">
             <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated, from the parents and from all relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
+            @php($look = $gallery->ofBelief($card->belief(), $card->days(), $animal->id))
+            <figure class="mb-3">{!! App\Drawing\SkinSvg::full($look, $animal->name.': '.$card->genotype()) !!}<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>
             @foreach ($page->conflicts() as $conflict)
                 <div class="clash mt-3" role="note"><p class="mb-1"><x-icon name="exclamation-triangle"/> <strong>These cannot both be right about {{ $conflict['about'] }}:</strong></p><ul class="mb-1">@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul><p class="small mb-0">Until it is settled, each counts with the trust of its source. Correct or take out the one that is wrong; nothing is overwritten. What may explain young that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a>.</p></div>

@@ -17,9 +17,13 @@
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
-        @foreach ([['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['prove', 'Prove', 'search', route('prove')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['genes', 'Genes', 'book', route('genes.index')], ['luck', 'Luck', 'dice-5', route('luck')], ['house', 'House', 'house', route('house')]] as [$key, $name, $icon, $link])
-            <a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
+        @php($stations = [['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')], ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')]])
+        @foreach ($stations as $i => [$key, $name, $icon, $link])
+            <a @class(['station', 'at-desk' => $i > 3]) href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
         @endforeach
+        <details class="station-more"><summary @class(['station', 'is-here' => in_array($station, array_column(array_slice($stations, 4), 0), true)])><x-icon name="three-dots"/>More</summary>
+            <div class="more-sheet">@foreach (array_slice($stations, 4) as [$key, $name, $icon, $link])<a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>@endforeach
+                <button type="button" class="station theme" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button></div></details>
         <button type="button" class="station push theme" data-module="theme-switch" aria-pressed="false" hidden><x-icon name="moon-stars"/>Dark</button>
     </nav>
     <main class="page" id="main">

@@ -22,10 +22,10 @@
                 @endcan
             </section>
             <section class="sheet">
-                <div class="head"><h2>One copy and two</h2></div>
+                <div class="head"><h2>One copy and two</h2><a class="small" href="{{ route('looks.compare', ['genes' => array_values(array_filter(['Normal', $catalogue->oneCopy($allele)->kind->name === 'Het' ? null : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
                 <ul class="plain">
                     @foreach ([$catalogue->oneCopy($allele), $two] as $form)
-                        <li><span class="named-bead"><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" class="large" aria-hidden="true"/> {{ $form->text }}</span>
+                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het')){!! App\Drawing\SkinSvg::medium($gallery->ofForms([$form]), $form->text) !!}@endunless<span class="named-bead"><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" class="large" aria-hidden="true"/> {{ $form->text }}</span>
                             @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->viability->value !== 'viable')<span class="tag doubt">viability {{ $form->viability->value }}</span>@endif
                             <br><span class="small">{{ $form->kind->name === 'Het' ? 'Looks like a normal animal.' : $form->looks }}</span></li>
                     @endforeach

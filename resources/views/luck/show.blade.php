@@ -1,4 +1,5 @@
-<x-station title="Luck" station="luck">
+<x-station title="Luck" station="prove">
+    <x-prove-tabs here="luck"/>
     <div class="stack">
         <form class="sheet luck-form" method="get" aria-label="Chance, eggs and hits">
             @foreach ([['chance', 'Chance per egg', '1/6', 'text'], ['eggs', 'Eggs in all', '40', 'numeric'], ['hits', 'Hits among them', '0', 'numeric']] as [$field, $label, $example, $mode])

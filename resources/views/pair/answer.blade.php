@@ -39,6 +39,20 @@
     @endif
 </div>
 
+@if (count($looks = $page->looks()) > 0)
+    <section class="sheet" aria-labelledby="looks-title">
+        <div class="head"><h2 id="looks-title">The likeliest looks</h2><span class="soft small">a scheme of the skin laid flat, as grown animals; the belly edges lie outside</span></div>
+        <ul class="looks">
+            @foreach ($looks as $row)
+                @php($look = $gallery->ofForms($row->outcome->forms))
+                <li @class(['is-hit' => $row->isHit()])>{!! App\Drawing\SkinSvg::medium($look, $row->outcome->label) !!}
+                    <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ $row->outcome->probability->toString() }}, {{ $row->percent() }}</span>
+                    @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it: {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span class="d-block small soft">{{ $look->sureness->value === 'unknown' ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif</p></li>
+            @endforeach
+        </ul>
+    </section>
+@endif
+
 @include('pair.verdict')
 
 @if ($page->advice !== [])
@@ -67,3 +81,4 @@
     <div class="head"><h2 id="rests-title">What this rests on</h2></div>
     @include('pair.assumptions')
 </section>
+{!! $prints->symbols() !!}

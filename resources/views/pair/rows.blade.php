@@ -15,7 +15,7 @@
     <tbody>
     @foreach ($page->rows as $row)
         <tr id="outcome-{{ $row->number }}" @class(['is-hit' => $row->isHit()])>
-            <td data-value="{{ $row->outcome->label }}">{{ $row->outcome->label }}
+            <td data-value="{{ $row->outcome->label }}">{!! $row->outcome->isLethal ? '' : $prints->ofForms($row->outcome->forms) !!}{{ $row->outcome->label }}
                 @if ($row->knownAs() !== '')<span class="soft">({{ $row->knownAs() }})</span>@endif
                 @if ($row->outcome->isLethal)<span class="tag dead">does not live</span>@endif
                 @if ($hasTarget && $row->share->isOne())<span class="tag hit">★ hit</span>@elseif ($hasTarget && $row->isHit())<span class="tag doubt">hit in {{ App\Words\OddsWords::percent($row->share) }}</span>@endif

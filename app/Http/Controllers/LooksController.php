@@ -1,0 +1,46 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\CatalogueShelf;
+use App\Collection\Opened;
+use App\Looks\Comparison;
+use App\Looks\Confusions;
+use App\Looks\DesignPage;
+use App\Looks\Gallery;
+use App\Looks\Prints;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** To see what genes do: compare looks, design one, and know which will be mixed up. */
+class LooksController extends Controller
+{
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf) {}
+
+    public function compare(Request $request): Response
+    {
+        $this->authorize('read');
+        $gallery = new Gallery($this->shelf);
+        $comparison = new Comparison($request, $gallery);
+
+        return response()->view('looks.compare', ['comparison' => $comparison, 'gallery' => $gallery], $comparison->errors === [] ? 200 : 422);
+    }
+
+    public function design(Request $request): Response
+    {
+        $this->authorize('read');
+        $gallery = new Gallery($this->shelf);
+        $page = new DesignPage($request, $gallery, $this->opened);
+
+        return response()->view('looks.design', ['page' => $page], $page->error === null ? 200 : 422);
+    }
+
+    public function confusions(): View
+    {
+        $this->authorize('read');
+        $gallery = new Gallery($this->shelf);
+
+        return view('looks.confusions', ['page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true)]);
+    }
+}

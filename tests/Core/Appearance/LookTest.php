@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Appearance;
+
+use Destino\Appearance\Difference;
+use Destino\Appearance\Distance;
+use Destino\Appearance\Look;
+use Destino\Appearance\LookFacts;
+use Destino\Appearance\SkinMap;
+use Destino\Appearance\Sureness;
+use Destino\Genome\Allele;
+use Destino\Genome\Expressions;
+use Destino\Genome\Form;
+use Destino\Genome\Inheritance;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shelf;
+
+final class LookTest extends TestCase
+{
+    private static ?LookFacts $facts = null;
+
+    public function testEveryGeneDiffersFromTheWildTypeOnSomeAxis(): void
+    {
+        $same = [];
+        foreach (Shelf::catalogue()->alleles as $allele) {
+            if (self::facts()->look(Shelf::catalogue(), [self::shownForm($allele)])->values === []) {
+                $same[] = $allele->key;
+            }
+        }
+        self::assertSame(['microscale'], $same, 'which is about the size of scales');
+    }
+
+    public function testWhatMovedAnAxisAddsUpToItsAmount(): void
+    {
+        $checked = 0;
+        foreach (['Pastel', 'Leopard Clown', 'Enchi Mojave', 'GHI Pastel', 'Super Enchi Yellow Belly'] as $text) {
+            $look = self::look($text);
+            foreach ($look->values as $axis => $value) {
+                $checked++;
+                $sum = array_sum(array_column($look->reasons[$axis], 1));
+                self::assertEqualsWithDelta(max(-3.0, min(3.0, $sum)), $value, 1e-9, "{$text}: {$axis}");
+            }
+        }
+        self::assertGreaterThan(40, $checked);
+    }
+
+    public function testDosesAreOrdered(): void
+    {
+        self::assertGreaterThan(self::look('Enchi')->at('orange_red'), self::look('Super Enchi')->at('orange_red'));
+        self::assertLessThan(self::look('Enchi')->at('pattern_amount'), self::look('Super Enchi')->at('pattern_amount'));
+        self::assertGreaterThan(self::look('Pastel')->at('blush'), self::look('Super Pastel')->at('blush'));
+        self::assertSame([], self::look('het Clown')->values, 'a het of a recessive looks like a normal');
+    }
+
+    public function testInteractionsAreStatedByName(): void
+    {
+        $reasons = array_merge([], ...array_values(self::look('Pastel Cinnamon')->reasons));
+        self::assertContains('Cinnamon pulls the pastel yellow toward a pewter grey-brown.', array_column($reasons, 0));
+        self::assertLessThan(self::look('Pastel')->at('yellow'), self::look('Pastel Cinnamon')->at('yellow'));
+    }
+
+    public function testMasksHideAndSayWhat(): void
+    {
+        $plain = self::look('Super Mojave');
+        $with = self::look('Super Mojave Clown Pastel');
+        self::assertSame($plain->values, $with->values);
+        self::assertEqualsCanonicalizing(['Clown', 'Pastel'], $with->hidden);
+        self::assertNotSame([], self::look('Super Cinnamon Pastel')->values);
+        self::assertSame([], self::look('Super Cinnamon Pastel')->hidden, 'pastel shows through strongly');
+        self::assertSame(['Spider'], self::look('Super Cinnamon Spider')->hidden);
+    }
+
+    public function testNothingBringsBackAPigmentThatIsTakenAway(): void
+    {
+        self::assertLessThanOrEqual(-3.0, self::look('Albino Black Pastel')->at('black_depth'));
+        self::assertLessThanOrEqual(-3.0, self::look('Axanthic (line 1) Pastel')->at('yellow'));
+    }
+
+    public function testMoreBlackIsNeverLighter(): void
+    {
+        $last = INF;
+        foreach ([-3.0, -2.0, -1.0, 0.0, 1.0, 2.0] as $black) {
+            $mean = self::lightness(new Look(['black_depth' => $black], [], Sureness::Known, [], 1000, 0));
+            self::assertLessThan($last, $mean);
+            $last = $mean;
+        }
+        self::assertGreaterThan(self::lightness(new Look(['yellow' => 2.0], [], Sureness::Known, [], 1000, 0)), self::lightness(new Look(['yellow' => -3.0], [], Sureness::Known, [], 1000, 0)));
+    }
+
+    public function testAgeChangesWhatItChanges(): void
+    {
+        self::assertSame(0.0, self::look('Lavender Albino', 0)->at('lavender'));
+        self::assertGreaterThan(1.0, self::look('Lavender Albino', 1000)->at('lavender'));
+        self::assertSame(0.0, self::look('Banana', 0)->at('freckles'));
+        self::assertEqualsWithDelta(.25, self::look('Banana', 90)->at('freckles'), 1e-9, 'halfway to the amount of half a year');
+        self::assertSame(self::look('Spider', 10)->values, self::look('Spider', 3000)->values);
+    }
+
+    public function testTheSameSeedGivesTheSameIndividualAndOthersVary(): void
+    {
+        $facts = self::facts();
+        $of = static fn (int $seed): array => $facts->look(Shelf::catalogue(), self::forms('Piebald'), 1000, $seed)->values;
+        self::assertSame($of(4), $of(4));
+        self::assertNotSame($of(4), $of(5));
+        $white = array_map(static fn (int $seed): float => $of($seed)['white_area'], range(1, 40));
+        self::assertGreaterThan(.4, max($white) - min($white));
+        self::assertGreaterThan(0.0, min($white));
+    }
+
+    public function testTheWordsOfADifferenceAreTheLargestFirst(): void
+    {
+        $difference = Difference::between(self::look('Normal'), self::look('Yellow Belly'), self::facts());
+        self::assertSame(['a clearer belly', 'checks along the belly edge', 'flames rising between the blotches'], array_slice($difference->words(), 0, 3));
+        $amounts = array_map(abs(...), array_values($difference->amounts));
+        $sorted = $amounts;
+        rsort($sorted);
+        self::assertSame($sorted, $amounts);
+        self::assertSame([], Difference::between(self::look('Clown'), self::look('Clown het Piebald'), self::facts())->words());
+    }
+
+    /** @return iterable<string, array{string, string}> genes that nobody who looks mixes up */
+    public static function apart(): iterable
+    {
+        foreach ([['Pastel', 'Enchi'], ['Albino', 'Axanthic (line 1)'], ['Spider', 'Pinstripe'], ['Clown', 'Piebald'], ['Mojave', 'Lesser'], ['Banana', 'Albino'], ['Leopard', 'Champagne'], ['Cinnamon', 'Fire']] as $pair) {
+            yield implode(' and ', $pair) => $pair;
+        }
+    }
+
+    #[DataProvider('apart')]
+    public function testGenesThatCanBeToldApartAreDrawnApart(string $one, string $other): void
+    {
+        self::assertGreaterThan(2 * Distance::SEEN, Distance::between(self::look($one), self::look($other)));
+    }
+
+    public function testNamesOfOneAlleleAreDrawnAlike(): void
+    {
+        self::assertSame(0.0, Distance::between(self::look('Banana'), self::look('Coral Glow')));
+        self::assertSame(0.0, Distance::between(self::look('Lesser'), self::look('Butter')));
+        self::assertSame(0.0, Distance::between(self::look('Axanthic (line 1)'), self::look('Axanthic (line 2)')));
+        self::assertLessThan(Distance::SEEN, Distance::between(self::look('Gravel'), self::look('Asphalt')));
+        self::assertLessThan(Distance::SEEN, Distance::between(self::look('Super Lesser'), self::look('Super Butter')));
+        self::assertLessThan(Distance::SEEN, Distance::between(self::look('Lesser/Butter'), self::look('Super Lesser')));
+    }
+
+    public function testACompoundNobodyDescribedIsDrawnFromItsPartsAndSaysSo(): void
+    {
+        self::assertSame(Sureness::Known, self::look('Pastel')->sureness);
+        self::assertSame(Sureness::Inferred, self::look('Pastel Enchi')->sureness);
+        self::assertSame(Sureness::Unknown, self::look('Mocha/Special')->sureness);
+        $half = self::look('Mojave/Mocha');
+        self::assertEqualsWithDelta((self::look('Super Mojave')->at('fade') + self::look('Super Mocha')->at('fade')) / 2, $half->at('fade'), 1e-9);
+    }
+
+    private static function lightness(Look $look): float
+    {
+        $sum = $count = 0;
+        foreach ((new SkinMap($look, 60, 15))->rectangle() as $row) {
+            foreach ($row as $colour) {
+                $sum += ($colour >> 16 & 255) + ($colour >> 8 & 255) + ($colour & 255);
+                $count++;
+            }
+        }
+
+        return $sum / $count;
+    }
+
+    private static function facts(): LookFacts
+    {
+        return self::$facts ??= LookFacts::of(Shelf::shelf()->document());
+    }
+
+    private static function look(string $text, int $days = LookFacts::ADULT): Look
+    {
+        return self::facts()->look(Shelf::catalogue(), $text === 'Normal' ? [] : self::forms($text), $days);
+    }
+
+    private static function shownForm(Allele $allele): Form
+    {
+        return $allele->inheritance === Inheritance::Recessive ? Shelf::catalogue()->twoCopies($allele) : Shelf::catalogue()->oneCopy($allele);
+    }
+
+    /** @return list<Form> */
+    private static function forms(string $text): array
+    {
+        $forms = [];
+        foreach (Shelf::belief($text)->factors as $factor) {
+            foreach ((new Expressions(Shelf::catalogue()))->ofState(array_values($factor->states->entries())[0][0]) as $expression) {
+                array_push($forms, ...array_values($expression->forms));
+            }
+        }
+
+        return $forms;
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Catalogue\CatalogueShelf;
+use App\Drawing\SkinSvg;
+use App\Looks\Gallery;
+use App\Models\Drill;
+use App\Train\Examiner;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Artisan;
+use Tests\TestCase;
+
+class LooksTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_the_same_genotype_age_and_seed_are_drawn_the_same_byte_for_byte(): void
+    {
+        $gallery = fn (): Gallery => new Gallery(app(CatalogueShelf::class));
+        foreach (['Normal', 'Pastel Clown', 'Piebald Yellow Belly'] as $text) {
+            $this->assertSame(SkinSvg::full($gallery()->ofText($text), 'x'), SkinSvg::full($gallery()->ofText($text), 'x'));
+        }
+        $this->assertSame(
+            SkinSvg::thumbnail($gallery()->ofText('Pastel Clown'), 'x'), SkinSvg::thumbnail($gallery()->ofText('Clown Pastel'), 'x'), 'in whatever order',
+        );
+        $this->assertNotSame(SkinSvg::full($gallery()->ofText('Normal'), 'x'), SkinSvg::full($gallery()->ofText('Normal', 1000, 3), 'x'));
+        foreach (['Normal', 'GHI Mojave', 'Monsoon', 'Super Gravel'] as $text) {
+            $svg = SkinSvg::full($gallery()->ofText($text), $text);
+            $this->assertNotFalse(simplexml_load_string($svg), 'well-formed');
+            $this->assertLessThan(60_000, strlen($svg), $text);
+            $this->assertLessThan(6_000, strlen(SkinSvg::thumbnail($gallery()->ofText($text), $text)), $text);
+        }
+    }
+
+    public function test_every_outcome_of_a_pairing_has_its_drawing(): void
+    {
+        $page = $this->get('/pair?sire=Pastel+Enchi&dam=Mojave+het+Clown&target=Pastel+Mojave')->assertOk();
+        $html = (string) $page->getContent();
+        $this->assertSame(8, substr_count($html, '<symbol id="skin-'));
+        $page->assertSeeInOrder(['The likeliest looks', 'Pastel Enchi Mojave', '★', 'All outcomes']);
+        foreach (range(0, 7) as $i) {
+            $this->assertStringContainsString("<use href=\"#skin-{$i}\"/>", $html);
+        }
+        $this->get('/pair?sire=Mojave+Pastel&dam=Mojave&by=genotype')->assertSee('Not to be seen in it: Pastel.');
+    }
+
+    public function test_the_heaviest_pairing_stays_light(): void
+    {
+        $html = (string) $this->get('/pair?sire=Pastel+Enchi+Leopard+Banana&dam=Mojave+Fire+Yellow+Belly')->assertOk()->getContent();
+        $this->assertSame(60, substr_count($html, '<tr id="outcome-'));
+        $this->assertLessThan(480_000, strlen($html));
+    }
+
+    public function test_animals_show_their_likeliest_look(): void
+    {
+        $animal = $this->made(['name' => 'Skiff', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
+        $this->get('/animals')->assertOk()->assertSee('<symbol id="skin-0"', false);
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('A scheme of the likeliest look');
+    }
+
+    public function test_genotypes_are_compared_in_words(): void
+    {
+        $this->get('/genes/compare')->assertOk()->assertSee('See what a gene does.');
+        $this->get('/genes/compare?'.http_build_query(['genes' => ['Normal', 'Pastel', 'Pastel Clown']]))->assertOk()
+            ->assertSeeInOrder(['the others are held against this one', 'more yellow', 'without Pastel', 'without Clown']);
+        $this->get('/genes/compare?'.http_build_query(['genes' => ['Lesser', 'Butter']]))->assertSee('hard to tell apart');
+        $this->get('/genes/compare?'.http_build_query(['genes' => ['Pastel', 'Clwn']]))->assertUnprocessable()->assertSee('Did you mean Clown?')->assertSee('value="Clwn"', false);
+        $this->get('/genes/compare?'.http_build_query(['genes' => array_fill(0, 9, 'Pastel')]))->assertUnprocessable()->assertSee('At most 6');
+        $this->get('/genes/compare?'.http_build_query(['genes' => [['x'], 'Pastel'], 'age' => 'old', 'individual' => '-4']))->assertOk();
+        $this->get('/genes/compare?genes=Pastel')->assertOk();
+    }
+
+    public function test_wishes_lead_to_a_project(): void
+    {
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Desert Ghost', 'hatched_on' => '2022-07-01']);
+        $page = $this->get('/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]))->assertOk();
+        $page->assertSee('more contrast')->assertSee('Here: Skiff')->assertSee('Make it a project');
+        $this->get('/projects/create?target=Ultramel+Desert+Ghost')->assertOk()->assertSee('value="Ultramel Desert Ghost"', false);
+        $this->get('/genes/design?'.http_build_query(['wish' => ['yellow' => 'more', 'silver' => 'more']]))->assertOk()->assertSee('pull against each other');
+        $this->get('/genes/design?base=Clwn')->assertUnprocessable()->assertSee('Did you mean Clown?');
+        $this->get('/genes/design?'.http_build_query(['wish' => ['yellow' => ['more'], 'nonsense' => 'more', 'orange' => 'lots']]))->assertOk()->assertSee('Say what should change.');
+    }
+
+    public function test_what_will_be_mixed_up_is_listed_for_the_genes_that_are_here(): void
+    {
+        $this->get('/genes/confusions')->assertOk()->assertSee('Nothing in this collection looks alike enough');
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Fire Mojave', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Tender', 'genotype' => 'Vanilla Phantom', 'hatched_on' => '2021-07-01']);
+        $this->get('/genes/confusions')->assertOk()->assertSee('Vanilla')->assertSee('fire is usually the brighter')->assertSee('What hides what')->assertSee('Super Mojave');
+    }
+
+    public function test_a_round_of_ten_is_played_and_kept(): void
+    {
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel Clown', 'hatched_on' => '2022-07-01']);
+        $this->get('/genes/train')->assertOk()->assertSee('Learn to see it.')->assertSee('0 due today');
+        $this->post('/genes/train/begin')->assertRedirect('/genes/train');
+        $examiner = new Examiner(new Gallery(app(CatalogueShelf::class)), ['pastel', 'clown']);
+        foreach (range(0, 9) as $at) {
+            $state = session('train');
+            $question = $examiner->question($state['items'][$at], $state['seed'] + $at);
+            $this->assertNotNull($question);
+            $this->get('/genes/train')->assertOk()->assertSee('Question '.($at + 1).' of 10')->assertSee($question->asks);
+            $this->post('/genes/train', ['at' => $at, 'choice' => $at === 3 ? ($question->answer + 1) % count($question->options) : $question->answer]);
+            $this->post('/genes/train', ['at' => $at, 'choice' => 0]); // a double tap counts once
+            $this->get('/genes/train')->assertSee($at === 3 ? 'No: it is' : 'Right:');
+            $this->post('/genes/train/next');
+        }
+        $this->get('/genes/train')->assertSee('9 of 10 right.')->assertSee('How you do');
+        $this->assertSame(10, Drill::query()->count());
+        $this->assertSame([9, 1], [Drill::query()->where('box', 1)->count(), Drill::query()->where('box', 0)->count()]);
+        $this->assertSame(10, (int) Drill::query()->sum('right') + (int) Drill::query()->sum('wrong'));
+        $this->assertStringContainsString('pastel', Drill::query()->orderBy('id')->value('item'), 'genes of the collection first');
+        $this->travel(1)->days();
+        $this->post('/genes/train/begin');
+        $this->assertSame(Drill::query()->where('box', 0)->value('item'), session('train')['items'][0], 'what is weak comes first');
+    }
+
+    public function test_the_trainer_asks_nothing_that_the_drawing_cannot_show(): void
+    {
+        $items = (new Examiner(new Gallery(app(CatalogueShelf::class)), ['pastel']))->items();
+        $this->assertStringStartsWith('tell:pastel', $items[0]);
+        foreach (['microscale', 'daddy'] as $invisible) {
+            $this->assertSame([], preg_grep("/(^|:){$invisible}(:|$)/", $items));
+        }
+        $this->assertGreaterThan(100, count($items));
+        foreach (['at' => 'x', 'choice' => '77'] as $field => $value) {
+            $this->post('/genes/train', [$field => $value])->assertSessionHasErrors();
+        }
+        $this->post('/genes/train', ['at' => '0', 'choice' => '1'])->assertRedirect();
+        $this->assertSame(0, Drill::query()->count(), 'no round has begun');
+    }
+
+    public function test_drills_come_back_from_an_archive(): void
+    {
+        $drill = new Drill(['who' => 'Somebody', 'item' => 'tell:pastel', 'box' => 3, 'due_on' => '2026-12-01', 'right' => 5, 'wrong' => 1]);
+        $drill->user_id = $this->keeper()->id;
+        $drill->save();
+        $this->artisan('destino:export', ['--format' => 'json'])->assertSuccessful();
+        $this->assertTrue(collect(\App\Models\Kinds::sections())->contains(fn ($kind): bool => $kind->name === 'drill'));
+    }
+
+    public function test_the_command_answers_as_the_document_says(): void
+    {
+        $ask = function (array $options): array {
+            $this->assertSame(0, Artisan::call('destino:looks', ['--json' => true] + $options));
+
+            return (array) json_decode(Artisan::output(), true);
+        };
+        $look = $ask(['--genes' => 'Pastel het Clown', '--against' => 'Normal']);
+        $this->assertSame(['destino-look/1', 'adult', 1, 'well known'], [$look['format'], $look['age'], $look['seed'], $look['confidence']]);
+        $this->assertSame([112, 23], [$look['scales']['columns'], $look['scales']['rows']]);
+        $this->assertCount(23, $look['scales']['index']);
+        $this->assertCount(112, $look['scales']['index'][0]);
+        $this->assertLessThan(count($look['scales']['colours']), max(array_merge(...$look['scales']['index'])));
+        $this->assertContains('more yellow', array_column($look['differences'], 'text'));
+        $this->assertSame($look, $ask(['--genes' => 'Pastel het Clown', '--against' => 'Normal']));
+        $this->assertNotSame($look['scales'], $ask(['--genes' => 'Pastel het Clown', '--seed' => '2'])['scales']);
+        $this->assertSame(['Pastel'], $ask(['--genes' => 'Super Lesser Pastel'])['hidden']);
+        foreach ([['--genes' => 'Clwn'], ['--genes' => 'Clown', '--age' => 'old'], ['--genes' => 'Clown', '--seed' => '0'], ['--genes' => 'Clown', '--against' => 'Pstel']] as $wrong) {
+            $this->assertSame(2, Artisan::call('destino:looks', $wrong));
+        }
+        $this->assertSame(0, Artisan::call('destino:looks', ['--genes' => 'Clown', '--svg' => true]));
+        $this->assertNotFalse(simplexml_load_string(Artisan::output()));
+    }
+}
