@@ -51,6 +51,7 @@ class CatalogueCheck
         $shelf = new CatalogueShelf($this->folder);
         $faults = [];
         try {
+            $shelf->cues();
             foreach ($shelf->catalogue()->claims as $claim) {
                 foreach (array_keys($claim->schools) as $school) {
                     CatalogueBuilder::build($shelf->document(), [$claim->key => (string) $school]);

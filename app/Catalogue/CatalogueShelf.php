@@ -6,6 +6,8 @@ use App\House\House;
 use App\Models\GeneChange;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
+use Destino\Identification\Cue;
+use Destino\Identification\CueBook;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\TargetReader;
@@ -20,7 +22,7 @@ use RuntimeException;
 class CatalogueShelf
 {
     public const PARTS = [
-        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'axes', 'names', 'claims',
+        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'axes', 'cues', 'names', 'claims',
     ];
 
     private ?string $fingerprint = null;
@@ -86,6 +88,15 @@ class CatalogueShelf
             $this->isSlashEither,
             $this->version,
         );
+        $shelf->base = $this;
+
+        return $shelf;
+    }
+
+    /** The same house without what a keeper changed. */
+    public function withoutChanges(): self
+    {
+        $shelf = new self($this->folder, $this->schools, $this->lines, [], $this->cache, $this->isSlashEither, $this->version);
         $shelf->base = $this;
 
         return $shelf;
@@ -185,6 +196,19 @@ class CatalogueShelf
     public function targets(array $schools = []): TargetReader
     {
         return new TargetReader($this->catalogue($schools), $this->names($schools), $this->lines);
+    }
+
+    /** @var array<string, Cue>|null */
+    private ?array $cues = null;
+
+    /**
+     * What to look at on a hatchling, with what it shows by genotype.
+     *
+     * @return array<string, Cue> by key
+     */
+    public function cues(): array
+    {
+        return $this->cues ??= (new CueBook($this->catalogue(), $this->targets()))->read($this->document()['cues']);
     }
 
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */

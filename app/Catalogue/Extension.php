@@ -38,12 +38,31 @@ class Extension
             }
             if ($change->kind === 'alias') {
                 $document['genes'][$at]['aliases'][] = $change->data['name'];
-            } elseif ($change->kind === 'cue' && isset($document['genes'][$at]['cues'][$change->data['cue']])) {
-                $document['genes'][$at]['cues'][$change->data['cue']]['likelihood'] = $change->data['likelihood'];
+            } elseif ($change->kind === 'cue') {
+                $document['cues'] = self::withChances($document['cues'], $change);
             }
         }
 
         return $document;
+    }
+
+    /**
+     * The keeper's own chances of a cue, in place of the shipped ones; a change whose rule is not there any more does nothing.
+     *
+     * @param list<array<string, mixed>> $cues
+     * @return list<array<string, mixed>>
+     */
+    private static function withChances(array $cues, GeneChange $change): array
+    {
+        foreach ($cues as $i => $cue) {
+            foreach ($cue['key'] === $change->data['cue'] ? $cue['given'] : [] as $k => $rule) {
+                if (($rule['when'] ?? null) === ($change->data['when'] ?? '') && count($rule['chances']) === count($change->data['chances'] ?? [])) {
+                    $cues[$i]['given'][$k]['chances'] = $change->data['chances'];
+                }
+            }
+        }
+
+        return $cues;
     }
 
     /**
@@ -74,7 +93,6 @@ class Extension
                 'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
                 'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes',
             ],
-            'cues' => [],
             'note' => $isUnknown
                 ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.'
                 : 'Added by the keeper.',

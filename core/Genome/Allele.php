@@ -14,7 +14,6 @@ final readonly class Allele
      * @param int $rank place in catalogue order, from 0
      * @param list<string> $aliases other names of one copy
      * @param list<string> $twoCopyAliases other names of two copies
-     * @param list<Cue> $cues
      * @param bool|null $twoCopiesToldApart whether two copies look unlike one; null where nobody is sure
      */
     public function __construct(
@@ -29,7 +28,6 @@ final readonly class Allele
         public Effect $effect,
         public string $summary,
         public string $note,
-        public array $cues,
         public string $twoCopyName,
         public array $twoCopyAliases,
         public ?bool $twoCopiesToldApart,

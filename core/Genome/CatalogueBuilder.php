@@ -183,12 +183,6 @@ final readonly class CatalogueBuilder
                 Effect::from($gene->string('effect')),
                 $gene->string('summary'),
                 $gene->textOr('note', ''),
-                array_map(
-                    static fn (Facts $cue): Cue => new Cue(
-                        $cue->string('where'), $cue->string('text'), $cue->int('from_days'), ...$cue->twoNumbers('likelihood'),
-                    ),
-                    $gene->children('cues'),
-                ),
                 $two->string('name'),
                 [
                     ...($two->has('aliases') ? $two->strings('aliases') : []),

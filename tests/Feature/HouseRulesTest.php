@@ -108,12 +108,18 @@ class HouseRulesTest extends TestCase
         $this->get('/pair?sire=Harbour+line&dam=Normal&target=Pastel')->assertSee('Pastel: 1/2 per egg');
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');
 
-        $this->post(
-            '/genes/own', ['kind' => 'cue', 'gene' => 'clown', 'cue' => '0', 'with' => '0.5', 'without' => '0.25'],
-        )->assertSessionHasNoErrors();
-        $this->get('/genes/clown')->assertSee('Your weights; shipped: 93 % and 5 %.')->assertSee('50 %');
+        $rule = array_key_first(\App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly'));
+        $states = \App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly')[$rule]['cue']->states;
+        $even = implode(', ', array_fill(0, count($states), (string) round(100 / count($states), 4)));
+        foreach (['40, 40' => 'percentages, in this order', $even.', x' => 'percentages only', str_replace('.', '0.', $even) => 'not to 100'] as $typed => $says) {
+            $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $typed])->assertSessionHasErrors('chances');
+            $this->assertStringContainsString($says, session('errors')->first('chances'));
+        }
+        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => 'no|rule', 'chances' => $even])->assertSessionHasErrors('rule');
+        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $even])->assertSessionHasNoErrors();
+        $this->get('/genes/yellow-belly')->assertSee('Your chances; before:');
         $change = $this->keeper()->geneChanges()->where('kind', 'cue')->sole();
         $this->delete("/records/gene/{$change->id}");
-        $this->get('/genes/clown')->assertDontSee('Your weights')->assertSee('93 %');
+        $this->get('/genes/yellow-belly')->assertDontSee('Your chances');
     }
 }

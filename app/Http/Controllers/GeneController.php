@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Catalogue\CueLine;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSearch;
 use App\House\House;
@@ -46,12 +47,10 @@ class GeneController extends Controller
         $catalogue = $this->shelf->catalogue();
         abort_unless(isset($catalogue->alleles[$gene]), 404);
 
-        $shipped = array_column($this->shelf->shipped()['genes'], 'cues', 'key')[$gene] ?? [];
-
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
-            'shipped' => array_column($shipped, 'likelihood'),
+            'cues' => CueLine::of($this->shelf, $gene),
         ]);
     }
 

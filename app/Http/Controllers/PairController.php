@@ -50,7 +50,7 @@ class PairController extends Controller
 
         return $page === null
             ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
-            : response()->view('pair.sheet', ['page' => $page, 'inquiry' => $inquiry]);
+            : response()->view('pair.sheet', ['page' => $page, 'inquiry' => $inquiry, 'prints' => new Prints(new Gallery($this->shelf))]);
     }
 
     public function export(Request $request, #[CurrentKeeper] User $keeper): Response|StreamedResponse

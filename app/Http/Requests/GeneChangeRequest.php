@@ -3,7 +3,9 @@
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
+use App\Catalogue\CueRules;
 use App\Catalogue\Extension;
+use App\Catalogue\OwnChances;
 use App\Catalogue\OwnGene;
 use App\Models\GeneChange;
 use App\Models\User;
@@ -31,8 +33,8 @@ class GeneChangeRequest extends RecordRequest
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
             ],
             'cue' => [
-                'gene' => $known, 'cue' => ['required', 'integer', 'min:0'],
-                'with' => ['required', 'numeric', 'between:0.01,0.99'], 'without' => ['required', 'numeric', 'between:0.01,0.99'],
+                'gene' => $known, 'rule' => ['required', Rule::in(array_keys(CueRules::of($shelf, (string) $this->input('gene'))))],
+                'chances' => ['required', 'string', 'max:200', fn (string $attribute, mixed $value, Closure $fail) => $this->own($shelf)->fault() === null ?: $fail($this->own($shelf)->fault())],
             ],
             default => [
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
@@ -52,8 +54,7 @@ class GeneChangeRequest extends RecordRequest
             'name.max' => 'The name has more than 60 characters.',
             'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
             'effect' => 'Choose what it mainly does.',
-            'gene' => 'That gene is not in the library.', 'with' => 'Give a chance between 0.01 and 0.99.',
-            'without' => 'Give a chance between 0.01 and 0.99.', 'note.max' => 'The note has more than 2,000 characters.',
+            'gene' => 'That gene is not in the library.', 'rule' => 'Choose a cue.', 'chances.required' => 'Give a percentage for each state.', 'note.max' => 'The note has more than 2,000 characters.',
         ];
     }
 
@@ -101,7 +102,7 @@ class GeneChangeRequest extends RecordRequest
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
             'cue' => [
                 'kind' => 'cue', 'gene' => $valid['gene'],
-                'data' => ['cue' => (int) $valid['cue'], 'likelihood' => [(float) $valid['with'], (float) $valid['without']]],
+                'data' => $this->own($this->opened()->shelf)->data(),
             ],
             default => [
                 'kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']),
@@ -115,6 +116,11 @@ class GeneChangeRequest extends RecordRequest
 
         /** @var GeneChange */
         return $this->once($keeper->geneChanges(), $values);
+    }
+
+    private function own(CatalogueShelf $shelf): OwnChances
+    {
+        return new OwnChances($shelf, (string) $this->input('gene'), (string) $this->input('rule'), (string) $this->input('chances'));
     }
 
     private function isFree(CatalogueShelf $shelf): Closure

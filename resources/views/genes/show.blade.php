@@ -58,21 +58,23 @@
             @endif
             <section class="sheet">
                 <div class="head"><h2>How to recognise it</h2></div>
-                <div class="scroll"><table class="list"><thead><tr><th scope="col">Where</th><th scope="col">Cue</th><th scope="col" class="num">with it</th><th scope="col" class="num">without</th></tr></thead><tbody>
-                    @foreach ($allele->cues as $i => $cue)
-                        @php($own = $changes->where('kind', 'cue')->last(fn ($change) => $change->data['cue'] === $i))
-                        <tr><td>{{ $cue->where }}</td><td>{{ $cue->text }}{{ $cue->fromDays > 0 ? ", from {$cue->fromDays} days of age" : '' }}</td><td class="num">{{ round(100 * $cue->seenWithGene) }} %</td><td class="num">{{ round(100 * $cue->seenWithoutGene) }} %</td></tr>
-                        @if ($own && isset($shipped[$i]))<tr><td></td><td class="small soft" colspan="3"><span class="row-flow">Your weights; shipped: {{ round(100 * $shipped[$i][0]) }} % and {{ round(100 * $shipped[$i][1]) }} %. @can('manage')<x-take-out kind="gene" :record="$own" label="your weights of this cue" class=""/>@endcan</span></td></tr>@endif
+                @if ($cues === [])<p class="soft mb-0">Nobody has told us what to look for.</p>@endif
+                <ul class="plain cue-list" data-module="lift">
+                    @foreach ($cues as $one)
+                        <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong> <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age" : '' }}</span>
+                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in {{ $one->share() }} %, in a normal in {{ $one->shareInNormals() }} %</span>
+                            @if ($one->others() !== '')<span class="small soft d-block">Changed by {{ $one->others() }}.</span>@endif
+                            @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}. @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue'] ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach @endcan</span>@endif</li>
                     @endforeach
-                </tbody></table></div>
-                @if (Gate::allows('manage') && $allele->cues !== [])
-                    <details class="mt-2" @if ($errors->hasAny('with', 'without')) open @endif><summary>Other weights, from what you have seen</summary>
-                        <form method="post" action="{{ route('genes.change') }}" class="three mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-                            <x-choice name="cue" label="Cue" :value="old('cue')" :options="array_map(fn ($cue) => $cue->where.': '.$cue->text, $allele->cues)"/>
-                            <x-field name="with" label="Seen with the gene" unit="0.01 to 0.99" :value="old('with')" inputmode="decimal"/><x-field name="without" label="Seen without" unit="0.01 to 0.99" :value="old('without')" inputmode="decimal"/>
-                            <div><button class="button" type="submit">Use these</button></div></form></details>
+                </ul>
+                @if (Gate::allows('manage') && $cues !== [])
+                    <details class="mt-2" @if ($errors->hasAny('rule', 'chances')) open @endif><summary>Other chances, from what you have seen</summary>
+                        <form method="post" action="{{ route('genes.change') }}" class="mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                            <x-choice name="rule" label="Cue" :value="old('rule')" :options="array_combine(array_map(fn ($one) => $one->key(), $cues), array_map(fn ($one) => $one->cue->name.', '.$one->rule->text().': '.implode(', ', $one->cue->states), $cues))"/>
+                            <x-field name="chances" label="Percentage of each state, in that order" :value="old('chances')" placeholder="10, 20, 70"/>
+                            <div class="mt-2"><button class="button" type="submit">Use these</button></div></form></details>
                 @endif
-                <p class="small soft mb-0 mt-2">How often the cue is seen in animals with and without the gene: keepers' estimates, no counts.</p>
+                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">

@@ -22,4 +22,5 @@
         @if ($page->advice !== [])<section class="sheet"><h2 class="mb-2">To know</h2><x-advice-list :advice="$page->advice"/></section>@endif
         <section class="sheet"><h2 class="mb-2">Squares</h2><div class="squares">@foreach ($page->squares() as $square)<x-square :square="$square" :page="$page"/>@endforeach</div></section>
     </div>
+    {!! $prints->symbols() !!}
 </x-station>

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Identification;
+
+use Destino\DestinoError;
+use Destino\Genome\Allele;
+use Destino\Genome\Catalogue;
+use Destino\Genome\Facts;
+use Destino\Genome\Form;
+use Destino\Notation\Target;
+use Destino\Notation\TargetReader;
+use Destino\Probability\InvalidNumber;
+use Destino\Probability\Rational;
+
+/** Reads cues, and says where one is not as it should be. */
+final readonly class CueBook
+{
+    /** How far the chances of a rule may be from adding up to 1. */
+    private const WITHIN = 1e-9;
+
+    public function __construct(private Catalogue $catalogue, private TargetReader $targets) {}
+
+    /**
+     * @param list<array<string, mixed>> $entries as catalogue/schema.json describes them
+     * @return array<string, Cue> by key
+     *
+     * @throws IdentificationError
+     */
+    public function read(array $entries): array
+    {
+        $cues = [];
+        foreach (Facts::of(['cues' => $entries], 'the clutch')->children('cues') as $entry) {
+            $key = $entry->string('key');
+            isset($cues[$key]) ? throw IdentificationError::twice('cue', $key) : $cues[$key] = $this->cue($entry, $key);
+        }
+        foreach ($cues as $cue) {
+            if ($cue->repeats !== null && ! isset($cues[$cue->repeats])) {
+                throw IdentificationError::unknownCue($cue->repeats, array_keys($cues));
+            }
+        }
+
+        return $cues;
+    }
+
+    private function cue(Facts $entry, string $key): Cue
+    {
+        $states = $entry->strings('states');
+        if (count($states) < 2 || count(array_unique($states)) < count($states)) {
+            throw IdentificationError::chances($key, 0, 'a cue wants two states or more, each with its own name.');
+        }
+        /** @var list<CueRule> $rules */
+        $rules = [];
+        foreach ($entry->children('given') as $i => $rule) {
+            $when = $rule->optionalString('when');
+            $rules[] = new CueRule(
+                $when === null ? null : $this->target($key, $i, $when), $this->chances($key, $i, $rule, count($states)), $rule->has('from_days') ? $rule->int('from_days') : 0,
+            );
+        }
+        $last = $rules[count($rules) - 1] ?? null;
+        if ($last === null || $last->when !== null) {
+            throw IdentificationError::noLastRule($key);
+        }
+        $this->requireAllCanHold($key, $rules); // there is one at least: the last
+
+        return new Cue(
+            $key, $entry->textOr('name', $key), $entry->textOr('where', 'overall'), $states, [...array_slice($rules, 0, -1), $last],
+            $entry->has('from_days') ? $entry->int('from_days') : 0, $entry->optionalString('repeats'),
+        );
+    }
+
+    private function target(string $cue, int $rule, string $when): Target
+    {
+        try {
+            return $this->targets->read($when);
+        } catch (DestinoError $error) {
+            throw IdentificationError::chances($cue, $rule, $error->getMessage());
+        }
+    }
+
+    /** @return list<Rational> */
+    private function chances(string $cue, int $i, Facts $rule, int $states): array
+    {
+        $chances = [];
+        foreach ($rule->child('chances')->values() as $value) {
+            try {
+                $chance = is_int($value) || is_float($value) ? Rational::parse(self::decimal($value)) : throw IdentificationError::chances($cue, $i, 'each chance is a number.');
+            } catch (InvalidNumber) {
+                throw IdentificationError::chances($cue, $i, 'each chance is a number.');
+            }
+            $chances[] = $chance->isNegative() ? throw IdentificationError::chances($cue, $i, 'no chance is below 0.') : $chance;
+        }
+        if (count($chances) !== $states) {
+            throw IdentificationError::chances($cue, $i, "it has {$states} states and ".count($chances).' chances.');
+        }
+        $sum = array_reduce($chances, static fn (Rational $sum, Rational $one): Rational => $sum->plus($one), Rational::zero());
+        if (abs($sum->toFloat() - 1) > self::WITHIN) {
+            throw IdentificationError::chances($cue, $i, 'its chances add up to '.rtrim(rtrim(number_format($sum->toFloat(), 9, '.', ''), '0'), '.').', not to 1.');
+        }
+
+        return $sum->isOne() ? $chances : array_map(static fn (Rational $one): Rational => $one->dividedBy($sum), $chances);
+    }
+
+    /** A number as it is written: 0.15, not the nearest fraction of two. */
+    private static function decimal(int|float $number): string
+    {
+        return is_int($number) ? (string) $number : rtrim(rtrim(sprintf('%.15F', round($number, 15)), '0'), '.');
+    }
+
+    /**
+     * A rule behind one that always holds where it does can never be used.
+     *
+     * @param list<CueRule> $rules
+     */
+    private function requireAllCanHold(string $cue, array $rules): void
+    {
+        $eye = new Eye($this->catalogue);
+        foreach ($rules as $i => $rule) {
+            if ($rule->when === null && $i < count($rules) - 1) {
+                throw IdentificationError::neverHolds($cue, $rules[$i + 1]->text() === '' ? 'the rest' : $rules[$i + 1]->text(), 'the rest');
+            }
+            foreach ($rule->when === null ? [] : array_slice($rules, 0, $i) as $before) {
+                if ($rule->when !== null && $before->when !== null && $before->fromDays <= $rule->fromDays && $this->isWithin($eye, $rule->when, $before->when)) {
+                    throw IdentificationError::neverHolds($cue, $rule->text(), $before->text());
+                }
+            }
+        }
+    }
+
+    /** Whether whatever meets the one meets the other. */
+    private function isWithin(Eye $eye, Target $one, Target $other): bool
+    {
+        foreach ($this->witnesses($one) as $forms) {
+            if (! $eye->holds($other, $forms)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<array<string, Form>> genotypes that meet a condition and have nothing else */
+    private function witnesses(Target $when): array
+    {
+        $all = [[]];
+        foreach ($when->conditions as $condition) {
+            $fitting = array_values(array_filter(
+                [...$this->catalogue->formsAt($condition->locus()), $this->catalogue->form($condition->locus(), Allele::WILD, Allele::WILD)],
+                static fn (Form $form): bool => $when->accepts($form),
+            ));
+            $longer = [];
+            foreach ($all as $forms) {
+                foreach ($fitting as $form) {
+                    $longer[] = [$condition->locus() => $form] + $forms;
+                }
+            }
+            $all = $longer;
+        }
+
+        return $all;
+    }
+}
