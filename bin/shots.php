@@ -24,9 +24,10 @@ $views = [
     'prove' => ['/prove', 1280, 1100, 'light'],
     'genes' => ['/genes', 1280, 800, 'light'],
     'gene' => ['/genes/spider', 1280, 1100, 'light'],
-    'complex' => ['/complexes/bel', 1280, 900, 'light'],
+    'compare' => ['/genes/compare?'.http_build_query(['genes' => ['Normal', 'Pastel', 'Pastel Clown', 'Super Mojave']]), 1280, 1300, 'light'],
+    'design' => ['/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]), 1280, 1200, 'light'],
+    'train-phone' => ['/genes/train', 390, 844, 'dark'],
     'luck' => ['/luck?chance=1/6&eggs=40&hits=0', 1280, 800, 'light'],
-    'luck-phone-dark' => ['/luck?chance=1/8&eggs=20&hits=5', 390, 844, 'dark'],
 ];
 /** Uploads a small list with the usual faults, and stays on its preview. */
 function importPreview(Browser $browser): void
@@ -52,6 +53,14 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     if ($name === 'project') {
         $browser->visit($path)->click('.top .button.main');
         $browser->waitFor('.said', 'made anew');
+    }
+    if ($name === 'train-phone') {
+        $browser->visit($path)->click('.trainer button.main');
+        usleep(500_000);
+        $browser->picture("{$folder}/{$name}.png");
+        echo "{$name}.png\n";
+
+        continue;
     }
     $path === 'import' ? importPreview($browser) : $browser->visit($path);
     usleep(700_000);

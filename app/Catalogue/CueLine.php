@@ -10,7 +10,7 @@ class CueLine
 {
     private function __construct(public readonly Cue $cue, public readonly CueRule $rule, private readonly ?CueRule $shipped) {}
 
-    /** @return list<self> the clearest first */
+    /** @return list<self> those of the gene alone, and then those with others; the clearest first */
     public static function of(CatalogueShelf $shelf, string $gene): array
     {
         $shipped = [];
@@ -24,7 +24,7 @@ class CueLine
             $before = $shipped[$key] ?? null;
             $lines[] = new self($one['cue'], $one['rule'], $before !== null && $before->chances != $one['rule']->chances ? $before : null);
         }
-        usort($lines, fn (self $a, self $b): int => $b->gain() <=> $a->gain());
+        usort($lines, fn (self $a, self $b): int => [$a->partners(), $b->gain()] <=> [$b->partners(), $a->gain()]);
 
         return $lines;
     }
@@ -37,6 +37,12 @@ class CueLine
     public function from(): int
     {
         return max($this->cue->fromDays, $this->rule->fromDays);
+    }
+
+    /** How many other genes the rule needs. */
+    private function partners(): int
+    {
+        return count($this->rule->when->conditions ?? []) - 1;
     }
 
     /** The state that tells most. */

@@ -87,7 +87,7 @@ class Extension
             'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
             'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
             'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
-            'effects' => [],
+            'effects' => $data['effects'] ?? [],
             'two_copies' => ($data['two_copies'] ?? []) + [
                 'name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'],
                 'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
@@ -103,6 +103,13 @@ class Extension
                 'alleles' => [$compound['allele'], $change->gene], 'name' => $compound['name'],
                 'looks' => 'As the keeper knows it.', 'viability' => $compound['viability'], 'evidence' => 'reported',
             ];
+        }
+        foreach ($data['cues'] ?? [] as $cue) { // the keeper's own gene is asked first
+            foreach ($document['cues'] as $i => $known) {
+                if ($known['key'] === $cue['cue']) {
+                    array_unshift($document['cues'][$i]['given'], ['when' => $data['name'], 'chances' => $cue['chances']]);
+                }
+            }
         }
         foreach (array_filter($data['nicknames'] ?? []) as $nickname) {
             $document['names']['nicknames'][] = $nickname;

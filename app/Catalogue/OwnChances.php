@@ -33,13 +33,26 @@ class OwnChances
     /** @return array{cue: string, when: string, chances: list<float>} to be kept; where fault() finds none */
     public function data(): array
     {
-        $numbers = array_map(fn (float $number): float => max(self::LEAST, $number / 100), $this->numbers() ?? []);
-        $sum = array_sum($numbers);
-        $chances = array_map(fn (float $number): float => round($number / $sum, 6), $numbers);
-        $chances[0] = round($chances[0] + 1 - array_sum($chances), 6);
+        $chances = self::shares($this->numbers() ?? []);
         [$cue, $when] = explode('|', $this->rule, 2);
 
         return ['cue' => $cue, 'when' => $when, 'chances' => $chances];
+    }
+
+    /**
+     * Percentages as chances that add up to 1; none of them is 0, since observers slip.
+     *
+     * @param list<float> $percentages
+     * @return list<float>
+     */
+    public static function shares(array $percentages): array
+    {
+        $numbers = array_map(fn (float $number): float => max(self::LEAST, $number / 100), $percentages);
+        $sum = array_sum($numbers);
+        $chances = array_map(fn (float $number): float => round($number / $sum, 6), $numbers);
+        $chances[0] = round($chances[0] + 1 - array_sum($chances), 6);
+
+        return $chances;
     }
 
     /** @return list<float>|null null where something is no number, or below 0 */

@@ -48,13 +48,62 @@ class OwnGene
     }
 
     /**
+     * "yellow = 1" or "flames = 0.5": an axis by its name or key, and how much.
+     *
+     * @param list<array<string, mixed>> $axes of the gene facts
+     * @return array{string, float}|null null where the line says no such thing
+     */
+    public static function effect(string $line, array $axes): ?array
+    {
+        if (preg_match('/^(.+?)\s*[=:]\s*([+-]?\d+(?:\.\d+)?)$/u', $line, $part) !== 1 || abs((float) $part[2]) > 3) {
+            return null;
+        }
+        foreach ($axes as $axis) {
+            if (in_array(mb_strtolower($part[1]), [$axis['key'], str_replace('_', ' ', $axis['key']), mb_strtolower($axis['name'])], true)) {
+                return [$axis['key'], (float) $part[2]];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * "Belly edge = 10, 20, 70": a cue by its name or key, and a percentage for each of its states.
+     *
+     * @param list<array<string, mixed>> $cues of the gene facts
+     * @return array{cue: string, chances: list<float>}|null
+     */
+    public static function cue(string $line, array $cues): ?array
+    {
+        if (preg_match('/^(.+?)\s*=\s*([\d.,;\s%]+)$/u', $line, $part) !== 1) {
+            return null;
+        }
+        $numbers = array_map(floatval(...), preg_split('/[\s,;%]+/', trim($part[2], " \t,;%")) ?: []);
+        foreach ($cues as $cue) {
+            if (in_array(mb_strtolower($part[1]), [$cue['key'], mb_strtolower($cue['name'])], true)) {
+                return count($numbers) === count($cue['states']) && abs(array_sum($numbers) - 100) < .5 && min($numbers) >= 0
+                    ? ['cue' => $cue['key'], 'chances' => OwnChances::shares($numbers)]
+                    : null;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  array<string, mixed>  $valid  of the form
+     * @param  array<string, mixed>  $document  the gene facts
      * @return array<string, mixed>
      */
-    public static function further(array $valid, Catalogue $catalogue): array
+    public static function further(array $valid, Catalogue $catalogue, array $document): array
     {
         return [
+            'effects' => self::effects((string) ($valid['effects'] ?? ''), $document),
+            'cues' => array_values(array_filter(array_map(
+                fn (string $line): ?array => self::cue($line, $document['cues']), self::lines((string) ($valid['cues'] ?? '')),
+            ))),
             'two_copies' => array_filter([
+                'effects' => self::effects((string) ($valid['two_effects'] ?? ''), $document) ?: null,
                 'name' => $valid['two_name'] ?? null, 'looks' => $valid['two_looks'] ?? null,
                 'viability' => $valid['two_viability'] ?? null, 'told_apart' => $valid['two_told_apart'] ?? null,
             ]),
@@ -64,5 +113,14 @@ class OwnGene
             ),
             'nicknames' => array_map(self::nickname(...), self::lines((string) ($valid['nicknames'] ?? ''))),
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return array<string, float>
+     */
+    private static function effects(string $text, array $document): array
+    {
+        return array_column(array_filter(array_map(fn (string $line): ?array => self::effect($line, $document['axes']), self::lines($text))), 1, 0);
     }
 }

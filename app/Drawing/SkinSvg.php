@@ -26,7 +26,7 @@ class SkinSvg
     /** Half columns and half rows of a full drawing and of a small one. */
     private const FULL = [268, 27];
 
-    private const SMALL = [58, 6];
+    private const SMALL = [52, 5];
 
     private const CARD = [112, 12];
 

@@ -22,6 +22,59 @@ class MainPathTest extends BrowserTestCase
         self::assertGreaterThan(0, count($browser->all('.tray.wide .scute.is-hit')));
     }
 
+    public function test_a_round_of_the_trainer_is_played_with_keys_and_with_a_thumb(): void
+    {
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            $browser = $this->browser()->size($width, $height)->visit('/genes/train')->click('.trainer button.main');
+            for ($question = 1; $question <= 10; $question++) {
+                $browser->waitFor('.trainer', "Question {$question} of 10");
+                $width > 400 ? $browser->driver->getKeyboard()->sendKeys('1') : $browser->click('[data-choice="2"]');
+                $browser->until('return document.querySelector("[data-next]") !== null');
+                self::assertMatchesRegularExpression('/Right:|No: it is/', $browser->text('.trainer .answer'));
+                $width > 400 ? $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER) : $browser->click('[data-next]');
+            }
+            $browser->waitFor('.trainer', 'of 10 right.');
+            self::assertStringContainsString('How you do', $browser->text());
+        }
+    }
+
+    public function test_from_a_wish_to_the_target_of_a_project_by_clicks(): void
+    {
+        $browser = $this->browser()->visit('/genes/design')->click('.empty a');
+        $browser->waitFor('.proposals', 'more contrast');
+        $target = 'Ultramel '.$browser->text('.proposals li:first-child strong');
+        foreach ($browser->all('.proposals li:first-child a.button') as $button) {
+            if ($button->getText() === 'Make it a project') {
+                $button->click();
+
+                break;
+            }
+        }
+        $browser->until('return document.querySelector("#target") !== null');
+        self::assertSame($target, $browser->find('#target')->getAttribute('value'));
+    }
+
+    public function test_pointing_at_a_cue_lifts_its_place_on_the_drawing(): void
+    {
+        $browser = $this->browser()->visit('/genes/yellow-belly');
+        $browser->until('return document.querySelector("[data-lift][tabindex]") !== null');
+        $browser->script('document.querySelector("[data-lift=\\"belly-edge\\"]").focus()');
+        self::assertGreaterThan(0, count($browser->all('svg.skin .lift')));
+        $browser->script('document.activeElement.blur()');
+        self::assertSame([], $browser->all('svg.skin .lift'));
+    }
+
+    public function test_on_a_phone_five_places_lead_everywhere(): void
+    {
+        $browser = $this->browser()->size(390, 844)->visit('/animals');
+        $shown = $browser->script('return [...document.querySelectorAll(".rail > .station, .rail > details > summary")].filter(e => e.offsetParent !== null).map(e => parseFloat(getComputedStyle(e).fontSize))');
+        self::assertIsArray($shown);
+        self::assertCount(5, $shown);
+        self::assertGreaterThanOrEqual(11, min($shown));
+        $browser->click('.station-more summary')->click('.more-sheet a[href$="/genes"]');
+        $browser->waitFor('h1', 'Genes');
+    }
+
     public function test_the_ladder_moves_and_the_rows_sort_and_filter(): void
     {
         $browser = $this->browser()->visit('/pair?sire=Pastel+het+Clown&dam=Mojave+het+Clown&target=Clown&by=genotype');

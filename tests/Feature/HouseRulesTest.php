@@ -108,6 +108,13 @@ class HouseRulesTest extends TestCase
         $this->get('/pair?sire=Harbour+line&dam=Normal&target=Pastel')->assertSee('Pastel: 1/2 per egg');
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');
 
+        $own = ['kind' => 'gene', 'inheritance' => 'incomplete-dominant', 'effect' => 'light'];
+        $this->post('/genes/own', ['name' => 'Moonlit', 'effects' => "yellow = -2\nflames = 1", 'two_effects' => 'fade = 2', 'cues' => 'Pale spots above the nostrils = 10, 20, 70'] + $own)->assertSessionHasNoErrors();
+        $this->get('/genes/own-moonlit')->assertSee('Pale spots above the nostrils')->assertSeeInOrder(['clear', 'in 70']);
+        $this->get('/genes/compare?'.http_build_query(['genes' => ['Normal', 'Moonlit', 'Super Moonlit']]))->assertSee('less yellow')->assertSee('whiter all over');
+        foreach (['effects' => 'glow = 1', 'two_effects' => 'yellow = 9', 'cues' => 'Pale spots above the nostrils = 10, 20'] as $field => $wrong) {
+            $this->post('/genes/own', ['name' => 'Sunlit', $field => $wrong] + $own)->assertSessionHasErrors($field);
+        }
         $rule = array_key_first(\App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly'));
         $states = \App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly')[$rule]['cue']->states;
         $even = implode(', ', array_fill(0, count($states), (string) round(100 / count($states), 4)));

@@ -149,6 +149,7 @@ class LooksTest extends TestCase
         };
         $look = $ask(['--genes' => 'Pastel het Clown', '--against' => 'Normal']);
         $this->assertSame(['destino-look/1', 'adult', 1, 'well known'], [$look['format'], $look['age'], $look['seed'], $look['confidence']]);
+        $this->assertTrue((new \Opis\JsonSchema\Validator)->validate(json_decode((string) json_encode($look)), (string) file_get_contents(base_path('docs/formats/look.schema.json')))->isValid());
         $this->assertSame([112, 23], [$look['scales']['columns'], $look['scales']['rows']]);
         $this->assertCount(23, $look['scales']['index']);
         $this->assertCount(112, $look['scales']['index'][0]);

@@ -70,6 +70,8 @@ class GeneChangeRequest extends RecordRequest
             'aliases' => ['nullable', 'string', 'max:300'],
             'compounds' => ['nullable', 'string', 'max:2000', $this->compoundLines()],
             'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
+            'effects' => ['nullable', 'string', 'max:2000', $this->effectLines()], 'two_effects' => ['nullable', 'string', 'max:2000', $this->effectLines()],
+            'cues' => ['nullable', 'string', 'max:3000', $this->cueLines()],
         ];
     }
 
@@ -80,6 +82,32 @@ class GeneChangeRequest extends RecordRequest
                 OwnGene::compound($line, $this->opened()->shelf->catalogue()) === null
                 && $fail(
                     "“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).",
+                );
+            }
+        };
+    }
+
+    private function effectLines(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            $axes = $this->opened()->shelf->document()['axes'];
+            foreach (OwnGene::lines((string) $value) as $line) {
+                OwnGene::effect($line, $axes) === null && $fail(
+                    "“{$line}” says nothing of a look. Write a line for each: what changes = how much, from -3 to 3. Known are: "
+                        .implode(', ', array_map(fn (array $axis): string => $axis['name'], $axes)).'.',
+                );
+            }
+        };
+    }
+
+    private function cueLines(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            $cues = $this->opened()->shelf->document()['cues'];
+            foreach (OwnGene::lines((string) $value) as $line) {
+                OwnGene::cue($line, $cues) === null && $fail(
+                    "“{$line}” is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “"
+                        .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ', $cues[0]['states']).'.',
                 );
             }
         };
@@ -110,7 +138,7 @@ class GeneChangeRequest extends RecordRequest
                     'name' => trim($valid['name']), 'inheritance' => $valid['inheritance'],
                     'locus' => (string) ($valid['locus'] ?? ''), 'effect' => $valid['effect'],
                     'note' => (string) ($valid['note'] ?? ''),
-                ] + OwnGene::further($this->validated(), $this->opened()->shelf->catalogue()),
+                ] + OwnGene::further($this->validated(), $this->opened()->shelf->catalogue(), $this->opened()->shelf->document()),
             ],
         };
 

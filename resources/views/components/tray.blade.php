@@ -1,4 +1,4 @@
-@props(['page', 'width', 'height', 'most' => 24]) {{-- the whole of a pairing as one area, cut by share; hits are outlined --}}
+@props(['page', 'prints' => null, 'width', 'height', 'most' => 24]) {{-- the whole of a pairing as one area, cut by share; hits are outlined --}}
 @php
     $rows = array_slice($page->rows, 0, $most);
     $shares = array_map(fn ($row) => $row->outcome->probability->toFloat(), $rows);
@@ -41,6 +41,8 @@
             @if ($sexMark !== '' && $lines !== [] && $h > ($showsGenes ? 92 : 66) + 17 * count($lines) && $w > 80)
                 <text x="11" y="{{ 46 + 17 * count($lines) }}" font-size="12.5">{{ trim($sexMark) }}</text>
             @endif
+            @php($free = $h - (48 + 17 * count($lines)) - ($showsGenes ? 30 : 6) - ($sexMark === '' ? 0 : 18))
+            @if ($prints && ! $row->outcome->isLethal && $w > 96 && $free > 18)<svg x="8" y="{{ round($h - ($showsGenes ? 32 : 8) - min($free, ($w - 16) * .15), 2) }}" width="{{ round($w - 16, 2) }}" height="{{ round(min($free, ($w - 16) * .15), 2) }}" preserveAspectRatio="xMinYMid">{!! $prints->ofForms($row->outcome->forms) !!}</svg>@endif
         </a>
     @endforeach
     @if ($hasRest)

@@ -18,6 +18,12 @@
                 <x-field name="nicknames" label="Nicknames of combinations" type="textarea" rows="3" :value="old('nicknames')" hint="A line for each: nickname = genes that it is short for."/>
             </div>
         </details>
+        <details @if ($errors->hasAny(['effects', 'two_effects', 'cues'])) open @endif><summary>How it looks, for the drawing and for telling it apart</summary>
+            <div class="stack mt-2">
+                <div class="two"><x-field name="effects" label="What it changes" type="textarea" rows="4" :value="old('effects')" hint="A line for each: what = how much, from -3 to 3. “yellow = 1”, “flames = 0.5”, “how much is dark = -1”."/><x-field name="two_effects" label="Two copies, where they differ" type="textarea" rows="4" :value="old('two_effects')"/></div>
+                <x-field name="cues" label="Cues" type="textarea" rows="3" :value="old('cues')" hint="A line for each: cue = a percentage for each of its states. “Pale spots above the nostrils = 10, 20, 70” for none, faint, clear."/>
+            </div>
+        </details>
         <div><button class="button main" type="submit">Add the gene</button></div>
     </form>
 </x-station>

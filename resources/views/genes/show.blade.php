@@ -62,7 +62,7 @@
                 <ul class="plain cue-list" data-module="lift">
                     @foreach ($cues as $one)
                         <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong> <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age" : '' }}</span>
-                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in {{ $one->share() }} %, in a normal in {{ $one->shareInNormals() }} %</span>
+                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in {{ $one->share() }}&nbsp;%, in a normal in {{ $one->shareInNormals() }}&nbsp;%</span>
                             @if ($one->others() !== '')<span class="small soft d-block">Changed by {{ $one->others() }}.</span>@endif
                             @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}. @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue'] ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach @endcan</span>@endif</li>
                     @endforeach
