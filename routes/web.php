@@ -3,6 +3,7 @@
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnimalController;
 use App\Http\Controllers\BackupController;
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClutchController;
 use App\Http\Controllers\DoorController;
@@ -23,6 +24,7 @@ use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RemovalController;
 use App\Http\Controllers\RoundController;
 use App\Http\Controllers\SavedSearchController;
+use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\StatementController;
 use App\Http\Controllers\StatusController;
 use App\Http\Controllers\TrainController;
@@ -64,9 +66,17 @@ Route::delete('/searches/{search}', [SavedSearchController::class, 'destroy'])->
 
 Route::resource('racks', RackController::class)->only('index', 'store', 'update', 'destroy');
 
+Route::get('/today', [SeasonController::class, 'today'])->name('today');
+Route::post('/clutches/{clutch}/events', [SeasonController::class, 'log'])->name('events.store');
+Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('animals.tap');
+
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
+Route::get('/clutches/{clutch}/bench', [BenchController::class, 'show'])->name('bench');
+Route::post('/clutches/{clutch}/bench', [BenchController::class, 'see'])->name('bench.see');
+Route::post('/clutches/{clutch}/alike', [BenchController::class, 'alike'])->name('bench.alike');
 
 Route::resource('projects', ProjectController::class)->except('destroy');
 Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->name('projects.replan');

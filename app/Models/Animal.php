@@ -52,6 +52,7 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, StatusEvent> $statusEvents
  * @property Collection<int, Observation> $observations
  * @property Collection<int, Photo> $photos
+ * @property Collection<int, Sighting> $sightings
  */
 class Animal extends Model implements Removable
 {
@@ -113,6 +114,12 @@ class Animal extends Model implements Removable
     public function observations(): HasMany
     {
         return $this->hasMany(Observation::class);
+    }
+
+    /** @return HasMany<Sighting, $this> */
+    public function sightings(): HasMany
+    {
+        return $this->hasMany(Sighting::class)->orderBy('on')->orderBy('id');
     }
 
     /** @return HasMany<Photo, $this> */

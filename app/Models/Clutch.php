@@ -30,6 +30,7 @@ use Illuminate\Support\Carbon;
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchSire> $sires
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchCount> $counts
  * @property \Illuminate\Database\Eloquent\Collection<int, Animal> $hatchlings
+ * @property \Illuminate\Database\Eloquent\Collection<int, AlikeSet> $alikeSets
  */
 class Clutch extends Model implements Removable
 {
@@ -100,7 +101,17 @@ class Clutch extends Model implements Removable
         }
         [$kind, $own] = self::OF_EVENTS[$field];
 
-        return $this->event($kind)?->{$own};
+        return $this->event($kind)?->{$own} ?? ($kind === EventKind::Hatched ? $this->cameOut($own) : null);
+    }
+
+    /** Young that were logged one by one as they came out: their number, and the day of the first. */
+    private function cameOut(string $own): mixed
+    {
+        $out = $this->exists || $this->relationLoaded('events')
+            ? $this->events->filter(fn (ClutchEvent $event): bool => $event->kind === EventKind::Out)
+            : collect();
+
+        return $out->isEmpty() ? null : ($own === 'on' ? $out->first()?->on : (int) $out->sum(fn (ClutchEvent $event): int => $event->count ?? 1));
     }
 
     /** One event for each kind of which something is known; one of which nothing is known any more is taken out. */
@@ -151,6 +162,12 @@ class Clutch extends Model implements Removable
     public function counts(): HasMany
     {
         return $this->hasMany(ClutchCount::class)->orderBy('id');
+    }
+
+    /** @return HasMany<AlikeSet, $this> */
+    public function alikeSets(): HasMany
+    {
+        return $this->hasMany(AlikeSet::class)->orderBy('id');
     }
 
     /** @return HasMany<Animal, $this> */

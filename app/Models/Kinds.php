@@ -90,6 +90,10 @@ final class Kinds
                 ['on' => 'string', 'caption' => 'string?', 'file' => 'string', 'width' => 'integer', 'height' => 'integer'],
                 removal: Right::Log,
             ),
+            new RecordKind(
+                'sighting', Sighting::class, 'cue',
+                ['cue' => 'string', 'state' => 'string', 'on' => 'string', 'who' => 'string?'], removal: Right::Log,
+            ),
             new RecordKind('animal', Animal::class, 'record', [
                 'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null],
                 'sex_found' => [...self::values(SexFound::class), null], 'sex_certainty' => 'integer',
@@ -99,7 +103,7 @@ final class Kinds
                 'notes' => 'string?',
             ], ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'], children: [
                 'statements' => 'statement', 'statusEvents' => 'status', 'observations' => 'observation', 'care' => 'care',
-                'photos' => 'photo',
+                'photos' => 'photo', 'sightings' => 'sighting',
             ], removal: Right::Manage, section: 'animals'),
         ];
     }
@@ -130,6 +134,10 @@ final class Kinds
     private static function ofWork(): array
     {
         return [
+            new RecordKind(
+                'alike', AlikeSet::class, 'set of alike hatchlings', ['target' => 'string'], ['clutch_id' => 'clutch'], ['animals' => 'animal'],
+                removal: Right::Log, section: 'alike', relation: 'alikeSets',
+            ),
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
             new RecordKind('project', Project::class, 'project', [
                 'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],

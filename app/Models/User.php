@@ -130,6 +130,12 @@ class User extends Authenticatable
         return $this->hasMany(SavedSearch::class)->orderBy('name');
     }
 
+    /** @return HasMany<AlikeSet, $this> */
+    public function alikeSets(): HasMany
+    {
+        return $this->hasMany(AlikeSet::class);
+    }
+
     /** @return HasMany<Drill, $this> */
     public function drills(): HasMany
     {

@@ -1,6 +1,6 @@
 @php($mayLog = Gate::allows('log', $clutch))
 <x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
-    <x-slot:actions>@if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
+    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell them apart</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
         @if (count($page->sires()) === 1)<a class="button" href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of this pairing</a>@endif</x-slot:actions>
     <div class="two">
         <div class="stack">
@@ -14,6 +14,11 @@
                     @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
                     @if ($clutch->notes)<dt>Notes</dt><dd style="white-space:pre-line">{{ $clutch->notes }}</dd>@endif
                 </dl>
+            </section>
+            <section class="sheet" id="season">
+                <div class="head"><h2>What happened</h2></div>
+                <ul class="plain">@forelse ($clutch->events as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
+                @if ($mayLog)<p class="mt-3 mb-1 soft small">Log for today:</p><x-event-taps :clutch="$clutch" :taps="array_values(array_filter(App\Models\Enums\EventKind::cases(), fn ($kind) => ! in_array($kind, [App\Models\Enums\EventKind::Counted, App\Models\Enums\EventKind::Planned], true)))"/>@endif
             </section>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
                 @if ($verdict->stance !== Destino\Pairing\Advice\Stance::Inform)

@@ -17,7 +17,7 @@
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
-        @php($stations = [['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')], ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')]])
+        @php($stations = [['today', 'Today', 'sunrise', route('today')], ['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')], ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')]])
         @foreach ($stations as $i => [$key, $name, $icon, $link])
             <a @class(['station', 'at-desk' => $i > 3]) href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
         @endforeach
@@ -37,7 +37,7 @@
                 @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@elseif (auth()->user()?->owner_id)<span class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>@endif
             </div>
         </header>
-        @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf<button class="button" type="submit">Undo</button></form>@endif</div>@endif
+        @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf @if (session('undo_method'))@method(session('undo_method'))@endif<button class="button" type="submit">Undo</button></form>@endif</div>@endif
         {{ $slot }}
     </main>
 </div>

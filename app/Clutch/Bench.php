@@ -1,0 +1,274 @@
+<?php
+
+namespace App\Clutch;
+
+use App\Collection\Opened;
+use App\Models\AlikeSet;
+use App\Models\Animal;
+use App\Models\Clutch as ClutchRecord;
+use App\Models\Sighting;
+use App\Models\Statement;
+use Destino\DestinoError;
+use Destino\Genome\Belief;
+use Destino\Genome\Form;
+use Destino\Genome\JointBelief;
+use Destino\Genome\LinkageGroup;
+use Destino\Genome\Sex;
+use Destino\Identification\Clutch;
+use Destino\Identification\Cue;
+use Destino\Identification\Hatchling;
+use Destino\Identification\Identification;
+use Destino\Inference\Conclusions\Kindred;
+use Destino\Notation\Target;
+use Destino\Probability\Rational;
+use Illuminate\Support\Carbon;
+
+/**
+ * Siblings side by side: what was seen of each, and what that makes of them. The parents come in with all that is known of
+ * them except by this clutch, so that nothing counts twice.
+ */
+class Bench
+{
+    /** A cue that tells less than this is not worth a look. */
+    private const LEAST_BITS = .01;
+
+    public readonly ?Identification $found;
+
+    /** Why nothing can be said. */
+    public readonly ?string $why;
+
+    /** @var array<string, Cue> */
+    public readonly array $cues;
+
+    /** @var array<int, Animal> */
+    public readonly array $hatchlings;
+
+    public function __construct(public readonly ClutchRecord $clutch, private readonly Opened $opened)
+    {
+        $clutch->load('dam', 'sires.animal', 'hatchlings.sightings', 'hatchlings.statements', 'hatchlings.latestPhoto', 'alikeSets');
+        $hatchlings = [];
+        foreach ($clutch->hatchlings as $animal) {
+            $hatchlings[$animal->id] = $animal;
+        }
+        $this->hatchlings = $hatchlings;
+        $this->cues = $opened->shelf->cues();
+        [$found, $why] = [null, null];
+        try {
+            $found = new Identification($opened->shelf->catalogue(), $this->given(), $this->cues);
+        } catch (DestinoError $error) {
+            $why = $error->getMessage();
+        }
+        [$this->found, $this->why] = [$found, $why];
+    }
+
+    /** @throws DestinoError */
+    private function given(): Clutch
+    {
+        $kindred = $this->opened->beliefs()->kin->without([$this->clutch->id]);
+        $sires = [];
+        foreach ($this->clutch->sires as $sire) {
+            if ($sire->animal !== null) {
+                $sires[] = ['id' => (string) $sire->animal->id, 'belief' => $this->prior($kindred, $sire->animal->id, Sex::Male), 'weight' => Rational::one()];
+            }
+        }
+        if ($sires === []) {
+            throw BenchError::noSire();
+        }
+        $tally = $this->opened->beliefs()->kin->tallyOf($this->clutch->id);
+        $counts = [];
+        $left = 0;
+        foreach ($this->clutch->counts()->get() as $count) {
+            $target = $count->dead ? null : $this->target($count->saw);
+            $number = $count->dead ? 0 : ($tally->counts[$left++] ?? 0);
+            if ($target !== null && $number > 0) {
+                $counts[] = ['saw' => $target, 'count' => $number];
+            }
+        }
+
+        return new Clutch(
+            $this->prior($kindred, $this->clutch->dam_id, Sex::Female), $sires, array_values(array_map($this->young(...), $this->hatchlings)), $counts, $this->alike(),
+        );
+    }
+
+    /** What is believed of a parent without this clutch. */
+    private function prior(Kindred $kindred, int $id, Sex $sex): Belief
+    {
+        $family = $kindred->familyOf("a{$id}");
+        if ($family === null) {
+            return $this->opened->beliefs()->beforehand($id);
+        }
+        $factors = [];
+        foreach ($kindred->groupSetsOf($family) as $groups) {
+            $states = $kindred->posterior($family, $groups)->of["a{$id}"] ?? null;
+            if ($states !== null) {
+                $factors[] = new JointBelief(array_map(static fn (LinkageGroup $group): string => $group->key, $groups), $states);
+            }
+        }
+
+        return $factors === [] ? $this->opened->beliefs()->beforehand($id) : new Belief($sex, $factors);
+    }
+
+    private function young(Animal $animal): Hatchling
+    {
+        $cues = [];
+        foreach ($animal->sightings as $sighting) { // in order: the latest counts
+            $cue = $sighting->who === null ? $this->cues[$sighting->cue] ?? null : null;
+            if ($cue !== null && in_array($sighting->state, $cue->states, true)) {
+                $cues[$cue->key] = $cue->state($sighting->state);
+            }
+        }
+
+        return new Hatchling((string) $animal->id, $animal->sex, $this->days($animal), $this->saw($animal), $cues);
+    }
+
+    /** A look that was stated of it as sure. */
+    private function saw(Animal $animal): ?Target
+    {
+        $sure = $animal->statements->filter(fn (Statement $statement): bool => $statement->certainty === 100)->last();
+
+        return $sure === null ? null : $this->target($sure->text);
+    }
+
+    private function target(string $text): ?Target
+    {
+        try {
+            return $this->opened->shelf->targets()->read($text);
+        } catch (DestinoError) {
+            return null; // its own page says that it cannot be read
+        }
+    }
+
+    /** @return list<array{target: Target, hatchlings: list<string>}> */
+    private function alike(): array
+    {
+        $sets = [];
+        foreach ($this->clutch->alikeSets as $set) {
+            $here = array_values(array_filter($set->animals, fn (int $id): bool => isset($this->hatchlings[$id])));
+            $target = $this->target($set->target);
+            if ($target !== null && count($here) > 1) {
+                $sets[] = ['target' => $target, 'hatchlings' => array_map(strval(...), $here)];
+            }
+        }
+
+        return $sets;
+    }
+
+    public function days(Animal $animal): ?int
+    {
+        $hatched = $animal->hatched_on ?? $this->clutch->hatched_on;
+
+        return $hatched === null ? null : max(0, (int) $hatched->diffInDays(Carbon::today()));
+    }
+
+    public function isImpossible(Animal $animal): bool
+    {
+        return in_array((string) $animal->id, $this->found->impossible ?? [], true);
+    }
+
+    public function label(Animal $animal): string
+    {
+        $label = $this->found === null || $this->isImpossible($animal) ? '' : $this->found->label((string) $animal->id);
+
+        return $label === '' ? 'Normal' : $label;
+    }
+
+    /** @return list<Form> the likeliest genotype, to be drawn */
+    public function forms(Animal $animal): array
+    {
+        $best = $this->found === null || $this->isImpossible($animal) ? null : $this->found->genotypes((string) $animal->id, 1)[0][0] ?? null;
+        $forms = [];
+        foreach ($best['alleles'] ?? [] as $locus => $pair) {
+            $forms[] = $this->opened->shelf->catalogue()->form($locus, ...$pair);
+        }
+
+        return $forms;
+    }
+
+    /**
+     * Odds of genes that are not the same for all, one row each.
+     *
+     * @return list<array{name: string, shares: array<int, float|null>}> by hatchling; null where these parents cannot have it
+     */
+    public function genes(): array
+    {
+        $rows = [];
+        foreach ($this->found === null ? [] : $this->hatchlings as $id => $animal) {
+            foreach ($this->isImpossible($animal) ? [] : $this->found->genes((string) $id) as $gene) {
+                $rows[$gene['allele']->rank] ??= ['name' => $gene['allele']->name, 'shares' => []];
+                $rows[$gene['allele']->rank]['shares'][$id] = $gene['decimal'];
+            }
+        }
+        ksort($rows);
+        $all = array_map(fn (array $row): array => [
+            'name' => $row['name'], 'shares' => array_map(fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $row['shares'][$animal->id] ?? 0.0, $this->hatchlings),
+        ], $rows);
+
+        return array_values(array_filter($all, fn (array $row): bool => array_filter($row['shares'], fn (?float $share): bool => $share !== null && $share < 1.0) !== []));
+    }
+
+    /**
+     * The cues that are worth a look, those that tell most of all siblings together first, and those that were read.
+     *
+     * @return list<array{cue: Cue, bits: float, separates: string, seen: array<int, string|null>, tells: array<int, float>}>
+     */
+    public function rows(): array
+    {
+        $rows = [];
+        foreach ($this->found === null ? [] : $this->hatchlings as $id => $animal) {
+            foreach ($this->isImpossible($animal) ? [] : $this->found->cues((string) $id)['next'] as $next) {
+                $key = $next['cue']->key;
+                $rows[$key] ??= ['cue' => $next['cue'], 'bits' => 0.0, 'separates' => '', 'seen' => [], 'tells' => []];
+                $rows[$key]['bits'] += $next['bits'];
+                $rows[$key]['tells'][$id] = $next['bits'];
+                $rows[$key]['separates'] = $rows[$key]['separates'] ?: $next['separates'];
+            }
+        }
+        foreach ($this->cues as $key => $cue) {
+            $seen = array_map(fn (Animal $animal): ?string => $animal->sightings->filter(fn (Sighting $one): bool => $one->cue === $key && $one->who === null)->last()?->state, $this->hatchlings);
+            if (array_filter($seen) !== []) {
+                $rows[$key] ??= ['cue' => $cue, 'bits' => 0.0, 'separates' => '', 'seen' => [], 'tells' => []];
+            }
+            if (isset($rows[$key])) {
+                $rows[$key]['seen'] = $seen;
+            }
+        }
+        $worth = array_filter($rows, fn (array $row): bool => $row['bits'] >= self::LEAST_BITS || array_filter($row['seen']) !== []);
+        usort($worth, fn (array $a, array $b): int => $b['bits'] <=> $a['bits']);
+
+        return $worth;
+    }
+
+    /** @return list<array{cue: Cue, animals: list<string>}> cues that can be read at a later age */
+    public function later(): array
+    {
+        $later = [];
+        foreach ($this->found === null ? [] : $this->hatchlings as $id => $animal) {
+            foreach ($this->isImpossible($animal) ? [] : $this->found->cues((string) $id)['later'] as $cue) {
+                $later[$cue->key] ??= ['cue' => $cue, 'animals' => []];
+                $later[$cue->key]['animals'][] = $animal->name;
+            }
+        }
+
+        return array_values($later);
+    }
+
+    /** @return list<array{name: string, share: float}> which male it was */
+    public function sires(): array
+    {
+        $names = $this->clutch->sires->pluck('animal.name', 'animal_id');
+
+        return array_map(fn (array $sire): array => ['name' => (string) ($names[(int) $sire['id']] ?? $sire['id']), 'share' => $sire['decimal']], $this->found?->sires() ?? []);
+    }
+
+    /** @return list<Sighting> what others said of a hatchling */
+    public function opinions(Animal $animal): array
+    {
+        return array_values($animal->sightings->filter(fn (Sighting $one): bool => $one->who !== null)->all());
+    }
+
+    /** @return list<AlikeSet> */
+    public function sets(): array
+    {
+        return array_values($this->clutch->alikeSets->all());
+    }
+}

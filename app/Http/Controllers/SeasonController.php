@@ -1,0 +1,59 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Collection\Opened;
+use App\Http\Requests\EventRequest;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Season\Order;
+use App\Season\TodayPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+
+/** The snake room: what is due, and what happened, in a tap. */
+class SeasonController extends Controller
+{
+    /** What one tap logs of an animal. */
+    private const TAPS = ['fed' => ['kind' => 'feed', 'outcome' => 'taken'], 'refused' => ['kind' => 'feed', 'outcome' => 'refused'], 'shed' => ['kind' => 'shed']];
+
+    public function __construct(private readonly Opened $opened) {}
+
+    public function today(): View
+    {
+        $this->authorize('read');
+
+        return view('season.today', ['page' => new TodayPage($this->opened)]);
+    }
+
+    public function log(EventRequest $request, Clutch $clutch): RedirectResponse
+    {
+        $event = $request->addTo($clutch);
+        $asks = Order::question($clutch, $event);
+
+        return redirect()->to($request->input('from') === 'today' ? route('today') : route('clutches.show', $clutch))
+            ->with('said', "{$clutch->dam->name}: {$event->sentence()}.".($asks === null ? '' : " {$asks}"))
+            ->with('undo', route('records.destroy', ['event', $event->id]))->with('undo_method', 'delete');
+    }
+
+    /** Fed, refused or shed, today. */
+    public function tap(Request $request, Animal $animal): RedirectResponse
+    {
+        $this->authorize('log', $animal);
+        $what = $request->validate(['what' => ['required', Rule::in(array_keys(self::TAPS))]], ['what' => 'Choose what to log.'])['what'];
+        $entry = DB::transaction(function () use ($animal, $what) {
+            $today = self::TAPS[$what] + ['on' => Carbon::today()->format('Y-m-d')];
+            $prey = $what === 'shed' ? null : $animal->latestFeed()->value('prey');
+
+            // the second of two quick taps changes nothing
+            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($today)->first() ?? $animal->care()->create($today + ['prey' => $prey]);
+        });
+
+        return redirect()->route('today')->with('said', "{$animal->name}: {$entry->sentence()}.")
+            ->with('undo', route('records.destroy', ['care', $entry->id]))->with('undo_method', 'delete');
+    }
+}

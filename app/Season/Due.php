@@ -1,0 +1,89 @@
+<?php
+
+namespace App\Season;
+
+use App\Models\Clutch;
+use App\Models\Enums\EventKind;
+use Destino\Season\Expectation;
+use Destino\Season\Gap;
+use Illuminate\Support\Carbon;
+
+/** What is to be expected next of one pair or clutch, and what can be logged of it. */
+class Due
+{
+    private function __construct(
+        public readonly Clutch $clutch,
+        public readonly string $what,
+        public readonly ?Carbon $from,
+        public readonly ?Carbon $to,
+        public readonly bool $isOverdue,
+        public readonly ?float $thisWeek,
+        public readonly string $rests,
+        /** @var list<EventKind> */
+        public readonly array $taps,
+    ) {}
+
+    public static function of(Clutch $clutch, Records $records, Carbon $today): ?self
+    {
+        $has = fn (EventKind $kind): bool => $clutch->event($kind) !== null;
+
+        return match (true) {
+            $has(EventKind::Hatched) => null,
+            $has(EventKind::Laid) => self::expected(
+                $clutch, $has(EventKind::Pipped) || $has(EventKind::Out) ? 'hatching' : 'first pips', Gap::layingToPip(), EventKind::Laid, $records, $today,
+                [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal],
+            ),
+            $has(EventKind::PreLayShed) => self::expected($clutch, 'eggs', Gap::shedToLaying(), EventKind::PreLayShed, $records, $today, [EventKind::Laid]),
+            $has(EventKind::Ovulation) => self::expected(
+                $clutch, 'the shed before laying', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today, [EventKind::PreLayShed, EventKind::Laid],
+            ),
+            $has(EventKind::Introduced) || $has(EventKind::Lock) => new self(
+                $clutch, $has(EventKind::Lock) ? 'ovulation, whenever she is ready' : 'a lock', null, null, false, null, 'no window is known for it',
+                [EventKind::Lock, EventKind::Separated, EventKind::Follicles, EventKind::Ovulation],
+            ),
+            default => new self($clutch, 'to be put together', null, null, false, null, 'planned', [EventKind::Introduced]),
+        };
+    }
+
+    /** @param list<EventKind> $taps */
+    private static function expected(Clutch $clutch, string $what, Gap $gap, EventKind $since, Records $records, Carbon $today, array $taps): self
+    {
+        $on = $clutch->event($since)?->on;
+        if ($on === null) {
+            return new self($clutch, $what, null, null, false, null, 'its beginning has no day', $taps);
+        }
+        $expectation = $records->expect($gap, $clutch->dam_id);
+        $passed = max(0, (int) $on->diffInDays($today));
+        [$from, $to] = $expectation->window($passed);
+
+        return new self(
+            $clutch, $what, $on->copy()->addDays($from), $on->copy()->addDays($to), $expectation->isOverdue($passed),
+            $expectation->chanceWithin($passed, 7), self::rests($expectation, $gap), $taps,
+        );
+    }
+
+    private static function rests(Expectation $expectation, Gap $gap): string
+    {
+        $usual = Expectation::of($gap)->window();
+        $says = "usual {$usual[0]} to {$usual[1]} days";
+        if ($expectation->own + $expectation->others > 0) {
+            $now = $expectation->window();
+            $says .= "; with {$expectation->own} of her own and {$expectation->others} other ".($expectation->others === 1 ? 'record' : 'records')." {$now[0]} to {$now[1]}";
+        }
+
+        return $says;
+    }
+
+    /** In its window, or past it. */
+    public function isNow(Carbon $today): bool
+    {
+        return $this->isOverdue || ($this->from !== null && $this->from->lte($today->copy()->addDays(3)));
+    }
+
+    public function words(): string
+    {
+        return $this->from === null || $this->to === null
+            ? $this->what
+            : "{$this->what} ".($this->isOverdue ? 'overdue: ' : '')."{$this->from->format('j M')} to {$this->to->format('j M')}";
+    }
+}

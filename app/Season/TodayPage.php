@@ -1,0 +1,115 @@
+<?php
+
+namespace App\Season;
+
+use App\Collection\Opened;
+use App\Collection\Statuses;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\Sighting;
+use App\Models\StatusEvent;
+use Destino\Identification\Cue;
+use Illuminate\Support\Carbon;
+
+/** What is due, overdue or worth checking today, by place in the rack. */
+class TodayPage
+{
+    /** Days without food taken after which one is worth a look, where meals are logged at all. */
+    private const HUNGRY = 14;
+
+    /** Hatchlings are looked at again up to this age, in days. */
+    private const YOUNG = 540;
+
+    /** Clutches that began longer ago than this many months are over, whatever is logged. */
+    private const OVER = 14;
+
+    public readonly Carbon $today;
+
+    /** @var list<Due> those in their window first */
+    public readonly array $due;
+
+    /** @var list<Animal> that are here */
+    private readonly array $animals;
+
+    public function __construct(private readonly Opened $opened)
+    {
+        $this->today = Carbon::today();
+        $keeper = $opened->keeper();
+        $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
+        $records = new Records($clutches);
+        $statuses = Statuses::of($keeper);
+        $due = [];
+        foreach ($clutches as $clutch) {
+            $one = $this->isOpen($clutch) && $statuses->status($clutch->dam_id)->isHere() ? Due::of($clutch, $records, $this->today) : null;
+            $one === null ?: $due[] = $one;
+        }
+        usort($due, fn (Due $a, Due $b): int => [$b->isOverdue, $b->isNow($this->today), $a->to, $a->clutch->dam->placeWords()] <=> [$a->isOverdue, $a->isNow($this->today), $b->to, $b->clutch->dam->placeWords()]);
+        $this->due = $due;
+        $this->animals = array_values(
+            $keeper->animals()->with('rack', 'latestFeed', 'sightings')->get()->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
+                ->sortBy(fn (Animal $animal): string => ($animal->placeWords() ?? "\u{ffff}")." {$animal->name}")->all(),
+        );
+    }
+
+    private function isOpen(Clutch $clutch): bool
+    {
+        $last = $clutch->events->pluck('on')->filter()->last();
+
+        return $last === null || $last->gt($this->today->copy()->subMonths(self::OVER));
+    }
+
+    /** @return list<array{animal: Animal, days: int}> that have not taken food for long, the longest first */
+    public function hungry(): array
+    {
+        $hungry = [];
+        foreach ($this->animals as $animal) {
+            $days = $animal->latestFeed === null ? null : (int) $animal->latestFeed->on->diffInDays($this->today);
+            if ($days !== null && $days >= self::HUNGRY) {
+                $hungry[] = ['animal' => $animal, 'days' => $days];
+            }
+        }
+        usort($hungry, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
+
+        return $hungry;
+    }
+
+    /** @return list<Animal> young whose sex is not known */
+    public function toSex(): array
+    {
+        return array_values(array_filter($this->animals, fn (Animal $animal): bool => $animal->sex === null && $animal->clutch_id !== null));
+    }
+
+    /** @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen before */
+    public function toLookAt(): array
+    {
+        $late = array_filter($this->opened->shelf->cues(), fn (Cue $cue): bool => $cue->fromDays > 0);
+        $look = [];
+        foreach ($this->animals as $animal) {
+            $days = $animal->clutch_id === null || $animal->hatched_on === null ? null : (int) $animal->hatched_on->diffInDays($this->today);
+            if ($days === null || $days > self::YOUNG || $animal->sightings->isEmpty()) {
+                continue; // what nobody began to tell apart is not asked for
+            }
+            $seen = $animal->sightings->map(fn (Sighting $one): string => $one->cue)->all();
+            $cues = array_filter($late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true));
+            $cues === [] ?: $look[] = ['clutch' => (int) $animal->clutch_id, 'name' => $animal->name, 'cues' => array_map(fn (Cue $cue): string => $cue->name, array_values($cues))];
+        }
+
+        return $look;
+    }
+
+    /** @return list<StatusEvent> statuses to be looked at again */
+    public function toReview(): array
+    {
+        $ids = array_map(fn (Animal $animal): int => $animal->id, $this->animals);
+        $latest = StatusEvent::query()->where('user_id', $this->opened->keeper()->id)->orderBy('on')->orderBy('id')->get()->keyBy('animal_id');
+
+        return array_values($latest->filter(
+            fn (StatusEvent $event): bool => $event->review_on !== null && $event->review_on->lte($this->today) && in_array($event->animal_id, $ids, true),
+        )->load('animal')->all());
+    }
+
+    public function isQuiet(): bool
+    {
+        return array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->toReview() === [] && $this->toSex() === [];
+    }
+}

@@ -1,0 +1,38 @@
+@php([$may, $today] = [Gate::allows('log'), $page->today])
+<x-station title="Today" station="today">
+    <x-slot:actions>@if ($may)<a class="button" href="{{ route('round.create', 'feed') }}">Feeding round</a><a class="button" href="{{ route('round.create', 'weight') }}">Weighing round</a><a class="button" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>New pairing</a>@endif</x-slot:actions>
+    <p class="soft">{{ $today->format('l j F Y') }}</p>
+    <div class="stack">
+    @if ($errors->any())<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $errors->first() }} Nothing was logged.</span></p>@endif
+    @if ($page->due === [] && $page->isQuiet())<section class="sheet empty"><p class="answer">Nothing is due.</p><p class="soft">Pairs, eggs and hatchlings come here by themselves, with the days in which to look, once a pairing is noted.</p></section>@endif
+    @if ($page->due !== [])
+        <section class="sheet">
+            <div class="head"><h2>Pairs and eggs</h2><span class="soft small">windows hold nine of ten; a tap logs it for today</span></div>
+            <ul class="plain due">
+                @foreach ($page->due as $one)
+                    <li><p class="mb-1"><a href="{{ route('clutches.show', $one->clutch) }}"><strong>{{ $one->clutch->dam->name }}</strong></a> <span class="soft small">{{ implode(' · ', array_filter([$one->clutch->dam->placeWords(), 'with '.($one->clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'a sire not known')])) }}</span>
+                        @if ($one->isOverdue)<span class="tag dead">overdue</span>@elseif ($one->isNow($today))<span class="tag hit">now</span>@endif
+                        <span class="d-block">Expect {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">, {{ App\Projects\ProjectPage::percent($one->thisWeek) }} within a week</span>@endif</span><span class="d-block soft small">{{ ucfirst($one->rests) }}.</span></p>
+                        @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@endif</li>
+                @endforeach
+            </ul>
+            <p class="soft small mb-0 mt-2">Wash your hands after handling; a female on eggs may bite. A female in trouble laying, or an ailing hatchling, is for a reptile veterinarian.</p>
+        </section>
+    @endif
+    <div class="two">
+    @if (($look = $page->toLookAt()) !== [])
+        <section class="sheet"><div class="head"><h2>Look again</h2><span class="soft small">what shows at their age now</span></div><ul class="plain">@foreach (array_slice($look, 0, 12) as $one)<li><a href="{{ route('bench', $one['clutch']) }}"><strong>{{ $one['name'] }}</strong></a> <span class="soft small">{{ implode(', ', array_slice($one['cues'], 0, 3)) }}{{ count($one['cues']) > 3 ? ' and '.(count($one['cues']) - 3).' more' : '' }}</span></li>@endforeach</ul></section>
+    @endif
+    @if (($sex = $page->toSex()) !== [])
+        <section class="sheet"><div class="head"><h2>To sex</h2></div><ul class="plain">@foreach (array_slice($sex, 0, 20) as $animal)<li><a href="{{ route('animals.edit', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ $animal->placeWords() }}</span></li>@endforeach</ul></section>
+    @endif
+    @if (($review = $page->toReview()) !== [])
+        <section class="sheet"><div class="head"><h2>To be looked at again</h2></div><ul class="plain">@foreach ($review as $event)<li><a href="{{ route('animals.show', $event->animal_id) }}">{{ $event->animal->name }}</a> <span class="soft small">{{ $event->sentence() }}</span></li>@endforeach</ul></section>
+    @endif
+    @if (($hungry = $page->hungry()) !== [])
+        <section class="sheet"><div class="head"><h2>Not eaten for long</h2><span class="soft small">by the last meal logged</span></div>
+            <ul class="plain">@foreach (array_slice($hungry, 0, 30) as ['animal' => $animal, 'days' => $days])<li class="row-flow"><span><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$animal->placeWords(), "{$days} days"])) }}</span></span>@if ($may)<form class="ms-auto taps" method="post" action="{{ route('animals.tap', $animal) }}" data-module="once">@csrf<button class="button slim" name="what" value="fed" type="submit">fed</button><button class="button slim" name="what" value="refused" type="submit">refused</button><button class="button slim" name="what" value="shed" type="submit">shed</button></form>@endif</li>@endforeach</ul></section>
+    @endif
+    </div>
+    </div>
+</x-station>
