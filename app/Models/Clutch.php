@@ -101,17 +101,19 @@ class Clutch extends Model implements Removable
         }
         [$kind, $own] = self::OF_EVENTS[$field];
 
-        return $this->event($kind)?->{$own} ?? ($kind === EventKind::Hatched ? $this->cameOut($own) : null);
+        $event = $this->event($kind);
+
+        return ($event === null ? null : $event->{$own}) ?? ($kind === EventKind::Hatched ? $this->cameOut($own) : null);
     }
 
     /** Young that were logged one by one as they came out: their number, and the day of the first. */
     private function cameOut(string $own): mixed
     {
         $out = $this->exists || $this->relationLoaded('events')
-            ? $this->events->filter(fn (ClutchEvent $event): bool => $event->kind === EventKind::Out)
-            : collect();
+            ? array_values($this->events->filter(fn (ClutchEvent $event): bool => $event->kind === EventKind::Out)->all())
+            : [];
 
-        return $out->isEmpty() ? null : ($own === 'on' ? $out->first()?->on : (int) $out->sum(fn (ClutchEvent $event): int => $event->count ?? 1));
+        return $out === [] ? null : ($own === 'on' ? $out[0]->on : array_sum(array_map(fn (ClutchEvent $event): int => $event->count ?? 1, $out)));
     }
 
     /** One event for each kind of which something is known; one of which nothing is known any more is taken out. */

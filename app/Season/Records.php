@@ -57,7 +57,12 @@ class Records
 
     private static function on(Clutch $clutch, EventKind $kind): ?\Illuminate\Support\Carbon
     {
-        return $clutch->event($kind)?->on ?? ($kind === EventKind::Hatched ? ($clutch->event(EventKind::Pipped)?->on ?? $clutch->hatched_on) : null);
+        $event = $clutch->event($kind);
+        if ($event !== null || $kind !== EventKind::Hatched) {
+            return $event?->on;
+        }
+
+        return $clutch->event(EventKind::Pipped)->on ?? $clutch->hatched_on;
     }
 
     /** Days since something happened; null where it has not. */

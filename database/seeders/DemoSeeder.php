@@ -200,6 +200,7 @@ class DemoSeeder extends Seeder
             }
             $this->care($made);
             $this->clutches($keeper, $made);
+            $this->season($keeper, $made);
             $this->standing($keeper, $made);
             $this->projects($keeper);
             $this->oddLook($keeper);
@@ -244,6 +245,31 @@ class DemoSeeder extends Seeder
             }
             foreach ($counts as [$saw, $count]) {
                 $clutch->counts()->create(['saw' => $saw, 'count' => $count]);
+            }
+        }
+    }
+
+    /**
+     * The season that runs: eggs that pip in these days, a pair that is together, and siblings half told apart.
+     *
+     * @param array<string, Animal> $made
+     */
+    private function season(User $keeper, array $made): void
+    {
+        $day = fn (int $ago): string => now()->subDays($ago)->format('Y-m-d');
+        $eggs = $keeper->clutches()->create(['dam_id' => $made['Vellum']->id, 'paired_on' => $day(160)]);
+        $eggs->sires()->create(['animal_id' => $made['Inlet']->id]);
+        $eggs->events()->createMany([
+            ['kind' => 'lock', 'on' => $day(158)], ['kind' => 'ovulation', 'on' => $day(106)], ['kind' => 'pre-lay-shed', 'on' => $day(88)],
+            ['kind' => 'laid', 'on' => $day(57), 'count' => 7, 'infertile' => 1], ['kind' => 'first-meal', 'on' => $day(49)],
+            ['kind' => 'egg-bad', 'on' => $day(21), 'count' => 1, 'note' => 'collapsed and smells'], ['kind' => 'pipped', 'on' => $day(0), 'count' => 2],
+        ]);
+        $pair = $keeper->clutches()->create(['dam_id' => $made['Estuary']->id, 'paired_on' => $day(20)]);
+        $pair->sires()->create(['animal_id' => $made['Inlet']->id]);
+        $pair->events()->create(['kind' => 'lock', 'on' => $day(18)]);
+        foreach (['Dinghy' => ['blotch-eyes' => 'one, round', 'eye-band' => 'normal'], 'Ebb' => ['blotch-eyes' => 'two']] as $name => $cues) {
+            foreach ($cues as $cue => $state) {
+                $made[$name]->sightings()->create(['cue' => $cue, 'state' => $state, 'on' => $day(30)]);
             }
         }
     }

@@ -50,6 +50,8 @@ class EveryPageTest extends BrowserTestCase
         yield 'gene' => ['/genes/spider'];
         yield 'complex' => ['/complexes/bel'];
         yield 'luck' => ['/luck?chance=1/6&eggs=40&hits=0'];
+        yield 'today' => ['/today'];
+        yield 'bench' => ['/clutches/8/bench'];
         yield 'compare' => ['/genes/compare?genes[]=Normal&genes[]=Pastel+Clown&genes[]=Super+Mojave'];
         yield 'design' => ['/genes/design?base=Ultramel&wish[contrast]=more&wish[stripe]=keep'];
         yield 'masks and confusions' => ['/genes/confusions'];

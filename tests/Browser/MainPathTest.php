@@ -38,6 +38,29 @@ class MainPathTest extends BrowserTestCase
         }
     }
 
+    public function test_from_lock_to_the_first_young_out_within_three_taps_each(): void
+    {
+        $browser = $this->browser()->size(390, 844);
+        foreach (['ovulation' => 'shed before laying', 'shed before laying' => 'eggs laid', 'eggs laid' => 'pipped', 'egg given up' => 'pipped', 'pipped' => 'out of the egg', 'out of the egg' => ''] as $what => $next) {
+            $browser->visit('/animals')->click('.rail > .station[href$="/today"]'); // one
+            $browser->waitFor('h1', 'Today');
+            foreach ($browser->all('.due > li') as $row) {
+                $buttons = str_contains($row->getText(), 'Estuary') ? $row->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.taps > button')) : [];
+                foreach ($buttons as $button) {
+                    if ($button->getText() === $what) {
+                        $button->click(); // two
+
+                        break 2;
+                    }
+                }
+            }
+            $browser->waitFor('.said', "Estuary: {$what}");
+            self::assertSame('Undo', $browser->text('.said .button'));
+            $next === '' ?: self::assertStringContainsString($next, $browser->text());
+        }
+        self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
+    }
+
     public function test_from_a_wish_to_the_target_of_a_project_by_clicks(): void
     {
         $browser = $this->browser()->visit('/genes/design')->click('.empty a');

@@ -1,0 +1,163 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\ClutchEvent;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+class SeasonTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private function pair(): Clutch
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel', 'hatched_on' => '2021-07-01']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Enchi', 'hatched_on' => '2020-07-01']);
+        $this->post('/clutches', ['dam_id' => $dam->id, 'sires' => [$sire->id]])->assertSessionHasNoErrors();
+
+        return Clutch::query()->sole();
+    }
+
+    public function test_a_season_is_logged_from_today_and_the_next_step_follows(): void
+    {
+        $this->get('/today')->assertOk()->assertSee('Nothing is due.');
+        $clutch = $this->pair();
+        $this->get('/today')->assertSee('to be put together');
+        foreach (
+            [
+                [0, 'introduced', [], 'Expect a lock'], [2, 'lock', [], 'ovulation, whenever she is ready'], [40, 'ovulation', [], 'the shed before laying'],
+                [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'], [40, 'egg-bad', [], 'first pips'],
+                [17, 'pipped', [], 'hatching'], [1, 'out', ['count' => '5'], null],
+            ] as [$days, $kind, $more, $next]
+        ) {
+            $this->travel($days)->days();
+            $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid()] + $more)->assertRedirect('/today')->assertSessionHasNoErrors();
+            $next === null ? $this->get('/today')->assertOk() : $this->get('/today')->assertSee($next);
+        }
+        $clutch = Clutch::query()->sole();
+        $this->assertSame(['hatched', 5, 6, 1], [$clutch->stage(), $clutch->hatched, $clutch->eggs_good, $clutch->eggs_infertile]);
+        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'lock seen', 'egg given up', 'out of the egg, 5']);
+    }
+
+    public function test_a_double_tap_logs_once_and_an_undo_takes_it_back(): void
+    {
+        $clutch = $this->pair();
+        $tap = ['kind' => 'lock', 'from' => 'today', 'form_token' => (string) Str::uuid()];
+        $this->post("/clutches/{$clutch->id}/events", $tap);
+        $this->post("/clutches/{$clutch->id}/events", $tap)->assertRedirect('/today');
+        $this->assertSame(1, ClutchEvent::query()->count());
+        $undo = (string) parse_url((string) session('undo'), PHP_URL_PATH);
+        $this->get('/today')->assertSee('Undo');
+        $this->delete($undo)->assertRedirect();
+        $this->assertSame(0, ClutchEvent::query()->count());
+
+        $animal = Animal::query()->where('name', 'Tender')->sole();
+        $this->post("/animals/{$animal->id}/tap", ['what' => 'fed'])->assertRedirect('/today');
+        $this->post("/animals/{$animal->id}/tap", ['what' => 'fed']);
+        $this->assertSame(1, $animal->care()->count());
+        $this->post("/animals/{$animal->id}/tap", ['what' => 'walked'])->assertSessionHasErrors('what');
+    }
+
+    /** @return iterable<string, array{list<array<string, string>>, string}> */
+    public static function unusual(): iterable
+    {
+        $ago = fn (int $days): string => now()->subDays($days)->format('Y-m-d');
+        yield 'hatched before laid' => [[['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'pipped', 'on' => $ago(20)]], 'before the eggs were laid'];
+        yield 'hatched too soon' => [[['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'out', 'on' => $ago(2)]], '8 days after laying'];
+        yield 'more out than laid' => [[['kind' => 'laid', 'on' => $ago(60), 'count' => '3'], ['kind' => 'out', 'on' => $ago(1), 'count' => '4']], 'more young and bad eggs than good eggs'];
+        yield 'eggs that nobody laid' => [[['kind' => 'egg-bad', 'on' => $ago(1)]], 'No eggs of this clutch are logged as laid'];
+        yield 'ovulation after laying' => [[['kind' => 'laid', 'on' => $ago(20), 'count' => '5'], ['kind' => 'ovulation', 'on' => $ago(5)]], 'Is the order right?'];
+    }
+
+    /** @param list<array<string, string>> $events */
+    #[DataProvider('unusual')]
+    public function test_what_is_unusual_is_kept_and_asked_about(array $events, string $asks): void
+    {
+        $clutch = $this->pair();
+        foreach ($events as $event) {
+            $this->post("/clutches/{$clutch->id}/events", $event)->assertSessionHasNoErrors();
+        }
+        $this->assertStringContainsString($asks, (string) session('said'));
+        $this->assertSame(count($events), ClutchEvent::query()->count(), 'nothing is refused');
+    }
+
+    public function test_what_cannot_be_is_refused_at_its_place(): void
+    {
+        $clutch = $this->pair();
+        foreach (['kind' => 'counted', 'on' => now()->addDay()->format('Y-m-d'), 'count' => '-1', 'infertile' => '99', 'note' => str_repeat('x', 201)] as $field => $value) {
+            $this->post("/clutches/{$clutch->id}/events", [$field => $value] + ['kind' => 'laid'])->assertSessionHasErrors($field);
+        }
+        $this->assertSame(0, ClutchEvent::query()->count());
+    }
+
+    public function test_records_of_her_own_narrow_the_window(): void
+    {
+        $clutch = $this->pair();
+        foreach ([[900, 961], [500, 561]] as [$laid, $hatched]) {
+            $this->keeper()->clutches()->create([
+                'dam_id' => $clutch->dam_id, 'laid_on' => now()->subDays($hatched)->format('Y-m-d'), 'hatched_on' => now()->subDays($laid)->format('Y-m-d'), 'hatched' => 4,
+            ]);
+        }
+        $this->post("/clutches/{$clutch->id}/events", ['kind' => 'laid', 'on' => now()->subDays(50)->format('Y-m-d'), 'count' => '5']);
+        $this->get('/today')->assertSee('Usual 53 to 62 days; with 2 of her own and 0 other records');
+    }
+
+    public function test_the_bench_moves_the_odds_of_all_siblings(): void
+    {
+        $clutch = $this->pair();
+        $this->post("/clutches/{$clutch->id}/events", ['kind' => 'hatched', 'count' => '2', 'on' => now()->subDays(20)->format('Y-m-d')]);
+        $young = [];
+        foreach (['One', 'Two'] as $name) {
+            $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => $name, 'sex' => 'unknown'])->assertSessionHasNoErrors();
+            $young[] = Animal::query()->where('name', $name)->sole();
+        }
+        $bench = "/clutches/{$clutch->id}/bench";
+        $this->get($bench)->assertOk()->assertSeeInOrder(['What they are', 'Pastel', '50', 'What to look at', 'look here first']);
+        $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'faint'])->assertRedirect();
+        $this->get($bench)->assertSee('aria-pressed="true"', false);
+        $this->assertSame('faint', $young[0]->sightings()->sole()->state);
+        $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full']);
+        $this->assertSame('full', $young[0]->sightings()->sole()->state, 'another state stands in its place');
+        $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full']);
+        $this->assertSame(0, $young[0]->sightings()->count(), 'the same again takes it back');
+
+        $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'absent', 'who' => 'A friend']);
+        $this->get($bench)->assertSee('as A friend sees it');
+        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id, $young[1]->id]])->assertSessionHasNoErrors();
+        $this->get($bench)->assertSee('One, Two for Enchi');
+        foreach ([['animal' => 999], ['cue' => 'nothing'], ['state' => 'purple']] as $wrong) {
+            $this->post($bench, $wrong + ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full'])->assertSessionHasErrors(array_key_first($wrong) === 'cue' ? 'cue' : array_key_first($wrong));
+        }
+        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchii', 'animals' => [$young[0]->id, $young[1]->id]])->assertSessionHasErrors('target');
+        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id]])->assertSessionHasErrors('animals');
+    }
+
+    public function test_a_stated_look_counts_once_on_the_bench(): void
+    {
+        // 66 % het × visual: one young stated Clown makes the father het; the other is then Clown with 1/2, not more.
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => '66% het Clown', 'hatched_on' => '2021-07-01']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2020-07-01']);
+        $this->post('/clutches', ['dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => '2026-04-01', 'eggs_good' => '2', 'hatched_on' => '2026-06-01', 'hatched' => '2']);
+        $clutch = Clutch::query()->sole();
+        $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => 'One', 'sex' => 'male', 'genotype' => 'Clown'])->assertSessionHasNoErrors();
+        $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => 'Two', 'sex' => 'female']);
+        $bench = new \App\Clutch\Bench($clutch->fresh(), app(\App\Collection\Doorway::class)->open($this->keeper()));
+        $two = (string) Animal::query()->where('name', 'Two')->value('id');
+        $visual = array_values(array_filter($bench->found->genotypes($two, 5)[0], fn (array $one): bool => $one['label'] === 'Clown'))[0];
+        $this->assertSame('1/2', $visual['exact']?->toString());
+    }
+
+    public function test_a_clutch_without_a_sire_here_says_what_is_missing(): void
+    {
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2020-07-01']);
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'hatched_on' => '2026-06-01', 'hatched' => 1]);
+        $this->get("/clutches/{$clutch->id}/bench")->assertOk()->assertSee('No hatchlings yet.');
+        $this->made(['name' => 'One', 'clutch_id' => $clutch->id, 'dam_id' => $dam->id]);
+        $this->get("/clutches/{$clutch->id}/bench")->assertOk()->assertSee('Name a possible sire.');
+    }
+}
