@@ -119,6 +119,7 @@ Route::get('/exchange', [ExchangeController::class, 'index'])->name('exchange');
 Route::get('/exchange/download/{format}', [ExchangeController::class, 'download'])->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
 Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
 Route::get('/exchange/{upload}', [ExchangeController::class, 'preview'])->whereUuid('upload')->name('exchange.preview');
+Route::post('/exchange/{upload}/answers', [ExchangeController::class, 'answer'])->whereUuid('upload')->name('exchange.answer');
 Route::post('/exchange/{upload}', [ExchangeController::class, 'store'])->whereUuid('upload')->name('exchange.store');
 Route::get('/backups', [BackupController::class, 'index'])->name('backups');
 Route::post('/backups', [BackupController::class, 'store'])->name('backups.store');

@@ -26,7 +26,7 @@ class AnimalSearch
 
     /** What lists show of a record. */
     private const COLUMNS = [
-        'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column',
+        'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column', 'genes_open', 'clutch_id',
     ];
 
     public readonly string $words;
@@ -51,6 +51,9 @@ class AnimalSearch
 
     public readonly ?Sex $sex;
 
+    /** Only those whose genes are still to be read. */
+    public readonly bool $open;
+
     public function __construct(Request $request, private readonly CatalogueShelf $shelf, private readonly House $house)
     {
         $text = fn (string $field): string => is_string($request->query($field)) ? trim((string) $request->query($field)) : '';
@@ -62,6 +65,7 @@ class AnimalSearch
         $this->ready = $ready || $request->boolean('ready');
         $this->status = $status ?? Status::tryFrom($text('status'));
         $this->sex = Sex::tryFrom($text('sex'));
+        $this->open = $request->boolean('open');
         $this->gone = $request->boolean('gone') || ($this->status !== null && ! $this->status->isHere());
         $target = $error = null;
         try {
@@ -75,7 +79,7 @@ class AnimalSearch
 
     public function isNarrowed(): bool
     {
-        return $this->words.$this->genes.$this->rack !== '' || $this->ready || $this->status !== null || $this->sex !== null;
+        return $this->words.$this->genes.$this->rack !== '' || $this->ready || $this->status !== null || $this->sex !== null || $this->open;
     }
 
     /** @return array<string, string> the query that opens this search again */
@@ -84,7 +88,7 @@ class AnimalSearch
         return array_filter([
             'genes' => $this->genes, 'find' => $this->words, 'view' => $this->view === 'cards' ? '' : $this->view,
             'rack' => $this->rack, 'status' => $this->status->value ?? '', 'sex' => $this->sex->value ?? '',
-            'ready' => $this->ready ? '1' : '', 'gone' => $this->gone ? '1' : '',
+            'ready' => $this->ready ? '1' : '', 'gone' => $this->gone ? '1' : '', 'open' => $this->open ? '1' : '',
         ]);
     }
 
@@ -99,6 +103,7 @@ class AnimalSearch
         /** @var list<Animal> $animals */
         $animals = $keeper->animals()
             ->when($this->rack !== '', fn (Builder $query) => $query->where('rack_id', (int) $this->rack))
+            ->when($this->open, fn (Builder $query) => $query->whereNotNull('genes_open'))
             ->when($this->sex !== null, fn (Builder $query) => $query->where('sex', $this->sex->value ?? ''))
             ->when(
                 $this->words !== '',

@@ -57,7 +57,7 @@ class AnimalCard
     /** What is believed, in the printer's words. */
     public function genotype(): string
     {
-        return $this->beliefs->text($this->animal->id);
+        return $this->animal->hasOpenGenes() ? 'genes not known' : $this->beliefs->text($this->animal->id);
     }
 
     public function hasConflict(): bool

@@ -19,12 +19,13 @@ class AnimalSheet
             $row = [
                 Field::Name->value => $animal->name, Field::Number->value => $animal->number, Field::Sex->value => $animal->sex?->value,
                 Field::Hatched->value => $animal->hatched_on === null ? null : $animal->hatched_precision->write($animal->hatched_on),
-                Field::Genes->value => $beliefs->text($animal->id), Field::SaidBy->value => 'own',
+                Field::Genes->value => $animal->hasOpenGenes() ? $animal->genes_open : $beliefs->text($animal->id), Field::SaidBy->value => 'own',
                 Field::Source->value => $animal->source, Field::Acquired->value => $animal->acquired_on?->format('Y-m-d'),
                 Field::Price->value => $animal->price_cents === null ? null : number_format($animal->price_cents / 100, 2, '.', ''),
                 Field::Sire->value => $family->animal($animal->sire_id)->number ?? $animal->sire_name,
                 Field::Dam->value => $family->animal($animal->dam_id)->number ?? $animal->dam_name,
                 Field::Status->value => $animal->status()->value, Field::Weight->value => $animal->latestWeight?->grams,
+                Field::Weighed->value => $animal->latestWeight?->on->format('Y-m-d'),
                 Field::Rack->value => $animal->rack?->name, Field::Row->value => $animal->rack_row,
                 Field::Column->value => $animal->rack_column, Field::Notes->value => $animal->notes,
             ];

@@ -18,6 +18,7 @@ enum Field: string
     case Dam = 'dam';
     case Status = 'status';
     case Weight = 'weight';
+    case Weighed = 'weighed';
     case Rack = 'rack';
     case Row = 'row';
     case Column = 'column';
@@ -29,26 +30,27 @@ enum Field: string
         return match ($this) {
             self::Name => ['name', 'animal', 'snake', 'animal name', 'snake name', 'called'],
             self::Number => ['number', 'no', 'no.', 'nr', 'nr.', 'id', 'animal id', 'code', 'tag'],
-            self::Sex => ['sex', 'gender', 'm/f'],
+            self::Sex => ['sex', 'gender', 'm/f', 'sex (m/f)'],
             self::Hatched => [
-                'hatched', 'hatch date', 'hatch', 'hatched on', 'born', 'birthday', 'dob', 'date of birth', 'year', 'hatch year',
+                'hatched', 'hatch date', 'hatch', 'hatchdate', 'date hatched', 'birth date', 'birthdate', 'age', 'hatched on', 'born', 'birthday', 'dob', 'date of birth', 'year', 'hatch year',
             ],
             self::Genes => [
-                'genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'mutation',
+                'genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'gene', 'morph/genes', 'morph / genes', 'genetic', 'mutation',
                 'mutations',
             ],
             self::SaidBy => ['said by', 'genes by', 'stated by'],
             self::Source => ['source', 'from', 'bought from', 'seller', 'origin'],
             self::Acquired => ['acquired', 'bought', 'bought on', 'purchase date', 'purchased', 'arrived', 'in collection since'],
-            self::Price => ['price', 'cost', 'paid', 'price paid'],
-            self::Sire => ['sire', 'father'],
-            self::Dam => ['dam', 'mother'],
+            self::Price => ['price', 'cost', 'paid', 'price paid', 'purchase price'],
+            self::Sire => ['sire', 'father', 'dad', 'sire name', 'father name', 'sire id', 'male parent'],
+            self::Dam => ['dam', 'mother', 'mum', 'mom', 'dam name', 'mother name', 'dam id', 'female parent'],
             self::Status => ['status', 'state'],
-            self::Weight => ['weight', 'grams', 'weight g', 'weight (g)', 'weight in grams', 'current weight', 'last weight'],
+            self::Weight => ['weight', 'grams', 'weight g', 'weight (g)', 'weight in grams', 'current weight', 'last weight', 'weight grams', 'wt', 'g'],
+            self::Weighed => ['weighed', 'weighed on', 'weight date', 'date weighed', 'date of weight'],
             self::Rack => ['rack', 'place', 'location'],
             self::Row => ['row', 'shelf', 'level'],
             self::Column => ['column', 'tub', 'position'],
-            self::Notes => ['notes', 'note', 'remarks', 'comment', 'comments'],
+            self::Notes => ['notes', 'note', 'remarks', 'comment', 'comments', 'info', 'other'],
         };
     }
 

@@ -3,6 +3,10 @@
 namespace App\Exchange;
 
 use App\Catalogue\CatalogueShelf;
+use App\Exchange\Cells\DateCell;
+use App\Exchange\Cells\SoftCells;
+use App\Exchange\Cells\WeightCell;
+use App\House\House;
 use App\Http\Requests\CareRequest;
 use App\Models\Enums\Precision;
 use App\Models\Enums\Status;
@@ -25,20 +29,43 @@ class ImportPlan
     /** Whether a date can be read in two ways. */
     public bool $hasUnclearDates = false;
 
+    /** How sure a sex with a question mark is, in percent. */
+    private const LIKELY_SEX = 75;
+
+    private readonly string $currency;
+
+    /** @var array<string, bool|null> whether the day comes first in the dates of a column, where that is known */
+    private readonly array $dayFirst;
+
+    /** @var array<string, true> names and numbers of the list, in lower case */
+    private array $listed = [];
+
     /** @var array<string, string> canonical name or number, in lower case, of everything that a parent can be: "animal" or line number */
     private array $parents = [];
 
     /**
      * @param  array<int, Field|null>  $columns  meaning of each column; null: kept in the notes
      * @param  string  $slashes  DAY_FIRST, MONTH_FIRST or empty where not chosen
+     * @param  array<string, string>  $answers  what to read in place of a text, by keyOf()
      */
     public function __construct(
         public readonly Table $table,
         public readonly array $columns,
         private readonly User $keeper,
         private readonly CatalogueShelf $shelf,
+        House $house,
         private readonly string $slashes = '',
+        private readonly array $answers = [],
     ) {
+        $this->currency = $house->currency();
+        $this->dayFirst = $this->orders();
+        foreach ($table->rows as $cells) {
+            foreach ($cells as $i => $text) {
+                if ($text !== '' && in_array($this->columns[$i] ?? null, [Field::Name, Field::Number], true)) {
+                    $this->listed[mb_strtolower($text)] = true;
+                }
+            }
+        }
         $known = $this->known();
         $rows = [];
         foreach ($table->rows as $line => $cells) {
@@ -60,13 +87,13 @@ class ImportPlan
         $this->rows = $rows;
     }
 
-    /** @return list<ImportRow> rows that would be written */
-    public function ready(bool $repeated = false, bool $unread = false): array
+    /** @return list<ImportRow> rows that would be written: a soft cell refuses none */
+    public function ready(bool $repeated = false): array
     {
         return array_values(
             array_filter(
                 $this->rows,
-                fn (ImportRow $row): bool => $row->errors === [] && ($unread || ! $row->genesUnread) && ($repeated || $row->repeats === ''),
+                fn (ImportRow $row): bool => $row->errors === [] && ($repeated || $row->repeats === ''),
             ),
         );
     }
@@ -79,10 +106,51 @@ class ImportPlan
             'ready' => count($this->ready()),
             'wrong' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors !== [])),
             'unread' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && $row->genesUnread)),
-            'repeated' => count(
-                array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && ! $row->genesUnread && $row->repeats !== ''),
-            ),
+            'remarks' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && $row->remarks !== [])),
+            'repeated' => count(array_filter($this->rows, fn (ImportRow $row): bool => $row->errors === [] && $row->repeats !== '')),
         ];
+    }
+
+    public static function keyOf(string $field, string $text): string
+    {
+        return $field.':'.hash('xxh64', $text);
+    }
+
+    /**
+     * Cells that need a word from the keeper, equal ones together, those of most rows first.
+     *
+     * @return list<array{key: string, field: string, text: string, message: string, choices: list<string>, rows: list<int>}>
+     */
+    public function problems(): array
+    {
+        $problems = [];
+        foreach ($this->rows as $row) {
+            $choices = [];
+            foreach ($row->asked as $one) {
+                $choices[$one['field']] = $one['choices'];
+            }
+            foreach ($row->errors === [] ? $row->remarks : [] as $one) {
+                $key = self::keyOf($one['field'], $one['text']);
+                $problems[$key] ??= ['key' => $key, 'choices' => $choices[$one['field']] ?? [], 'rows' => []] + $one;
+                $problems[$key]['rows'][] = $row->line;
+            }
+        }
+        usort($problems, fn (array $a, array $b): int => [count($b['rows']), $a['field']] <=> [count($a['rows']), $b['field']]);
+
+        return $problems;
+    }
+
+    /** @return array<string, bool|null> by column: as the keeper said, or as one of its dates shows */
+    private function orders(): array
+    {
+        $orders = [];
+        foreach ([Field::Hatched, Field::Acquired, Field::Weighed] as $field) {
+            $column = array_search($field, $this->columns, true);
+            $texts = $column === false ? [] : array_map(fn (array $cells): string => $cells[$column] ?? '', array_values($this->table->rows));
+            $orders[$field->value] = $this->slashes === '' ? DateCell::orderOf($texts) : $this->slashes === self::DAY_FIRST;
+        }
+
+        return $orders;
     }
 
     /** @param  list<string>  $cells */
@@ -95,32 +163,36 @@ class ImportPlan
             if ($field === null) {
                 $rest[] = $text === '' ? '' : "{$this->table->headings[$i]}: {$text}";
             } else {
-                $texts[$field->value] = $text;
+                $texts[$field->value] = $this->answers[self::keyOf($field->value, $text)] ?? $text;
+                if ($texts[$field->value] !== $text) { // what was written stays with the animal
+                    $row->kept[] = "{$field->value} as written: {$text}";
+                }
             }
         }
         $text = fn (Field $field): string => $texts[$field->value] ?? '';
         $row->values = [
             'name' => mb_substr($text(Field::Name) !== '' ? $text(Field::Name) : $text(Field::Number), 0, 80),
             'number' => $text(Field::Number) === '' ? null : mb_substr($text(Field::Number), 0, 40),
-            'sex' => $this->sex($row, $text(Field::Sex)),
+            'sex' => null,
             'source' => $text(Field::Source) === '' ? null : mb_substr($text(Field::Source), 0, 120),
         ];
+        $row->values['sex'] = $this->sex($row, $text(Field::Sex));
         if ($row->values['name'] === '') {
-            $row->fail('name', 'The row has neither a name nor a number.');
+            array_filter($texts) === [] ? $row->fail('name', 'The row says nothing of an animal.') : $row->values['name'] = "Row {$line}";
         }
         foreach ([[Field::Name, 80], [Field::Number, 40], [Field::Source, 120]] as [$field, $most]) {
             if (mb_strlen($text($field)) > $most) {
-                $row->fail($field->value, "The {$field->value} has more than {$most} characters.");
+                $row->remark($field->value, $text($field), "The {$field->value} has more than {$most} characters: its beginning is taken.");
             }
         }
         [$row->values['hatched_on'], $row->values['hatched_precision']] = $this->day($row, 'hatched', $text(Field::Hatched));
         [$row->values['acquired_on']] = $this->day($row, 'acquired', $text(Field::Acquired));
         $row->values['price_cents'] = $this->price($row, $text(Field::Price));
-        $row->grams = $this->grams($row, $text(Field::Weight));
+        $this->weight($row, $text(Field::Weight), $text(Field::Weighed));
         $row->status = $this->status($row, $text(Field::Status));
         $row->saidBy = $this->saidBy($row, $text(Field::SaidBy));
-        $row->sire = $text(Field::Sire) === '' ? null : mb_substr($text(Field::Sire), 0, 80);
-        $row->dam = $text(Field::Dam) === '' ? null : mb_substr($text(Field::Dam), 0, 80);
+        $row->sire = $this->parent($row, 'sire', $text(Field::Sire));
+        $row->dam = $this->parent($row, 'dam', $text(Field::Dam));
         $row->rack = $text(Field::Rack) === '' ? null : mb_substr($text(Field::Rack), 0, 60);
         foreach (['rack_row' => Field::Row, 'rack_column' => Field::Column] as $key => $field) {
             $row->values[$key] = ctype_digit($text($field)) && (int) $text($field) >= 1 && (int) $text($field) <= 30
@@ -134,7 +206,7 @@ class ImportPlan
         $notes = implode(
             "\n",
             array_filter(
-                [$text(Field::Notes), ...$rest, ...$row->kept, $row->genesUnread ? "genes as written: {$row->genes}" : ''],
+                [$text(Field::Notes), ...$rest, ...array_unique($row->kept)],
                 fn (string $part): bool => $part !== '',
             ),
         );
@@ -145,9 +217,12 @@ class ImportPlan
 
     private function genes(ImportRow $row, string $text): void
     {
-        $row->genes = $text === '' ? 'Normal' : $text;
-        if ($text === '') {
-            $row->notes[] = 'No genes given: taken as Normal.';
+        $row->genes = $text;
+        if ($text === '' || in_array(mb_strtolower($text), ['?', 'unknown', 'not known', 'n/a', 'tbd', '-'], true)) {
+            $row->genesUnread = true;
+            $row->notes[] = 'No genes given: not known, which is not Normal.';
+
+            return;
         }
         $reading = $this->shelf->reader()->read($row->genes, $row->values['sex'] ?? null);
         $row->values['sex'] ??= $reading->sex;
@@ -160,93 +235,86 @@ class ImportPlan
         }
         $row->genesUnread = true;
         foreach ($reading->errors as $error) {
-            $row->notes[] = $error->getMessage();
+            $choices = array_slice($error->suggestions, 0, 6);
+            $choices === [] ? $row->remark('genes', $text, $error->getMessage()) : $row->ask('genes', $text, $error->getMessage(), $choices);
         }
     }
 
     private function sex(ImportRow $row, string $text): ?Sex
     {
-        return match (mb_strtolower($text)) {
-            'm', 'male', 'man', '♂', '1.0', '1.0.0', 'boy' => Sex::Male,
-            'f', 'female', 'w', '♀', '0.1', '0.1.0', 'girl' => Sex::Female,
-            '', '?', 'u', 'unknown', 'not known', '0.0.1', 'unsexed', 'n/a' => null,
-            default => $this->unread($row, 'sex', "“{$text}” is no sex: write male, female or nothing."),
-        };
-    }
+        [$sex, $isLikely, $isRead] = SoftCells::sex($text);
+        if (! $isRead) {
+            $row->remark('sex', $text, "“{$text}” is no sex: not known.");
+        } elseif ($isLikely) {
+            $row->remark('sex', $text, "“{$text}”: taken as {$sex?->value}, and not as sure.");
+            $row->values['sex_certainty'] = self::LIKELY_SEX;
+        }
 
-    private function unread(ImportRow $row, string $field, string $message): null
-    {
-        $row->fail($field, $message);
-
-        return null;
+        return $sex;
     }
 
     /** @return array{string|null, string} */
     private function day(ImportRow $row, string $field, string $text): array
     {
-        if ($text === '' || $text === '?') {
-            return [null, Precision::Day->value];
-        }
-        $plain = $text;
-        if (preg_match('~^(\d{1,2})\.(\d{1,2})\.(\d{4})$~', $text, $part)) {
-            $plain = "{$part[3]}-{$part[2]}-{$part[1]}";
-        } elseif (preg_match('~^(\d{1,2})/(\d{1,2})/(\d{4})$~', $text, $part)) {
-            [$first, $second] = [(int) $part[1], (int) $part[2]];
-            if ($first <= 12 && $second <= 12 && $first !== $second && $this->slashes === '') {
-                $this->hasUnclearDates = true;
-                $row->fail($field, "“{$text}” can be read in two ways: choose whether the day or the month comes first, and look again.");
-
-                return [null, Precision::Day->value];
-            }
-            $dayFirst = $second > 12 ? false : ($first > 12 || $this->slashes === self::DAY_FIRST || $first === $second);
-            $plain = $dayFirst ? "{$part[3]}-{$second}-{$first}" : "{$part[3]}-{$first}-{$second}";
-        } elseif (preg_match('~^(\d{1,2})[./](\d{4})$~', $text, $part)) {
-            $plain = "{$part[2]}-{$part[1]}";
-        }
-        $day = Precision::read($plain);
-        if ($day === null || $day[0] > now()->format('Y-m-d') || $day[0] < '1980') {
-            $row->fail(
-                $field,
-                $day === null
-                    ? "“{$text}” is no date: write 2022-08-11, 2022-08 or 2022."
-                    : "“{$text}” lies in the future or too far back.",
-            );
-
-            return [null, Precision::Day->value];
+        $cell = DateCell::read($text, $this->dayFirst[$field] ?? null);
+        if ($cell->isUnclear) {
+            $this->hasUnclearDates = true;
+            $row->ask($field, $text, "“{$text}” can be read in two ways: does the day or the month come first?", [self::DAY_FIRST, self::MONTH_FIRST]);
+        } elseif ($cell->day === null && ! $cell->isNothing) {
+            $row->remark($field, $text, "“{$text}” is no date that could be: not known.");
+        } elseif ($cell->isAbout) {
+            $row->remark($field, $text, "“{$text}”: taken as {$cell->precision->write(new \DateTimeImmutable((string) $cell->day))}, about.");
         }
 
-        return [$day[0], $day[1]->value];
+        return [$cell->day, $cell->precision->value];
     }
 
     private function price(ImportRow $row, string $text): ?int
     {
-        $plain = (string) preg_replace('/[^\d.,]/', '', $text);
-        if ($plain === '') {
-            return null;
-        }
-        $plain = preg_match('/,\d{1,2}$/', $plain) ? str_replace(',', '.', str_replace('.', '', $plain)) : str_replace(',', '', $plain);
-        if (! is_numeric($plain) || (float) $plain > 1e6) {
-            $row->fail('price', "“{$text}” is no price.");
-
-            return null;
+        [$cents, $isRead] = SoftCells::price($text, $this->currency);
+        if (! $isRead) {
+            $row->remark('price', $text, $cents === null ? "“{$text}” is no price in {$this->currency}: kept as it is written." : "“{$text}”: the number is taken, the rest kept.");
         }
 
-        return (int) round(100 * (float) $plain);
+        return $cents;
     }
 
-    private function grams(ImportRow $row, string $text): ?int
+    private function weight(ImportRow $row, string $text, string $day): void
     {
-        if ($text === '') {
+        $cell = WeightCell::read($text, $this->dayFirst['hatched'] ?? null);
+        if ($cell->grams === null) {
+            $cell->isNothing ?: $row->remark('weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known.');
+
+            return;
+        }
+        $on = $cell->on ?? ($day === '' ? null : DateCell::read($day, $this->dayFirst[Field::Weighed->value] ?? null));
+        [$row->grams, $row->weighedOn] = [$cell->grams, $on?->day];
+        if ($row->weighedOn === null) {
+            $row->remark('weight', $text, "{$cell->grams} g, on a day that is not known: kept in the notes until it is weighed.");
+        } elseif ($cell->isAbout || $on?->precision !== Precision::Day || $on->isAbout) {
+            $row->remark('weight', $text, "“{$text}”: taken as {$cell->grams} g on {$row->weighedOn}, about.");
+        }
+    }
+
+    /** A name, nobody, or several of whom one is meant: kinship never goes through a guess. */
+    private function parent(ImportRow $row, string $role, string $text): ?string
+    {
+        if (SoftCells::isNobody($text)) {
             return null;
         }
-        $plain = str_replace([' ', ',', 'g'], '', mb_strtolower($text));
-        if (! is_numeric($plain) || (float) $plain < 1 || (float) $plain > CareRequest::MOST_GRAMS) {
-            $row->fail('weight', "“{$text}” is no weight in grams from 1 to ".number_format(CareRequest::MOST_GRAMS).'.');
+        $names = $this->isKnown($text) ? [$text] : SoftCells::parents($text);
+        if (count($names) > 1) {
+            $row->ask($role, $text, 'Which of '.implode(' and ', $names)." is the {$role}? Until then it is not known.", $names);
 
             return null;
         }
 
-        return (int) round((float) $plain);
+        return mb_substr($names[0] ?? $text, 0, 80);
+    }
+
+    private function isKnown(string $name): bool
+    {
+        return isset($this->parents[mb_strtolower($name)]) || isset($this->listed[mb_strtolower($name)]);
     }
 
     private function status(ImportRow $row, string $text): ?string
@@ -318,17 +386,17 @@ class ImportPlan
                 continue;
             }
             $found = $this->parents[mb_strtolower($name)] ?? null;
-            if (
-                in_array(
-                    mb_strtolower($name),
-                    [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true,
-                )
-            ) {
-                $row->fail($role, 'An animal is not its own parent.');
+            $isItself = in_array(mb_strtolower($name), [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true);
+            if ($isItself) {
+                $row->remark($role, $name, "An animal is not its own {$role}: not known.");
+                $row->{$role} = null;
             } elseif ($found === null) {
                 $row->notes[] = "{$name} is not in the list or the collection: kept as an outside {$role}.";
-            } elseif ($found !== $sex->value) {
-                $row->fail($role, "{$name} is ".($found === '' ? 'of unknown sex' : $found)." and cannot be the {$role}.");
+            } elseif ($found !== '' && $found !== $sex->value) {
+                $row->remark($role, $name, "{$name} is {$found} and cannot be the {$role}: not known.");
+                $row->{$role} = null;
+            } elseif ($found === '') {
+                $row->remark($role, $name, "Of {$name} no sex is known: kept as an open name, until it is.");
             }
         }
     }

@@ -39,7 +39,31 @@ class ImportRow
 
     public ?string $rack = null;
 
+    /** @var list<array{field: string, text: string, message: string}> cells that were not taken, or not wholly: their text stays with the animal */
+    public array $remarks = [];
+
+    /** @var list<array{field: string, text: string, question: string, choices: list<string>}> what only the keeper can say */
+    public array $asked = [];
+
+    /** Day of the weight; null where it is not known. */
+    public ?string $weighedOn = null;
+
     public function __construct(public readonly int $line) {}
+
+    /** What is not taken is kept word for word. */
+    public function remark(string $field, string $text, string $message): void
+    {
+        $this->remarks[] = ['field' => $field, 'text' => $text, 'message' => $message];
+        $this->notes[] = $message;
+        $this->kept[] = "{$field} as written: {$text}";
+    }
+
+    /** @param list<string> $choices */
+    public function ask(string $field, string $text, string $question, array $choices): void
+    {
+        $this->asked[] = ['field' => $field, 'text' => $text, 'question' => $question, 'choices' => $choices];
+        $this->remark($field, $text, $question);
+    }
 
     public function fail(string $field, string $message): void
     {

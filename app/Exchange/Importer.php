@@ -27,12 +27,13 @@ class Importer
             $places = [];
             foreach ($rows as $row) {
                 $animal = $this->opened->keeper()->animals()->create($this->values($row, $places));
-                $animal->statements()->create([
-                    'text' => $row->genesUnread ? 'Normal' : $row->genes, 'source' => $row->saidBy,
-                    'on' => $row->values['acquired_on'], 'names_all' => ! $row->genesUnread,
-                ]);
-                if ($row->grams !== null) {
-                    $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => $row->grams]);
+                if (! $row->genesUnread) {
+                    $animal->statements()->create([
+                        'text' => $row->genes, 'source' => $row->saidBy, 'on' => $row->values['acquired_on'], 'names_all' => true,
+                    ]);
+                }
+                if ($row->grams !== null && $row->weighedOn !== null) {
+                    $animal->care()->create(['kind' => 'weight', 'on' => $row->weighedOn, 'grams' => $row->grams]);
                 }
                 if ($row->status !== null) {
                     $animal->statusEvents()->create([
@@ -54,7 +55,7 @@ class Importer
      */
     private function values(ImportRow $row, array &$places): array
     {
-        $values = $row->values;
+        $values = $row->values + ['genes_open' => $row->genesUnread ? $row->genes : null];
         $values['number'] ??= Numbering::next(
             $this->opened->keeper(), $this->opened->house, (int) substr($values['hatched_on'] ?? now()->format('Y'), 0, 4),
         );

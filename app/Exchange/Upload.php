@@ -6,6 +6,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\Exchange\Archive\Archive;
 use App\Exchange\Errors\ExchangeError;
+use App\House\House;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Http\Request;
@@ -53,7 +54,32 @@ class Upload
 
     public function forget(): void
     {
-        Storage::delete($this->file);
+        Storage::delete([$this->file, $this->answersFile()]);
+    }
+
+    /**
+     * What the keeper said of cells that could not be read: equal texts of a column are answered once.
+     *
+     * @return array<string, string> text to read instead, by column and text as written
+     */
+    public function answers(): array
+    {
+        $kept = Storage::exists($this->answersFile()) ? json_decode((string) Storage::get($this->answersFile()), true) : [];
+
+        return is_array($kept) ? array_filter($kept, is_string(...)) : [];
+    }
+
+    /** @param array<string, string|null> $answers empty: as it is written */
+    public function answer(array $answers): void
+    {
+        Storage::put($this->answersFile(), (string) json_encode(array_filter(
+            array_merge($this->answers(), $answers), fn (?string $answer): bool => $answer !== null && trim($answer) !== '',
+        )));
+    }
+
+    private function answersFile(): string
+    {
+        return dirname($this->file)."/answers-{$this->id}.json";
     }
 
     public function isArchive(): bool
@@ -73,7 +99,7 @@ class Upload
     }
 
     /** What it would become, with the columns as they are matched in the request or, without a match, as their headings say. */
-    public function plan(Request $request, User $keeper, CatalogueShelf $shelf): ImportPlan
+    public function plan(Request $request, User $keeper, CatalogueShelf $shelf, House $house): ImportPlan
     {
         $table = Table::read($this->path(), $this->name);
         $columns = Field::match($table->headings);
@@ -86,8 +112,8 @@ class Upload
         $dates = (string) $request->input('dates');
 
         return new ImportPlan(
-            $table, $columns, $keeper, $shelf,
-            in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '',
+            $table, $columns, $keeper, $shelf, $house,
+            in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '', $this->answers(),
         );
     }
 
@@ -101,9 +127,9 @@ class Upload
         if ($this->isArchive()) {
             return (new Archive($opened->keeper(), $darkroom))->take(...Archive::open($this->path()));
         }
-        $plan = $this->plan($request, $opened->keeper(), $opened->shelf);
+        $plan = $this->plan($request, $opened->keeper(), $opened->shelf, $opened->house);
 
-        return count((new Importer($opened))->write($plan->ready($request->boolean('repeated'), $request->boolean('unread'))));
+        return count((new Importer($opened))->write($plan->ready($request->boolean('repeated'))));
     }
 
     private static function folder(User $keeper): string

@@ -48,6 +48,7 @@ use Illuminate\Support\Carbon;
  * @property StatusEvent|null $latestStatus
  * @property Rack|null $rack
  * @property Collection<int, CareEntry> $care
+ * @property string|null $genes_open what was written where the genes are not known yet
  * @property Collection<int, Statement> $statements
  * @property Collection<int, StatusEvent> $statusEvents
  * @property Collection<int, Observation> $observations
@@ -64,14 +65,14 @@ class Animal extends Model implements Removable
     protected $fillable = [
         'name', 'number', 'sex', 'sex_found', 'sex_certainty', 'hatched_on', 'hatched_precision', 'notes', 'form_token',
         'sire_id', 'sire_name', 'dam_id', 'dam_name', 'source', 'acquired_on', 'price_cents', 'rack_id', 'rack_row',
-        'rack_column', 'clutch_id',
+        'rack_column', 'clutch_id', 'genes_open',
     ];
 
     protected $attributes = [
         'sex_certainty' => 100, 'hatched_precision' => 'day', 'version' => 1, 'number' => null, 'sex' => null,
         'sex_found' => null, 'hatched_on' => null, 'notes' => null, 'sire_id' => null, 'sire_name' => null, 'dam_id' => null,
         'dam_name' => null, 'source' => null, 'acquired_on' => null, 'price_cents' => null, 'rack_id' => null, 'rack_row' => null,
-        'rack_column' => null, 'clutch_id' => null, 'deleted_at' => null,
+        'rack_column' => null, 'clutch_id' => null, 'genes_open' => null, 'deleted_at' => null,
     ];
 
     protected $casts = [
@@ -235,6 +236,12 @@ class Animal extends Model implements Removable
     }
 
     /** "Rack A, 3 · 2", null where it has no tub. */
+    /** Whether its genes are still to be read: not known, which is not Normal. */
+    public function hasOpenGenes(): bool
+    {
+        return ($this->getAttributes()['genes_open'] ?? null) !== null;
+    }
+
     public function placeWords(): ?string
     {
         return $this->rack === null

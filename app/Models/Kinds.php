@@ -100,7 +100,7 @@ final class Kinds
                 'hatched_on' => 'string?', 'hatched_precision' => self::values(Precision::class), 'source' => 'string?',
                 'acquired_on' => 'string?', 'price_cents' => 'integer?',
                 'sire_name' => 'string?', 'dam_name' => 'string?', 'rack_row' => 'integer?', 'rack_column' => 'integer?',
-                'notes' => 'string?',
+                'notes' => 'string?', 'genes_open' => 'string?',
             ], ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'], children: [
                 'statements' => 'statement', 'statusEvents' => 'status', 'observations' => 'observation', 'care' => 'care',
                 'photos' => 'photo', 'sightings' => 'sighting',

@@ -36,6 +36,12 @@ class Statement extends Model implements Removable
 
     protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'names_all' => 'boolean'];
 
+    protected static function booted(): void
+    {
+        // what is said of it now stands for what could not be read
+        static::created(fn (self $statement) => Animal::query()->whereKey($statement->animal_id)->toBase()->update(['genes_open' => null]));
+    }
+
     /** "the seller, Old Painter, on 3 May 2023". */
     public function byWhom(): string
     {

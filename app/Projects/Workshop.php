@@ -216,7 +216,7 @@ class Workshop
         $founders = [];
         /** @var Animal $animal */
         foreach ($keeper->animals()->with('latestWeight')->whereNotNull('sex')->orderBy('id')->get() as $animal) {
-            if (! $statuses->status($animal->id)->isHere() || $animal->sex === null) {
+            if (! $statuses->status($animal->id)->isHere() || $animal->sex === null || $animal->hasOpenGenes()) {
                 continue;
             }
             $founders[] = new Founder(

@@ -45,7 +45,7 @@ class AccessTest extends TestCase
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
         'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
         'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.preview' => 'owner',
-        'exchange.store' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner', 'people.update' => 'owner',
+        'exchange.store' => 'owner', 'exchange.answer' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner', 'people.update' => 'owner',
         'people.destroy' => 'owner',
         'backups' => 'installation', 'backups.store' => 'installation', 'backups.download' => 'installation',
         'api.animals.index' => 'viewer', 'api.animals.show' => 'viewer', 'api.animals.weights' => 'viewer',

@@ -19,7 +19,6 @@ class ImportCommand extends AnswerCommand
         {file : an archive (.zip or .json), or a list of animals (.csv or .xlsx)}
         {--dry-run : say what would be written, and write nothing}
         {--repeated : bring in rows that repeat an animal too}
-        {--unread : bring in rows whose genes cannot be read, the text in the notes}
         {--dates= : day-first or month-first, for dates like 03/04/2022}
         {--keeper= : e-mail address of the owner, where there are several}
         {--json : print one JSON document}';
@@ -51,8 +50,8 @@ class ImportCommand extends AnswerCommand
             return;
         }
         $table = Table::read($path, basename($path));
-        $plan = new ImportPlan($table, Field::match($table->headings), $keeper, $opened->shelf, (string) $this->option('dates'));
-        $rows = $plan->ready((bool) $this->option('repeated'), (bool) $this->option('unread'));
+        $plan = new ImportPlan($table, Field::match($table->headings), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'));
+        $rows = $plan->ready((bool) $this->option('repeated'));
         $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->write($rows));
         $this->option('json') ? $this->printJson($this->report($plan, $written)) : $this->printReport($plan, count($rows), $written);
     }
@@ -67,18 +66,34 @@ class ImportCommand extends AnswerCommand
         return str_starts_with(ltrim((string) file_get_contents($path, false, null, 0, 64)), '{');
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> as the document destino-import/1 */
     private function report(ImportPlan $plan, int $written): array
     {
-        return ['written' => $written, 'dry_run' => (bool) $this->option('dry-run')] + $plan->counts() + [
-            'columns' => array_map(
-                fn (string $heading, ?Field $field): array => ['heading' => $heading, 'meaning' => $field->value ?? 'kept in the notes'],
-                $plan->table->headings, $plan->columns,
-            ),
-            'problems' => array_values(array_map(fn (ImportRow $row): array => [
-                'row' => $row->line, 'name' => $row->values['name'], 'errors' => $row->errors,
-                'genes_unread' => $row->genesUnread, 'repeats' => $row->repeats, 'notes' => $row->notes,
-            ], array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== [] || $row->genesUnread || $row->repeats !== ''))),
+        $taken = $plan->ready((bool) $this->option('repeated'));
+        $heading = array_flip(array_map(fn (?Field $field): string => $field->value ?? '', $plan->columns));
+        $asked = [];
+        foreach ($plan->rows as $row) {
+            foreach ($row->asked as $one) {
+                $asked[] = ['row' => $row->line, 'column' => $plan->table->headings[$heading[$one['field']] ?? -1] ?? $one['field']] + array_diff_key($one, ['field' => 1]);
+            }
+            if ($row->errors === [] && $row->repeats !== '' && ! $this->option('repeated')) {
+                $asked[] = ['row' => $row->line, 'column' => null, 'text' => (string) $row->values['name'], 'question' => "It repeats: {$row->repeats}. Bring it in all the same?", 'choices' => ['leave out', 'bring in']];
+            }
+        }
+
+        return [
+            'format' => 'destino-import/1', 'rows' => count($plan->rows), 'taken' => count($taken),
+            'with_remarks' => count(array_filter($taken, fn (ImportRow $row): bool => $row->remarks !== [] || $row->genesUnread)), 'asked' => $asked,
+            'refused' => array_values(array_map(
+                fn (ImportRow $row): array => ['row' => $row->line, 'why' => implode(' ', array_column($row->errors, 'message'))],
+                array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== []),
+            )),
+            'columns' => array_combine($plan->table->headings, array_map(fn (?Field $field): string => match ($field) {
+            null => 'notes', default => str_replace(' ', '_', $field->value)
+            }, $plan->columns)) ?: new \stdClass,
+            'left' => array_values(array_map(fn (int $i): string => $plan->table->headings[$i], array_keys(array_filter($plan->columns, fn (?Field $field): bool => $field === null)))),
+            'written' => $written, 'dry_run' => (bool) $this->option('dry-run'),
+            'remarks' => array_merge([], ...array_map(fn (ImportRow $row): array => array_map(fn (array $one): array => ['row' => $row->line] + $one, $row->remarks), $plan->rows)),
         ];
     }
 
@@ -88,11 +103,8 @@ class ImportCommand extends AnswerCommand
             $this->line("{$heading} → ".($plan->columns[$i]->value ?? 'kept in the notes'));
         }
         foreach ($plan->rows as $row) {
-            foreach ($row->errors as $error) {
-                $this->line("Row {$row->line}, {$error['field']}: {$error['message']}");
-            }
-            if ($row->genesUnread) {
-                $this->line("Row {$row->line}, genes “{$row->genes}”: ".implode(' ', $row->notes));
+            foreach ([...$row->errors, ...$row->remarks] as $one) {
+                $this->line("Row {$row->line}, {$one['field']}: {$one['message']}");
             }
             if ($row->repeats !== '') {
                 $this->line("Row {$row->line} repeats: {$row->repeats}");
@@ -100,7 +112,7 @@ class ImportCommand extends AnswerCommand
         }
         $counts = $plan->counts();
         $this->line(
-            "{$counts['rows']} rows: {$counts['wrong']} wrong, {$counts['unread']} with genes that cannot be read, "
+            "{$counts['rows']} rows: {$counts['wrong']} that are no animal, {$counts['remarks']} with remarks, {$counts['unread']} with genes to read, "
                 ."{$counts['repeated']} repeated.",
         );
         $this->line($this->option('dry-run') ? "{$ready} would be written. Nothing was." : "{$written} animals written.");

@@ -54,7 +54,7 @@ class AnimalController extends Controller
             'pages' => (
                 new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')])
             )->withQueryString(),
-            'all' => $keeper->animals()->count(),
+            'all' => $keeper->animals()->count(), 'open' => $keeper->animals()->whereNotNull('genes_open')->count(),
             'racks' => $keeper->racks()->get(),
             'saved' => $keeper->savedSearches()->get(),
         ], $search->error === null ? 200 : 422);

@@ -16,7 +16,7 @@ class OneValueForOneField
     private const LISTS = [
         'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
         'columns' => 'exchange/*', 'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
-        'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*',
+        'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*',
     ];
 
     public function handle(Request $request, Closure $next): Response

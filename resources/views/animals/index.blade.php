@@ -21,7 +21,7 @@
         </form>
         <div class="row-flow mb-3 under-find">
             <nav class="choices" aria-label="View">@foreach (App\Animals\AnimalSearch::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
-            <span class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With sold and dead ones</a>@endif</span>
+            <span class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if (! $search->open && $open > 0)<a href="{{ route('animals.index', ['open' => 1]) }}">{{ $open }} with genes to read</a> @endif @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With sold and dead ones</a>@endif</span>
             @foreach ($saved as $one)
                 <span class="saved"><a href="{{ route('animals.index') }}?{{ $one->query }}">{{ $one->name }}</a>@if ($may)<form method="post" action="{{ route('searches.destroy', $one) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Forget the search {{ $one->name }}">×</button></form>@endif</span>
             @endforeach

@@ -9,6 +9,7 @@
         @php($readiness = $parent->readiness($house))
         @if ($readiness->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $readiness->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $readiness->reasons) }}{{ $readiness->likely ? ' Likely from '.$readiness->likely->format('F Y').'.' : '' }}</span></p>@endif
     @endforeach
+    @foreach ($parents as $parent)@if ($parent->animal->hasOpenGenes())<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>The genes of <a href="{{ route('animals.show', $parent->animal) }}">{{ $parent->animal->name }}</a> are not known: these odds take every gene that is not named as absent, which is a guess.</span></p>@endif @endforeach
     @foreach ($worths as $one)<p class="small mb-0 mt-1"><x-icon name="signpost-split" style="width:1rem"/> <a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: <span class="soft">{{ $one['says'] }}.</span></p>@endforeach
     @if ($page->relatedness)
         <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>

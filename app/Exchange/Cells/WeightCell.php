@@ -1,0 +1,49 @@
+<?php
+
+namespace App\Exchange\Cells;
+
+use App\Http\Requests\CareRequest;
+
+/** A weight as people write it: "~1500", "1.2 kg", "1,450 g", "410g (5/24)": 410 g in that month. */
+class WeightCell
+{
+    private const IN_GRAMS = ['g' => 1, 'gr' => 1, 'gram' => 1, 'grams' => 1, 'kg' => 1000, 'kilo' => 1000, 'oz' => 28.349523125, 'lb' => 453.59237, 'lbs' => 453.59237];
+
+    private function __construct(public readonly ?int $grams, public readonly ?DateCell $on, public readonly bool $isAbout, public readonly bool $isNothing = false) {}
+
+    /** @param string $unit of a number without one */
+    public static function read(string $text, ?bool $dayFirst, string $unit = 'g'): self
+    {
+        $text = trim($text);
+        if (in_array(mb_strtolower($text), ['', '?', '-', 'n/a', 'na', 'unknown', 'not known', 'tbd'], true)) {
+            return new self(null, null, false, true);
+        }
+        if (preg_match('~^(\D*?)\s*(\d[\d.,\s]*)\s*([a-z]*)\.?\s*(\?)?\s*(?:[(\[]?\s*(?:on|in|at)?\s*([^()\[\]]*?)\s*[)\]]?)?$~iu', $text, $part) !== 1) {
+            return new self(null, null, false);
+        }
+        $factor = self::IN_GRAMS[mb_strtolower($part[3] === '' ? $unit : $part[3])] ?? null;
+        $number = self::number($part[2]);
+        $prefix = mb_strtolower(trim($part[1]));
+        if ($factor === null || $number === null || ! in_array($prefix, ['', '~', '≈', 'ca', 'ca.', 'c.', 'about', 'approx', 'approx.', 'circa', 'around'], true)) {
+            return new self(null, null, false);
+        }
+        $grams = (int) round($number * $factor);
+        $when = trim($part[5] ?? '');
+        $on = $when === '' ? null : (preg_match('~^(\d{1,2})/(\d{2})$~', $when, $short) === 1 && (int) $short[1] <= 12 ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst) : DateCell::read($when, $dayFirst));
+        $isWeight = $grams >= 1 && $grams <= CareRequest::MOST_GRAMS && ($on === null || $on->day !== null);
+
+        return $isWeight ? new self($grams, $on, $prefix !== '' || ($part[4] ?? '') === '?') : new self(null, null, false);
+    }
+
+    private static function number(string $text): ?float
+    {
+        $text = (string) preg_replace('/\s/u', '', $text);
+        $plain = match (true) {
+            preg_match('/^\d{1,3}(?:[.,]\d{3})+$/', $text) === 1 => str_replace(['.', ','], '', $text), // 1,450 is no weight in kilograms
+            preg_match('/,\d{1,2}$/', $text) === 1 => str_replace(',', '.', $text),
+            default => rtrim($text, '.,'),
+        };
+
+        return is_numeric($plain) ? (float) $plain : null;
+    }
+}
