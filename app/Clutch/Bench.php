@@ -238,6 +238,19 @@ class Bench
         return $worth;
     }
 
+    /** @return array<string, float> bits that cues would still tell of a hatchling, those that are worth a look */
+    public function worth(int $id): array
+    {
+        $worth = [];
+        foreach ($this->found === null || ! isset($this->hatchlings[$id]) || $this->isImpossible($this->hatchlings[$id]) ? [] : $this->found->cues((string) $id)['next'] as $next) {
+            if ($next['bits'] >= self::LEAST_BITS) {
+                $worth[$next['cue']->key] = $next['bits'];
+            }
+        }
+
+        return $worth;
+    }
+
     /** @return list<array{cue: Cue, animals: list<string>}> cues that can be read at a later age */
     public function later(): array
     {

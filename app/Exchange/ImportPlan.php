@@ -235,7 +235,9 @@ class ImportPlan
         }
         $row->genesUnread = true;
         foreach ($reading->errors as $error) {
-            $choices = array_slice($error->suggestions, 0, 6);
+            $choices = array_map(
+                fn (string $one): string => $error->piece === '' ? $one : str_replace($error->piece, $one, $text), array_slice($error->suggestions, 0, 6),
+            );
             $choices === [] ? $row->remark('genes', $text, $error->getMessage()) : $row->ask('genes', $text, $error->getMessage(), $choices);
         }
     }

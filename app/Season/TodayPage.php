@@ -2,6 +2,7 @@
 
 namespace App\Season;
 
+use App\Clutch\Bench;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Models\Animal;
@@ -90,11 +91,20 @@ class TodayPage
                 continue; // what nobody began to tell apart is not asked for
             }
             $seen = $animal->sightings->map(fn (Sighting $one): string => $one->cue)->all();
-            $cues = array_filter($late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true));
+            $open = $this->benchOf((int) $animal->clutch_id)->worth($animal->id);
+            $cues = array_filter($late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true) && isset($open[$cue->key]));
             $cues === [] ?: $look[] = ['clutch' => (int) $animal->clutch_id, 'name' => $animal->name, 'cues' => array_map(fn (Cue $cue): string => $cue->name, array_values($cues))];
         }
 
         return $look;
+    }
+
+    /** @var array<int, Bench> by clutch */
+    private array $benches = [];
+
+    private function benchOf(int $clutch): Bench
+    {
+        return $this->benches[$clutch] ??= new Bench(Clutch::query()->findOrFail($clutch), $this->opened);
     }
 
     /** @return list<StatusEvent> statuses to be looked at again */

@@ -12,6 +12,22 @@ class PairTest extends TestCase
 {
     use RefreshDatabase;
 
+    public function test_one_side_empty_and_a_target_is_a_question_for_the_best_mate(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2020-07-01']);
+        foreach (['Tender' => 'Clown', 'Punt' => 'het Clown', 'Wherry' => '66% het Clown', 'Gig' => 'Pastel'] as $name => $genes) {
+            $this->made(['name' => $name, 'sex' => 'female', 'genotype' => $genes, 'hatched_on' => '2019-07-01']);
+        }
+        $this->get("/pair?sire_id={$sire->id}&target=Clown")->assertOk()
+            ->assertSeeInOrder(['The best mates for Skiff toward Clown', 'Skiff × Tender', 'Skiff × Punt', '1/2', 'Skiff × Wherry', '1/3'])
+            ->assertSee('weigh first')->assertDontSee('Skiff × Gig');
+        $this->get('/pair?target=Clown')->assertOk()->assertSeeInOrder(['The best pairs for Clown', 'Skiff × Tender']);
+        $this->get('/pair?dam=het+Clown&target=Clown')->assertOk()->assertSeeInOrder(['The best mates toward Clown', 'Skiff × het Clown']);
+        $this->get("/pair?sire_id={$sire->id}&target=Piebald")->assertOk()->assertSee('Nobody here can give Piebald at once with Skiff.');
+        $this->get("/pair?sire_id={$sire->id}&target=Pidbald")->assertUnprocessable();
+        $this->get('/pair?dam=Clwn&target=Clown')->assertUnprocessable();
+    }
+
     public function test_the_answer_comes_first_and_everything_behind_it_follows(): void
     {
         $this->get(

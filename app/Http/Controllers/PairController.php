@@ -13,6 +13,7 @@ use App\Looks\Gallery;
 use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\User;
+use App\Pairing\BestMates;
 use App\Pairing\Inquiry;
 use App\Pairing\OutcomeSheet;
 use App\Pairing\PairPage;
@@ -37,6 +38,12 @@ class PairController extends Controller
     {
         $this->authorize('read');
         $inquiry = new Inquiry($request, $keeper, $this->beliefs($keeper));
+        if (BestMates::isAsked($inquiry)) {
+            $mates = new BestMates($inquiry, $this->opened);
+            $mates->error === null ?: $inquiry->errors['target'] = $mates->error;
+
+            return response()->view('pair.show', ['mates' => $mates] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422);
+        }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
 
         return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
@@ -102,7 +109,7 @@ class PairController extends Controller
     {
         return [
             'inquiry' => $inquiry,
-            'page' => $page,
+            'page' => $page, 'mates' => null,
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
             'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf)), 'gallery' => $gallery,

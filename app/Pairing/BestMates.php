@@ -1,0 +1,196 @@
+<?php
+
+namespace App\Pairing;
+
+use App\Collection\AnimalCard;
+use App\Collection\Opened;
+use App\Collection\Statuses;
+use App\Family\Relatedness;
+use App\Models\Animal;
+use Destino\DestinoError;
+use Destino\Genome\Belief;
+use Destino\Genome\Sex;
+use Destino\Husbandry\Readiness;
+use Destino\Notation\Target;
+use Destino\Notation\TargetCondition;
+use Destino\Pairing\Advice\Stance;
+use Destino\Pairing\Cross;
+use Destino\Pairing\TargetOdds;
+use Destino\Probability\Rational;
+
+/**
+ * With a target and one side empty the question is: who is the best mate? With both empty: which is the best pair?
+ *
+ * @phpstan-type Mate array{sire: Animal|null, dam: Animal|null, egg: Rational, clutch: Rational,
+ *     readiness: list<string>, isReady: bool, related: string, stance: Stance|null}
+ */
+class BestMates
+{
+    /** Animals of one sex that are crossed with those of the other where both sides are open. */
+    private const CROSSED = 14;
+
+    private const SHOWN = 25;
+
+    /** @var list<Mate> */
+    public readonly array $rows;
+
+    public readonly ?string $error;
+
+    /** How many were looked at. */
+    public readonly int $looked;
+
+    private readonly ?Target $target;
+
+    public function __construct(private readonly Inquiry $inquiry, private readonly Opened $opened)
+    {
+        $rows = [];
+        $target = $error = null;
+        $looked = 0;
+        try {
+            $target = $opened->shelf->targets()->read($inquiry->target);
+            $fixed = ['sire' => $this->fixed('sire', Sex::Male), 'dam' => $this->fixed('dam', Sex::Female)];
+            [$sires, $dams] = $this->candidates($target, $fixed);
+            $looked = count($sires) * count($dams);
+            foreach ($sires as [$sire, $male]) {
+                foreach ($dams as [$dam, $female]) {
+                    $row = $this->row($target, $sire, $male, $dam, $female);
+                    $row === null ?: $rows[] = $row;
+                }
+            }
+        } catch (DestinoError $fault) {
+            $error = $fault->getMessage();
+        }
+        $name = fn (array $row): array => [$row['sire']->name ?? '', $row['dam']->name ?? ''];
+        usort($rows, fn (array $a, array $b): int => $b['egg']->compareTo($a['egg'])
+            ?: [$b['isReady'], $name($a)] <=> [$a['isReady'], $name($b)]);
+        [$this->rows, $this->error, $this->looked, $this->target] = [array_slice($rows, 0, self::SHOWN), $error, $looked, $target];
+    }
+
+    /** Whether the form asks for a mate. */
+    public static function isAsked(Inquiry $inquiry): bool
+    {
+        $isOpen = fn (string $text, ?Animal $animal): bool => trim($text) === '' && $animal === null;
+
+        return trim($inquiry->target) !== '' && $inquiry->errors === []
+            && ($isOpen($inquiry->sire, $inquiry->sireAnimal) || $isOpen($inquiry->dam, $inquiry->damAnimal));
+    }
+
+    public function headline(): string
+    {
+        $wanted = $this->target->text ?? $this->inquiry->target;
+        $name = $this->inquiry->sireAnimal->name ?? $this->inquiry->damAnimal?->name;
+
+        return match (true) {
+            $this->rows === [] && $this->looked === 0 => 'Nobody of the other sex is here to be paired.',
+            $this->rows === [] => "Nobody here can give {$wanted} at once".($name === null ? '.' : " with {$name}.").' A project finds ways over several generations.',
+            $name !== null => "The best mates for {$name} toward {$wanted}",
+            $this->inquiry->sire.$this->inquiry->dam !== '' => "The best mates toward {$wanted}",
+            default => "The best pairs for {$wanted}",
+        };
+    }
+
+    /** @throws DestinoError when what was typed cannot be read */
+    private function fixed(string $role, Sex $sex): ?Belief
+    {
+        $text = $role === 'sire' ? $this->inquiry->sire : $this->inquiry->dam;
+        $animal = $role === 'sire' ? $this->inquiry->sireAnimal : $this->inquiry->damAnimal;
+
+        return $this->inquiry->asRecorded($role) ?? (trim($text) === ''
+            ? ($animal === null ? null : $this->opened->beliefs()->belief($animal->id))
+            : $this->opened->shelf->reader()->read($text, $sex)->beliefOrFail());
+    }
+
+    /**
+     * @param array{sire: Belief|null, dam: Belief|null} $fixed
+     * @return array{list<array{Animal|null, Belief}>, list<array{Animal|null, Belief}>} males and females
+     */
+    private function candidates(Target $target, array $fixed): array
+    {
+        $statuses = Statuses::of($this->opened->keeper());
+        $found = ['male' => [], 'female' => []];
+        foreach ($this->opened->keeper()->animals()->whereNotNull('sex')->orderBy('name')->get() as $animal) {
+            if ($animal->sex !== null && $statuses->status($animal->id)->isHere() && ! $animal->hasOpenGenes()) {
+                $found[$animal->sex->value][] = [$animal, $this->opened->beliefs()->belief($animal->id)];
+            }
+        }
+        $areBothOpen = $fixed['sire'] === null && $fixed['dam'] === null;
+
+        return [
+            $fixed['sire'] !== null ? [[$this->inquiry->sireAnimal, $fixed['sire']]] : $this->promising($found['male'], $target, $areBothOpen),
+            $fixed['dam'] !== null ? [[$this->inquiry->damAnimal, $fixed['dam']]] : $this->promising($found['female'], $target, $areBothOpen),
+        ];
+    }
+
+    /**
+     * @param list<array{Animal, Belief}> $animals
+     * @return list<array{Animal, Belief}> where both sides are open, those that carry most of what is wanted
+     */
+    private function promising(array $animals, Target $target, bool $areBothOpen): array
+    {
+        if (! $areBothOpen || count($animals) <= self::CROSSED) {
+            return $animals;
+        }
+        $wanted = array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $target->conditions));
+        $scores = array_map(fn (array $one): float => $this->copies($one[1], $wanted), $animals);
+        arsort($scores);
+
+        return array_map(fn (int $i): array => $animals[$i], array_slice(array_keys($scores), 0, self::CROSSED));
+    }
+
+    /** @param list<string> $alleles */
+    private function copies(Belief $belief, array $alleles): float
+    {
+        $sum = 0.0;
+        foreach ($alleles as $key) {
+            $locus = $this->opened->shelf->catalogue()->alleles[$key]->locus ?? null;
+            $group = $locus === null ? null : $this->opened->shelf->catalogue()->groupOf($locus);
+            foreach ($group !== null && in_array($group->key, $belief->groups(), true) ? $belief->marginalAt($locus, $group)->entries() : [] as [$pair, $p]) {
+                $sum += $p->toFloat() * count(array_keys($pair, $key, true));
+            }
+        }
+
+        return $sum;
+    }
+
+    /** @return Mate|null null where the pair cannot give the target */
+    private function row(Target $target, ?Animal $sire, Belief $male, ?Animal $dam, Belief $female): ?array
+    {
+        if ($sire !== null && $dam !== null && $sire->id === $dam->id) {
+            return null;
+        }
+        $chance = TargetOdds::of(Cross::of($this->opened->shelf->catalogue(), $male, $female), $target)->chance;
+        if ($chance->perEgg()->isZero()) {
+            return null;
+        }
+        $words = [];
+        $isReady = true;
+        foreach (array_filter([$this->inquiry->sireAnimal === null ? $sire : null, $this->inquiry->damAnimal === null ? $dam : null]) as $animal) {
+            $readiness = $this->readiness($animal);
+            $isReady = $isReady && $readiness->isReady === true && $animal->latestWeight !== null;
+            $words[] = $this->readyWords($animal, $readiness);
+        }
+        $areHere = $sire !== null && $dam !== null;
+
+        return [
+            'sire' => $sire, 'dam' => $dam, 'egg' => $chance->perEgg(), 'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs), 'readiness' => $words, 'isReady' => $isReady,
+            'related' => $areHere ? Relatedness::of($this->opened->family(), $sire, $dam, $this->opened->house->relatednessLimit())->coefficient->toString() : '',
+            'stance' => $areHere ? PairingCheck::of($sire, $dam, $this->opened)->stance : null,
+        ];
+    }
+
+    private function readyWords(Animal $animal, Readiness $readiness): string
+    {
+        return match (true) {
+            $readiness->isReady !== false && $animal->latestWeight === null => 'weigh first',
+            $readiness->isReady === true => implode('. ', ['ready', ...$readiness->reasons]),
+            default => implode(' ', $readiness->reasons).($readiness->likely ? ' Likely from '.$readiness->likely->format('F Y').'.' : ''),
+        };
+    }
+
+    private function readiness(Animal $animal): Readiness
+    {
+        $animal->loadMissing('latestWeight', 'latestStatus', 'care');
+
+        return (new AnimalCard($animal, $this->opened->beliefs(), $this->opened->shelf->catalogue()))->readiness($this->opened->house);
+    }
+}
