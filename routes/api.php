@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\Api\AnimalController;
+use App\Http\Controllers\Api\CalendarController;
 use App\Http\Controllers\Api\ReadingController;
 use App\Http\Controllers\Api\WeightController;
 use Illuminate\Support\Facades\Route;
@@ -18,3 +19,5 @@ Route::prefix('v1')->middleware(['auth:sanctum', 'throttle:api'])->group(functio
         Route::post('readings', [ReadingController::class, 'store'])->name('api.readings.store');
     });
 });
+
+Route::get('v1/calendar/{token}.ics', CalendarController::class)->middleware('throttle:api')->name('api.calendar');

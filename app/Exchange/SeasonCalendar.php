@@ -2,35 +2,31 @@
 
 namespace App\Exchange;
 
-use App\Models\Clutch;
 use App\Models\StatusEvent;
 use App\Models\User;
+use App\Season\Due;
 use DateTimeImmutable;
+use Illuminate\Support\Carbon;
 use Sabre\VObject\Component\VCalendar;
 
-/** The season as iCalendar: what happened, when eggs are due, and which animals are to be looked at again. */
+/** The season as iCalendar: what happened, what is to be expected when, and which animals are to be looked at again. */
 class SeasonCalendar
 {
-    /** Days from laying to the first pips at about 31.5 °C, earliest and latest. */
-    private const DUE = [53, 62];
-
     public static function of(User $keeper): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Destino//season//EN']);
-        /** @var Clutch $clutch */
         foreach ($keeper->clutches()->with('dam', 'sires.animal')->orderBy('id')->get() as $clutch) {
-            foreach (['paired_on' => 'paired', 'laid_on' => 'laid', 'hatched_on' => 'hatched'] as $field => $what) {
-                if ($clutch->{$field} !== null) {
-                    self::add(
-                        $calendar, "clutch-{$clutch->id}-{$what}", "{$clutch->title()}: {$what}",
-                        $clutch->{$field}->toDateTimeImmutable(), 1,
-                    );
+            foreach ($clutch->events as $event) {
+                if ($event->on !== null) {
+                    self::add($calendar, "event-{$event->id}", "{$clutch->title()}: {$event->kind->words()}", $event->on->toDateTimeImmutable(), 1);
                 }
             }
-            if ($clutch->laid_on !== null && $clutch->hatched_on === null) {
+        }
+        foreach (Due::among($keeper, Carbon::today()) as $due) {
+            if ($due->from !== null && $due->to !== null) {
                 self::add(
-                    $calendar, "clutch-{$clutch->id}-due", "{$clutch->title()}: first pips due",
-                    $clutch->laid_on->toDateTimeImmutable()->modify('+'.self::DUE[0].' days'), self::DUE[1] - self::DUE[0] + 1,
+                    $calendar, "clutch-{$due->clutch->id}-due", "{$due->clutch->title()}: {$due->what} to be expected",
+                    $due->from->toDateTimeImmutable(), (int) $due->from->diffInDays($due->to) + 1,
                 );
             }
         }

@@ -2,8 +2,10 @@
 
 namespace App\Season;
 
+use App\Collection\Statuses;
 use App\Models\Clutch;
 use App\Models\Enums\EventKind;
+use App\Models\User;
 use Destino\Season\Expectation;
 use Destino\Season\Gap;
 use Illuminate\Support\Carbon;
@@ -22,6 +24,29 @@ class Due
         /** @var list<EventKind> */
         public readonly array $taps,
     ) {}
+
+    /** Clutches that began longer ago than this many months are over, whatever is logged. */
+    private const OVER = 14;
+
+    /** @return list<self> what is open in a collection: those in their window first, then by day and place */
+    public static function among(User $keeper, Carbon $today): array
+    {
+        $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
+        $records = new Records($clutches);
+        $statuses = Statuses::of($keeper);
+        $due = [];
+        foreach ($clutches as $clutch) {
+            $last = $clutch->events->pluck('on')->filter()->last();
+            $isOpen = ($last === null || $last->gt($today->copy()->subMonths(self::OVER))) && $statuses->status($clutch->dam_id)->isHere();
+            $one = $isOpen ? self::of($clutch, $records, $today) : null;
+            $one === null ?: $due[] = $one;
+        }
+        $place = fn (self $one): ?string => $one->clutch->dam->placeWords();
+        usort($due, fn (self $a, self $b): int => [$b->isOverdue, $b->isNow($today), $a->to, $place($a)]
+            <=> [$a->isOverdue, $a->isNow($today), $b->to, $place($b)]);
+
+        return $due;
+    }
 
     public static function of(Clutch $clutch, Records $records, Carbon $today): ?self
     {

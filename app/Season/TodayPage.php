@@ -21,9 +21,6 @@ class TodayPage
     /** Hatchlings are looked at again up to this age, in days. */
     private const YOUNG = 540;
 
-    /** Clutches that began longer ago than this many months are over, whatever is logged. */
-    private const OVER = 14;
-
     public readonly Carbon $today;
 
     /** @var list<Due> those in their window first */
@@ -36,27 +33,12 @@ class TodayPage
     {
         $this->today = Carbon::today();
         $keeper = $opened->keeper();
-        $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
-        $records = new Records($clutches);
         $statuses = Statuses::of($keeper);
-        $due = [];
-        foreach ($clutches as $clutch) {
-            $one = $this->isOpen($clutch) && $statuses->status($clutch->dam_id)->isHere() ? Due::of($clutch, $records, $this->today) : null;
-            $one === null ?: $due[] = $one;
-        }
-        usort($due, fn (Due $a, Due $b): int => [$b->isOverdue, $b->isNow($this->today), $a->to, $a->clutch->dam->placeWords()] <=> [$a->isOverdue, $a->isNow($this->today), $b->to, $b->clutch->dam->placeWords()]);
-        $this->due = $due;
+        $this->due = Due::among($keeper, $this->today);
         $this->animals = array_values(
             $keeper->animals()->with('rack', 'latestFeed', 'sightings')->get()->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
                 ->sortBy(fn (Animal $animal): string => ($animal->placeWords() ?? "\u{ffff}")." {$animal->name}")->all(),
         );
-    }
-
-    private function isOpen(Clutch $clutch): bool
-    {
-        $last = $clutch->events->pluck('on')->filter()->last();
-
-        return $last === null || $last->gt($this->today->copy()->subMonths(self::OVER));
     }
 
     /** @return list<array{animal: Animal, days: int}> that have not taken food for long, the longest first */

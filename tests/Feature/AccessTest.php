@@ -23,7 +23,7 @@ class AccessTest extends TestCase
         'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone', 'logout' => 'viewer',
         'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'luck' => 'viewer',
         'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
-        'tokens.destroy' => 'viewer',
+        'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',
         'animals.index' => 'viewer', 'animals.show' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',
         'clutches.index' => 'viewer', 'clutches.show' => 'viewer', 'genes.index' => 'viewer', 'genes.show' => 'viewer',
         'complexes.show' => 'viewer',

@@ -276,9 +276,14 @@ class ExchangeTest extends TestCase
         $this->assertMatchesRegularExpression("/^1 a{$sire->id} 0 0 1 0 1 1 3 3  # =Skiff$/m", $ped);
         $this->assertMatchesRegularExpression("/^1 a{$dam->id} x1 0 2 0 /m", $ped);
 
-        $ics = (string) $this->get('/exchange/download/ics')->getContent();
-        $this->assertStringContainsString('DTSTART;VALUE=DATE:20261123', $ics); // 53 days after laying
-        $this->assertNotNull(\Sabre\VObject\Reader::read($ics)->VEVENT);
+        $this->travelTo('2026-10-05');
+        $calendar = \Sabre\VObject\Reader::read((string) $this->get('/exchange/download/ics')->getContent());
+        $this->assertSame([], $calendar->validate());
+        $due = \App\Season\Due::among($this->keeper(), \Illuminate\Support\Carbon::today())[0];
+        $this->assertSame(['20261001', $due->from?->format('Ymd')], array_map(
+            fn ($event): string => (string) $event->DTSTART, iterator_to_array($calendar->select('VEVENT'), false),
+        ), 'laid, and the window that Today shows');
+        $this->assertGreaterThanOrEqual('20261120', $due->from?->format('Ymd'));
     }
 
     private function upload(string $name, string $content): \Illuminate\Testing\TestResponse

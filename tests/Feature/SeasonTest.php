@@ -107,6 +107,26 @@ class SeasonTest extends TestCase
         $this->get('/today')->assertSee('Usual 53 to 62 days; with 2 of her own and 0 other records');
     }
 
+    public function test_a_private_link_gives_the_calendar_and_nothing_else_until_it_is_revoked(): void
+    {
+        $clutch = $this->pair();
+        $this->post("/clutches/{$clutch->id}/events", ['kind' => 'ovulation', 'from' => 'today', 'form_token' => (string) Str::uuid()]);
+        $this->post('/account/calendar')->assertRedirect('/account');
+        $link = (string) session('calendar');
+        $this->get('/account')->assertOk()->assertSee($link)->assertSee('calendar, made');
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $token = $this->keeper()->tokens()->sole();
+        $this->get($link)->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->assertSee('ovulation');
+        $this->assertNotNull($token->fresh()?->last_used_at);
+        $secret = basename((string) parse_url($link, PHP_URL_PATH), '.ics');
+        $this->getJson('/api/v1/animals', ['Authorization' => "Bearer {$secret}"])->assertForbidden();
+        $reader = Str::after($this->keeper()->createToken('scale', ['read', 'log'])->plainTextToken, '|');
+        $this->get(str_replace($secret, $reader, $link))->assertNotFound();
+        $token->delete();
+        $this->get($link)->assertNotFound();
+    }
+
     public function test_the_bench_moves_the_odds_of_all_siblings(): void
     {
         $clutch = $this->pair();

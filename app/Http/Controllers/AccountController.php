@@ -10,6 +10,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** One's own account: the password, and tokens for programs. */
 class AccountController extends Controller
@@ -48,6 +49,15 @@ class AccountController extends Controller
         return redirect()->route('account')
             ->with('said', 'The token is below. It is shown this once.')
             ->with('token', $token->plainTextToken);
+    }
+
+    public function calendar(#[CurrentUser] User $person): RedirectResponse
+    {
+        $this->authorize('read');
+        $token = DB::transaction(fn () => $person->createToken('calendar, made '.now()->format('j M Y'), ['calendar']));
+        $link = route('api.calendar', ['token' => Str::after($token->plainTextToken, '|')]);
+
+        return redirect()->route('account')->with('said', 'The link is below. It is shown this once.')->with('calendar', $link);
     }
 
     public function revoke(int $token, #[CurrentUser] User $person): RedirectResponse

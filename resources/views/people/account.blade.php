@@ -28,6 +28,10 @@
                 <x-field name="token_name" label="What it is for" :value="old('token_name')" maxlength="60" placeholder="scale in the snake room"/>
                 <div><button class="button" type="submit">Make a token</button></div>
             </form>
+            <h3 class="mt-4 mb-2">The season in your calendar</h3>
+            <p class="soft">A private link that a calendar on your phone follows: what happened, what is to be expected and when, and reviews. Whoever has the link sees these and nothing else; revoke it above like a token.</p>
+            @if (session('calendar'))<p class="said" role="status">Copy it now: <code style="overflow-wrap:anywhere">{{ session('calendar') }}</code></p>@endif
+            <form method="post" action="{{ route('tokens.calendar') }}" data-module="once">@csrf<button class="button" type="submit">Make a calendar link</button></form>
         </section>
     </div>
 </x-station>
