@@ -68,6 +68,7 @@ Route::resource('racks', RackController::class)->only('index', 'store', 'update'
 
 Route::get('/today', [SeasonController::class, 'today'])->name('today');
 Route::post('/clutches/{clutch}/events', [SeasonController::class, 'log'])->name('events.store');
+Route::get('/season/{season}', [SeasonController::class, 'reckoning'])->where('season', '[0-9]{4}')->name('season.reckoning');
 Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('animals.tap');
 
 Route::resource('clutches', ClutchController::class)->except('destroy');

@@ -82,7 +82,8 @@ class BestMates
 
         return match (true) {
             $this->rows === [] && $this->looked === 0 => 'Nobody of the other sex is here to be paired.',
-            $this->rows === [] => "Nobody here can give {$wanted} at once".($name === null ? '.' : " with {$name}.").' A project finds ways over several generations.',
+            $this->rows === [] => "Nobody here can give {$wanted} at once".($name === null ? '.' : " with {$name}.")
+                .' A project finds ways over several generations.',
             $name !== null => "The best mates for {$name} toward {$wanted}",
             $this->inquiry->sire.$this->inquiry->dam !== '' => "The best mates toward {$wanted}",
             default => "The best pairs for {$wanted}",
@@ -116,8 +117,10 @@ class BestMates
         $areBothOpen = $fixed['sire'] === null && $fixed['dam'] === null;
 
         return [
-            $fixed['sire'] !== null ? [[$this->inquiry->sireAnimal, $fixed['sire']]] : $this->promising($found['male'], $target, $areBothOpen),
-            $fixed['dam'] !== null ? [[$this->inquiry->damAnimal, $fixed['dam']]] : $this->promising($found['female'], $target, $areBothOpen),
+            $fixed['sire'] !== null ? [[$this->inquiry->sireAnimal, $fixed['sire']]]
+                : $this->promising($found['male'], $target, $areBothOpen),
+            $fixed['dam'] !== null ? [[$this->inquiry->damAnimal, $fixed['dam']]]
+                : $this->promising($found['female'], $target, $areBothOpen),
         ];
     }
 
@@ -144,7 +147,8 @@ class BestMates
         foreach ($alleles as $key) {
             $locus = $this->opened->shelf->catalogue()->alleles[$key]->locus ?? null;
             $group = $locus === null ? null : $this->opened->shelf->catalogue()->groupOf($locus);
-            foreach ($group !== null && in_array($group->key, $belief->groups(), true) ? $belief->marginalAt($locus, $group)->entries() : [] as [$pair, $p]) {
+            $isHeld = $group !== null && in_array($group->key, $belief->groups(), true);
+            foreach ($isHeld ? $belief->marginalAt($locus, $group)->entries() : [] as [$pair, $p]) {
                 $sum += $p->toFloat() * count(array_keys($pair, $key, true));
             }
         }
@@ -164,18 +168,27 @@ class BestMates
         }
         $words = [];
         $isReady = true;
-        foreach (array_filter([$this->inquiry->sireAnimal === null ? $sire : null, $this->inquiry->damAnimal === null ? $dam : null]) as $animal) {
+        $asked = [$this->inquiry->sireAnimal === null ? $sire : null, $this->inquiry->damAnimal === null ? $dam : null];
+        foreach (array_filter($asked) as $animal) {
             $readiness = $this->readiness($animal);
             $isReady = $isReady && $readiness->isReady === true && $animal->latestWeight !== null;
-            $words[] = $this->readyWords($animal, $readiness);
+            $words[] = (count(array_filter($asked)) > 1 ? "{$animal->name}: " : '').rtrim($this->readyWords($animal, $readiness), '.');
         }
         $areHere = $sire !== null && $dam !== null;
 
         return [
-            'sire' => $sire, 'dam' => $dam, 'egg' => $chance->perEgg(), 'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs), 'readiness' => $words, 'isReady' => $isReady,
-            'related' => $areHere ? Relatedness::of($this->opened->family(), $sire, $dam, $this->opened->house->relatednessLimit())->coefficient->toString() : '',
+            'sire' => $sire, 'dam' => $dam, 'egg' => $chance->perEgg(),
+            'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs), 'readiness' => $words, 'isReady' => $isReady,
+            'related' => $areHere ? $this->related($sire, $dam) : '',
             'stance' => $areHere ? PairingCheck::of($sire, $dam, $this->opened)->stance : null,
         ];
+    }
+
+    private function related(Animal $sire, Animal $dam): string
+    {
+        $limit = $this->opened->house->relatednessLimit();
+
+        return Relatedness::of($this->opened->family(), $sire, $dam, $limit)->coefficient->toString();
     }
 
     private function readyWords(Animal $animal, Readiness $readiness): string

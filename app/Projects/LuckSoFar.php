@@ -17,6 +17,9 @@ use Destino\Probability\Rational;
 /**
  * How the recorded clutches of a project did against what was to be expected of them. A pair is judged by as much of the
  * target as it can bring at once; young of which nobody knows whether they have it count for nothing.
+ *
+ * @phpstan-type LuckRow array{key: string, pair: string, hope: string, chance: string, known: int, hits: int, expected: float,
+ *     sentence: string, isOdd: bool, luck: Luck}
  */
 class LuckSoFar
 {
@@ -35,7 +38,7 @@ class LuckSoFar
         $this->beliefs = $beliefs;
     }
 
-    /** @return list<array{pair: string, hope: string, chance: string, known: int, hits: int, expected: float, sentence: string, isOdd: bool}> by pair, oldest first */
+    /** @return list<LuckRow> by pair, oldest first */
     public function rows(): array
     {
         $pairs = [];
@@ -60,7 +63,7 @@ class LuckSoFar
 
     /**
      * @param  list<Clutch>  $clutches
-     * @return array{pair: string, hope: string, chance: string, known: int, hits: int, expected: float, sentence: string, isOdd: bool}|null
+     * @return LuckRow|null
      */
     private function row(?Animal $sire, Animal $dam, array $clutches): ?array
     {
@@ -84,9 +87,11 @@ class LuckSoFar
         $luck = new Luck($chance, $known, $hits);
 
         return [
-            'pair' => "{$sire->name} × {$dam->name}", 'hope' => $hope->text, 'chance' => $chance->toString(), 'known' => $known,
+            'key' => "{$sire->id}:{$dam->id}", 'pair' => "{$sire->name} × {$dam->name}", 'hope' => $hope->text,
+            'chance' => $chance->toString(), 'known' => $known,
             'hits' => $hits, 'expected' => round($luck->expected()->toFloat(), 1),
-            'sentence' => self::sentence($luck), 'isOdd' => $luck->isBelowExpected() && $luck->tail()->toFloat() < self::CALM,
+            'luck' => $luck, 'sentence' => self::sentence($luck),
+            'isOdd' => $luck->isBelowExpected() && $luck->tail()->toFloat() < self::CALM,
         ];
     }
 

@@ -26,6 +26,7 @@ class EveryPageTest extends BrowserTestCase
         yield 'statement' => ['/statements/1/edit'];
         yield 'a new animal' => ['/animals/create'];
         yield 'clutches' => ['/clutches'];
+        yield 'a season reckoned' => ['/season/'.date('Y')];
         yield 'clutch' => ['/clutches/4'];
         yield 'clutch form' => ['/clutches/4/edit'];
         yield 'projects' => ['/projects'];

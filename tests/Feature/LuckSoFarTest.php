@@ -93,6 +93,30 @@ class LuckSoFarTest extends TestCase
         $this->assertSame([6, 1, 3.0], [$rows[0]['known'], $rows[0]['hits'], $rows[0]['expected']]);
     }
 
+    public function test_a_season_is_reckoned_each_pairing_once(): void
+    {
+        foreach (['Clown', 'het Clown'] as $target) {
+            $this->keeper()->projects()->create(['name' => $target, 'target' => $target]);
+        }
+        $male = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'het Clown']);
+        $dams = array_map(fn (string $name) => $this->made(['name' => $name, 'genotype' => 'het Clown']), ['Tender', 'Punt', 'Gig']);
+        $this->clutch($male, $dams[0], [['not Clown', 6]]);
+        $lucky = $this->clutch($male, $dams[1], [['Clown', 1], ['not Clown', 4]]);
+        $this->clutch($male, $dams[2], [])->update(['eggs_good' => 4, 'hatched' => 3]); // nothing is told of these
+        $this->made(['name' => 'Dory', 'sex' => 'female', 'genotype' => 'Clown', 'sire_id' => $male->id, 'dam_id' => $dams[1]->id, 'clutch_id' => $lucky->id]);
+        $lucky->update(['hatched' => 6]);
+
+        // 2 of 12 at 1/4: P(two or fewer) = 0.3907
+        $this->get('/season/2026')->assertOk()->assertSeeInOrder([
+            '3 of 4 good eggs (75 %)', '0 males, 1 female', '2 of 12 young, 3.0 expected.', "As few or fewer in 39\u{a0}% of such seasons",
+            'Skiff × Tender', '1/4', '0</strong> of 6', '1.5', 'Skiff × Punt', '2</strong> of 6', '1 hatched clutch stands in no row',
+        ], false);
+        $this->get('/season/2026?target=Piebald')->assertOk()->assertSee('no pairing of the season gives it by chance');
+        $this->get('/season/2026?target=Pidbald')->assertUnprocessable()->assertSee('Pidbald');
+        $this->get('/season/2019')->assertOk()->assertSee('0 clutches');
+        $this->get('/season/soon')->assertNotFound();
+    }
+
     /** @param list<array{string, int}> $counts */
     private function clutch(Animal $sire, Animal $dam, array $counts): Clutch
     {

@@ -6,11 +6,13 @@ use App\Collection\Opened;
 use App\Http\Requests\EventRequest;
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Projects\SeasonReckoning;
 use App\Season\Order;
 use App\Season\TodayPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
@@ -28,6 +30,15 @@ class SeasonController extends Controller
         $this->authorize('read');
 
         return view('season.today', ['page' => new TodayPage($this->opened)]);
+    }
+
+    /** A season against what was to be expected of it. */
+    public function reckoning(Request $request, string $season): Response
+    {
+        $this->authorize('read');
+        $page = new SeasonReckoning($season, (string) $request->query('target', ''), $this->opened);
+
+        return response()->view('season.reckoning', ['page' => $page], $page->error === null ? 200 : 422);
     }
 
     public function log(EventRequest $request, Clutch $clutch): RedirectResponse

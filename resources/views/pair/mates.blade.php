@@ -11,7 +11,7 @@
                     <td class="num" data-label="In a clutch">{{ App\Words\OddsWords::percent($row['clutch']) }}</td>
                     <td data-label="Ready" class="small">{{ implode('; ', array_unique($row['readiness'])) }}</td>
                     <td class="num" data-label="F">{{ $row['related'] }}</td>
-                    <td data-label="House rules">@if ($row['stance'] && $row['stance']->value !== 'inform')<span @class(['tag', 'dead' => $row['stance']->value === 'refuse', 'doubt' => $row['stance']->value === 'warn'])>{{ $row['stance']->value }}</span>@endif</td></tr>
+                    <td data-label="House rules">@if ($row['stance'] && $row['stance']->value !== 'inform')<span @class(['tag', 'dead' => $row['stance']->value === 'refuse', 'doubt' => $row['stance']->value === 'warn'])>{{ $row['stance']->value }}</span>@elseif ($row['stance'])<span class="soft small">no objection</span>@endif</td></tr>
             @endforeach</tbody></table></div>
     @endif
 </section>

@@ -1,0 +1,34 @@
+<x-station title="The season {{ $page->season }}, reckoned" station="clutches">
+    <x-slot:actions><a class="button" href="{{ route('clutches.index') }}">Clutches</a></x-slot:actions>
+    @php($eggs = $page->eggs())
+    @php($sexes = $page->sexes())
+    @php($all = $page->inAll())
+    <div class="stack">
+        <section class="sheet">
+            <div class="head"><h2>What came of it</h2><span class="soft small">{{ $page->clutches->count() }} {{ Str::plural('clutch', $page->clutches->count()) }}, of which {{ $eggs['clutches'] }} laid</span></div>
+            <dl class="facts mb-0">
+                <dt>Eggs</dt><dd>{{ $eggs['laid'] }} good, {{ $eggs['infertile'] }} infertile</dd>
+                <dt>Hatched</dt><dd>{{ $eggs['of'] > 0 ? "{$eggs['hatched']} of {$eggs['of']} good eggs (".round(100 * $eggs['hatched'] / $eggs['of']).' %), in clutches where both are noted' : 'no clutch has both its eggs and its young noted yet' }}</dd>
+                <dt>Sexes of the young kept</dt><dd>{{ $sexes['males'] }} {{ Str::plural('male', $sexes['males']) }}, {{ $sexes['females'] }} {{ Str::plural('female', $sexes['females']) }}{{ $sexes['open'] > 0 ? ", {$sexes['open']} not known" : '' }}@if ($sexes['luck'] && $sexes['luck']->tail()->toFloat() < .05). <span class="soft">Among as many at even odds only {{ App\Words\OddsWords::percent($sexes['luck']->tail()) }} are as uneven this way; where you kept by sex, that is the reason.</span>@endif</dd>
+            </dl>
+        </section>
+        <section class="sheet">
+            <div class="head"><h2>Hits against what was to be expected</h2><span class="soft small">young of which it is known, alive, by the first target that a pairing can do something for</span></div>
+            <form method="get" action="{{ route('season.reckoning', $page->season) }}" class="ask-line mb-3">
+                <div class="field"><label for="target">Toward another target</label><input class="input" id="target" name="target" value="{{ $page->typed }}" maxlength="400" placeholder="Clown, or leave empty for your projects" spellcheck="false" autocapitalize="off" @if ($page->error) aria-invalid="true" aria-describedby="target-error" @endif><x-field-error id="target-error" :message="$page->error"/></div>
+                <button class="button" type="submit">Reckon</button>
+            </form>
+            @if ($page->rows === [])
+                <p class="mb-0 soft">Nothing to compare yet: {{ $page->typed === '' ? 'a project, or a target typed here, says what you hope for' : 'no pairing of the season gives it by chance' }}, and the young have to be told apart, kept as animals or counted by look.</p>
+            @else
+                <p class="answer">{{ $all->hits }} of {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected. @if ($all->tail()->toFloat() > .4)<span class="soft">As was to be expected.</span>@else<span class="soft">{{ $all->isBelowExpected() ? 'As few or fewer' : 'As many or more' }} in {{ App\Words\OddsWords::percent($all->tail()) }} of such seasons.</span>@endif</p>
+                <div class="scroll" tabindex="0" role="region" aria-label="Pairings of the season"><table class="list stacked">
+                    <thead><tr><th scope="col">Pairing</th><th scope="col">Hoped for</th><th scope="col" class="num">An egg</th><th scope="col" class="num">Hits</th><th scope="col" class="num">Expected</th><th scope="col">Luck</th></tr></thead>
+                    <tbody>@foreach ($page->rows as $row)
+                        <tr><td data-label="Pairing"><strong>{{ $row['pair'] }}</strong></td><td data-label="Hoped for">{{ $row['hope'] }}</td><td class="num" data-label="An egg">{{ $row['chance'] }}</td><td class="num" data-label="Hits"><strong>{{ $row['hits'] }}</strong> of {{ $row['known'] }}</td><td class="num" data-label="Expected">{{ number_format($row['expected'], 1) }}</td><td data-label="Luck" @class(['text-odd' => $row['isOdd']])>{{ $row['sentence'] }}</td></tr>
+                    @endforeach</tbody></table></div>
+            @endif
+            @if ($page->silent() > 0)<p class="soft small mb-0 mt-3">{{ $page->silent() }} hatched {{ Str::plural('clutch', $page->silent()) }} {{ $page->silent() === 1 ? 'stands' : 'stand' }} in no row: more than one possible sire, nothing of the target to be had by chance, or nothing told of the young. The odds are those of the parents as they are believed now, with all that their young have said.</p>@endif
+        </section>
+    </div>
+</x-station>
