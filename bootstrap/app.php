@@ -6,6 +6,7 @@ use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
 use App\Http\Middleware\NothingCutOff;
 use App\Http\Middleware\OneValueForOneField;
+use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\StartSession;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
@@ -22,8 +23,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
+        $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class]);
         $middleware->append(NothingCutOff::class);
-        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerWithPolicy::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
+        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         $middleware->api(append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.

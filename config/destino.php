@@ -4,6 +4,9 @@ return [
     // "demo" shows the demo collection and says so; "own" is the keeper's collection.
     'collection' => env('DESTINO_COLLECTION', 'own'),
 
+    // Names under which it answers besides addresses, names of the home network and that of app.url, with commas between them.
+    'hosts' => array_filter(array_map('trim', explode(',', (string) env('DESTINO_HOSTS', '')))),
+
     // The folder with the gene facts.
     'catalogue' => base_path('catalogue'),
 

@@ -132,7 +132,7 @@ Route::put('/people/{person}', [PeopleController::class, 'update'])->name('peopl
 Route::delete('/people/{person}', [PeopleController::class, 'destroy'])->name('people.destroy');
 
 Route::get('/account', [AccountController::class, 'show'])->name('account');
-Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
+Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:password')->name('account.password');
 Route::post('/account/tokens', [AccountController::class, 'token'])->name('tokens.store');
 Route::post('/account/calendar', [AccountController::class, 'calendar'])->name('tokens.calendar');
 Route::delete('/account/tokens/{token}', [AccountController::class, 'revoke'])->whereNumber('token')->name('tokens.destroy');

@@ -78,6 +78,7 @@ class AppServiceProvider extends ServiceProvider
             Limit::perMinute(5)->by(mb_strtolower($request->string('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
+        RateLimiter::for('password', fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->user()?->id));
         RateLimiter::for(
             'api', fn (Request $request): Limit => Limit::perMinute(120)->by((string) ($request->user()->id ?? $request->ip())),
         );

@@ -6,6 +6,7 @@ use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Hash;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 class DoorTest extends TestCase
@@ -46,7 +47,7 @@ class DoorTest extends TestCase
             ->get('/begin')
             ->assertSee('can only be made at the machine');
         $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->post('/begin', self::FIRST)->assertForbidden();
-        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->post('http://elsewhere.example/begin', self::FIRST)->assertForbidden();
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->post('http://elsewhere.example/begin', self::FIRST)->assertStatus(400);
         $this->assertSame(0, User::query()->count());
     }
 
@@ -108,12 +109,67 @@ class DoorTest extends TestCase
         $this->assertSame(0, $owner->people()->count());
     }
 
+    public function test_a_changed_password_ends_tokens_and_guessing_it_is_slowed(): void
+    {
+        $owner = User::factory()->create(['password' => 'four quiet snakes']);
+        $owner->createToken('scale', ['read', 'log']);
+        $new = ['password' => 'five quiet snakes', 'password_confirmation' => 'five quiet snakes'];
+        $this->actingAs($owner)->put('/account/password', ['current_password' => 'four quiet snakes'] + $new)->assertSessionHasNoErrors();
+        $this->assertSame(0, $owner->tokens()->count());
+        for ($try = 0; $try < 4; $try++) {
+            $this->put('/account/password', ['current_password' => "guess {$try}"] + $new)->assertSessionHasErrors('current_password');
+        }
+        $this->put('/account/password', ['current_password' => 'five quiet snakes'] + $new)->assertTooManyRequests();
+    }
+
+    public function test_every_answer_has_the_headers_faults_among_them(): void
+    {
+        $addresses = ['/sign-in' => 302, '/nothing/here' => 404, '/api/v1/animals' => 401, '/api/v1/nothing' => 404, '/api/v1/calendar/guess.ics' => 404];
+        foreach ($addresses as $address => $status) {
+            $answer = $this->getJson($address)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')
+                ->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('X-Powered-By')->assertHeaderMissing('Strict-Transport-Security');
+            $this->assertStringContainsString("default-src 'self'", (string) $answer->headers->get('Content-Security-Policy'));
+            $answer->assertStatus($status);
+        }
+        $this->get('https://localhost/sign-in')->assertHeader('Strict-Transport-Security');
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function names(): iterable
+    {
+        yield 'an address' => ['192.168.1.20', true];
+        yield 'a long address' => ['[fe80::1]', true];
+        yield 'a short name' => ['snakeroom', true];
+        yield 'a name at home' => ['snakeroom.local', true];
+        yield 'a name that is listed' => ['club.example', true];
+        yield 'a name of somebody else' => ['elsewhere.example', false];
+        yield 'one that only ends like it' => ['notlocal.example', false];
+    }
+
+    #[DataProvider('names')]
+    public function test_it_answers_under_its_own_names_only(string $name, bool $isOwn): void
+    {
+        config(['destino.hosts' => ['club.example']]);
+        $this->actingAs(User::factory()->create());
+        $answer = $this->get("http://{$name}/animals")->assertStatus($isOwn ? 200 : 400);
+        $isOwn ?: $answer->assertDontSee($name);
+    }
+
+    public function test_a_refused_form_follows_nobody_to_another_site(): void
+    {
+        $this->actingAs(User::factory()->create());
+        $at = fn (string $from) => $this->put('/account/password', [], ['Referer' => $from]);
+        $at('http://elsewhere.example/trap')->assertRedirect('/');
+        $at('http://'.parse_url(url('/'), PHP_URL_HOST).':9/trap')->assertRedirect('/');
+        $at(url('/account'))->assertRedirect('/account');
+    }
+
     public function test_the_demo_signs_its_owner_in_on_this_machine_only(): void
     {
         config(['destino.collection' => 'demo']);
         $this->seed(DemoSeeder::class);
         $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->get('/animals')->assertForbidden();
-        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('http://elsewhere.example/animals')->assertForbidden();
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('http://elsewhere.example/animals')->assertStatus(400);
         $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('http://localhost/animals')->assertOk()->assertSee('Calico Jenny');
     }
 }

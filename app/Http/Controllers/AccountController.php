@@ -30,10 +30,13 @@ class AccountController extends Controller
             'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
         ], ['current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.', 'password.min' => 'A password has at least 10 characters.', 'password' => 'Give a new password.']);
         Auth::logoutOtherDevices($valid['current_password']);
-        DB::transaction(fn () => $person->update(['password' => $valid['password']]));
+        DB::transaction(function () use ($person, $valid): void {
+            $person->update(['password' => $valid['password']]);
+            $person->tokens()->delete(); // whoever learned the old password may have made one
+        });
         $request->session()->regenerate();
 
-        return redirect()->route('account')->with('said', 'Your password is changed; other devices have to sign in again.');
+        return redirect()->route('account')->with('said', 'Your password is changed. Other devices have to sign in again; tokens and calendar links open nothing any more.');
     }
 
     public function token(Request $request, #[CurrentUser] User $person): RedirectResponse

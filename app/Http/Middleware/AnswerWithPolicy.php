@@ -6,7 +6,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Headers for every page: nothing from another host, no framing, no guessing of types. */
+/** Headers of every answer, faults and files among them: nothing from another host, no framing, no guessing of types. */
 class AnswerWithPolicy
 {
     public function handle(Request $request, Closure $next): Response
@@ -18,7 +18,12 @@ class AnswerWithPolicy
                 ."'self'; form-action 'self'",
         );
         $response->headers->set('X-Content-Type-Options', 'nosniff');
+        $response->headers->set('X-Frame-Options', 'DENY');
         $response->headers->set('Referrer-Policy', 'same-origin');
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+        header_remove('X-Powered-By');
 
         return $response;
     }

@@ -5,6 +5,7 @@
         <section class="sheet">
             <div class="head"><h2>{{ $person->name }}</h2><span class="soft small">{{ $person->email }}, {{ $person->role->value }}: {{ $person->role->sentence() }}</span></div>
             <h3 class="mb-2">Another password</h3>
+            <p class="soft small">Other devices have to sign in again with it, and your tokens and calendar links end.</p>
             <form method="post" action="{{ route('account.password') }}" class="stack" data-module="once">
                 @csrf @method('put')
                 <x-field name="current_password" label="Your password now" type="password" autocomplete="current-password"/>
