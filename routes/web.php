@@ -15,6 +15,7 @@ use App\Http\Controllers\LooksController;
 use App\Http\Controllers\LuckController;
 use App\Http\Controllers\OddTraitController;
 use App\Http\Controllers\PairController;
+use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\ProjectController;
@@ -45,6 +46,9 @@ Route::get('/read', ReadingController::class)->name('read');
 
 Route::resource('animals', AnimalController::class)->except('destroy');
 Route::get('/animals/{animal}/history', [AnimalController::class, 'history'])->name('animals.history');
+Route::get('/animals/{animal}/paper.pdf', [PaperController::class, 'animal'])->name('papers.animal');
+Route::get('/labels.pdf', [PaperController::class, 'labels'])->name('papers.labels');
+Route::get('/offered.csv', [PaperController::class, 'sale'])->name('papers.sale');
 Route::post('/animals/{animal}/statements', [StatementController::class, 'store'])->name('statements.store');
 Route::get('/statements/{statement}/edit', [StatementController::class, 'edit'])->name('statements.edit');
 Route::put('/statements/{statement}', [StatementController::class, 'update'])->name('statements.update');

@@ -186,7 +186,7 @@ class AnimalPage
         return array_map(fn ($error): string => $error->getMessage(), $this->beliefs->unreadable($this->animal->id)[$statement->id] ?? []);
     }
 
-    private function cardOf(Animal $animal): AnimalCard
+    public function cardOf(Animal $animal): AnimalCard
     {
         return new AnimalCard($animal, $this->beliefs, $this->opened->shelf->catalogue());
     }

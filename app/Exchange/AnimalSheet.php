@@ -34,7 +34,7 @@ class AnimalSheet
     }
 
     /** A text that a spreadsheet would take for a formula gets the sign that it is none. */
-    private static function safe(string $text): string
+    public static function safe(string $text): string
     {
         return preg_match('/^[=+\-@]/', $text) && ! is_numeric($text) ? "'{$text}" : $text;
     }

@@ -235,13 +235,13 @@ class Animal extends Model implements Removable
         return $this->hatched_on?->format($this->hatched_precision->format());
     }
 
-    /** "Rack A, 3 · 2", null where it has no tub. */
     /** Whether its genes are still to be read: not known, which is not Normal. */
     public function hasOpenGenes(): bool
     {
         return ($this->getAttributes()['genes_open'] ?? null) !== null;
     }
 
+    /** "Rack A, tub 3·2", null where it has no tub. */
     public function placeWords(): ?string
     {
         return $this->rack === null

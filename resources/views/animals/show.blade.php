@@ -2,6 +2,7 @@
 <x-station :title="$animal->name" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     <x-slot:actions>
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
+        <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Paper</a>
         @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>@endif
         @if ($animal->sex)<a class="button main" href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->objectPronoun() }}</a>@endif
     </x-slot:actions>

@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Animals\AnimalPage;
+use App\Animals\AnimalSearch;
+use App\Catalogue\CatalogueShelf;
+use App\Collection\AnimalCard;
+use App\Collection\Opened;
+use App\House\House;
+use App\Models\Animal;
+use App\Models\User;
+use App\Papers\Certificate;
+use App\Papers\Label;
+use App\Papers\LabelSheets;
+use App\Papers\SaleList;
+use App\People\CurrentKeeper;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** What is printed, and what is sent to buyers. */
+class PaperController extends Controller
+{
+    public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
+
+    public function animal(Animal $animal): Response
+    {
+        $this->authorize('view', $animal);
+
+        return self::pdf(Certificate::of(new AnimalPage($animal, $this->opened)), Str::slug($animal->name) ?: 'animal');
+    }
+
+    /** Labels of the animals that a search finds. */
+    public function labels(Request $request, #[CurrentKeeper] User $keeper): Response|RedirectResponse
+    {
+        $this->authorize('read');
+        $cards = $this->found($request, $keeper);
+        if ($cards === []) { // the list itself says why
+            return redirect()->route('animals.index', $request->query());
+        }
+
+        return self::pdf(LabelSheets::of(array_map(Label::of(...), $cards)), 'labels');
+    }
+
+    public function sale(Request $request, #[CurrentKeeper] User $keeper): StreamedResponse
+    {
+        $this->authorize('read');
+        $cards = array_values(array_filter(
+            $this->found($request, $keeper), fn (AnimalCard $card): bool => in_array($card->status(), SaleList::OFFERED, true),
+        ));
+
+        return response()->streamDownload(function () use ($cards): void {
+            $stream = fopen('php://output', 'w');
+            SaleList::write($stream, $cards);
+        }, 'destino-offered-'.now()->format('Y-m-d').'.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** @return list<AnimalCard> */
+    private function found(Request $request, User $keeper): array
+    {
+        $search = new AnimalSearch($request, $this->shelf, $this->house);
+        $cards = $search->in($keeper, $this->opened->beliefs());
+        (new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards)))->loadMissing('rack', 'latestStatus', 'latestWeight');
+
+        return $cards;
+    }
+
+    private static function pdf(string $bytes, string $name): Response
+    {
+        return response($bytes, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}.pdf\""]);
+    }
+}
