@@ -26,7 +26,7 @@ class Due
     ) {}
 
     /** Clutches that began longer ago than this many months are over, whatever is logged. */
-    private const OVER = 14;
+    public const OVER = 14;
 
     /** @return list<self> what is open in a collection: those in their window first, then by day and place */
     public static function among(User $keeper, Carbon $today): array

@@ -6,6 +6,7 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -125,6 +126,29 @@ class SeasonTest extends TestCase
         $this->get(str_replace($secret, $reader, $link))->assertNotFound();
         $token->delete();
         $this->get($link)->assertNotFound();
+    }
+
+    public function test_a_male_whose_females_have_not_laid_is_not_let_go_without_a_word(): void
+    {
+        $clutch = $this->pair();
+        $sire = Animal::query()->where('name', 'Skiff')->sole();
+        $goes = fn (Animal $animal, string $status) => $this->post("/animals/{$animal->id}/status", ['status' => $status, 'on' => Carbon::today()->format('Y-m-d'), 'reason' => 'full house'])->assertSessionHasNoErrors();
+        $log = fn (string $kind) => $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid(), 'count' => '5'])->assertSessionHasNoErrors();
+        $goes($sire, 'for sale');
+        $this->assertStringNotContainsString('not laid', (string) session('said'), 'a plan binds nobody');
+        $log('introduced');
+        $goes($sire, 'reserved');
+        $this->assertStringContainsString('Tender has not laid yet', (string) session('said'));
+        $this->delete((string) parse_url((string) session('undo'), PHP_URL_PATH))->assertRedirect();
+        $this->assertSame('for sale', $sire->refresh()->status()->value);
+        $goes($sire, 'breeder');
+        $this->assertStringNotContainsString('not laid', (string) session('said'));
+        $goes($clutch->dam, 'sold');
+        $this->assertStringContainsString('may get the eggs', (string) session('said'));
+        $goes($clutch->dam, 'breeder');
+        $log('laid');
+        $goes($sire->refresh(), 'sold');
+        $this->assertStringNotContainsString('not laid', (string) session('said'));
     }
 
     public function test_the_bench_moves_the_odds_of_all_siblings(): void

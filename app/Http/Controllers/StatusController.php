@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ObservationRequest;
 use App\Http\Requests\StatusRequest;
 use App\Models\Animal;
+use App\Season\Leaving;
 use Illuminate\Http\RedirectResponse;
 
 /** Where an animal stands, and conditions seen in it. */
@@ -14,7 +15,11 @@ class StatusController extends Controller
     {
         $event = $request->addTo($animal);
 
-        return redirect()->to($event->home())->with('said', "From {$event->on->format('j F Y')}: {$event->sentence()}");
+        $said = rtrim("From {$event->on->format('j F Y')}: {$event->sentence()}", '.').'.';
+
+        return redirect()->to($event->home())
+            ->with('said', trim("{$said} ".Leaving::warning($animal, $event->status)))
+            ->with('undo', route('records.destroy', ['status', $event->id]))->with('undo_method', 'delete');
     }
 
     public function observe(ObservationRequest $request, Animal $animal): RedirectResponse

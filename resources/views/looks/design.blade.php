@@ -25,7 +25,7 @@
                         @php($owners = $page->owners($proposal))
                         <li>
                             {!! App\Drawing\SkinSvg::medium($proposal->look, $page->target($proposal)) !!}
-                            <div><p class="mb-1"><strong>{{ $proposal->text() }}</strong>
+                            <div><p class="mb-1"><strong>{{ implode(' + ', array_map(fn ($form) => $form->text, $proposal->forms)) }}</strong>
                                 @foreach ($proposal->brings as $word)<span class="tag hit">{{ $word }}</span> @endforeach
                                 @foreach ($proposal->spoils as $word)<span class="tag doubt">not with “{{ $word }}”</span> @endforeach</p>
                                 @foreach ($proposal->warnings as $warning)<p class="small mb-1"><x-icon name="exclamation-triangle"/> {{ $warning }}</p>@endforeach
