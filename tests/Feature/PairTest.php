@@ -21,6 +21,7 @@ class PairTest extends TestCase
         $this->get("/pair?sire_id={$sire->id}&target=Clown")->assertOk()
             ->assertSeeInOrder(['The best mates for Skiff toward Clown', 'Skiff × Tender', 'Skiff × Punt', '1/2', 'Skiff × Wherry', '1/3'])
             ->assertSee('weigh first')->assertDontSee('Skiff × Gig');
+        $this->get("/animals/{$sire->id}")->assertSee('Rank the mates')->assertSee('name="sire_id" value="'.$sire->id.'"', false);
         $this->get('/pair?target=Clown')->assertOk()->assertSeeInOrder(['The best pairs for Clown', 'Skiff × Tender']);
         $this->get('/pair?dam=het+Clown&target=Clown')->assertOk()->assertSeeInOrder(['The best mates toward Clown', 'Skiff × het Clown']);
         $this->get("/pair?sire_id={$sire->id}&target=Piebald")->assertOk()->assertSee('Nobody here can give Piebald at once with Skiff.');

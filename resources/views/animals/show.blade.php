@@ -113,8 +113,11 @@
             @php($mates = $page->mates())
             <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->isMale() ? 'females' : 'males' }}</span></div>
             @if ($mates === [])<p class="soft mb-0">No {{ $animal->isMale() ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
+            @php([$pairing, $own, $other] = [route('pair'), $animal->isMale() ? 'sire_id' : 'dam_id', $animal->isMale() ? 'dam_id' : 'sire_id'])
+            @if ($mates !== [])<form class="ask-line mb-3" method="get" action="{{ $pairing }}"><input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
+                <div class="field"><label for="mate-target">Whom best, for what?</label><input class="input" id="mate-target" name="target" required maxlength="400" placeholder="Clown + Pastel" spellcheck="false" autocapitalize="off"></div>
+                <button class="button" type="submit">Rank the mates</button></form>@endif
             <ul class="plain mates">
-                @php([$pairing, $own, $other] = [route('pair'), $animal->isMale() ? 'sire_id' : 'dam_id', $animal->isMale() ? 'dam_id' : 'sire_id'])
                 @foreach ($mates as $mate)
                     <li><a href="{{ "{$pairing}?{$own}={$animal->id}&{$other}={$mate->animal->id}" }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
                 @endforeach
