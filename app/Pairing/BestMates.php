@@ -39,6 +39,12 @@ class BestMates
     /** How many were looked at. */
     public readonly int $looked;
 
+    /** Pairs that give the target; the best of them are shown. */
+    private readonly int $given;
+
+    /** How many there would be to look at. */
+    private int $possible = 0;
+
     private readonly ?Target $target;
 
     public function __construct(private readonly Inquiry $inquiry, private readonly Opened $opened)
@@ -63,7 +69,8 @@ class BestMates
         $name = fn (array $row): array => [$row['sire']->name ?? '', $row['dam']->name ?? ''];
         usort($rows, fn (array $a, array $b): int => $b['egg']->compareTo($a['egg'])
             ?: [$b['isReady'], $name($a)] <=> [$a['isReady'], $name($b)]);
-        [$this->rows, $this->error, $this->looked, $this->target] = [array_slice($rows, 0, self::SHOWN), $error, $looked, $target];
+        [$this->rows, $this->given] = [array_slice($rows, 0, self::SHOWN), count($rows)];
+        [$this->error, $this->looked, $this->target] = [$error, $looked, $target];
     }
 
     /** Whether the form asks for a mate. */
@@ -88,6 +95,18 @@ class BestMates
             $this->inquiry->sire.$this->inquiry->dam !== '' => "The best mates toward {$wanted}",
             default => "The best pairs for {$wanted}",
         };
+    }
+
+    /** What was looked at, and what was left out. */
+    public function scope(): string
+    {
+        $count = fn (int $number): string => number_format($number).($number === 1 ? ' pairing' : ' pairings');
+        $looked = $this->looked < $this->possible
+            ? 'the '.self::CROSSED." of each sex that carry most of it were crossed: {$count($this->looked)} of ".number_format($this->possible)
+            : "{$count($this->looked)} looked at";
+        $shown = $this->given > count($this->rows) ? ', '.number_format($this->given).' give it, the best '.count($this->rows).' are shown' : '';
+
+        return "{$looked}{$shown}; sold, dead and animals with genes to read are left out";
     }
 
     /** @throws DestinoError when what was typed cannot be read */
@@ -115,6 +134,7 @@ class BestMates
             }
         }
         $areBothOpen = $fixed['sire'] === null && $fixed['dam'] === null;
+        $this->possible = ($fixed['sire'] === null ? count($found['male']) : 1) * ($fixed['dam'] === null ? count($found['female']) : 1);
 
         return [
             $fixed['sire'] !== null ? [[$this->inquiry->sireAnimal, $fixed['sire']]]

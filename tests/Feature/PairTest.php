@@ -29,6 +29,17 @@ class PairTest extends TestCase
         $this->get('/pair?dam=Clwn&target=Clown')->assertUnprocessable();
     }
 
+    public function test_what_a_ranking_leaves_out_is_said(): void
+    {
+        foreach (range(1, 16) as $i) {
+            $this->made(['name' => "Hull {$i}", 'sex' => 'male', 'genotype' => $i > 14 ? 'Pastel' : 'het Clown']);
+            $this->made(['name' => "Keel {$i}", 'sex' => 'female', 'genotype' => $i > 12 ? 'Clown' : 'het Clown']);
+        }
+        $this->get('/pair?target=Clown')->assertOk()->assertDontSee('Hull 15 ×')->assertSeeInOrder([
+            'the 14 of each sex that carry most of it were crossed: 196 pairings of 256, 196 give it, the best 25 are shown', '× Keel 13',
+        ]);
+    }
+
     public function test_the_answer_comes_first_and_everything_behind_it_follows(): void
     {
         $this->get(

@@ -1,5 +1,5 @@
 <section class="sheet" id="answer">
-    <div class="head"><h2>{{ $mates->headline() }}</h2><span class="soft small">{{ $mates->rows === [] ? '' : 'of '.number_format($mates->looked).' '.Str::plural('pairing', $mates->looked).'; sold, dead and animals with genes to read are left out' }}</span></div>
+    <div class="head"><h2>{{ $mates->headline() }}</h2><span class="soft small">{{ $mates->rows === [] ? '' : $mates->scope() }}</span></div>
     @if ($mates->rows === [])
         <p class="mb-0"><a class="button" href="{{ route('projects.create', ['target' => $inquiry->target]) }}">Make it a project</a></p>
     @else
