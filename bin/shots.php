@@ -40,7 +40,7 @@ function importPreview(Browser $browser): void
 }
 $folder = dirname(__DIR__).'/docs/screenshots';
 is_dir($folder) || mkdir($folder, 0775, true);
-$server = Server::start(demo: true, works: true);
+$server = Server::start(demo: true, works: true, plans: ($argv[1] ?? 'project') === 'project' ? .5 : 0);
 $browser = Browser::start($server->address);
 foreach ($views as $name => [$path, $width, $height, $theme]) {
     if (isset($argv[1]) && $argv[1] !== $name) {
@@ -49,10 +49,6 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     // Phone widths come from the device emulation: a window cannot be made that narrow.
     $browser->size($width, $height);
     $browser->theme($theme);
-    if ($name === 'project') {
-        $browser->visit($path)->click('.top .button.main');
-        $browser->waitFor('.said', 'made anew');
-    }
     if ($name === 'train-phone') {
         $browser->visit($path)->click('.trainer button.main');
         usleep(500_000);

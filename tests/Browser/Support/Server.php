@@ -14,8 +14,9 @@ class Server
      * @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there
      * @param bool $works whether long work is done at once; otherwise it waits for a worker that is not there, and pages show
      *     the first answer
+     * @param float $plans share of the usual work that goes into the plans of the demo before it starts; 0 makes none
      */
-    public static function start(bool $demo, bool $empty = false, ?string $database = null, bool $works = false): self
+    public static function start(bool $demo, bool $empty = false, ?string $database = null, bool $works = false, float $plans = 0): self
     {
         $root = dirname(__DIR__, 3);
         $database ??= (string) tempnam(sys_get_temp_dir(), 'destino-');
@@ -30,6 +31,9 @@ class Server
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
         if ($demo && ! $empty) {
             self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
+        }
+        if ($plans > 0) {
+            self::artisan($root, ['DESTINO_PLAN_EFFORT' => (string) $plans, 'QUEUE_CONNECTION' => 'sync'] + $env, 'destino:replan', '--quiet');
         }
         $null = ['file', '/dev/null', 'r'];
         // php -S itself rather than artisan serve, so that one signal ends it.
