@@ -106,6 +106,21 @@ class Clutch extends Model implements Removable
         return ($event === null ? null : $event->{$own}) ?? ($kind === EventKind::Hatched ? $this->cameOut($own) : null);
     }
 
+    /** Eggs that are accounted for: out, or given up. */
+    public function eggsGone(): int
+    {
+        return (int) $this->events->filter(fn (ClutchEvent $one): bool => in_array($one->kind, [EventKind::Out, EventKind::EggBad], true))
+            ->sum(fn (ClutchEvent $one): int => $one->count ?? 1);
+    }
+
+    /** Whether nothing is to be expected of its eggs any more. */
+    public function isOut(): bool
+    {
+        $laid = $this->event(EventKind::Laid)?->count;
+
+        return $this->event(EventKind::Hatched) !== null || ($laid !== null && $laid > 0 && $this->eggsGone() >= $laid);
+    }
+
     /** Young that were logged one by one as they came out: their number, and the day of the first. */
     private function cameOut(string $own): mixed
     {

@@ -53,7 +53,7 @@ class Due
         $has = fn (EventKind $kind): bool => $clutch->event($kind) !== null;
 
         return match (true) {
-            $has(EventKind::Hatched) => null,
+            $clutch->isOut() => null,
             $has(EventKind::Laid) => self::expected(
                 $clutch, $has(EventKind::Pipped) || $has(EventKind::Out) ? 'hatching' : 'first pips', Gap::layingToPip(), EventKind::Laid, $records, $today,
                 [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal],

@@ -24,18 +24,12 @@ class Order
         if (in_array($event->kind, [EventKind::Pipped, EventKind::Out, EventKind::Hatched], true) && $laid?->on !== null && $event->on !== null && $laid->on->diffInDays($event->on) < 45) {
             return 'That is '.(int) $laid->on->diffInDays($event->on).' days after laying, and eggs take 53 to 62. Is the day right?';
         }
-        if (self::gone($clutch) > ($laid->count ?? PHP_INT_MAX)) {
+        if ($clutch->eggsGone() > ($laid->count ?? PHP_INT_MAX)) {
             return 'That makes more young and bad eggs than good eggs were laid. Is a number wrong?';
         }
         $later = $clutch->events->first(fn (ClutchEvent $one): bool => $one->on !== null && $event->on !== null && $one->kind->order() > $event->kind->order() && $one->on->lt($event->on)
             && ! in_array($event->kind, [EventKind::EggBad, EventKind::FirstMeal, EventKind::Recovered, EventKind::Lock, EventKind::Separated], true));
 
         return $later === null ? null : ucfirst($later->kind->words())." is logged for {$later->on?->format('j F Y')}, before this. Is the order right?";
-    }
-
-    /** Eggs that are accounted for: out, or given up. */
-    private static function gone(Clutch $clutch): int
-    {
-        return (int) $clutch->events->filter(fn (ClutchEvent $one): bool => in_array($one->kind, [EventKind::Out, EventKind::EggBad], true))->sum(fn (ClutchEvent $one): int => $one->count ?? 1);
     }
 }

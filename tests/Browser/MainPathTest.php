@@ -288,10 +288,10 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/exchange');
         $browser->find('#file')->sendKeys($list);
         $browser->click('main form button[type="submit"]');
-        $browser->waitFor('.answer', '1 of 2 rows can be brought in');
+        $browser->waitFor('.answer', '2 of 2 rows can be brought in');
         self::assertStringContainsString('“Pastle” at 1 is not a known name', $browser->text());
         $browser->click('main form button.main');
-        $browser->waitFor('.said', '1 animal brought in.');
+        $browser->waitFor('.said', '2 animals brought in');
         unlink($list);
     }
 

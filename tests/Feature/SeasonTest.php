@@ -5,6 +5,8 @@ namespace Tests\Feature;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
+use App\Season\Due;
+use App\Season\Ribbon;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -40,6 +42,7 @@ class SeasonTest extends TestCase
             $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid()] + $more)->assertRedirect('/today')->assertSessionHasNoErrors();
             $next === null ? $this->get('/today')->assertOk() : $this->get('/today')->assertSee($next);
         }
+        $this->get('/today')->assertDontSee('Expect hatching', false); // all six eggs have come to something
         $clutch = Clutch::query()->sole();
         $this->assertSame(['hatched', 5, 6, 1], [$clutch->stage(), $clutch->hatched, $clutch->eggs_good, $clutch->eggs_infertile]);
         $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'lock seen', 'egg given up', 'out of the egg, 5']);
@@ -126,6 +129,30 @@ class SeasonTest extends TestCase
         $this->get(str_replace($secret, $reader, $link))->assertNotFound();
         $token->delete();
         $this->get($link)->assertNotFound();
+    }
+
+    public function test_the_ribbon_lays_the_phases_of_a_season_end_to_end(): void
+    {
+        $this->travelTo('2026-03-02');
+        $clutch = $this->pair();
+        $log = fn (string $kind, string $on, string $count = '') => $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'on' => $on, 'count' => $count, 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $ribbon = fn (): Ribbon => new Ribbon(Clutch::query()->with('dam', 'sires.animal')->get(), Due::among($this->keeper(), Carbon::today()), Carbon::today());
+        $this->assertSame([], $ribbon()->bands, 'what has no day has no place');
+        $this->get('/season/2026')->assertOk()->assertDontSee('Over the months');
+        $log('introduced', '2026-01-01');
+        $log('lock', '2026-01-05');
+        $log('ovulation', '2026-02-10');
+        $band = $ribbon()->bands[0];
+        $this->assertSame(['together', 'gravid', 'expected'], array_column($band['spans'], 'phase'));
+        $this->assertSame(['together, 40 days', 'gravid, 20 days'], array_slice(array_column($band['spans'], 'words'), 0, 2));
+        $this->assertSame([0.0, $band['spans'][0]['to']], [$band['spans'][0]['from'], $band['spans'][1]['from']], 'one begins where the other ends');
+        $this->assertSame($ribbon()->now, $band['spans'][1]['to'], 'what goes on goes on to today');
+        $this->assertCount(3, $band['marks']);
+        $log('laid', '2026-03-01', '6');
+        $this->travelTo('2026-05-01');
+        $log('out', '2026-04-28', '6');
+        $this->assertSame(['together', 'gravid', 'eggs'], array_column($ribbon()->bands[0]['spans'], 'phase'));
+        $this->get('/season/2026')->assertOk()->assertSeeInOrder(['Over the months', 'Skiff × Tender', 'gravid, 19 days', 'eggs, 58 days']);
     }
 
     public function test_a_male_whose_females_have_not_laid_is_not_let_go_without_a_word(): void

@@ -7,7 +7,9 @@ use App\Http\Requests\EventRequest;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Projects\SeasonReckoning;
+use App\Season\Due;
 use App\Season\Order;
+use App\Season\Ribbon;
 use App\Season\TodayPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -38,7 +40,10 @@ class SeasonController extends Controller
         $this->authorize('read');
         $page = new SeasonReckoning($season, (string) $request->query('target', ''), $this->opened);
 
-        return response()->view('season.reckoning', ['page' => $page], $page->error === null ? 200 : 422);
+        $today = Carbon::today();
+        $ribbon = new Ribbon($page->clutches, Due::among($this->opened->keeper(), $today), $today);
+
+        return response()->view('season.reckoning', ['page' => $page, 'ribbon' => $ribbon], $page->error === null ? 200 : 422);
     }
 
     public function log(EventRequest $request, Clutch $clutch): RedirectResponse

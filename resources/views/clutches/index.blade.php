@@ -6,7 +6,7 @@
     <div class="stack">
     @foreach ($seasons as $season => $clutches)
         <section class="sheet">
-            <div class="head"><h2>{{ $season === '' ? 'Planned' : $season }}</h2><span class="soft small">{{ $clutches->count() }} {{ Str::plural('clutch', $clutches->count()) }}, {{ $clutches->sum('eggs_good') }} good eggs, {{ $clutches->sum('hatched') }} hatched</span>@if ($season !== '' && $clutches->sum('hatched') > 0)<a class="button ms-auto" href="{{ route('season.reckoning', $season) }}">Against what was expected</a>@endif</div>
+            <div class="head"><h2>{{ $season === '' ? 'Planned' : $season }}</h2><span class="soft small">{{ $clutches->count() }} {{ Str::plural('clutch', $clutches->count()) }}, {{ $clutches->sum('eggs_good') }} good eggs, {{ $clutches->sum('hatched') }} hatched</span>@if ($season !== '')<a class="button ms-auto" href="{{ route('season.reckoning', $season) }}">The season on a page</a>@endif</div>
             <div class="scroll" tabindex="0" role="region" aria-label="Clutches of {{ $season === '' ? 'the plans' : $season }}"><table class="list stacked">
                 <thead><tr><th>Pairing</th><th>Stage</th><th>Laid</th><th class="num">Good</th><th class="num">Infertile</th><th>Hatched on</th><th class="num">Hatched</th><th>Kept and counted</th></tr></thead>
                 <tbody>@foreach ($clutches as $clutch)

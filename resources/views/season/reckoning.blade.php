@@ -1,9 +1,15 @@
-<x-station title="The season {{ $page->season }}, reckoned" station="clutches">
+<x-station title="The season {{ $page->season }}" station="clutches">
     <x-slot:actions><a class="button" href="{{ route('clutches.index') }}">Clutches</a></x-slot:actions>
     @php($eggs = $page->eggs())
     @php($sexes = $page->sexes())
     @php($all = $page->inAll())
     <div class="stack">
+        @if ($ribbon->bands !== [])
+        <section class="sheet">
+            <div class="head"><h2>Over the months</h2><button class="button slim no-print" type="button" data-module="print" hidden>Print</button></div>
+            @include('season.ribbon')
+        </section>
+        @endif
         <section class="sheet">
             <div class="head"><h2>What came of it</h2><span class="soft small">{{ $page->clutches->count() }} {{ Str::plural('clutch', $page->clutches->count()) }}, of which {{ $eggs['clutches'] }} laid</span></div>
             <dl class="facts mb-0">
