@@ -40,7 +40,7 @@ final readonly class Head
         $cheek = $this->pigments->colour(self::DARK * max(.1, .8 - .18 * $crown), .05, .03, true);
         $band = $this->pigments->colour(max(0.0, .16 - .06 * $crown), .5, .27, false);
         $black = self::DARK * max(.04, min(1.1, .98 + .2 * $stamp + ($stamp < 0 ? .2 * $stamp : 0.0) - .17 * $crown));
-        $top = $l->at('crowngrey') > 0.0 ? Pigments::mixed(.75, .05, .05, .25, .2) : $this->pigments->colour($black, $stamp < -.4 ? .25 : .05, $stamp < -.4 ? .1 : .03, true);
+        $top = $l->at('crowngrey') > 0.0 ? Pigments::mixed(.4, 0, 0, .3, 0) : $this->pigments->colour($black, $stamp < -.4 ? .25 : .05, $stamp < -.4 ? .1 : .03, true);
         $wide = 1 + .35 * max(-.6, min(1.3, $l->at('eyeband')));
         $parts = [
             ['part' => 'head', 'colour' => $lip, 'points' => self::points($whole)],
