@@ -2,7 +2,7 @@
 @php($high = $top + $row * count($ribbon->bands) + 8)
 @php($x = fn (float $at): float => round($left + $wide * $at, 1))
 <div class="scroll" tabindex="0" role="region" aria-label="The season over the months">
-<svg class="ribbon" viewBox="0 0 1000 {{ $high }}" role="img" aria-labelledby="ribbon-title" style="min-width:46rem;width:100%">
+<svg class="ribbon" viewBox="0 0 1000 {{ $high }}" role="group" aria-labelledby="ribbon-title" style="min-width:46rem;width:100%">
     <title id="ribbon-title">{{ count($ribbon->bands) }} {{ Str::plural('pair', count($ribbon->bands)) }} over the months: together, gravid, eggs, and what is to be expected</title>
     @foreach ($ribbon->months as $month)<line class="month" x1="{{ $x($month['at']) }}" x2="{{ $x($month['at']) }}" y1="{{ $top - 8 }}" y2="{{ $high - 8 }}"/><text class="name" x="{{ $x($month['at']) + 4 }}" y="16">{{ $month['name'] }}</text>@endforeach
     @foreach ($ribbon->bands as $i => $band)
