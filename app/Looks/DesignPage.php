@@ -88,7 +88,7 @@ class DesignPage
             foreach ($this->wishes as $other => $wantedOther) {
                 foreach ($one < $other ? array_intersect_key($all[$one]->axes, $all[$other]->axes) : [] as $axis => $weight) {
                     $pull = fn (WishedFor $wanted, float $by): float => match ($wanted) {
-                    WishedFor::More => $by, WishedFor::Less => -$by, WishedFor::Keep => 0.0
+                    WishedFor::More => $by, WishedFor::Less => -$by, WishedFor::Keep => 0.0,
                     };
                     [$a, $b] = [$pull($wantedOne, $weight), $pull($wantedOther, $all[$other]->axes[$axis])];
                     if ($a * $b < 0 && min(abs($a), abs($b)) >= .5) {

@@ -89,7 +89,7 @@ class ImportCommand extends AnswerCommand
                 array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== []),
             )),
             'columns' => array_combine($plan->table->headings, array_map(fn (?Field $field): string => match ($field) {
-            null => 'notes', default => str_replace(' ', '_', $field->value)
+            null => 'notes', default => str_replace(' ', '_', $field->value),
             }, $plan->columns)) ?: new \stdClass,
             'left' => array_values(array_map(fn (int $i): string => $plan->table->headings[$i], array_keys(array_filter($plan->columns, fn (?Field $field): bool => $field === null)))),
             'written' => $written, 'dry_run' => (bool) $this->option('dry-run'),
