@@ -3,8 +3,8 @@
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Drawing\ContactSheet;
 use App\Drawing\SkinSvg;
+use App\Looks\ContactSheet;
 use App\Looks\Gallery;
 use App\Looks\LookWords;
 use Destino\Appearance\LookFacts;

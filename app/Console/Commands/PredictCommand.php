@@ -130,7 +130,7 @@ class PredictCommand extends AnswerCommand
             $needed = $chance->eggsFor(Rational::of($level, 100));
             $this->line($needed === null
                 ? "For {$level}%: no number of eggs is enough, since a parent may not carry what is needed (at most "
-                    .Percentage::print($chance->ceiling()).').'
+                    .$chance->ceiling()->toPercent(2).'%).'
                 : "For {$level}%: {$needed} eggs.");
         }
     }

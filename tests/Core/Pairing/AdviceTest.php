@@ -32,6 +32,7 @@ final class AdviceTest extends TestCase
         yield 'what the eye cannot tell' => ['het Clown', 'het Clown', 'told-by-eye', '3/4', '3 genotypes, 2 looks'];
         yield 'sex linkage' => ['Banana (male maker)', 'Normal', 'sex-linked', '1/2', '93% of the young that get it here are males'];
         yield 'an uncertain parent' => ['66% het Clown', 'Clown', 'uncertain-parent', null, 'What the sire carries is not certain.'];
+        yield 'two of them' => ['66% het Clown', '50% het Clown', 'uncertain-parent', null, 'What the sire and dam carry is not certain.'];
     }
 
     #[DataProvider('known')]

@@ -29,6 +29,13 @@ final class OddsPerEggTest extends TestCase
         ];
         yield 'a 66% het keeps two thirds of a het’s promise' => ['66% het Clown', 'Clown', 'Clown', '1/3'];
         yield 'two 66% hets' => ['66% het Clown', '66% het Clown', 'Clown', '1/9'];
+        yield 'two uncertain hets and a morph' => ['Pastel 66% het Clown', 'Enchi 50% het Clown', 'Clown + Pastel', '1/24'];
+        yield 'a compound and an uncertain het' => [
+            'Mojave het Piebald', 'Lesser 66% het Piebald', 'Mojave/Lesser + Piebald', '1/24',
+        ];
+        yield 'two copies, a recessive and a sex' => [
+            'Super Pastel het Ultramel', 'Pastel het Ultramel', 'Super Pastel + Ultramel, female', '1/16',
+        ];
         yield 'uncertain which of two alleles' => ['Yellow Belly or Gravel', 'Normal', 'Gravel', '1/4'];
         yield 'uncertain which of two loci: never both' => ['Pastel or Enchi', 'Normal', 'Pastel + Enchi', '0'];
         yield 'nor neither twice as often' => ['Pastel or Enchi', 'Normal', 'Normal', '1/2'];

@@ -1,8 +1,8 @@
 <?php
 
-namespace App\Drawing;
+namespace App\Looks;
 
-use App\Looks\Gallery;
+use App\Drawing\SkinSvg;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
 
