@@ -7,6 +7,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClutchController;
 use App\Http\Controllers\DoorController;
+use App\Http\Controllers\EggController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
@@ -78,6 +79,10 @@ Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('an
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
+Route::get('/clutches/{clutch}/eggs', [EggController::class, 'show'])->name('eggs');
+Route::post('/clutches/{clutch}/eggs', [EggController::class, 'layOut'])->name('eggs.lay-out');
+Route::put('/eggs/{egg}', [EggController::class, 'update'])->name('eggs.update');
 
 Route::get('/clutches/{clutch}/bench', [BenchController::class, 'show'])->name('bench');
 Route::post('/clutches/{clutch}/bench', [BenchController::class, 'see'])->name('bench.see');

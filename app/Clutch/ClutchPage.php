@@ -10,11 +10,14 @@ use App\Models\Clutch;
 use App\Models\ClutchCount;
 use App\Models\ClutchSire;
 use App\Pairing\PairingCheck;
+use App\Season\Due;
+use App\Season\Records;
 use Destino\DestinoError;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\Rational;
+use Illuminate\Support\Carbon;
 
 /** What the page of a clutch shows. */
 class ClutchPage
@@ -24,10 +27,14 @@ class ClutchPage
 
     private readonly Beliefs $beliefs;
 
-    public function __construct(public readonly Clutch $clutch, private readonly Opened $opened)
+    public readonly StillToCome $still;
+
+    /** @param string $hoped a target as typed, or empty */
+    public function __construct(public readonly Clutch $clutch, private readonly Opened $opened, string $hoped = '')
     {
         $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
         $this->beliefs = $opened->beliefs();
+        $this->still = new StillToCome($clutch, $hoped, $opened);
         $this->hatchlings = array_values(
             $clutch->hatchlings->map(
                 fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $opened->shelf->catalogue()),
@@ -39,6 +46,27 @@ class ClutchPage
     public function sires(): array
     {
         return array_values($this->clutch->sires->map(fn (ClutchSire $sire): ?Animal => $sire->animal)->filter()->all());
+    }
+
+    /** "expected: first pips 3 Mar to 12 Mar", as Today has it. */
+    public function due(): string
+    {
+        $keeper = $this->opened->keeper();
+        $due = Due::of($this->clutch, new Records($keeper->clutches()->with('dam')->get()), Carbon::today());
+
+        return $due === null ? 'nothing more is expected' : 'expected: '.$due->words();
+    }
+
+    /** Events that are told at single eggs. */
+    public function ofSingleEggs(): int
+    {
+        return $this->clutch->events->whereNotNull('egg_id')->count();
+    }
+
+    /** The number that a further hatchling is called by: that of its egg, or the next one. */
+    public function nextNumber(mixed $egg): int
+    {
+        return is_string($egg) && ctype_digit($egg) && strlen($egg) < 4 ? (int) $egg : count($this->hatchlings) + 1;
     }
 
     /** How the eggs add up, and what is still without an account. */

@@ -6,6 +6,7 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Condition;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
+use Destino\Season\Opening;
 
 /** What a keeper can choose, with one line for either side and a cautious default. */
 class Choices
@@ -46,41 +47,15 @@ class Choices
                 'even' => ['even', 'Plans are judged by the year that half of them reach.'],
                 'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
             ]],
-        ];
-    }
-
-    /**
-     * Choices that no station uses yet: kept where somebody made them, and not asked.
-     *
-     * @return array<string, array{label: string, options: array<string, array{string, string}>, default: string}>
-     */
-    public static function waiting(): array
-    {
-        return [
-            'opening' => ['label' => 'Opening eggs', 'default' => 'after-first-pip', 'options' => [
-                'never' => ['never', 'A hatchling that is ready comes out; a cut can be a wound.'],
-                'after-first-pip' => ['after the first has pipped', 'A weak sibling can get help, and the clutch is known to be at term.'],
-                'from-day' => ['from a chosen day', 'A planned day suits people with work; too early is the risk.'],
+            'opening' => ['label' => 'Opening eggs', 'default' => Opening::AfterFirstPip->value, 'options' => [
+                'never' => ['never', Opening::Never->reason()],
+                'after-first-pip' => ['after the first has pipped', Opening::AfterFirstPip->reason()],
+                'from-day' => ['from a chosen day', Opening::FromDay->reason()],
             ]],
             'temperature' => ['label' => 'Temperatures', 'default' => 'C', 'options' => [
                 'C' => ['°C', 'What most probes send.'],
-                'F' => ['°F', 'Finer steps without a decimal.'],
+                'F' => ['°F', 'Finer steps without a decimal; kept in °C all the same.'],
             ]],
-        ];
-    }
-
-    /**
-     * Whole numbers that no station uses yet.
-     *
-     * @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}>
-     */
-    public static function waitingNumbers(): array
-    {
-        return [
-            'opening_day' => [
-                'label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55,
-                'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.',
-            ],
         ];
     }
 
@@ -111,6 +86,10 @@ class Choices
             'females_per_male' => [
                 'label' => 'A male serves in a season', 'unit' => 'females at the most', 'min' => 1, 'max' => 12, 'default' => 4,
                 'hint' => 'Schools: 2 or 3 for young ones, 4 to 6 for a keen adult that eats between.',
+            ],
+            'opening_day' => [
+                'label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55,
+                'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.',
             ],
             'error_unrecorded' => [
                 'label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,

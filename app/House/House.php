@@ -7,6 +7,7 @@ use Destino\Genome\Catalogue;
 use Destino\Husbandry\BreedingRules;
 use Destino\Pairing\Advice\Stance;
 use Destino\Probability\Rational;
+use Destino\Season\Opening;
 
 /** A keeper's choices as the stations use them; what was not chosen follows the defaults. */
 class House
@@ -27,7 +28,7 @@ class House
 
     public function simple(string $key): string
     {
-        $known = (Choices::simple() + Choices::waiting())[$key];
+        $known = Choices::simple()[$key];
         $chosen = $this->choices[$key] ?? null;
 
         return is_string($chosen) && isset($known['options'][$chosen]) ? $chosen : $known['default'];
@@ -37,7 +38,7 @@ class House
     {
         $chosen = $this->choices[$key] ?? null;
 
-        return is_int($chosen) ? $chosen : (Choices::numbers() + Choices::waitingNumbers())[$key]['default'];
+        return is_int($chosen) ? $chosen : Choices::numbers()[$key]['default'];
     }
 
     /** @return array<string, string> choice by claim */
@@ -78,6 +79,11 @@ class House
         $limit = $this->simple('relatedness');
 
         return $limit === 'none' ? null : Rational::parse($limit);
+    }
+
+    public function opening(): Opening
+    {
+        return Opening::from($this->simple('opening'));
     }
 
     public function saysCoDominant(): bool
@@ -124,6 +130,14 @@ class House
         }
 
         return is_string($typed) && is_numeric($text) ? $text : $typed;
+    }
+
+    /** Degrees Celsius of a temperature as typed in the house's unit; null where it is no number. */
+    public function celsius(string $typed): ?float
+    {
+        $text = str_replace(',', '.', trim(str_replace(['°', 'C', 'F', 'c', 'f'], '', $typed)));
+
+        return ! is_numeric($text) ? null : ($this->simple('temperature') === 'C' ? (float) $text : ((float) $text - 32) * 5 / 9);
     }
 
     public function temperature(float $celsius): string

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property int $dam_id
  * @property string|null $label
+ * @property string|null $target what it is made for, in the notation of targets
  * @property Carbon|null $paired_on
  * @property Carbon|null $laid_on
  * @property int|null $eggs_good
@@ -27,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property int $version
  * @property Animal $dam
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchEvent> $events
+ * @property \Illuminate\Database\Eloquent\Collection<int, Egg> $eggs
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchSire> $sires
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchCount> $counts
  * @property \Illuminate\Database\Eloquent\Collection<int, Animal> $hatchlings
@@ -45,11 +47,11 @@ class Clutch extends Model implements Removable
     ];
 
     protected $fillable = [
-        'dam_id', 'label', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
+        'dam_id', 'label', 'target', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
         'hatched',
     ];
 
-    protected $attributes = ['version' => 1, 'label' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
+    protected $attributes = ['version' => 1, 'label' => null, 'target' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
 
     protected $casts = ['dam_id' => 'integer', 'version' => 'integer'];
 
@@ -106,11 +108,19 @@ class Clutch extends Model implements Removable
         return ($event === null ? null : $event->{$own}) ?? ($kind === EventKind::Hatched ? $this->cameOut($own) : null);
     }
 
-    /** Eggs that are accounted for: out, or given up. */
+    /** Eggs that are accounted for: out, given up, or dead. An egg with a number is one, whatever is logged of it. */
     public function eggsGone(): int
     {
-        return (int) $this->events->filter(fn (ClutchEvent $one): bool => in_array($one->kind, [EventKind::Out, EventKind::EggBad], true))
-            ->sum(fn (ClutchEvent $one): int => $one->count ?? 1);
+        return $this->eggsOf(EventKind::ends());
+    }
+
+    /** @param list<EventKind> $kinds */
+    private function eggsOf(array $kinds): int
+    {
+        $events = $this->events->filter(fn (ClutchEvent $one): bool => in_array($one->kind, $kinds, true));
+
+        return $events->whereNotNull('egg_id')->unique('egg_id')->count()
+            + (int) $events->whereNull('egg_id')->sum(fn (ClutchEvent $one): int => $one->count ?? 1);
     }
 
     /** Whether nothing is to be expected of its eggs any more. */
@@ -128,7 +138,7 @@ class Clutch extends Model implements Removable
             ? array_values($this->events->filter(fn (ClutchEvent $event): bool => $event->kind === EventKind::Out)->all())
             : [];
 
-        return $out === [] ? null : ($own === 'on' ? $out[0]->on : array_sum(array_map(fn (ClutchEvent $event): int => $event->count ?? 1, $out)));
+        return $out === [] ? null : ($own === 'on' ? $out[0]->on : $this->eggsOf([EventKind::Out]));
     }
 
     /** One event for each kind of which something is known; one of which nothing is known any more is taken out. */
@@ -173,6 +183,12 @@ class Clutch extends Model implements Removable
     public function sires(): HasMany
     {
         return $this->hasMany(ClutchSire::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Egg, $this> */
+    public function eggs(): HasMany
+    {
+        return $this->hasMany(Egg::class)->orderBy('number');
     }
 
     /** @return HasMany<ClutchCount, $this> */

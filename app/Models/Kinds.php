@@ -115,17 +115,23 @@ final class Kinds
 
         return [
             new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?'], ['animal_id' => 'animal']),
+            new RecordKind('egg', Egg::class, 'egg', [
+                'number' => 'integer', 'slug' => 'boolean', 'across' => 'integer', 'down' => 'integer', 'marked' => 'boolean',
+                'apart' => 'boolean', 'clump' => 'integer?', 'grams' => 'integer?', 'note' => 'string?',
+            ], removal: Right::Log),
             new RecordKind(
                 'event', ClutchEvent::class, 'event',
-                ['kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'note' => 'string?'],
-                removal: Right::Log,
+                ['kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'who' => 'string?', 'saw' => 'string?', 'note' => 'string?'],
+                ['egg_id' => 'egg'], removal: Right::Log,
             ),
             new RecordKind(
                 'count', ClutchCount::class, 'count',
                 ['saw' => 'string', 'count' => 'integer', 'dead' => 'boolean', 'note' => 'string?'], removal: Right::Log,
             ),
-            new RecordKind('clutch', Clutch::class, 'clutch', ['label' => 'string?', 'reason' => 'string?', 'notes' => 'string?'], ['dam_id' => 'animal'], children: [
-                'sires' => 'sire', 'events' => 'event', 'counts' => 'count',
+            new RecordKind('clutch', Clutch::class, 'clutch', [
+                'label' => 'string?', 'target' => 'string?', 'reason' => 'string?', 'notes' => 'string?',
+            ], ['dam_id' => 'animal'], children: [
+                'sires' => 'sire', 'eggs' => 'egg', 'events' => 'event', 'counts' => 'count',
             ], removal: Right::Manage, section: 'clutches'),
         ];
     }

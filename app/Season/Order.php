@@ -9,12 +9,15 @@ use App\Models\Enums\EventKind;
 /** Questions about events that stand in an unusual order or number: they are kept, and asked about. */
 class Order
 {
+    /** What comes at any time. */
+    private const ANY_TIME = [EventKind::FirstMeal, EventKind::Recovered, EventKind::Lock, EventKind::Separated];
+
     /** @return string|null what to ask */
     public static function question(Clutch $clutch, ClutchEvent $event): ?string
     {
         $clutch->load('events');
         $laid = $clutch->event(EventKind::Laid);
-        $isOfEggs = in_array($event->kind, [EventKind::EggBad, EventKind::Pipped, EventKind::Out, EventKind::Hatched], true);
+        $isOfEggs = $event->kind->isOfEggs();
         if ($isOfEggs && $laid === null) {
             return 'No eggs of this clutch are logged as laid. Is it the right clutch?';
         }
@@ -28,7 +31,7 @@ class Order
             return 'That makes more young and bad eggs than good eggs were laid. Is a number wrong?';
         }
         $later = $clutch->events->first(fn (ClutchEvent $one): bool => $one->on !== null && $event->on !== null && $one->kind->order() > $event->kind->order() && $one->on->lt($event->on)
-            && ! in_array($event->kind, [EventKind::EggBad, EventKind::FirstMeal, EventKind::Recovered, EventKind::Lock, EventKind::Separated], true));
+            && ! in_array($event->kind, self::ANY_TIME, true) && ! $event->kind->isOfEggs());
 
         return $later === null ? null : ucfirst($later->kind->words())." is logged for {$later->on?->format('j F Y')}, before this. Is the order right?";
     }

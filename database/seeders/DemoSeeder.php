@@ -3,6 +3,7 @@
 namespace Database\Seeders;
 
 use App\Models\Animal;
+use App\Models\Clutch;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -257,12 +258,18 @@ class DemoSeeder extends Seeder
     private function season(User $keeper, array $made): void
     {
         $day = fn (int $ago): string => now()->subDays($ago)->format('Y-m-d');
-        $eggs = $keeper->clutches()->create(['dam_id' => $made['Vellum']->id, 'paired_on' => $day(160)]);
+        $eggs = $keeper->clutches()->create(['dam_id' => $made['Vellum']->id, 'paired_on' => $day(160), 'target' => 'Fire + Mojave']);
         $eggs->sires()->create(['animal_id' => $made['Inlet']->id]);
         $eggs->events()->createMany([
             ['kind' => 'lock', 'on' => $day(158)], ['kind' => 'ovulation', 'on' => $day(106)], ['kind' => 'pre-lay-shed', 'on' => $day(88)],
             ['kind' => 'laid', 'on' => $day(57), 'count' => 7, 'infertile' => 1], ['kind' => 'first-meal', 'on' => $day(49)],
-            ['kind' => 'egg-bad', 'on' => $day(21), 'count' => 1, 'note' => 'collapsed and smells'], ['kind' => 'pipped', 'on' => $day(0), 'count' => 2],
+        ]);
+        $this->box($eggs, $day);
+        $two = $keeper->clutches()->create(['dam_id' => $made['Quayside']->id, 'paired_on' => $day(140), 'target' => 'Pastel + Enchi + Banana']);
+        $two->sires()->createMany([['animal_id' => $made['Pontoon']->id], ['animal_id' => $made['Sandbar']->id]]);
+        $two->events()->createMany([
+            ['kind' => 'lock', 'on' => $day(131)], ['kind' => 'ovulation', 'on' => $day(78)], ['kind' => 'pre-lay-shed', 'on' => $day(61)],
+            ['kind' => 'laid', 'on' => $day(31), 'count' => 6, 'infertile' => 0],
         ]);
         $pair = $keeper->clutches()->create(['dam_id' => $made['Estuary']->id, 'paired_on' => $day(20)]);
         $pair->sires()->create(['animal_id' => $made['Inlet']->id]);
@@ -271,6 +278,33 @@ class DemoSeeder extends Seeder
             foreach ($cues as $cue => $state) {
                 $made[$name]->sightings()->create(['cue' => $cue, 'state' => $state, 'on' => $day(30)]);
             }
+        }
+    }
+
+    /**
+     * A box of eggs at term, each with its place and what happened to it.
+     *
+     * @param \Closure(int): string $day so many days ago
+     */
+    private function box(Clutch $clutch, \Closure $day): void
+    {
+        $places = [[17, 26], [34, 22], [51, 27], [25, 55], [42, 54], [59, 56], [80, 72], [84, 26]];
+        $eggs = [];
+        foreach ($places as $i => [$across, $down]) {
+            $eggs[] = $clutch->eggs()->create([
+                'number' => $i + 1, 'across' => $across, 'down' => $down, 'marked' => true, 'slug' => $i === 7, 'apart' => $i === 6,
+                'clump' => in_array($i, [3, 4], true) ? 1 : null, 'grams' => [88, 91, 86, 84, 90, 87, 79, 41][$i],
+            ]);
+        }
+        foreach ([
+            [0, 'veins', 40, null], [1, 'veins', 40, null], [2, 'veins', 40, null], [4, 'veins', 40, null], [6, 'no-veins', 40, 'yellow'],
+            [5, 'dented', 12, 'all dent before they pip'], [3, 'mould', 30, 'wiped off'], [6, 'egg-bad', 21, 'collapsed and smells'],
+            [0, 'pipped', 0, null], [4, 'pipped', 0, null],
+        ] as [$egg, $kind, $ago, $note]) {
+            $clutch->events()->create([
+                'kind' => $kind, 'on' => $day($ago), 'egg_id' => $eggs[$egg]->id, 'note' => $note,
+                'count' => in_array($kind, ['egg-bad', 'pipped'], true) ? 1 : null,
+            ]);
         }
     }
 

@@ -39,7 +39,7 @@ class AccessTest extends TestCase
         'traits.add' => 'owner',
         'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer',
         'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
-        'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.labels' => 'viewer', 'papers.sale' => 'viewer', 'events.store' => 'helper', 'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner', 'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.confusions' => 'viewer',
+        'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.labels' => 'viewer', 'papers.sale' => 'viewer', 'events.store' => 'helper', 'eggs' => 'viewer', 'eggs.lay-out' => 'helper', 'eggs.update' => 'helper', 'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner', 'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.confusions' => 'viewer',
         'train' => 'viewer', 'train.begin' => 'viewer', 'train.answer' => 'viewer', 'train.next' => 'viewer', 'projects.replan' => 'owner', 'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner',
         'plans.cancel' => 'owner',
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
@@ -68,7 +68,7 @@ class AccessTest extends TestCase
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $animal->id, 'laid_on' => '2025-05-05']);
         $this->of = [
             'animal' => (string) $animal->id, 'statement' => (string) $animal->statements()->sole()->id,
-            'clutch' => (string) $clutch->id, 'kind' => 'weight',
+            'clutch' => (string) $clutch->id, 'egg' => (string) $clutch->eggs()->create(['number' => 1])->id, 'kind' => 'weight',
             'photo' => (string) $animal->photos()->create([
                 'on' => '2026-01-01', 'file' => 'photos/none.jpg', 'width' => 1, 'height' => 1,
             ])->id,

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Clutch\EggTray;
 use App\Collection\AnimalCard;
 use App\Collection\Doorway;
 use App\Collection\Kin;
@@ -79,24 +80,6 @@ class EveryRuleActsTest extends TestCase
         $this->assertGreaterThan(20, $walked);
     }
 
-    public function test_what_no_station_uses_yet_is_not_asked_and_not_lost(): void
-    {
-        HouseRules::query()->forceCreate([
-            'user_id' => $this->keeper()->id, 'choices' => ['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F'],
-            'version' => 1,
-        ]);
-        $page = $this->get('/house')->assertOk();
-        foreach ([...Choices::waiting(), ...Choices::waitingNumbers()] as $key => $rule) {
-            $page->assertDontSee($rule['label']);
-            $page->assertDontSee("name=\"{$key}\"", false);
-        }
-        $this->put('/house', ['version' => 1, 'weight' => 'oz'])->assertSessionHasNoErrors();
-        $this->assertEquals(
-            ['opening' => 'never', 'opening_day' => 60, 'temperature' => 'F', 'weight' => 'oz'],
-            HouseRules::query()->sole()->choices,
-        );
-    }
-
     private function collection(): void
     {
         $sire = $this->made(['name' => 'Sire', 'sex' => 'male', 'genotype' => 'het Clown', 'hatched_on' => '2016-07-01']);
@@ -134,10 +117,23 @@ class EveryRuleActsTest extends TestCase
             $key === 'slash' => serialize($opened->shelf->reader()->read('Lesser/Butter', Sex::Female)->belief),
             $key === 'dominance' => (string) preg_replace('/\s+/', ' ', strip_tags($this->get('/genes')->getContent())),
             $key === 'weight' => $opened->house->weight(1420),
+            $key === 'temperature' => $opened->house->temperature(31.5).$opened->house->celsius('31.5'),
+            $key === 'opening' => (string) $this->opening($opened->house),
+            $key === 'opening_day' => (string) $this->opening(new House(['opening' => 'from-day'] + $choices)),
             $key === 'risk' => (new ProjectPage($this->planned(), new Workshop($opened)))->answer(),
             $key === 'currency' => $opened->house->money(1250),
             default => (string) $this->numbered(),
         };
+    }
+
+    /** What is said to opening an egg on day 50, before any has pipped. */
+    private function opening(House $house): ?string
+    {
+        $dam = $this->keeper()->animals()->where('name', 'Dam')->sole();
+        $clutch = $this->keeper()->clutches()->firstOrCreate(['dam_id' => $dam->id]);
+        $clutch->update(['laid_on' => '2026-01-01', 'eggs_good' => 5]);
+
+        return EggTray::objection($clutch->fresh(), $house, Carbon::parse('2026-02-20'));
     }
 
     private function readiness(Animal $animal, string $key, House $house): string

@@ -21,7 +21,8 @@ final class Schema
             'title' => 'A whole collection ('.Archive::FORMAT.')',
             'description' => 'collection.json of an archive. Numbers (id, sire, dam, rack, clutch and the like) are those of the document. Accounts and passwords are not part of it.',
             'type' => 'object',
-            'required' => ['format', 'rules', ...array_keys($sections), 'history'],
+            // sections that an earlier version did not have yet may be absent
+            'required' => ['format', 'rules', 'animals', 'clutches', 'history'],
             'properties' => [
                 'format' => ['const' => Archive::FORMAT],
                 'rules' => ['type' => ['object', 'array'], 'description' => 'house rules that differ from the defaults'],
@@ -60,7 +61,7 @@ final class Schema
         );
 
         return [
-            'type' => 'object', 'required' => [...($kind->isNumbered ? ['id'] : []), ...$needed, ...array_keys($kind->children)],
+            'type' => 'object', 'required' => [...($kind->isNumbered ? ['id'] : []), ...$needed],
             'properties' => $properties,
         ];
     }

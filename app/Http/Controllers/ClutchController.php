@@ -41,9 +41,9 @@ class ClutchController extends Controller
         $this->authorize('log');
         $clutch = new Clutch(
             array_fill_keys(
-                ['label', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'],
+                ['label', 'target', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'],
                 null,
-            ) + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null],
+            ) + ['target' => mb_substr((string) $request->query('target', ''), 0, 400) ?: null] + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null],
         );
 
         return view(
@@ -62,13 +62,13 @@ class ClutchController extends Controller
         return redirect()->route('clutches.show', $clutch)->with('said', "{$clutch->title()} is noted.");
     }
 
-    public function show(Clutch $clutch, #[CurrentKeeper] User $keeper): View
+    public function show(Request $request, Clutch $clutch): View
     {
         $this->authorize('view', $clutch);
 
         return view(
             'clutches.show',
-            ['page' => new ClutchPage($clutch, $this->opened), 'clutch' => $clutch, 'token' => (string) Str::uuid()],
+            ['page' => new ClutchPage($clutch, $this->opened, (string) $request->query('target', '')), 'clutch' => $clutch, 'token' => (string) Str::uuid()],
         );
     }
 

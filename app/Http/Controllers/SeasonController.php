@@ -51,7 +51,11 @@ class SeasonController extends Controller
         $event = $request->addTo($clutch);
         $asks = Order::question($clutch, $event);
 
-        return redirect()->to($request->input('from') === 'today' ? route('today') : route('clutches.show', $clutch))
+        return redirect()->to(match (true) {
+            $request->input('from') === 'today' => route('today'),
+            $event->egg_id !== null => route('eggs', [$clutch, 'egg' => $event->egg_id]),
+            default => route('clutches.show', $clutch),
+        })
             ->with('said', "{$clutch->dam->name}: {$event->sentence()}.".($asks === null ? '' : " {$asks}"))
             ->with('undo', route('records.destroy', ['event', $event->id]))->with('undo_method', 'delete');
     }

@@ -6,6 +6,7 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
 use App\Pairing\PairingCheck;
+use Closure;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
@@ -52,6 +53,10 @@ class ClutchRequest extends RecordRequest
             'eggs_infertile' => ['nullable', 'integer', 'between:0,40'],
             'hatched_on' => ['nullable', ...self::DAY],
             'hatched' => ['nullable', 'integer', 'between:0,40'],
+            'target' => ['nullable', 'string', 'max:400', function (string $attribute, mixed $value, Closure $fail): void {
+                [, $faults] = $this->opened()->shelf->targets()->readAll((string) $value);
+                $faults === [] ?: $fail($faults[0]->getMessage());
+            }],
             'reason' => ['nullable', 'string', 'max:2000'],
             'notes' => ['nullable', 'string', 'max:10000'],
             'version' => ['nullable', 'integer'],

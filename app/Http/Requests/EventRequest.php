@@ -2,12 +2,14 @@
 
 namespace App\Http\Requests;
 
+use App\Clutch\EggTray;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
 use App\Models\Enums\EventKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 
 /** Something that happened to a pair or a clutch: one tap, with the day and a number where they differ from today and one. */
 class EventRequest extends RecordRequest
@@ -21,7 +23,7 @@ class EventRequest extends RecordRequest
 
     protected function subject(): Model
     {
-        return $this->route('clutch');
+        return $this->clutch();
     }
 
     /** @return array<string, mixed> */
@@ -31,7 +33,30 @@ class EventRequest extends RecordRequest
             'kind' => ['required', Rule::in(array_values(array_diff(array_column(EventKind::cases(), 'value'), [EventKind::Counted->value])))],
             'on' => ['nullable', ...self::DAY], 'count' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS],
             'infertile' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS], 'note' => ['nullable', 'string', 'max:200'], 'form_token' => ['nullable', 'uuid'],
+            'egg' => ['nullable', 'integer', Rule::exists('eggs', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at')],
+            'who' => ['nullable', 'string', 'max:80'], 'saw' => ['nullable', 'string', 'max:400'], 'sure' => ['nullable', 'boolean'],
         ];
+    }
+
+    private function clutch(): Clutch
+    {
+        /** @var Clutch */
+        return $this->route('clutch');
+    }
+
+    /** An egg that is opened before the house would: told first, and written once the keeper says so. */
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            if ($this->input('kind') !== EventKind::Opened->value || $validator->errors()->isNotEmpty() || $this->boolean('sure')) {
+                return;
+            }
+            $on = Carbon::parse($this->input('on') ?? Carbon::today());
+            $objection = EggTray::objection($this->clutch(), $this->opened()->house, $on);
+            if ($objection !== null) {
+                $validator->errors()->add('sure', "{$objection} To log it all the same, tick “all the same” and tap again.");
+            }
+        });
     }
 
     /** @return array<string, string> */
@@ -39,16 +64,21 @@ class EventRequest extends RecordRequest
     {
         return [
             'kind' => 'Choose what happened.', 'count' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.', 'infertile' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
-            'note.max' => 'The note has more than 200 characters.',
+            'note.max' => 'The note has more than 200 characters.', 'egg' => 'That egg is not in this clutch.',
+            'who.max' => 'The name has more than 80 characters.', 'saw.max' => 'The first guess has more than 400 characters.',
         ] + self::DAY_MESSAGES;
     }
 
     public function addTo(Clutch $clutch): ClutchEvent
     {
         $kind = EventKind::from($this->validated('kind'));
+        $egg = $this->validated('egg');
+        $isOpened = $kind === EventKind::Opened;
         $values = [
+            'egg_id' => $egg === null ? null : (int) $egg, 'who' => $isOpened ? $this->validated('who') : null,
+            'saw' => $isOpened ? $this->validated('saw') : null,
             'kind' => $kind, 'on' => $this->validated('on') ?? Carbon::today()->format('Y-m-d'), 'note' => $this->validated('note'),
-            'count' => $kind->counts() ? $this->validated('count') ?? ($kind === EventKind::Laid || $kind === EventKind::Follicles ? null : 1) : null,
+            'count' => $kind->counts() && $egg !== null ? 1 : ($kind->counts() ? $this->validated('count') ?? ($kind === EventKind::Laid || $kind === EventKind::Follicles ? null : 1) : null),
             'infertile' => $kind === EventKind::Laid ? $this->validated('infertile') : null,
         ];
 

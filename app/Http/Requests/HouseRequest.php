@@ -73,8 +73,7 @@ class HouseRequest extends RecordRequest
             $rules ??= new HouseRules;
             $rules->user_id = $keeper->id;
             $rules->version = ($rules->exists ? $rules->version : 0) + 1;
-            $waiting = array_intersect_key($rules->choices ?? [], Choices::waiting() + Choices::waitingNumbers());
-            $rules->choices = $this->chosen() + $waiting;
+            $rules->choices = $this->chosen();
             $rules->save();
         });
     }

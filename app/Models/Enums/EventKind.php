@@ -15,9 +15,16 @@ enum EventKind: string
     case Laid = 'laid';
     case FirstMeal = 'first-meal';
     case Recovered = 'recovered';
+    case Veins = 'veins';
+    case NoVeins = 'no-veins';
+    case Dented = 'dented';
+    case Mould = 'mould';
+    case Sweating = 'sweating';
     case EggBad = 'egg-bad';
     case Pipped = 'pipped';
+    case Opened = 'opened';
     case Out = 'out';
+    case DeadInEgg = 'dead-in-egg';
     case Hatched = 'hatched';
     case Counted = 'counted';
 
@@ -34,9 +41,16 @@ enum EventKind: string
             self::Laid => 'eggs laid',
             self::FirstMeal => 'first meal after laying',
             self::Recovered => 'weight recovered',
+            self::Veins => 'candled: veins',
+            self::NoVeins => 'candled: no veins',
+            self::Dented => 'dented',
+            self::Mould => 'mould',
+            self::Sweating => 'sweating',
             self::EggBad => 'egg given up',
             self::Pipped => 'pipped',
+            self::Opened => 'egg opened',
             self::Out => 'out of the egg',
+            self::DeadInEgg => 'dead in the egg',
             self::Hatched => 'hatched',
             self::Counted => 'counted',
         };
@@ -45,7 +59,42 @@ enum EventKind: string
     /** Whether eggs or young are counted with it, one where nothing is said. */
     public function counts(): bool
     {
-        return in_array($this, [self::Follicles, self::Laid, self::EggBad, self::Pipped, self::Out, self::Hatched], true);
+        return in_array($this, [self::Follicles, self::Laid, self::EggBad, self::Pipped, self::Out, self::DeadInEgg, self::Hatched], true);
+    }
+
+    /** Whether it is of eggs that lie in the box. */
+    public function isOfEggs(): bool
+    {
+        return in_array($this, self::ofEggs(), true) || $this === self::Hatched;
+    }
+
+    /** @return list<self> what is logged of a single egg, in the usual order */
+    public static function ofEggs(): array
+    {
+        return [
+            self::Veins, self::NoVeins, self::Dented, self::Mould, self::Sweating, self::EggBad, self::Pipped, self::Opened, self::Out,
+            self::DeadInEgg,
+        ];
+    }
+
+    /** @return list<self> what may pass */
+    public static function troubles(): array
+    {
+        return [self::Dented, self::Mould, self::Sweating];
+    }
+
+    /** @return list<self> after which nothing more comes of an egg */
+    public static function ends(): array
+    {
+        return [self::EggBad, self::Out, self::DeadInEgg];
+    }
+
+    /** @return list<self> what is logged of a pair or a clutch as a whole */
+    public static function ofClutches(): array
+    {
+        $never = [self::Counted, self::Planned, self::Veins, self::NoVeins, self::Opened, ...self::troubles()];
+
+        return array_values(array_filter(self::cases(), fn (self $kind): bool => ! in_array($kind, $never, true)));
     }
 
     /** Place in the usual order of a season; things that may come at any time stand with their neighbours. */

@@ -1,24 +1,26 @@
 @php($mayLog = Gate::allows('log', $clutch))
 <x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
-    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell them apart</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
+    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
         @if (count($page->sires()) === 1)<a class="button" href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of this pairing</a>@endif</x-slot:actions>
     <div class="two">
         <div class="stack">
             <section class="sheet">
-                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; first pips due about '.$clutch->laid_on->copy()->addDays(53)->format('j F').' to '.$clutch->laid_on->copy()->addDays(62)->format('j F') : '') }}.</p>
+                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; '.$page->due() : '') }}.</p>
                 <p class="mb-0">{{ $page->account() }}</p>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
                     <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt><dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }} <span class="soft small">outside the collection</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known @endforelse</dd>
                     @foreach (['paired_on' => 'Paired', 'laid_on' => 'Laid', 'hatched_on' => 'Hatched'] as $day => $words)@if ($clutch->{$day})<dt>{{ $words }}</dt><dd>{{ $clutch->{$day}->format('j F Y') }}</dd>@endif @endforeach
+                    @if ($clutch->target)<dt>Made for</dt><dd>{{ $clutch->target }}</dd>@endif
                     @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
                     @if ($clutch->notes)<dt>Notes</dt><dd style="white-space:pre-line">{{ $clutch->notes }}</dd>@endif
                 </dl>
             </section>
             <section class="sheet" id="season">
                 <div class="head"><h2>What happened</h2></div>
-                <ul class="plain">@forelse ($clutch->events as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
-                @if ($mayLog)<p class="mt-3 mb-1 soft small">Log for today:</p><x-event-taps :clutch="$clutch" :taps="array_values(array_filter(App\Models\Enums\EventKind::cases(), fn ($kind) => ! in_array($kind, [App\Models\Enums\EventKind::Counted, App\Models\Enums\EventKind::Planned], true)))"/>@endif
+                <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
+                @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of single eggs, at the eggs</a></p>@endif
+                @if ($mayLog)<p class="mt-3 mb-1 soft small">Log for today:</p><x-event-taps :clutch="$clutch" :taps="App\Models\Enums\EventKind::ofClutches()"/>@endif
             </section>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
                 @if ($verdict->stance !== Destino\Pairing\Advice\Stance::Inform)
@@ -27,15 +29,16 @@
             @endforeach
         </div>
         <div class="stack">
+            @if ($clutch->eggs_good !== null && ! $clutch->isOut())@include('clutches.still', ['still' => $page->still])@endif
             <section class="sheet">
                 <div class="head"><h2>Kept as animals</h2></div>
                 <ul class="plain">
                     @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" @if ($errors->hatchling->any()) open @endif><summary>Add a hatchling</summary>
+                    <details class="mt-3" id="hatchling" @if ($errors->hatchling->any() || request()->query('egg')) open @endif><summary>Add a hatchling</summary>
                         <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
-                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now" :value="old('name', $clutch->dam->name.' '.$clutch->season().'-'.(count($page->hatchlings) + 1))" maxlength="80"/>
+                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now" :value="old('name', $clutch->dam->name.' '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))" maxlength="80"/>
                             <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')" :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
                             @if (count($page->sires()) > 1)<x-choice name="sire_id" bag="hatchling" label="Sire" blank="not sure which" :value="old('sire_id')" :options="collect($page->sires())->pluck('name', 'id')->all()"/>@endif
                             @can('manage', $clutch)
@@ -55,11 +58,11 @@
                     @empty<li class="soft">Nothing counted.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" @if ($errors->count->any()) open @endif><summary>Count some by look</summary>
+                    <details class="mt-3" id="count" @if ($errors->count->any() || request()->query('dead')) open @endif><summary>Count some by look</summary>
                         <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
                             <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div></div>
-                            <label class="switch"><input type="checkbox" name="dead" value="1" @checked(old('dead'))> dead in the egg</label>
+                            <label class="switch"><input type="checkbox" name="dead" value="1" @checked(old('dead', request()->query('dead')))> dead in the egg</label>
                             <x-field name="note" bag="count" label="Note" :value="old('note')" maxlength="200"/>
                             <div><button class="button" type="submit">Count them</button></div>
                         </form></details>
