@@ -12,6 +12,7 @@ use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
 use App\Http\Controllers\HouseController;
+use App\Http\Controllers\IncubatorController;
 use App\Http\Controllers\LooksController;
 use App\Http\Controllers\LuckController;
 use App\Http\Controllers\OddTraitController;
@@ -79,6 +80,11 @@ Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('an
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
+Route::resource('incubators', IncubatorController::class)->only('index', 'show', 'store', 'update');
+Route::post('/incubators/{incubator}/readings', [IncubatorController::class, 'read'])->name('incubators.read');
+Route::post('/incubators/{incubator}/file', [IncubatorController::class, 'file'])->name('incubators.file');
+Route::post('/incubators/{incubator}/clutches', [IncubatorController::class, 'place'])->name('incubators.place');
 
 Route::get('/clutches/{clutch}/eggs', [EggController::class, 'show'])->name('eggs');
 Route::post('/clutches/{clutch}/eggs', [EggController::class, 'layOut'])->name('eggs.lay-out');

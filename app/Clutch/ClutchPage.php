@@ -32,7 +32,7 @@ class ClutchPage
     /** @param string $hoped a target as typed, or empty */
     public function __construct(public readonly Clutch $clutch, private readonly Opened $opened, string $hoped = '')
     {
-        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings');
+        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings', 'incubator');
         $this->beliefs = $opened->beliefs();
         $this->still = new StillToCome($clutch, $hoped, $opened);
         $this->hatchlings = array_values(
@@ -52,7 +52,7 @@ class ClutchPage
     public function due(): string
     {
         $keeper = $this->opened->keeper();
-        $due = Due::of($this->clutch, new Records($keeper->clutches()->with('dam')->get()), Carbon::today());
+        $due = Due::of($this->clutch, new Records($keeper->clutches()->with('dam', 'incubator')->get()), Carbon::today());
 
         return $due === null ? 'nothing more is expected' : 'expected: '.$due->words();
     }

@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $user_id
  * @property int $dam_id
+ * @property int|null $incubator_id where its eggs lie
  * @property string|null $label
  * @property string|null $target what it is made for, in the notation of targets
  * @property Carbon|null $paired_on
@@ -27,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $notes
  * @property int $version
  * @property Animal $dam
+ * @property Incubator|null $incubator
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchEvent> $events
  * @property \Illuminate\Database\Eloquent\Collection<int, Egg> $eggs
  * @property \Illuminate\Database\Eloquent\Collection<int, ClutchSire> $sires
@@ -47,13 +49,13 @@ class Clutch extends Model implements Removable
     ];
 
     protected $fillable = [
-        'dam_id', 'label', 'target', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
+        'dam_id', 'incubator_id', 'label', 'target', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
         'hatched',
     ];
 
-    protected $attributes = ['version' => 1, 'label' => null, 'target' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
+    protected $attributes = ['version' => 1, 'incubator_id' => null, 'label' => null, 'target' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
 
-    protected $casts = ['dam_id' => 'integer', 'version' => 'integer'];
+    protected $casts = ['dam_id' => 'integer', 'incubator_id' => 'integer', 'version' => 'integer'];
 
     protected $with = ['events'];
 
@@ -177,6 +179,12 @@ class Clutch extends Model implements Removable
     public function dam(): BelongsTo
     {
         return $this->belongsTo(Animal::class, 'dam_id')->withTrashed();
+    }
+
+    /** @return BelongsTo<Incubator, $this> */
+    public function incubator(): BelongsTo
+    {
+        return $this->belongsTo(Incubator::class);
     }
 
     /** @return HasMany<ClutchSire, $this> */

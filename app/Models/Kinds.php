@@ -114,6 +114,10 @@ final class Kinds
         $happens = array_values(array_diff(self::values(EventKind::class), [EventKind::Counted->value]));
 
         return [
+            new RecordKind('incubator', Incubator::class, 'incubator', [
+                'name' => 'string', 'place' => 'string', 'celsius' => 'number', 'low' => 'number', 'high' => 'number',
+                'humid_low' => 'integer?', 'humid_high' => 'integer?', 'notes' => 'string?',
+            ], removal: Right::Manage, section: 'incubators'),
             new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?'], ['animal_id' => 'animal']),
             new RecordKind('egg', Egg::class, 'egg', [
                 'number' => 'integer', 'slug' => 'boolean', 'across' => 'integer', 'down' => 'integer', 'marked' => 'boolean',
@@ -130,7 +134,7 @@ final class Kinds
             ),
             new RecordKind('clutch', Clutch::class, 'clutch', [
                 'label' => 'string?', 'target' => 'string?', 'reason' => 'string?', 'notes' => 'string?',
-            ], ['dam_id' => 'animal'], children: [
+            ], ['dam_id' => 'animal', 'incubator_id' => 'incubator'], children: [
                 'sires' => 'sire', 'eggs' => 'egg', 'events' => 'event', 'counts' => 'count',
             ], removal: Right::Manage, section: 'clutches'),
         ];

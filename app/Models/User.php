@@ -148,6 +148,12 @@ class User extends Authenticatable
         return $this->hasMany(Reading::class);
     }
 
+    /** @return HasMany<Incubator, $this> */
+    public function incubators(): HasMany
+    {
+        return $this->hasMany(Incubator::class)->orderBy('name')->orderBy('id');
+    }
+
     /** @return HasOne<HouseRules, $this> */
     public function houseRules(): HasOne
     {

@@ -3,11 +3,13 @@
 namespace App\Season;
 
 use App\Collection\Statuses;
+use App\Incubation\Warmths;
 use App\Models\Clutch;
 use App\Models\Enums\EventKind;
 use App\Models\User;
 use Destino\Season\Expectation;
 use Destino\Season\Gap;
+use Destino\Season\Warmth;
 use Illuminate\Support\Carbon;
 
 /** What is to be expected next of one pair or clutch, and what can be logged of it. */
@@ -31,7 +33,7 @@ class Due
     /** @return list<self> what is open in a collection: those in their window first, then by day and place */
     public static function among(User $keeper, Carbon $today): array
     {
-        $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
+        $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal', 'incubator')->get();
         $records = new Records($clutches);
         $statuses = Statuses::of($keeper);
         $due = [];
@@ -54,10 +56,7 @@ class Due
 
         return match (true) {
             $clutch->isOut() => null,
-            $has(EventKind::Laid) => self::expected(
-                $clutch, $has(EventKind::Pipped) || $has(EventKind::Out) ? 'hatching' : 'first pips', Gap::layingToPip(), EventKind::Laid, $records, $today,
-                [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal],
-            ),
+            $has(EventKind::Laid) => self::ofEggs($clutch, $records, $today),
             $has(EventKind::PreLayShed) => self::expected($clutch, 'eggs', Gap::shedToLaying(), EventKind::PreLayShed, $records, $today, [EventKind::Laid]),
             $has(EventKind::Ovulation) => self::expected(
                 $clutch, 'the shed before laying', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today, [EventKind::PreLayShed, EventKind::Laid],
@@ -68,6 +67,34 @@ class Due
             ),
             default => new self($clutch, 'to be put together', null, null, false, null, 'planned', [EventKind::Introduced]),
         };
+    }
+
+    /** By the warmth that the eggs had, where it is known; else by the days. */
+    private static function ofEggs(Clutch $clutch, Records $records, Carbon $today): self
+    {
+        $what = $clutch->event(EventKind::Pipped) !== null || $clutch->event(EventKind::Out) !== null ? 'hatching' : 'first pips';
+        $taps = [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal];
+        $warmth = Warmths::of($clutch, $today);
+        if ($warmth === null) {
+            return self::expected($clutch, $what, Gap::layingToPip(), EventKind::Laid, $records, $today, $taps);
+        }
+        $expectation = $records->expect(Gap::layingToPip(), $clutch->dam_id);
+        $celsius = $warmth->measured >= .5 && $warmth->mean !== null ? $warmth->mean : (float) $clutch->incubator?->celsius;
+        $grown = (int) floor($warmth->grown);
+        $day = function (int $standard) use ($warmth, $celsius, $today): Carbon {
+            $left = $warmth->daysUntil($standard, $celsius);
+
+            return $today->copy()->addDays((int) min(400, round($left ?? 400)));
+        };
+        [$from, $to] = $expectation->window($grown);
+        $says = $warmth->mean === null
+            ? 'nothing measured in its incubator; taken at what it is set to'
+            : 'by the warmth measured ('.round(100 * $warmth->measured).' % of the time) as far as day '.number_format($warmth->grown, 1).' at '.Warmth::STANDARD.' °C';
+
+        return new self(
+            $clutch, $what, $day($from), $day($to), $expectation->isOverdue($grown), $expectation->chanceWithin($warmth->grown, 7 * Warmth::rate($celsius)),
+            self::rests($expectation, Gap::layingToPip()).'; '.$says, $taps,
+        );
     }
 
     /** @param list<EventKind> $taps */

@@ -2,6 +2,7 @@
 
 namespace App\Season;
 
+use App\Incubation\Warmths;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
 use App\Models\Enums\EventKind;
@@ -11,6 +12,9 @@ use Destino\Season\Gap;
 /** What a collection's own seasons say of how long things take. */
 class Records
 {
+    /** Share of the time of which readings must tell, for a hatch to count by its warmth. */
+    private const ENOUGH = .8;
+
     /** @var array<string, list<array{int, int}>> dam and days, by gap */
     private array $took = [];
 
@@ -51,6 +55,12 @@ class Records
     {
         $first = self::on($clutch, $from);
         $last = self::on($clutch, $to);
+        if ($from === EventKind::Laid && $first !== null && $last !== null) {
+            $warmth = Warmths::of($clutch, $last);
+            if ($warmth !== null && $warmth->measured >= self::ENOUGH) {
+                return (int) round($warmth->grown); // as many days at the temperature that the gap is told for
+            }
+        }
 
         return $first === null || $last === null ? null : (int) $first->diffInDays($last);
     }

@@ -5,6 +5,7 @@ namespace App\Season;
 use App\Clutch\Bench;
 use App\Collection\Opened;
 use App\Collection\Statuses;
+use App\Incubation\IncubatorCard;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Sighting;
@@ -28,6 +29,9 @@ class TodayPage
 
     /** @var list<Animal> that are here */
     private readonly array $animals;
+
+    /** @var list<IncubatorCard>|null */
+    private ?array $alarms = null;
 
     public function __construct(private readonly Opened $opened)
     {
@@ -100,8 +104,16 @@ class TodayPage
         )->load('animal')->all());
     }
 
+    /** @return list<IncubatorCard> incubators with eggs in them of which something is to be looked at */
+    public function alarms(): array
+    {
+        return $this->alarms ??= array_values(array_filter(
+            IncubatorCard::all($this->opened->keeper(), $this->opened->house), fn (IncubatorCard $card): bool => $card->alarms !== [] && $card->hasEggs(),
+        ));
+    }
+
     public function isQuiet(): bool
     {
-        return array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->toReview() === [] && $this->toSex() === [];
+        return $this->alarms() === [] && array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->toReview() === [] && $this->toSex() === [];
     }
 }

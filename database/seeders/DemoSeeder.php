@@ -5,7 +5,9 @@ namespace Database\Seeders;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
+use App\Scale\BoxProbe;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -271,12 +273,39 @@ class DemoSeeder extends Seeder
             ['kind' => 'lock', 'on' => $day(131)], ['kind' => 'ovulation', 'on' => $day(78)], ['kind' => 'pre-lay-shed', 'on' => $day(61)],
             ['kind' => 'laid', 'on' => $day(31), 'count' => 6, 'infertile' => 0],
         ]);
+        $this->incubators($keeper, ['Boathouse 1' => $eggs, 'Boathouse 2' => $two]);
         $pair = $keeper->clutches()->create(['dam_id' => $made['Estuary']->id, 'paired_on' => $day(20)]);
         $pair->sires()->create(['animal_id' => $made['Inlet']->id]);
         $pair->events()->create(['kind' => 'lock', 'on' => $day(18)]);
         foreach (['Dinghy' => ['blotch-eyes' => 'one, round', 'eye-band' => 'normal'], 'Ebb' => ['blotch-eyes' => 'two']] as $name => $cues) {
             foreach ($cues as $cue => $state) {
                 $made[$name]->sightings()->create(['cue' => $cue, 'state' => $state, 'on' => $day(30)]);
+            }
+        }
+    }
+
+    /**
+     * Two incubators with a probe in each; the heater of the second fails this morning.
+     *
+     * @param array<string, Clutch> $clutches by the name of the incubator
+     */
+    private function incubators(User $keeper, array $clutches): void
+    {
+        $now = intdiv(now()->getTimestamp(), 1800) * 1800;
+        foreach (['Boathouse 1' => [31.5, 58, ['door']], 'Boathouse 2' => [31.2, 32, ['heater', 'dropouts']]] as $name => [$celsius, $days, $faults]) {
+            $incubator = $keeper->incubators()->create([
+                'name' => $name, 'place' => strtolower(str_replace(' ', '-', $name)), 'celsius' => $celsius, 'low' => 30.8, 'high' => 32.2,
+                'humid_low' => 75, 'humid_high' => 97, 'notes' => 'Vermiculite and water one to one by weight; the probe lies between the boxes.',
+            ]);
+            $clutches[$name]->update(['incubator_id' => $incubator->id]);
+            $messages = (new BoxProbe($incubator->place, $celsius, $faults, 7))->readings($now, $days, 30);
+            $rows = array_map(function (array $one) use ($keeper): array {
+                $at = Carbon::parse($one['at'])->format('Y-m-d H:i:s');
+
+                return ['user_id' => $keeper->id, 'created_at' => $at, 'updated_at' => $at, 'at' => $at] + $one;
+            }, $messages);
+            foreach (array_chunk($rows, 400) as $some) {
+                DB::table('readings')->insert($some);
             }
         }
     }

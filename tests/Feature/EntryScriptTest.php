@@ -82,6 +82,20 @@ class EntryScriptTest extends TestCase
         });
     }
 
+    public function test_a_probe_sends_a_day_to_the_running_demo_once(): void
+    {
+        $this->while(['demo'], function (string $address): void {
+            $day = ['probe', "--address={$address}", '--place=Loft', '--every=15', '--fault=dropouts', '--json'];
+            [$code, $said] = $this->ask($day);
+            $this->assertSame(0, $code, $said);
+            $sent = json_decode($said, true);
+            $this->assertSame([$sent['sent'], 156], [$sent['results']['kept'], $sent['sent']]);
+            $this->assertStringContainsString('“Loft”', $this->page("{$address}/incubators"));
+            [$code, $said] = $this->ask([...$day, '--fault=earthquake']);
+            $this->assertSame(2, $code, $said);
+        });
+    }
+
     public function test_a_backup_is_made_and_put_back(): void
     {
         $this->while(['demo'], fn (string $address) => $this->page("{$address}/animals"));

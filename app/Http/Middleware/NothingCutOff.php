@@ -8,14 +8,14 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Turns away a form of which PHP dropped the end (max_input_vars) without a word: half of a round must not be taken for the
- * whole.
+ * whole. What comes as JSON is never cut.
  */
 class NothingCutOff
 {
     public function handle(Request $request, Closure $next): Response
     {
         $most = (int) ini_get('max_input_vars');
-        if (! $request->isMethodSafe() && $most > 0 && count($request->request->all(), COUNT_RECURSIVE) >= $most) {
+        if (! $request->isMethodSafe() && ! $request->isJson() && $most > 0 && count($request->request->all(), COUNT_RECURSIVE) >= $most) {
             abort(
                 413,
                 'This form has more than '.number_format($most)

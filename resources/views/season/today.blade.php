@@ -5,6 +5,10 @@
     <div class="stack">
     @if ($errors->any())<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $errors->first() }} Nothing was logged.</span></p>@endif
     @if ($page->due === [] && $page->isQuiet())<section class="sheet empty"><p class="answer">Nothing is due.</p><p class="soft">Pairs, eggs and hatchlings come here by themselves, with the days in which to look, once a pairing is noted.</p></section>@endif
+    @if ($page->alarms() !== [])
+        <section class="sheet"><div class="head"><h2><x-icon name="exclamation-triangle"/> Incubators to look at</h2></div>
+            <ul class="plain">@foreach ($page->alarms() as $card)<li><a href="{{ route('incubators.show', [$card->incubator, 'span' => 'day']) }}"><strong>{{ $card->incubator->name }}</strong></a> @foreach ($card->alarms as $alarm)<span class="d-block">{{ ucfirst($alarm) }}</span>@endforeach</li>@endforeach</ul></section>
+    @endif
     @if ($page->due !== [])
         <section class="sheet">
             <div class="head"><h2>Pairs and eggs</h2><span class="soft small">windows hold nine of ten; a tap logs it for today</span></div>

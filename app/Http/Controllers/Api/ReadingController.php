@@ -8,12 +8,17 @@ use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 
 /** Takes readings of probes: °C or % humidity at a place. */
 class ReadingController extends Controller
 {
+    private const MOST = 1000;
+
     public function index(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('read');
@@ -36,23 +41,48 @@ class ReadingController extends Controller
         ]);
     }
 
+    /** One reading, or up to 1,000 in one message; each has a token of its own, so that what is sent twice is kept once. */
     public function store(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('log');
-        $valid = $request->validate([
+        $isOne = ! $request->has('readings');
+        $isOne && $request->merge(['readings' => [$request->only('place', 'kind', 'value', 'at', 'token')]]);
+        $request->validate(['readings' => ['required', 'array', 'max:'.self::MOST]], ['readings.max' => 'One message holds '.self::MOST.' readings at the most.']);
+        $results = [];
+        DB::transaction(function () use ($request, $keeper, &$results): void {
+            foreach (array_values($request->input('readings')) as $reading) {
+                $results[] = $this->keep($keeper, is_array($reading) ? $reading : []);
+            }
+        });
+        if ($isOne && isset($results[0]['errors'])) {
+            throw ValidationException::withMessages($results[0]['errors']);
+        }
+        $kept = count(array_filter($results, fn (array $one): bool => $one['result'] === 'kept'));
+        $refused = count(array_filter($results, fn (array $one): bool => isset($one['errors'])));
+
+        return response()->json($isOne ? $results[0] : ['results' => $results], $kept > 0 ? 201 : ($refused === count($results) ? 422 : 200));
+    }
+
+    /**
+     * @param array<mixed> $reading
+     * @return array{result: string, errors?: array<string, list<string>>}
+     */
+    private function keep(User $keeper, array $reading): array
+    {
+        $validator = Validator::make($reading, [
             'place' => ['required', 'string', 'max:60'], 'kind' => ['required', Rule::in(['temperature', 'humidity'])],
-            'value' => ['required', 'numeric', $request->input('kind') === 'humidity' ? 'between:0,100' : 'between:-20,60'],
-            'at' => ['required', 'date', 'before_or_equal:+5 minutes'], 'token' => ['required', 'uuid'],
+            'value' => ['required', 'numeric', ($reading['kind'] ?? null) === 'humidity' ? 'between:0,100' : 'between:-20,60'],
+            'at' => ['required', 'string', 'date', 'before_or_equal:+5 minutes'], 'token' => ['required', 'uuid'],
         ]);
-        $reading = DB::transaction(
-            fn (): Reading => $keeper->readings()->createOrFirst(
-                ['token' => $valid['token']],
-                ['place' => $valid['place'], 'kind' => $valid['kind'], 'value' => $valid['value'], 'at' => $valid['at']],
-            ),
+        if ($validator->fails()) {
+            return ['result' => 'refused', 'errors' => $validator->errors()->toArray()];
+        }
+        $valid = $validator->validated();
+        $at = Carbon::parse($valid['at'])->utc();
+        $made = $keeper->readings()->createOrFirst(
+            ['token' => $valid['token']], ['place' => $valid['place'], 'kind' => $valid['kind'], 'value' => $valid['value'], 'at' => $at],
         );
 
-        return response()->json(
-            ['result' => $reading->wasRecentlyCreated ? 'kept' : 'kept already'], $reading->wasRecentlyCreated ? 201 : 200,
-        );
+        return ['result' => $made->wasRecentlyCreated ? 'kept' : 'kept already'];
     }
 }

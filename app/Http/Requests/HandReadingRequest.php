@@ -1,0 +1,70 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Models\Incubator;
+use Closure;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** What was read off by hand: a temperature, a humidity or both. */
+class HandReadingRequest extends RecordRequest
+{
+    protected $errorBag = 'reading';
+
+    protected function ability(): string
+    {
+        return 'log';
+    }
+
+    protected function subject(): Model
+    {
+        return $this->route('incubator');
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'temperature' => ['nullable', 'required_without:humidity', 'string', function (string $attribute, mixed $value, Closure $fail): void {
+                $house = $this->opened()->house;
+                $celsius = is_string($value) ? $house->celsius($value) : null;
+                if ($celsius === null || $celsius < -20 || $celsius > 60) {
+                    $fail("Give a temperature between {$house->temperature(-20)} and {$house->temperature(60)}.");
+                }
+            }],
+            'humidity' => ['nullable', 'numeric', 'between:0,100'],
+            'at' => ['nullable', 'date', 'before_or_equal:+5 minutes', 'after:2000-01-01'], 'form_token' => ['required', 'uuid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'temperature' => 'Give a temperature, a humidity or both.', 'humidity' => 'The humidity is a percentage from 0 to 100.',
+            'at.before_or_equal' => 'The time lies in the future.', 'at' => 'Give the day and the time.',
+        ];
+    }
+
+    public function addTo(Incubator $incubator): int
+    {
+        $at = $this->validated('at') === null ? Carbon::now() : Carbon::parse($this->validated('at'));
+        $values = array_filter([
+            'temperature' => $this->validated('temperature') === null ? null : $this->opened()->house->celsius($this->validated('temperature')),
+            'humidity' => $this->validated('humidity'),
+        ], fn (mixed $value): bool => $value !== null);
+
+        return DB::transaction(function () use ($incubator, $at, $values): int {
+            $readings = $this->user()->keeper()->readings();
+            foreach ($values as $kind => $value) {
+                $token = Str::isUuid($this->validated('form_token')) ? substr_replace((string) $this->validated('form_token'), $kind === 'humidity' ? '0' : '1', -1) : null;
+                $readings->createOrFirst(['token' => $token], ['place' => $incubator->place, 'kind' => $kind, 'value' => $value, 'at' => $at]);
+            }
+
+            return count($values);
+        });
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+namespace App\Incubation;
+
+use App\House\House;
+use App\Models\Incubator;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use SplFileObject;
+
+/**
+ * Readings of an incubator from a CSV with a heading: a column of times, and one of temperature, of humidity, or both. A reading
+ * that is there already is not taken twice.
+ */
+class ReadingFile
+{
+    public const MOST = 200_000;
+
+    private const CHUNK = 2000;
+
+    /** The first second of the year 2000: nothing was read before. */
+    private const FIRST = 946_684_800;
+
+    /** Words that a heading may use. */
+    private const COLUMNS = [
+        'at' => ['at', 'time', 'timestamp', 'date', 'datetime', 'date time', 'when'],
+        'temperature' => ['temperature', 'temp', 'celsius', '°c', 'temperature (°c)', 'temperature_c', 'fahrenheit', '°f', 'temperature (°f)'],
+        'humidity' => ['humidity', 'rh', 'humidity (%)', 'relative humidity', '%rh'],
+    ];
+
+    /** @var list<string> lines that were not taken, with why; the first few */
+    public array $refused = [];
+
+    public int $refusedCount = 0;
+
+    public int $taken = 0;
+
+    public int $known = 0;
+
+    /** @var list<list<int|float|string>> as they are bound */
+    private array $rows = [];
+
+    private readonly int $latest;
+
+    public function __construct(private readonly Incubator $incubator, private readonly House $house)
+    {
+        $this->latest = time() + 300; // clocks differ a little
+    }
+
+    /** @throws UnreadableReadings where the file has no heading that names a time and a value */
+    public function take(string $path): void
+    {
+        $file = new SplFileObject($path);
+        $separator = substr_count((string) $file->fgets(), ';') > 0 ? ';' : ',';
+        $file->rewind();
+        $file->setFlags(SplFileObject::READ_CSV | SplFileObject::SKIP_EMPTY | SplFileObject::READ_AHEAD);
+        $file->setCsvControl($separator, '"', '');
+        $columns = $line = null;
+        foreach ($file as $i => $cells) {
+            $line = (int) $i + 1;
+            $cells = array_map(strval(...), (array) $cells);
+            if ($columns === null) {
+                $columns = $this->columns($cells);
+            } elseif ($line > self::MOST) {
+                $this->refuse($line, 'a file is read to '.number_format(self::MOST).' lines');
+                break;
+            } else {
+                $this->line($line, $cells, $columns);
+            }
+        }
+        $columns !== null || throw UnreadableReadings::empty();
+        $this->flush();
+    }
+
+    /**
+     * @param list<string> $heading
+     * @return array{at: int, temperature: int|null, humidity: int|null, isFahrenheit: bool}
+     */
+    private function columns(array $heading): array
+    {
+        $found = ['at' => null, 'temperature' => null, 'humidity' => null];
+        $isFahrenheit = $this->house->simple('temperature') === 'F';
+        foreach ($heading as $i => $word) {
+            $word = mb_strtolower(trim($word, " \t\u{feff}"));
+            foreach (self::COLUMNS as $column => $words) {
+                if (in_array($word, $words, true)) {
+                    $found[$column] ??= $i;
+                    $isFahrenheit = $column !== 'temperature' ? $isFahrenheit : match (true) {
+                        str_contains($word, 'f') => true, str_contains($word, '°c') || $word === 'celsius' || $word === 'temperature_c' => false,
+                        default => $isFahrenheit,
+                    };
+                }
+            }
+        }
+        if ($found['at'] === null || ($found['temperature'] === null && $found['humidity'] === null)) {
+            throw UnreadableReadings::heading($heading);
+        }
+
+        return ['at' => $found['at'], 'temperature' => $found['temperature'], 'humidity' => $found['humidity'], 'isFahrenheit' => $isFahrenheit];
+    }
+
+    /**
+     * @param list<string> $cells
+     * @param array{at: int, temperature: int|null, humidity: int|null, isFahrenheit: bool} $columns
+     */
+    private function line(int $line, array $cells, array $columns): void
+    {
+        $at = self::moment($cells[$columns['at']] ?? '');
+        if ($at === null || $at > $this->latest) {
+            $this->refuse($line, '“'.Str::limit($cells[$columns['at']] ?? '', 30).'” is '.($at === null ? 'no time' : 'in the future'));
+
+            return;
+        }
+        foreach (['temperature' => [-20.0, 60.0], 'humidity' => [0.0, 100.0]] as $kind => [$least, $most]) {
+            $text = $columns[$kind] === null ? '' : trim(str_replace(',', '.', $cells[$columns[$kind]] ?? ''));
+            if ($text === '') {
+                continue;
+            }
+            $value = is_numeric($text) ? (float) $text : null;
+            $value = $value !== null && $kind === 'temperature' && $columns['isFahrenheit'] ? ($value - 32) / 1.8 : $value;
+            if ($value === null || $value < $least || $value > $most) {
+                $this->refuse($line, '“'.Str::limit($text, 30)."” is no {$kind}");
+
+                continue;
+            }
+            $this->add($kind, $at, round($value, 2));
+        }
+    }
+
+    /** @return int|null second of the Unix era, from 2000 on; times without a zone are UTC */
+    private static function moment(string $text): ?int
+    {
+        $text = trim($text);
+        $at = match (true) {
+            strlen($text) > 40 || preg_match('/\d/', $text) !== 1 => false,
+            ctype_digit($text) => strlen($text) === 10 ? (int) $text : false,
+            default => strtotime($text),
+        };
+
+        return $at === false || $at < self::FIRST ? null : $at;
+    }
+
+    private function add(string $kind, int $at, float $value): void
+    {
+        $when = gmdate('Y-m-d H:i:s', $at);
+        $this->rows[] = [
+            $this->incubator->user_id, $this->incubator->place, $kind, $value, $when,
+            self::token($at, "{$this->incubator->user_id} {$this->incubator->place} {$kind} {$value}"), $when, $when,
+        ];
+        count($this->rows) < self::CHUNK || $this->flush();
+    }
+
+    /** Equal for equal readings, so that a file that is taken in again brings nothing twice; in the order of time for the index. */
+    private static function token(int $at, string $reading): string
+    {
+        $hash = hash('xxh128', $reading);
+
+        return sprintf('%08x-%s-8%s-a%s-%s', $at, substr($hash, 0, 4), substr($hash, 4, 3), substr($hash, 7, 3), substr($hash, 10, 12));
+    }
+
+    /** Short transactions, so that others can write between them. */
+    private function flush(): void
+    {
+        $new = $this->rows === [] ? 0 : DB::transaction(function (): int {
+            // prepared once: a list in one statement costs four times as much to put together
+            $insert = DB::connection()->getPdo()->prepare(
+                'insert into readings (user_id, place, kind, value, at, token, created_at, updated_at) values (?, ?, ?, ?, ?, ?, ?, ?) on conflict do nothing',
+            );
+            $new = 0;
+            foreach ($this->rows as $row) {
+                $insert->execute($row);
+                $new += $insert->rowCount();
+            }
+
+            return $new;
+        });
+        $this->taken += $new;
+        $this->known += count($this->rows) - $new;
+        $this->rows = [];
+    }
+
+    private function refuse(int $line, string $why): void
+    {
+        $this->refusedCount++;
+        count($this->refused) >= 5 || $this->refused[] = "line {$line}: {$why}";
+    }
+
+    public function sentence(): string
+    {
+        $words = number_format($this->taken).' '.($this->taken === 1 ? 'reading' : 'readings').' taken in';
+        $words .= $this->known === 0 ? '' : ', '.number_format($this->known).' were there already';
+
+        return $words.($this->refusedCount === 0 ? '.' : '; '.number_format($this->refusedCount).' not taken: '.implode('; ', $this->refused).($this->refusedCount > 5 ? ' and more.' : '.'));
+    }
+}
