@@ -15,6 +15,7 @@ use App\Http\Controllers\HouseController;
 use App\Http\Controllers\IncubatorController;
 use App\Http\Controllers\LooksController;
 use App\Http\Controllers\LuckController;
+use App\Http\Controllers\MoneyController;
 use App\Http\Controllers\OddTraitController;
 use App\Http\Controllers\PairController;
 use App\Http\Controllers\PaperController;
@@ -31,6 +32,7 @@ use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\StatementController;
 use App\Http\Controllers\StatusController;
 use App\Http\Controllers\TrainController;
+use App\Http\Controllers\YoungController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/begin', [DoorController::class, 'begin'])->name('begin');
@@ -80,6 +82,12 @@ Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('an
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
+
+Route::get('/young', [YoungController::class, 'index'])->name('young');
+Route::get('/money', [MoneyController::class, 'index'])->name('money');
+Route::post('/money/bookings', [MoneyController::class, 'book'])->name('money.book');
+Route::post('/money/prices', [MoneyController::class, 'price'])->name('prices.store');
+Route::put('/animals/{animal}/sale', [MoneyController::class, 'sale'])->name('sales.update');
 
 Route::resource('incubators', IncubatorController::class)->only('index', 'show', 'store', 'update');
 Route::post('/incubators/{incubator}/readings', [IncubatorController::class, 'read'])->name('incubators.read');

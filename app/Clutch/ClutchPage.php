@@ -5,19 +5,19 @@ namespace App\Clutch;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Opened;
+use App\Health\Malformed;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\ClutchCount;
 use App\Models\ClutchSire;
+use App\Money\Book;
+use App\Money\ClutchWorth;
 use App\Pairing\PairingCheck;
-use App\Season\Due;
-use App\Season\Records;
 use Destino\DestinoError;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\Rational;
-use Illuminate\Support\Carbon;
 
 /** What the page of a clutch shows. */
 class ClutchPage
@@ -32,7 +32,7 @@ class ClutchPage
     /** @param string $hoped a target as typed, or empty */
     public function __construct(public readonly Clutch $clutch, private readonly Opened $opened, string $hoped = '')
     {
-        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings', 'incubator');
+        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings.observations', 'hatchlings.latestFeed', 'incubator');
         $this->beliefs = $opened->beliefs();
         $this->still = new StillToCome($clutch, $hoped, $opened);
         $this->hatchlings = array_values(
@@ -48,13 +48,22 @@ class ClutchPage
         return array_values($this->clutch->sires->map(fn (ClutchSire $sire): ?Animal => $sire->animal)->filter()->all());
     }
 
-    /** "expected: first pips 3 Mar to 12 Mar", as Today has it. */
-    public function due(): string
+    public function malformed(): Malformed
     {
-        $keeper = $this->opened->keeper();
-        $due = Due::of($this->clutch, new Records($keeper->clutches()->with('dam', 'incubator')->get()), Carbon::today());
+        return new Malformed([$this->clutch], $this->opened);
+    }
 
-        return $due === null ? 'nothing more is expected' : 'expected: '.$due->words();
+    public function money(int $minor): string
+    {
+        return $this->opened->house->money($minor);
+    }
+
+    /** What it is worth by the price book; null where the book is empty. */
+    public function worth(): ?ClutchWorth
+    {
+        $book = new Book($this->opened);
+
+        return $book->isEmpty() ? null : new ClutchWorth($this->clutch, $book, $this->opened);
     }
 
     /** Events that are told at single eggs. */

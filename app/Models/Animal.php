@@ -54,6 +54,7 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, Observation> $observations
  * @property Collection<int, Photo> $photos
  * @property Collection<int, Sighting> $sightings
+ * @property Sale|null $sale
  */
 class Animal extends Model implements Removable
 {
@@ -109,6 +110,18 @@ class Animal extends Model implements Removable
     public function statusEvents(): HasMany
     {
         return $this->hasMany(StatusEvent::class);
+    }
+
+    /** @return HasMany<Sale, $this> one at the most */
+    public function sales(): HasMany
+    {
+        return $this->hasMany(Sale::class);
+    }
+
+    /** @return HasOne<Sale, $this> */
+    public function sale(): HasOne
+    {
+        return $this->hasOne(Sale::class);
     }
 
     /** @return HasMany<Observation, $this> */

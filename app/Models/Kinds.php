@@ -2,7 +2,9 @@
 
 namespace App\Models;
 
+use App\Models\Enums\BookingKind;
 use App\Models\Enums\CareKind;
+use App\Models\Enums\Course;
 use App\Models\Enums\EventKind;
 use App\Models\Enums\FeedOutcome;
 use App\Models\Enums\Grade;
@@ -78,7 +80,7 @@ final class Kinds
             ),
             new RecordKind(
                 'observation', Observation::class, 'condition',
-                ['condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'note' => 'string?'],
+                ['condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'place' => 'string?', 'decision' => [...self::values(Course::class), null], 'note' => 'string?'],
                 removal: Right::Log,
             ),
             new RecordKind('care', CareEntry::class, 'care', [
@@ -94,6 +96,9 @@ final class Kinds
                 'sighting', Sighting::class, 'cue',
                 ['cue' => 'string', 'state' => 'string', 'on' => 'string', 'who' => 'string?'], removal: Right::Log,
             ),
+            new RecordKind('sale', Sale::class, 'sale', [
+                'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?', 'note' => 'string?',
+            ]),
             new RecordKind('animal', Animal::class, 'record', [
                 'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null],
                 'sex_found' => [...self::values(SexFound::class), null], 'sex_certainty' => 'integer',
@@ -103,7 +108,7 @@ final class Kinds
                 'notes' => 'string?', 'genes_open' => 'string?',
             ], ['sire_id' => 'animal', 'dam_id' => 'animal', 'rack_id' => 'rack', 'clutch_id' => 'clutch'], children: [
                 'statements' => 'statement', 'statusEvents' => 'status', 'observations' => 'observation', 'care' => 'care',
-                'photos' => 'photo', 'sightings' => 'sighting',
+                'photos' => 'photo', 'sightings' => 'sighting', 'sales' => 'sale',
             ], removal: Right::Manage, section: 'animals'),
         ];
     }
@@ -148,6 +153,10 @@ final class Kinds
                 'alike', AlikeSet::class, 'set of alike hatchlings', ['target' => 'string'], ['clutch_id' => 'clutch'], ['animals' => 'animal'],
                 removal: Right::Log, section: 'alike', relation: 'alikeSets',
             ),
+            new RecordKind(
+                'price', Price::class, 'price', ['target' => 'string', 'low' => 'integer', 'high' => 'integer', 'note' => 'string?'],
+                removal: Right::Manage, section: 'prices',
+            ),
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
             new RecordKind('project', Project::class, 'project', [
                 'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],
@@ -155,6 +164,9 @@ final class Kinds
                 'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
                 'notes' => 'string?', 'begun_on' => 'string?',
             ], lists: ['forbidden' => 'animal', 'pinned' => 'animal'], removal: Right::Manage, section: 'projects'),
+            new RecordKind('booking', Booking::class, 'booking', [
+                'kind' => self::values(BookingKind::class), 'on' => 'string', 'amount' => 'integer', 'note' => 'string?',
+            ], ['animal_id' => 'animal', 'project_id' => 'project'], removal: Right::Manage, section: 'bookings'),
             new RecordKind('decision', Decision::class, 'decision', [
                 'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string',
                 'on' => 'string',

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Enums\Course;
 use App\Models\Enums\Grade;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -15,6 +16,8 @@ use Illuminate\Support\Carbon;
  * @property string $condition
  * @property Grade $grade
  * @property Carbon $on
+ * @property string|null $place where on the body
+ * @property Course|null $decision what the keeper decided then
  * @property string|null $note
  * @property Animal $animal
  */
@@ -24,15 +27,16 @@ class Observation extends Model implements Removable
     use OfAnimal;
     use SoftDeletes;
 
-    protected $fillable = ['condition', 'grade', 'on', 'note', 'form_token'];
+    protected $fillable = ['condition', 'grade', 'on', 'place', 'decision', 'note', 'form_token'];
 
-    protected $attributes = ['note' => null, 'deleted_at' => null];
+    protected $attributes = ['note' => null, 'place' => null, 'decision' => null, 'deleted_at' => null];
 
-    protected $casts = ['grade' => Grade::class, 'on' => 'date:Y-m-d'];
+    protected $casts = ['grade' => Grade::class, 'decision' => Course::class, 'on' => 'date:Y-m-d'];
 
     public function sentence(): string
     {
-        return "{$this->condition}: {$this->grade->value}".($this->note === null ? '' : ", {$this->note}");
+        return "{$this->condition}: {$this->grade->value}".($this->place === null ? '' : ", {$this->place}")
+            .($this->decision === null ? '' : "; decided: {$this->decision->value}").($this->note === null ? '' : ", {$this->note}");
     }
 
     public function home(): string

@@ -148,6 +148,18 @@ class User extends Authenticatable
         return $this->hasMany(Reading::class);
     }
 
+    /** @return HasMany<Price, $this> */
+    public function prices(): HasMany
+    {
+        return $this->hasMany(Price::class)->orderByDesc('high')->orderBy('id');
+    }
+
+    /** @return HasMany<Booking, $this> */
+    public function bookings(): HasMany
+    {
+        return $this->hasMany(Booking::class)->orderByDesc('on')->orderByDesc('id');
+    }
+
     /** @return HasMany<Incubator, $this> */
     public function incubators(): HasMany
     {

@@ -79,13 +79,19 @@ final readonly class TargetOdds
 
     private static function chance(Cross $cross, Target $target, bool $hatched): ClutchChance
     {
+        return ! self::isWithin($cross, $target) ? ClutchChance::certain(Rational::zero()) : $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
+    }
+
+    /** Whether every locus that a target asks about is in a cross, or wild type will do there. */
+    public static function isWithin(Cross $cross, Target $target): bool
+    {
         foreach ($target->loci() as $locus) {
             if (! $cross->involves($locus) && ! $target->accepts($cross->catalogue->form($locus, Allele::WILD, Allele::WILD))) {
-                return ClutchChance::certain(Rational::zero());
+                return false;
             }
         }
 
-        return $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
+        return true;
     }
 
     /** @param list<string> $seen */

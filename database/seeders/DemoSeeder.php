@@ -206,6 +206,7 @@ class DemoSeeder extends Seeder
             $this->season($keeper, $made);
             $this->standing($keeper, $made);
             $this->projects($keeper);
+            $this->money($keeper, $made);
             $this->oddLook($keeper);
         });
     }
@@ -380,6 +381,35 @@ class DemoSeeder extends Seeder
                 'dam_id' => $dam === null ? null : $made[$dam]->id, 'count' => $count, 'on' => $on,
             ]);
         }
+    }
+
+    /**
+     * Two years of an account, a price book, one animal reserved and one sold.
+     *
+     * @param array<string, Animal> $made
+     */
+    private function money(User $keeper, array $made): void
+    {
+        foreach ([
+            ['Clown', 350, 500, null], ['Piebald', 250, 400, 'high white more'], ['Ultramel', 280, 380, null], ['Ultramel + Mojave', 450, 600, null],
+            ['Genetic Stripe', 180, 250, null], ['Mojave', 60, 90, null], ['Pastel', 40, 60, null], ['Pastel, female', 60, 80, null], ['Pinstripe', 50, 80, null],
+        ] as [$target, $low, $high, $note]) {
+            $keeper->prices()->create(['target' => $target, 'low' => 100 * $low, 'high' => 100 * $high, 'note' => $note]);
+        }
+        $year = (int) now()->format('Y');
+        foreach ([
+            ['feed', "{$year}-01-12", 18450, 'rats, frozen, for the winter'], ['feed', "{$year}-06-03", 21200, null], ['equipment', "{$year}-04-18", 14900, 'second thermostat'],
+            ['veterinarian', "{$year}-03-09", 8750, 'Ripple, check of the head'], ['power', "{$year}-07-01", 26100, 'half a year'], ['feed', ($year - 1).'-02-02', 20350, null],
+        ] as [$kind, $on, $amount, $note]) {
+            $keeper->bookings()->create(['kind' => $kind, 'on' => $on, 'amount' => $amount, 'note' => $note, 'animal_id' => $kind === 'veterinarian' ? $made['Ripple']->id : null]);
+        }
+        $made['Oarlock']->sales()->create(['asking' => 14000, 'price' => 12000, 'buyer' => 'a keeper of greys', 'sent_on' => $year.'-04-13']);
+        $made['Cleat']->observations()->createMany([
+            ['condition' => 'Spinal kinking', 'grade' => 'moderate', 'on' => now()->subDays(60)->format('Y-m-d'), 'place' => 'tail', 'decision' => 'watch'],
+            ['condition' => 'Spinal kinking', 'grade' => 'slight', 'on' => now()->subDays(12)->format('Y-m-d'), 'place' => 'tail', 'decision' => 'watch', 'note' => 'eats by itself'],
+        ]);
+        $made['Dinghy']->sales()->create(['asking' => 55000, 'deposit' => 15000, 'buyer' => 'a keeper two towns on']);
+        $made['Dinghy']->statusEvents()->create(['status' => 'reserved', 'on' => now()->subDays(9)->format('Y-m-d'), 'reason' => 'a keeper two towns on']);
     }
 
     private function projects(User $keeper): void

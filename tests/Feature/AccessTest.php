@@ -40,7 +40,7 @@ class AccessTest extends TestCase
         'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer',
         'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
         'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.labels' => 'viewer', 'papers.sale' => 'viewer', 'events.store' => 'helper', 'incubators.index' => 'viewer', 'incubators.show' => 'viewer', 'incubators.store' => 'owner', 'incubators.update' => 'owner', 'incubators.read' => 'helper', 'incubators.file' => 'helper', 'incubators.place' => 'helper',
-        'eggs' => 'viewer', 'eggs.lay-out' => 'helper', 'eggs.update' => 'helper', 'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner', 'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.confusions' => 'viewer',
+        'young' => 'viewer', 'money' => 'owner', 'money.book' => 'owner', 'prices.store' => 'owner', 'sales.update' => 'owner', 'eggs' => 'viewer', 'eggs.lay-out' => 'helper', 'eggs.update' => 'helper', 'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner', 'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.confusions' => 'viewer',
         'train' => 'viewer', 'train.begin' => 'viewer', 'train.answer' => 'viewer', 'train.next' => 'viewer', 'projects.replan' => 'owner', 'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner',
         'plans.cancel' => 'owner',
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',

@@ -16,6 +16,7 @@ use App\Looks\Gallery;
 use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\User;
+use App\Money\Book;
 use App\People\CurrentKeeper;
 use App\Projects\Workshop;
 use App\Projects\WorthWords;
@@ -94,6 +95,7 @@ class AnimalController extends Controller
             [
                 'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
                 'token' => (string) Str::uuid(), 'gallery' => new Gallery($this->shelf), 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
+                'price' => (new Book($this->opened))->of($animal),
             ],
         );
     }

@@ -12,10 +12,13 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Season\Due;
+use App\Season\Records;
 use Destino\Genome\Sex;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
 class ClutchController extends Controller
@@ -65,10 +68,12 @@ class ClutchController extends Controller
     public function show(Request $request, Clutch $clutch): View
     {
         $this->authorize('view', $clutch);
+        $page = new ClutchPage($clutch, $this->opened, (string) $request->query('target', ''));
+        $records = new Records($this->opened->keeper()->clutches()->with('dam', 'incubator')->get());
 
         return view(
             'clutches.show',
-            ['page' => new ClutchPage($clutch, $this->opened, (string) $request->query('target', '')), 'clutch' => $clutch, 'token' => (string) Str::uuid()],
+            ['due' => Due::of($clutch, $records, Carbon::today()), 'page' => $page, 'clutch' => $clutch, 'token' => (string) Str::uuid()],
         );
     }
 

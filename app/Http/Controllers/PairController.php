@@ -8,6 +8,7 @@ use App\Collection\Beliefs;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Family\Relatedness;
+use App\Health\Malformed;
 use App\House\House;
 use App\Looks\Gallery;
 use App\Looks\Prints;
@@ -113,6 +114,7 @@ class PairController extends Controller
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
             'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf)), 'gallery' => $gallery,
+            'malformed' => $this->malformedBefore($inquiry, $keeper),
             'worths' => $inquiry->sireAnimal === null || $inquiry->damAnimal === null
                 ? []
                 : (new WorthWords($keeper, new Workshop($this->opened)))->ofPair($inquiry->sireAnimal->id, $inquiry->damAnimal->id),
@@ -146,5 +148,16 @@ class PairController extends Controller
         }
 
         return $cards;
+    }
+
+    /** What was seen in young of the same two before. */
+    private function malformedBefore(Inquiry $inquiry, User $keeper): ?Malformed
+    {
+        [$sire, $dam] = [$inquiry->sireAnimal, $inquiry->damAnimal];
+
+        return $sire === null || $dam === null ? null : new Malformed(
+            $keeper->clutches()->where('dam_id', $dam->id)->whereHas('sires', fn ($of) => $of->where('animal_id', $sire->id))->with('hatchlings.observations')->get(),
+            $this->opened,
+        );
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Models\Animal;
+use App\Models\Enums\Course;
 use App\Models\Enums\Grade;
 use App\Models\Observation;
 use Illuminate\Database\Eloquent\Model;
@@ -29,6 +30,7 @@ class ObservationRequest extends RecordRequest
             'condition' => ['required', 'string', 'max:60'],
             'grade' => ['required', Rule::enum(Grade::class)],
             'on' => ['required', ...self::DAY],
+            'place' => ['nullable', 'string', 'max:60'], 'decision' => ['nullable', Rule::enum(Course::class)],
             'note' => ['nullable', 'string', 'max:400'],
             'form_token' => ['nullable', 'uuid'],
         ];
@@ -40,6 +42,7 @@ class ObservationRequest extends RecordRequest
         return [
             'condition' => 'Say what was looked for, in at most 60 characters.',
             'grade' => 'Say how strong it is; “none” counts as well.',
+            'place.max' => 'The place has more than 60 characters.', 'decision' => 'Choose watch, veterinarian or humane end, or none.',
             'note.max' => 'The note has more than 400 characters.',
         ] + self::DAY_MESSAGES;
     }

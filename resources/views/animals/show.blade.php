@@ -91,6 +91,23 @@
                     </form></details>
             @endif
         </section>
+        @if ($may)
+        @php($sale = $animal->sale)
+        @php($typed = fn (?int $minor): string => $minor === null ? '' : number_format($minor / 100, $minor % 100 === 0 ? 0 : 2, '.', ''))
+        <section class="sheet" id="sale">
+            <div class="head"><h2>Sale</h2>@if ($price)<span class="soft small">by your price book {{ $house->money($price->low) }}{{ $price->high > $price->low ? ' to '.$house->money($price->high) : '' }}</span>@endif</div>
+            @if ($sale)<dl class="facts mb-0">@foreach (['asking' => 'Asking', 'deposit' => 'Deposit', 'price' => 'Price'] as $field => $label)@if ($sale->{$field} !== null)<dt>{{ $label }}</dt><dd>{{ $house->money($sale->{$field}) }}</dd>@endif @endforeach @if ($sale->buyer)<dt>Buyer</dt><dd>{{ $sale->buyer }}</dd>@endif @if ($sale->sent_on)<dt>Sent</dt><dd>{{ $sale->sent_on->format('j F Y') }}</dd>@endif @if ($sale->note)<dt>Note</dt><dd>{{ $sale->note }}</dd>@endif</dl>@else<p class="soft mb-0">Not offered.</p>@endif
+            <details class="mt-3" @if ($errors->sale->any()) open @endif><summary>{{ $sale ? 'Change it' : 'Offer, reserve or sell' }}</summary>
+                <form method="post" action="{{ route('sales.update', $animal) }}" class="stack mt-2" data-module="once">@csrf @method('put')
+                    <div class="two"><x-choice name="status" bag="sale" id="sale-status" label="It is" :value="old('status', in_array($animal->status(), App\Http\Requests\SaleRequest::STATUSES, true) ? $animal->status()->value : 'for sale')" :options="['for sale' => 'for sale', 'reserved' => 'reserved', 'sold' => 'sold']"/><x-field name="on" bag="sale" id="sale-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
+                    <div class="three"><x-field name="asking" bag="sale" label="Asking" :unit="$house->currency()" :value="old('asking', $typed($sale?->asking))" inputmode="decimal" maxlength="30"/><x-field name="deposit" bag="sale" label="Deposit" :unit="$house->currency()" :value="old('deposit', $typed($sale?->deposit))" inputmode="decimal" maxlength="30"/><x-field name="price" bag="sale" id="sale-price" label="Price" :unit="$house->currency()" :value="old('price', $typed($sale?->price))" inputmode="decimal" maxlength="30"/></div>
+                    <div class="two"><x-field name="buyer" bag="sale" label="Buyer" :value="old('buyer', $sale?->buyer)" maxlength="120"/><x-field name="sent_on" bag="sale" label="Sent on" type="date" :value="old('sent_on', $sale?->sent_on?->format('Y-m-d'))"/></div>
+                    <x-field name="note" bag="sale" id="sale-note" label="Note" :value="old('note', $sale?->note)" maxlength="400"/>
+                    @if ($animal->sex === null)<label class="switch"><input type="checkbox" name="unsexed" value="1" @checked(old('unsexed'))> as unsexed</label><x-field-error id="unsexed-error" :message="$errors->sale->first('unsexed')"/>@endif
+                    <div><button class="button" type="submit">Save</button></div>
+                </form></details>
+        </section>
+        @endif
         <section class="sheet" id="conditions">
             <div class="head"><h2>Conditions looked for</h2></div>
             <ul class="plain lines">
@@ -102,9 +119,9 @@
                         <div class="two"><x-field name="condition" bag="observation" label="Condition" :value="old('condition')" maxlength="60" list="conditions-known" autocomplete="off"/>
                         <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="array_combine(array_column(App\Models\Enums\Grade::cases(), 'value'), array_column(App\Models\Enums\Grade::cases(), 'value'))"/></div>
                         <datalist id="conditions-known">@foreach ($page->knownConditions() as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
-                        <x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/>
+                        <div class="three"><x-field name="place" bag="observation" label="Where" :value="old('place')" maxlength="60" placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation" label="Decided" blank="nothing" :value="old('decision')" :options="array_combine(array_column(App\Models\Enums\Course::cases(), 'value'), array_column(App\Models\Enums\Course::cases(), 'value'))"/></div>
                         <x-field name="note" bag="observation" label="In words" :value="old('note')" maxlength="400"/>
-                        <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal ask a reptile veterinarian.</span></div>
+                        <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal, and for any humane end, ask a reptile veterinarian.</span></div>
                     </form></details>
             @endif
         </section>

@@ -5,7 +5,7 @@
     <div class="two">
         <div class="stack">
             <section class="sheet">
-                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; '.$page->due() : '') }}.</p>
+                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; '.($due === null ? 'nothing more is expected' : 'expected: '.$due->words()) : '') }}.</p>
                 <p class="mb-0">{{ $page->account() }}</p>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
@@ -31,13 +31,20 @@
         </div>
         <div class="stack">
             @if ($clutch->eggs_good !== null && ! $clutch->isOut())@include('clutches.still', ['still' => $page->still])@endif
+            @if (Gate::allows('manage') && ($worth = $page->worth()) && ($worth->left() > 0 || $worth->hatched()['known'] > 0))
+            <section class="sheet"><div class="head"><h2>By your price book</h2><span class="soft small"><a href="{{ route('money') }}#prices">prices</a></span></div>
+                @php($hatched = $worth->hatched())
+                @if ($hatched['known'] > 0)<p class="mb-1">Hatched and kept: {{ $page->money($hatched['low']) }}{{ $hatched['high'] > $hatched['low'] ? ' to '.$page->money($hatched['high']) : '' }} <span class="soft small">for {{ $hatched['known'] }}{{ $hatched['open'] > 0 ? "; of {$hatched['open']} the book says nothing" : '' }}</span></p>@endif
+                @foreach ($worth->forecasts() as $one)<p class="mb-1">@if (count($clutch->sires) > 1)<strong>If {{ $one['name'] }} is the sire:</strong> @endif {{ $worth->left() }} {{ Str::plural('egg', $worth->left()) }}, {{ $page->money((int) round($one['forecast']->mean->toFloat())) }} on average <span class="soft small">in eight of ten {{ $page->money($one['forecast']->quantile(.1)) }} to {{ $page->money($one['forecast']->quantile(.9)) }}</span></p>@endforeach
+            </section>
+            @endif
             <section class="sheet">
                 <div class="head"><h2>Kept as animals</h2></div>
                 <ul class="plain">
                     @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" id="hatchling" @if ($errors->hatchling->any() || request()->query('egg')) open @endif><summary>Add a hatchling</summary>
+                    <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif><summary>Add a hatchling</summary>
                         <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="name" bag="hatchling" label="Name for now" :value="old('name', $clutch->dam->name.' '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))" maxlength="80"/>
                             <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')" :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
@@ -50,6 +57,13 @@
                         </form></details>
                 @endif
             </section>
+            @if (($malformed = $page->malformed())->affected() !== [])
+            <section class="sheet" id="malformed"><div class="head"><h2>Malformed or ailing</h2><span class="soft small">{{ $malformed->words() }}</span></div>
+                <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a> @foreach (App\Health\Malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}: {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged' : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal ' : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
+                <p class="mb-1">{{ App\Health\PatternWords::of($malformed->pattern()) }}</p>
+                <p class="soft small mb-0">The three causes are taken as equally likely before. Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian says what can be done, and does any humane end.</p>
+            </section>
+            @endif
             <section class="sheet">
                 <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents carry</span></div>
                 <ul class="plain lines">
@@ -59,7 +73,7 @@
                     @empty<li class="soft">Nothing counted.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" id="count" @if ($errors->count->any() || request()->query('dead')) open @endif><summary>Count some by look</summary>
+                    <details class="mt-3" id="count-form" @if ($errors->count->any() || request()->query('dead')) open @endif><summary>Count some by look</summary>
                         <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
                             <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div></div>

@@ -3,6 +3,7 @@
     @foreach (array_filter([
         'rules' => ['Rules', route('house')],
         'racks' => Gate::allows('manage') ? ['Racks', route('racks.index')] : null,
+        'money' => Gate::allows('manage') ? ['Money', route('money')] : null,
         'exchange' => Gate::allows('manage') ? ['In and out', route('exchange')] : null,
         'backups' => Gate::allows('keep-installation') ? ['Backups', route('backups')] : null,
         'people' => Gate::allows('manage') ? ['People', route('people.index')] : null,

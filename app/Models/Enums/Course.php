@@ -1,0 +1,11 @@
+<?php
+
+namespace App\Models\Enums;
+
+/** What a keeper decides for an animal that is malformed or ailing. */
+enum Course: string
+{
+    case Watch = 'watch';
+    case Veterinarian = 'veterinarian';
+    case HumaneEnd = 'humane end';
+}
