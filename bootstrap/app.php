@@ -1,6 +1,7 @@
 <?php
 
 use App\Database\BusyDatabase;
+use App\Http\Middleware\AnswerOutbox;
 use App\Http\Middleware\AnswerWithPolicy;
 use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
@@ -25,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class); // the application answers its own origin only
         $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class]);
         $middleware->append(NothingCutOff::class);
-        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
+        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerOutbox::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         $middleware->api(append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.

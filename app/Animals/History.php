@@ -6,6 +6,7 @@ use App\Models\Animal;
 use App\Models\Kinds;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 use Spatie\Activitylog\Models\Activity;
 
@@ -31,7 +32,7 @@ class History
         $activities = Activity::query()->with('causer')->where(function (Builder $any) use ($animal, $own): void {
             $any->where(fn (Builder $record) => $record->where('subject_type', $own->name)->where('subject_id', $animal->id));
             foreach ($own->children as $relation => $kind) {
-                $ids = $animal->{$relation}()->withTrashed()->pluck('id')->all();
+                $ids = $animal->{$relation}()->withoutGlobalScope(SoftDeletingScope::class)->pluck('id')->all();
                 $any->orWhere(fn (Builder $record) => $record->where('subject_type', $kind)->whereIn('subject_id', $ids));
             }
         })

@@ -2,6 +2,8 @@
 
 namespace App\Season;
 
+use App\Care\Standing;
+use App\Care\Standings;
 use App\Clutch\Bench;
 use App\Collection\Opened;
 use App\Collection\Statuses;
@@ -19,6 +21,9 @@ class TodayPage
     /** Days without food taken after which one is worth a look, where meals are logged at all. */
     private const HUNGRY = 14;
 
+    /** Days without a weight after which one is worth taking. */
+    private const UNWEIGHED = 60;
+
     /** Hatchlings are looked at again up to this age, in days. */
     private const YOUNG = 540;
 
@@ -30,6 +35,8 @@ class TodayPage
     /** @var list<Animal> that are here */
     private readonly array $animals;
 
+    private readonly Standings $standings;
+
     /** @var list<IncubatorCard>|null */
     private ?array $alarms = null;
 
@@ -38,26 +45,58 @@ class TodayPage
         $this->today = Carbon::today();
         $keeper = $opened->keeper();
         $statuses = Statuses::of($keeper);
+        $this->standings = new Standings($keeper, $this->today);
         $this->due = Due::among($keeper, $this->today);
         $this->animals = array_values(
-            $keeper->animals()->with('rack', 'latestFeed', 'sightings')->get()->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
+            $keeper->animals()->with('rack', 'sightings')->get()->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
                 ->sortBy(fn (Animal $animal): string => ($animal->placeWords() ?? "\u{ffff}")." {$animal->name}")->all(),
         );
     }
 
-    /** @return list<array{animal: Animal, days: int}> that have not taken food for long, the longest first */
+    /** @return list<array{animal: Animal, days: int}> that have not eaten for long, the longest first */
     public function hungry(): array
     {
-        $hungry = [];
+        return $this->byDays(fn (Standing $standing): ?int => $standing->daysWithoutFood(), self::HUNGRY);
+    }
+
+    /** @return list<array{animal: Animal, days: int}> that were not weighed for long, though they once were; the longest first */
+    public function unweighed(): array
+    {
+        return $this->byDays(fn (Standing $standing): ?int => $standing->daysUnweighed(), self::UNWEIGHED);
+    }
+
+    /** @return list<array{animal: Animal, says: string}> that refused more than once, or lose weight */
+    public function failing(): array
+    {
+        $failing = [];
         foreach ($this->animals as $animal) {
-            $days = $animal->latestFeed === null ? null : (int) $animal->latestFeed->on->diffInDays($this->today);
-            if ($days !== null && $days >= self::HUNGRY) {
-                $hungry[] = ['animal' => $animal, 'days' => $days];
+            $standing = $this->standings->of($animal->id);
+            $says = array_filter([
+                $standing->refusals() > 1 ? "did not take {$standing->refusals()} meals in a row" : null,
+                $standing->loss() === null ? null : "{$this->opened->house->weight($standing->loss())} below its best of the last half year",
+            ]);
+            $says === [] ?: $failing[] = ['animal' => $animal, 'says' => implode('; ', $says)];
+        }
+
+        return $failing;
+    }
+
+    /**
+     * @param callable(Standing): (int|null) $days
+     * @return list<array{animal: Animal, days: int}>
+     */
+    private function byDays(callable $days, int $from): array
+    {
+        $long = [];
+        foreach ($this->animals as $animal) {
+            $count = $days($this->standings->of($animal->id));
+            if ($count !== null && $count >= $from) {
+                $long[] = ['animal' => $animal, 'days' => $count];
             }
         }
-        usort($hungry, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
+        usort($long, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
 
-        return $hungry;
+        return $long;
     }
 
     /** @return list<Animal> young whose sex is not known */
@@ -114,6 +153,6 @@ class TodayPage
 
     public function isQuiet(): bool
     {
-        return $this->alarms() === [] && array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->toReview() === [] && $this->toSex() === [];
+        return $this->alarms() === [] && array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->failing() === [] && $this->toReview() === [] && $this->toSex() === [];
     }
 }

@@ -48,6 +48,7 @@ class MainPathTest extends BrowserTestCase
                 $buttons = str_contains($row->getText(), 'Estuary') ? $row->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.taps > button')) : [];
                 foreach ($buttons as $button) {
                     if ($button->getText() === $what) {
+                        $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
                         $button->click(); // two
 
                         break 2;

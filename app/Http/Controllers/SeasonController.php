@@ -64,13 +64,19 @@ class SeasonController extends Controller
     public function tap(Request $request, Animal $animal): RedirectResponse
     {
         $this->authorize('log', $animal);
-        $what = $request->validate(['what' => ['required', Rule::in(array_keys(self::TAPS))]], ['what' => 'Choose what to log.'])['what'];
-        $entry = DB::transaction(function () use ($animal, $what) {
-            $today = self::TAPS[$what] + ['on' => Carbon::today()->format('Y-m-d')];
-            $prey = $what === 'shed' ? null : $animal->latestFeed()->value('prey');
+        $valid = $request->validate(
+            ['what' => ['required', Rule::in(array_keys(self::TAPS))], 'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'form_token' => ['nullable', 'uuid']],
+            ['what' => 'Choose what to log.', 'on' => 'The day lies in the future, or is none.'],
+        );
+        $entry = DB::transaction(function () use ($animal, $valid) {
+            $values = self::TAPS[$valid['what']] + ['on' => $valid['on'] ?? Carbon::today()->format('Y-m-d')];
+            $prey = $valid['what'] === 'shed' ? null : $animal->latestFeed()->value('prey');
+            if (isset($valid['form_token'])) {
+                return $animal->care()->createOrFirst(['form_token' => $valid['form_token']], $values + ['prey' => $prey]);
+            }
 
             // the second of two quick taps changes nothing
-            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($today)->first() ?? $animal->care()->create($today + ['prey' => $prey]);
+            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($values)->first() ?? $animal->care()->create($values + ['prey' => $prey]);
         });
 
         return redirect()->route('today')->with('said', "{$animal->name}: {$entry->sentence()}.")

@@ -3,6 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Enums\CareKind;
 use App\Models\Enums\FeedOutcome;
 use App\Models\User;
@@ -16,6 +17,9 @@ use Illuminate\Validation\Rule;
 class RoundRequest extends FormRequest
 {
     use InCollection;
+
+    /** A weight that differs from the one before by more than this share is asked about. */
+    private const FAR = .25;
 
     public function authorize(): Response
     {
@@ -67,28 +71,56 @@ class RoundRequest extends FormRequest
     }
 
     /**
-     * Logs the rows that are filled in; the same form sent twice logs them once.
+     * Logs the rows that are filled in. The same round sent again logs nothing twice: what was filled in otherwise takes the
+     * place of what was there, and a row that a page sends empty by itself is taken back.
      *
-     * @return int how many
+     * @return list<CareEntry> those that stand now
      */
-    public function log(User $keeper): int
+    public function log(User $keeper): array
     {
-        $rows = array_filter($this->validated('rows'), fn (mixed $value): bool => $value !== null && $value !== '');
+        $rows = $this->validated('rows');
+        $isWhole = ! $this->expectsJson(); // a whole form: rows left empty are left alone
 
-        return DB::transaction(function () use ($keeper, $rows): int {
-            /** @var list<Animal> $animals */
-            $animals = $keeper->animals()->whereIn('id', array_keys($rows))->get()->all();
-            foreach ($animals as $animal) {
-                $animal->care()->createOrFirst(['form_token' => $this->validated('form_token')], [
-                    'kind' => $this->kind(),
-                    'on' => $this->validated('on'),
-                    'grams' => $this->kind() === CareKind::Weight ? (int) $rows[$animal->id] : null,
-                    'outcome' => $this->kind() === CareKind::Feed ? $rows[$animal->id] : null,
-                    'prey' => $this->kind() === CareKind::Feed ? $this->validated('prey') : null,
-                ]);
+        return DB::transaction(function () use ($keeper, $rows, $isWhole): array {
+            $entries = [];
+            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $this->validated('form_token'))->get()->keyBy('animal_id');
+            foreach ($keeper->animals()->with('latestFeed')->whereIn('id', array_keys($rows))->get() as $animal) {
+                $value = $rows[$animal->id];
+                $entry = $there->get($animal->id) ?? $animal->care()->make(['form_token' => $this->validated('form_token')]);
+                if ($value !== null && $value !== '') {
+                    $entry->fill($this->values($animal, $value))->save();
+                    $entries[] = $entry->setRelation('animal', $animal);
+                } elseif (! $isWhole && $entry->exists) {
+                    $entry->forceDelete();
+                }
             }
 
-            return count($animals);
+            return $entries;
         });
+    }
+
+    /** @return array<string, mixed> */
+    private function values(Animal $animal, mixed $value): array
+    {
+        $isWeight = $this->kind() === CareKind::Weight;
+
+        return [
+            'kind' => $this->kind(), 'on' => $this->validated('on'), 'grams' => $isWeight ? (int) $value : null,
+            'outcome' => $isWeight ? null : $value,
+            // what it was offered before, where the round says nothing
+            'prey' => $isWeight ? null : $this->validated('prey') ?? $animal->latestFeed?->prey,
+        ];
+    }
+
+    /** What to ask of a weight that is far from the one before; null where nothing. */
+    public static function question(CareEntry $entry): ?string
+    {
+        $before = $entry->kind === CareKind::Weight
+            ? CareEntry::query()->where('animal_id', $entry->animal_id)->where('kind', CareKind::Weight)->whereKeyNot($entry->id)
+                ->where('on', '<=', $entry->on->format('Y-m-d'))->orderByDesc('on')->orderByDesc('id')->first()
+            : null;
+        $far = $before === null || (int) $before->grams === 0 ? 0.0 : abs((int) $entry->grams / (int) $before->grams - 1);
+
+        return $before === null || $far <= self::FAR ? null : number_format((int) $entry->grams).' g after '.number_format((int) $before->grams)." g on {$before->on->format('j M Y')}: is that right?";
     }
 }

@@ -3,37 +3,42 @@
     @if ($animals->isEmpty())
         <section class="sheet empty"><p class="answer">No animals yet.</p><p><a class="button main" href="{{ route('animals.create') }}">Add an animal</a></p></section>
     @else
-    <form class="sheet stack" style="max-width:44rem" method="post" action="{{ route('round.store', $kind->value) }}" data-module="once">
+    <form class="sheet stack round" style="max-width:48rem" method="post" action="{{ route('round.store', $kind->value) }}" data-module="once round">
         @csrf
         <input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">
-        <p class="soft mb-0">Fill in whom you come by; rows left empty are left alone. @if ($racks->count() > 1)Only one rack: @foreach ($racks as $one)<a href="{{ route('round.create', [$kind->value, 'rack' => $one->id]) }}" @if ((string) $rack === (string) $one->id) aria-current="true" @endif>{{ $one->name }}</a> @endforeach @if ($rack)<a href="{{ route('round.create', $kind->value) }}">all</a>@endif @endif</p>
-        <div class="two">
-            <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on" value="{{ old('on', now()->format('Y-m-d')) }}" aria-describedby="on-error"><x-field-error id="on-error" :message="$errors->first('on')"/></div>
-            @unless ($isWeight)<div class="field"><label for="prey">What was offered</label><input class="input" id="prey" name="prey" maxlength="60" value="{{ old('prey') }}" placeholder="small rat"><x-field-error id="prey-error" :message="$errors->first('prey')"/></div>@endunless
+        <p class="soft mb-0"><span data-without-script>Fill in whom you come by; rows left empty are left alone.</span><span data-with-script hidden>Each tap is kept at once; a second tap on the same takes it back.</span> @if ($racks->count() > 1)Only one rack: @foreach ($racks as $one)<a href="{{ route('round.create', [$kind->value, 'rack' => $one->id]) }}" @if ((string) $rack === (string) $one->id) aria-current="true" @endif>{{ $one->name }}</a> @endforeach @if ($rack)<a href="{{ route('round.create', $kind->value) }}">all</a>@endif @endif</p>
+        <div class="three">
+            <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on" max="{{ now()->format('Y-m-d') }}" value="{{ old('on', now()->format('Y-m-d')) }}" aria-describedby="on-error"><x-field-error id="on-error" :message="$errors->first('on')"/></div>
+            @unless ($isWeight)<div class="field"><label for="prey">Offered <span class="soft">(empty: as last time)</span></label><input class="input" id="prey" name="prey" maxlength="60" value="{{ old('prey') }}" placeholder="small rat" aria-describedby="prey-error"><x-field-error id="prey-error" :message="$errors->first('prey')"/></div>@endunless
+            <div class="field" data-with-script hidden><label for="round-find">Find</label><input class="input" id="round-find" type="search" data-find placeholder="name, number or tub" autocomplete="off"></div>
         </div>
-        <div>
-            @foreach ($animals as $animal)
-                @php($error = $errors->first("rows.{$animal->id}"))
+        @foreach ($animals->groupBy(fn ($animal) => $animal->rack->name ?? '') as $rackName => $inRack)
+        <section class="round-rack" data-rack>
+            <div class="row-flow round-head"><h2>{{ $rackName === '' ? 'Without a tub' : $rackName }}</h2><span class="soft small">{{ $inRack->count() }}</span>@unless ($isWeight)<button type="button" class="button slim ms-auto" data-all="taken" hidden>all took it</button>@endunless</div>
+            @foreach ($inRack as $animal)
+                @php([$error, $standing] = [$errors->first("rows.{$animal->id}"), $standings->of($animal->id)])
+                @php($about = implode(' · ', array_filter([$animal->number, $animal->rack_row === null ? null : "{$animal->rack_row}·{$animal->rack_column}"])))
                 @if ($isWeight)
-                    <div class="round-row">
-                        <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $animal->latestWeight ? 'last '.$house->weight((int) $animal->latestWeight->grams).', '.$animal->latestWeight->on->format('j M Y') : 'not weighed yet' }}</span></label>
-                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="numeric" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($error) aria-invalid="true" @endif> g</span>
-                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/>
+                    <div class="round-row" data-row="{{ $animal->id }}">
+                        <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $about }}</span><span class="soft small d-block">{{ $standing->lastWeight() ? 'last '.$house->weight((int) $standing->lastWeight()->grams).', '.$standing->lastWeight()->on->format('j M Y') : 'not weighed yet' }}{{ $standing->gain() === null ? '' : ($standing->gain() >= 0 ? ', gained ' : ', lost ').$house->weight(abs($standing->gain())).' before that' }}</span></label>
+                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($error) aria-invalid="true" @endif> {{ $house->weightUnit() }}</span>
+                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/><span class="small round-said" data-said role="status"></span>
                     </div>
                 @else
-                    <fieldset class="round-row is-feed">
-                        <legend class="float-none mb-0" style="font-size:1rem"><strong>{{ $animal->name }}</strong></legend>
+                    <fieldset class="round-row is-feed" data-row="{{ $animal->id }}">
+                        <legend class="float-none mb-0" style="font-size:1rem"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $about }}</span><span class="soft small d-block">{{ $standing->mealWords() }}</span></legend>
                         <div class="row-flow taps">
                             @foreach (App\Models\Enums\FeedOutcome::cases() as $outcome)
                                 <label class="tap"><input type="radio" name="rows[{{ $animal->id }}]" value="{{ $outcome->value }}" @checked(old("rows.{$animal->id}") === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                             @endforeach
                         </div>
-                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/>
+                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/><span class="small round-said" data-said role="status"></span>
                     </fieldset>
                 @endif
             @endforeach
-        </div>
-        <div class="round-foot row-flow"><button class="button main" type="submit">{{ $isWeight ? 'Log the weights' : 'Log the meals' }}</button><x-field-error id="rows-error" :message="$errors->first('rows')"/></div>
+        </section>
+        @endforeach
+        <div class="round-foot row-flow"><button class="button main" type="submit" data-without-script>{{ $isWeight ? 'Log the weights' : 'Log the meals' }}</button><a class="button main" href="{{ route('today') }}" data-with-script hidden>Done</a><span class="soft small" data-count role="status"></span><x-field-error id="rows-error" :message="$errors->first('rows')"/></div>
     </form>
     @endif
 </x-station>

@@ -37,6 +37,7 @@
                 @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@elseif (auth()->user()?->owner_id)<span class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>@endif
             </div>
         </header>
+        <div class="waiting row-flow" data-outbox hidden role="status"><span data-outbox-says></span><button class="button slim" type="button" data-outbox-send>Send now</button></div>
         @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf @if (session('undo_method'))@method(session('undo_method'))@endif<button class="button" type="submit">Undo</button></form>@endif</div>@endif
         {{ $slot }}
     </main>

@@ -95,6 +95,15 @@ class Browser
         return $this;
     }
 
+    /** Cuts the connection of the page, or gives it back. */
+    public function cut(bool $off = true): self
+    {
+        $this->tools->execute('Network.enable');
+        $this->tools->execute('Network.emulateNetworkConditions', ['offline' => $off, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+
+        return $this;
+    }
+
     public function picture(string $file): void
     {
         $this->driver->takeScreenshot($file);

@@ -1,0 +1,29 @@
+import { send, today, token } from '../outbox.js'
+
+/**
+ * One tap, one entry: sent at once, and kept on the device when there is no connection. What the server refuses is sent again as
+ * a plain form, so that the page shows why at its place.
+ */
+export function enhance(root) {
+  root.addEventListener('submit', async event => {
+    event.preventDefault()
+    const button = event.submitter
+    const form = new FormData(root, button)
+    if (!form.get('on')) form.set('on', today())
+    if (!form.get('form_token')) form.set('form_token', token())
+    const about = `${button?.textContent.trim() ?? 'entry'}, ${root.dataset.about ?? ''}`
+    for (const one of root.querySelectorAll('button[type=submit]')) one.disabled = true
+    const result = await send({ url: root.action, fields: [...form.entries()], about })
+    if (result.state === 'kept') return location.assign(result.answer.to ?? location.href)
+    for (const one of root.querySelectorAll('button[type=submit]')) one.disabled = false
+    if (result.state === 'refused') {
+      const kind = document.createElement('input')
+      Object.assign(kind, { type: 'hidden', name: button?.name ?? '', value: button?.value ?? '' })
+      root.append(kind)
+      root.submit() // without this handler
+      return
+    }
+    root.querySelector('[name=form_token]').value = token() // the next tap is another entry
+    button?.classList.add('is-waiting')
+  })
+}

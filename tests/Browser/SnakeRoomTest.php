@@ -1,0 +1,198 @@
+<?php
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\Support\Browser;
+
+/** The phone in one hand: rounds, eggs, the connection that breaks, a season from the first lock to the young that is sold. */
+class SnakeRoomTest extends BrowserTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->browser()->size(390, 844);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser()->cut(false);
+        $this->browser()->visit('/today')->script('localStorage.removeItem("destino.outbox")');
+    }
+
+    /** The place on Today of a female. */
+    private function row(string $dam): RemoteWebElement
+    {
+        foreach ($this->browser()->all('.due > li') as $row) {
+            if (str_contains($row->getText(), $dam)) {
+                return $row;
+            }
+        }
+        self::fail("{$dam} is not on Today: ".$this->browser()->text());
+    }
+
+    private function tap(RemoteWebElement $within, string $what): void
+    {
+        foreach ($within->findElements(WebDriverBy::cssSelector('.taps button, .button')) as $button) {
+            if ($button->getText() === $what) {
+                $this->browser()->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
+                $button->click();
+
+                return;
+            }
+        }
+        self::fail("There is no button “{$what}” in: {$within->getText()}");
+    }
+
+    public function test_a_tap_without_a_connection_waits_and_is_made_once(): void
+    {
+        $browser = $this->browser()->visit('/today');
+        $browser->until('return document.querySelector("[data-outbox]").hidden');
+        $browser->cut();
+        $this->tap($this->row('Estuary'), 'separated');
+        $browser->waitFor('[data-outbox-says]', '1 entry waits on this device (no connection): separated, Estuary.');
+        $this->tap($this->row('Estuary'), 'eggs felt');
+        $browser->waitFor('[data-outbox-says]', '2 entries wait on this device');
+        $browser->cut(false);
+        $browser->waitFor('[data-outbox-says]', '2 entries that waited are sent.');
+        $clutch = $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href');
+        $browser->driver->get((string) $clutch);
+        self::assertSame([1, 1], [substr_count($browser->text('#season ul'), 'separated on'), substr_count($browser->text('#season ul'), 'eggs felt')]);
+    }
+
+    public function test_what_reached_the_server_without_an_answer_is_made_once(): void
+    {
+        $browser = $this->browser()->visit('/today');
+        // The answer is lost on the way back: the page sends it again, and the collection has it once.
+        $browser->script('
+            const ask = window.fetch
+            let lost = false
+            window.fetch = async (...all) => { const answer = await ask(...all); if (!lost) { lost = true; throw new TypeError("lost") } return answer }');
+        $this->tap($this->row('Estuary'), 'lock seen');
+        $browser->waitFor('[data-outbox-says]', '1 entry waits');
+        $browser->click('[data-outbox-send]');
+        $browser->waitFor('[data-outbox-says]', '1 entry that waited is sent.');
+        $browser->driver->get((string) $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href'));
+        self::assertSame(1, substr_count($browser->text('#season ul'), 'lock seen on '.date('j M Y')));
+    }
+
+    public function test_pages_of_the_snake_room_open_without_a_connection(): void
+    {
+        $browser = $this->browser()->visit('/today');
+        $browser->until('return navigator.serviceWorker.controller !== null');
+        $browser->visit('/today')->waitFor('h1', 'Today');
+        $browser->cut();
+        $browser->driver->get($this->address().'/today');
+        $browser->waitFor('h1', 'Today');
+        self::assertStringContainsString('Estuary', $browser->text());
+    }
+
+    public function test_a_feeding_round_keeps_each_tap_and_a_second_one_clears_it(): void
+    {
+        $browser = $this->browser()->visit('/round/feed');
+        $browser->until('return document.querySelector("[data-all]").hidden === false');
+        $row = '[data-row]:has(input[name="rows[9]"])';
+        $browser->click("{$row} input[value=\"taken\"] + span")->waitFor("{$row} [data-said]", 'kept');
+        $browser->click("{$row} input[value=\"taken\"] + span")->waitFor("{$row} [data-said]", 'taken back');
+        self::assertFalse($browser->find("{$row} input[value=\"taken\"]")->isSelected());
+        $browser->click("{$row} input[value=\"refused\"] + span")->waitFor("{$row} [data-said]", 'kept');
+        $browser->click('[data-rack]:first-of-type [data-all]');
+        $browser->until('return [...document.querySelectorAll("[data-rack]:first-of-type [data-row]")].every(row => /kept/.test(row.textContent))');
+        $browser->visit('/animals/9');
+        self::assertSame(1, substr_count($browser->text('#care'), 'refused'));
+        self::assertStringNotContainsString('fed, taken', $browser->text('#care'));
+        self::assertSame(390, $browser->visit('/round/feed')->script('return document.documentElement.scrollWidth'));
+    }
+
+    public function test_a_weighing_round_asks_once_and_survives_a_cut(): void
+    {
+        $browser = $this->browser()->visit('/round/weight');
+        $browser->until('return document.querySelector("[data-without-script]").hidden');
+        $set = fn (int $id, string $grams): Browser => $this->weigh($id, $grams);
+        $set(1, '1500')->waitFor($this->said(1), 'kept');
+        $browser->visit('/round/weight')->until('return document.querySelector("[data-without-script]").hidden');
+        $set(1, '700')->waitFor($this->said(1), '700 g after 1,500 g');
+        $set(1, '1490')->waitFor($this->said(1), 'kept');
+        $set(1, 'heavy')->waitFor($this->said(1), 'The weight must be a whole number');
+        $browser->type('#round-find', 'bright');
+        self::assertSame(['Brightwater'], $browser->script('return [...document.querySelectorAll("[data-row]")].filter(row => row.offsetParent).map(row => row.querySelector("strong").textContent)'));
+        $browser->cut();
+        $set(2, '1800')->waitFor($this->said(2), 'waits on this device');
+        $browser->cut(false);
+        $browser->waitFor('[data-outbox-says]', '1 entry that waited is sent.');
+        self::assertStringContainsString('1,800 g', $browser->visit('/animals/2')->text('#care'));
+        self::assertStringNotContainsString('700 g', str_replace('1,700 g', '', $browser->visit('/animals/1')->text('#care')));
+    }
+
+    private function weigh(int $id, string $grams): Browser
+    {
+        $browser = $this->browser()->type("#row-{$id}", $grams);
+        $browser->script("document.getElementById('row-{$id}').blur()");
+
+        return $browser;
+    }
+
+    private function said(int $id): string
+    {
+        return "[data-row=\"{$id}\"] [data-said]";
+    }
+
+    public function test_an_egg_is_dragged_and_logged(): void
+    {
+        $browser = $this->browser()->visit('/clutches/10/eggs')->click('.empty button.main');
+        $browser->waitFor('.said', '6 eggs lie in the box');
+        $browser->until('return document.querySelector(".egg-tray.is-movable") !== null');
+        $egg = $browser->all('.egg-tray [data-egg]')[0];
+        $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $egg);
+        $before = $egg->getAttribute('transform');
+        $browser->driver->action()->clickAndHold($egg)->moveByOffset(60, 70)->release()->perform();
+        $browser->until('return document.querySelector("[data-module=egg-tray] [data-said]").textContent !== ""');
+        self::assertSame('Its place is kept.', $browser->script('return document.querySelector("[data-module=egg-tray] [data-said]").textContent'));
+        $browser->visit('/clutches/10/eggs');
+        self::assertNotSame($before, $browser->all('.egg-tray [data-egg]')[0]->getAttribute('transform'));
+        $browser->click('#egg li:nth-child(2) a')->waitFor('#egg h2', 'Egg 2');
+        $this->tap($browser->find('#egg'), 'mould');
+        $browser->waitFor('.said', 'mould, egg 2');
+        self::assertStringContainsString('mould', $browser->text('#egg'));
+        self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
+    }
+
+    public function test_a_season_is_played_from_the_pairing_to_the_young_that_is_sold(): void
+    {
+        $browser = $this->browser()->visit('/pair?sire_id=10&dam_id=11&target=Ultramel');
+        $browser->visit('/clutches/create?sire_id=9&dam_id=10&target=Ultramel')->click('form button.main');
+        $browser->waitFor('.said', 'is noted.');
+        $clutch = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
+        foreach (['introduced', 'lock seen', 'ovulation', 'shed before laying'] as $what) {
+            $browser->visit('/today');
+            $this->tap($this->row('Jetty'), $what);
+            $browser->waitFor('.said', "Jetty: {$what}");
+        }
+        $browser->visit('/today');
+        $row = $this->row('Jetty');
+        $summary = $row->findElement(WebDriverBy::cssSelector('.tap-more summary'));
+        $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $summary);
+        $summary->click();
+        $row->findElement(WebDriverBy::cssSelector('[name=count]'))->sendKeys('3');
+        $this->tap($row, 'eggs laid');
+        $browser->waitFor('.said', 'eggs laid, 3 good');
+        $browser->visit("{$clutch}/eggs")->click('.empty button.main')->waitFor('.said', '3 eggs lie');
+        foreach ([0 => 'egg given up', 1 => 'pipped', 2 => 'out of the egg'] as $at => $what) {
+            $browser->visit("{$clutch}/eggs");
+            $browser->driver->get((string) $browser->all('#egg li a')[$at]->getAttribute('href'));
+            $this->tap($browser->find('#egg'), $what);
+            $browser->waitFor('.said', $what);
+        }
+        $browser->click('#egg a.button')->waitFor('main', 'What the rest');
+        $browser->type('#name', 'Jib')->click('#hatchling-form button[type=submit]');
+        $browser->waitFor('.said', 'Jib is in the collection');
+        $browser->visit('/young?season='.date('Y'));
+        self::assertStringContainsString('Jib', $browser->text());
+        $browser->visit('/animals?find=Jib')->click('.cards a, table a');
+        $browser->click('#sale summary')->type('#sale-price', '250')->type('#buyer', 'A. Keeper');
+        $browser->click('#sale-status option[value=sold]')->click('#sale [name=unsexed]')->click('#sale button[type=submit]');
+        $browser->waitFor('.said', 'Jib is sold');
+        self::assertStringContainsString('€ 250', $browser->visit('/money')->text());
+    }
+}
