@@ -4,6 +4,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnimalController;
 use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BulkController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClutchController;
 use App\Http\Controllers\DoorController;
@@ -48,6 +49,8 @@ Route::get('/pair/sheet', [PairController::class, 'sheet'])->name('pair.sheet');
 Route::get('/pair/outcomes.csv', [PairController::class, 'export'])->name('pair.export');
 Route::get('/read', ReadingController::class)->name('read');
 
+Route::post('/animals/chosen', [BulkController::class, 'store'])->name('bulk.store');
+Route::post('/animals/chosen/undo', [BulkController::class, 'undo'])->name('bulk.undo');
 Route::resource('animals', AnimalController::class)->except('destroy');
 Route::get('/animals/{animal}/history', [AnimalController::class, 'history'])->name('animals.history');
 Route::get('/animals/{animal}/paper.pdf', [PaperController::class, 'animal'])->name('papers.animal');

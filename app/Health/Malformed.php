@@ -13,6 +13,9 @@ use Destino\Husbandry\Cause;
 /** Young of one or several clutches that were seen malformed or ailing, and what their pattern speaks for. */
 class Malformed
 {
+    /** Fewer young make no pattern. */
+    private const FEWEST = 4;
+
     /** @var list<Animal> all young that are recorded, with their observations */
     private readonly array $young;
 
@@ -60,11 +63,12 @@ class Malformed
     /**
      * The two-copy form whose young stand out most, and what the pattern speaks for.
      *
-     * @return array{form: string|null, affected: int, of: int, others: int, rest: int, cause: Cause}|null null where none is affected
+     * @return array{form: string|null, affected: int, of: int, others: int, rest: int, cause: Cause}|null null where none is affected,
+     *     or where too few young are recorded to make a pattern
      */
     public function pattern(): ?array
     {
-        if ($this->affected() === []) {
+        if ($this->affected() === [] || count($this->young) < self::FEWEST) {
             return null;
         }
         $best = $this->split(null, fn (Animal $animal): bool => false);

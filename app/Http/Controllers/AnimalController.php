@@ -31,7 +31,8 @@ use Illuminate\Support\Str;
 
 class AnimalController extends Controller
 {
-    private const PER_PAGE = 60;
+    /** Cards hold drawings; the lines of a list are light, and are sorted and chosen from as a whole. */
+    private const PER_PAGE = ['list' => 500, 'cards' => 60];
 
     public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
@@ -41,8 +42,9 @@ class AnimalController extends Controller
         $search = new AnimalSearch($request, $this->shelf, $this->house);
         $beliefs = $this->opened->beliefs();
         $found = $search->in($keeper, $beliefs);
-        $page = min(max(1, (int) $request->integer('page', 1)), max(1, (int) ceil(count($found) / self::PER_PAGE)));
-        $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * self::PER_PAGE, self::PER_PAGE);
+        $most = self::PER_PAGE[$search->view] ?? self::PER_PAGE['cards'];
+        $page = min(max(1, (int) $request->integer('page', 1)), max(1, (int) ceil(count($found) / $most)));
+        $shown = $search->view === 'rack' ? $found : array_slice($found, ($page - 1) * $most, $most);
         $colour = $request->query('colour') === 'readiness' ? 'readiness' : 'status';
         $this->load($shown, $search, $colour);
 
@@ -53,7 +55,7 @@ class AnimalController extends Controller
             'prints' => new Prints(new Gallery($this->shelf), isFine: true),
             'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, $colour) : null,
             'pages' => (
-                new LengthAwarePaginator($shown, count($found), self::PER_PAGE, $page, ['path' => route('animals.index')])
+                new LengthAwarePaginator($shown, count($found), $most, $page, ['path' => route('animals.index')])
             )->withQueryString(),
             'all' => $keeper->animals()->count(), 'open' => $keeper->animals()->whereNotNull('genes_open')->count(),
             'racks' => $keeper->racks()->get(),

@@ -19,19 +19,27 @@ export function enhance(root) {
     })
     filter.addEventListener('keydown', event => { if (event.key === 'Enter') event.preventDefault() })
   }
-  for (const head of root.querySelectorAll('th[data-sort]')) {
+  const memory = `destino.sort ${location.pathname}`
+  const heads = [...root.querySelectorAll('th[data-sort]')]
+  for (const head of heads) {
     const button = document.createElement('button')
     button.type = 'button'
     button.textContent = head.textContent
     head.replaceChildren(button)
-    button.addEventListener('click', () => {
-      const descending = head.getAttribute('aria-sort') === 'ascending'
+    const sort = descending => {
       root.querySelectorAll('th[aria-sort]').forEach(other => other.removeAttribute('aria-sort'))
       head.setAttribute('aria-sort', descending ? 'descending' : 'ascending')
       const value = row => row.cells[head.cellIndex].dataset.value ?? row.cells[head.cellIndex].textContent.trim()
       const compare = (a, b) => (a !== '' && b !== '' && !isNaN(a) && !isNaN(b) ? a - b : a.localeCompare(b))
       const sorted = [...rows].sort((a, b) => compare(value(a), value(b)))
       body.append(...(descending ? sorted.reverse() : sorted))
+    }
+    button.addEventListener('click', () => {
+      const descending = head.getAttribute('aria-sort') === 'ascending'
+      sort(descending)
+      if (root.dataset.remembers !== undefined) localStorage.setItem(memory, JSON.stringify([heads.indexOf(head), descending]))
     })
+    const [kept, descending] = root.dataset.remembers === undefined ? [] : JSON.parse(localStorage.getItem(memory) ?? '[]')
+    if (kept === heads.indexOf(head)) sort(descending)
   }
 }

@@ -12,7 +12,7 @@
             <x-choice name="dam_id" label="Dam" blank="choose" :value="old('dam_id', $clutch->dam_id)" :options="collect($dams)->pluck('name', 'id')->all()"/>
             <div class="field">
                 <label for="sires">Possible sires</label>
-                <select class="input" id="sires" name="sires[]" multiple size="6" aria-describedby="sires-hint sires-error">@foreach ($sires as $sire)<option value="{{ $sire->id }}" @selected(in_array((string) $sire->id, $chosen, true))>{{ $sire->name }}</option>@endforeach</select>
+                <select class="input" @if (count($sires) > 15) data-module="combobox" @endif id="sires" name="sires[]" multiple size="6" aria-describedby="sires-hint sires-error">@foreach ($sires as $sire)<option value="{{ $sire->id }}" @selected(in_array((string) $sire->id, $chosen, true))>{{ $sire->name }}</option>@endforeach</select>
                 <span class="hint" id="sires-hint">All males that were with her this season, and one whose sperm she may have kept. Hold Ctrl to choose several.</span>
                 <x-field-error id="sires-error" :message="$errors->first('sires') ?: $errors->first('sires.*')"/>
             </div>

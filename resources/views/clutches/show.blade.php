@@ -60,8 +60,8 @@
             @if (($malformed = $page->malformed())->affected() !== [])
             <section class="sheet" id="malformed"><div class="head"><h2>Malformed or ailing</h2><span class="soft small">{{ $malformed->words() }}</span></div>
                 <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a> @foreach (App\Health\Malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}: {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged' : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal ' : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
-                <p class="mb-1">{{ App\Health\PatternWords::of($malformed->pattern()) }}</p>
-                <p class="soft small mb-0">The three causes are taken as equally likely before. Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian says what can be done, and does any humane end.</p>
+                <p class="mb-1">{{ $malformed->pattern() === null ? 'Too few young are recorded to say whether genes or incubation are behind it.' : App\Health\PatternWords::of($malformed->pattern()).' The three are taken as equally likely before.' }}</p>
+                <p class="soft small mb-0">Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian says what can be done, and does any humane end.</p>
             </section>
             @endif
             <section class="sheet">

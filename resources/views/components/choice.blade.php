@@ -3,7 +3,7 @@
 @php($error = $errors->{$bag}->first(str_replace(['[', ']'], ['.', ''], $name)))
 <div class="field">
     <label for="{{ $id }}">{{ $label }}</label>
-    <select id="{{ $id }}" name="{{ $name }}" {{ $attributes->class('input') }} aria-describedby="{{ $id }}-error {{ $id }}-hint" @if ($error) aria-invalid="true" @endif>
+    <select @if (count($options) > 15) data-module="combobox" @endif id="{{ $id }}" name="{{ $name }}" {{ $attributes->class('input') }} aria-describedby="{{ $id }}-error {{ $id }}-hint" @if ($error) aria-invalid="true" @endif>
         @if ($blank !== null)<option value="">{{ $blank }}</option>@endif
         @foreach ($options as $key => $words)<option value="{{ $key }}" @selected((string) $value === (string) $key)>{{ $words }}</option>@endforeach
     </select>

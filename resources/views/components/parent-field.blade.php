@@ -6,7 +6,7 @@
     <div class="stack" style="gap:.6rem">
         <div class="field">
             <label for="{{ $role }}_id">From the collection</label>
-            <select class="input" id="{{ $role }}_id" name="{{ $role }}_id">
+            <select class="input" @if ($animals->get($sex, collect())->count() > 15) data-module="combobox" @endif id="{{ $role }}_id" name="{{ $role }}_id">
                 <option value="">none, typed below</option>
                 @foreach ($animals->get($sex, collect()) as $animal)
                     <option value="{{ $animal->id }}" data-genotype="{{ $beliefs->text($animal->id) }}" @selected(($role === 'sire' ? $inquiry->sireAnimal : $inquiry->damAnimal)?->id === $animal->id)>{{ $animal->name }} · {{ Str::limit($beliefs->text($animal->id), 60) }}</option>

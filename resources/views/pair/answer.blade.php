@@ -11,7 +11,7 @@
     @endforeach
     @foreach ($parents as $parent)@if ($parent->animal->hasOpenGenes())<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>The genes of <a href="{{ route('animals.show', $parent->animal) }}">{{ $parent->animal->name }}</a> are not known: these odds take every gene that is not named as absent, which is a guess.</span></p>@endif @endforeach
     @foreach ($worths as $one)<p class="small mb-0 mt-1"><x-icon name="signpost-split" style="width:1rem"/> <a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: <span class="soft">{{ $one['says'] }}.</span></p>@endforeach
-    @if ($malformed && ($pattern = $malformed->pattern()))<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>Of this pair before: {{ $malformed->words() }} were malformed or ailing. {{ App\Health\PatternWords::of($pattern) }} Think before repeating it.</span></p>@endif
+    @if ($malformed && $malformed->affected() !== [])<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>Of this pair before: {{ $malformed->words() }} were malformed or ailing. {{ App\Health\PatternWords::of($malformed->pattern()) }} Think before repeating it.</span></p>@endif
     @if ($page->relatedness)
         <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>
     @endif

@@ -1,0 +1,26 @@
+/**
+ * A long list as a field in which any part of a name, number or gene can be typed (Tom Select, kept with the application). Without
+ * a script it stays the list that it is.
+ */
+let loading = null
+
+const load = () => loading ??= new Promise((resolve, reject) => {
+  const style = Object.assign(document.createElement('link'), { rel: 'stylesheet', href: '/vendor/tom-select/tom-select.css' })
+  const script = Object.assign(document.createElement('script'), { src: '/vendor/tom-select/tom-select.js' })
+  script.addEventListener('load', () => resolve(globalThis.TomSelect))
+  script.addEventListener('error', () => reject(new Error('the combobox did not load')))
+  document.head.prepend(style)
+  document.head.append(script)
+})
+
+export async function enhance(select) {
+  const TomSelect = await load()
+  new TomSelect(select, {
+    plugins: select.multiple ? ['remove_button'] : [],
+    searchField: ['text', 'genotype'], maxOptions: 400, allowEmptyOption: true, hideSelected: false, closeAfterSelect: !select.multiple,
+    placeholder: 'type a name or a gene', selectOnTab: true,
+    render: {
+      no_results: () => '<div class="no-results">Nobody fits.</div>',
+    },
+  })
+}
