@@ -7,7 +7,7 @@ const PARTS = 'destino-parts'
 const PATIENCE = 6000 // milliseconds
 
 const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench)?$/.test(path)
-const isPart = path => /^\/(css|js|vendor)\//.test(path) || path === '/icon.svg'
+const isPart = path => /^\/(build|vendor)\//.test(path) || path === '/icon.svg'
 
 self.addEventListener('install', () => self.skipWaiting())
 self.addEventListener('activate', event => event.waitUntil(self.clients.claim()))
@@ -38,6 +38,8 @@ async function page(request) {
 
 async function part(request) {
   const cache = await caches.open(PARTS)
+  const kept = new URL(request.url).pathname.startsWith('/build/') ? await cache.match(request) : null
+  if (kept) return kept // its address changes with it
   try {
     const response = await fetch(request)
     if (response.ok) await cache.put(request, response.clone())

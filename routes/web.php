@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Assets;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnimalController;
 use App\Http\Controllers\BackupController;
@@ -43,6 +44,7 @@ Route::post('/sign-in', [DoorController::class, 'enter'])->middleware('throttle:
 Route::post('/sign-out', [DoorController::class, 'leave'])->name('logout');
 
 Route::redirect('/', '/pair');
+Route::get('/build/{version}/{path}', fn (string $version, string $path) => Assets::file($path))->where(['version' => '[0-9a-f]{8,32}', 'path' => '(css|js)/[a-z0-9/.-]+'])->name('assets')->withoutMiddleware('web');
 
 Route::get('/pair', [PairController::class, 'show'])->name('pair');
 Route::get('/pair/sheet', [PairController::class, 'sheet'])->name('pair.sheet');

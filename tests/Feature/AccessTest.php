@@ -20,7 +20,7 @@ class AccessTest extends TestCase
 
     /** The least role that may use each route; "anyone" needs no collection. A new route must be added here. */
     private const LEAST = [
-        'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone', 'logout' => 'viewer',
+        'assets' => 'anyone', 'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone', 'logout' => 'viewer',
         'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'luck' => 'viewer',
         'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
         'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',
@@ -77,7 +77,7 @@ class AccessTest extends TestCase
             'rack' => (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
             'search' => (string) $this->keeper()->savedSearches()->create(['name' => 'Mine', 'query' => 'find=x'])->id,
             'incubator' => (string) $this->keeper()->incubators()->create(['name' => 'Box', 'place' => 'box', 'celsius' => 31.5, 'low' => 31, 'high' => 32])->id,
-            'gene' => 'pastel', 'season' => '2025', 'locus' => 'bel', 'group' => 'clown', 'format' => 'csv',
+            'version' => '00000000', 'path' => 'css/destino.css', 'gene' => 'pastel', 'season' => '2025', 'locus' => 'bel', 'group' => 'clown', 'format' => 'csv',
             'trait' => (string) $this->keeper()->oddTraits()->create(['name' => 'Mine'])->id,
             'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id,
             'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,

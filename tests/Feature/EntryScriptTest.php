@@ -82,6 +82,39 @@ class EntryScriptTest extends TestCase
         });
     }
 
+    public function test_styles_and_scripts_are_kept_by_browsers_and_sent_small(): void
+    {
+        $this->while(['demo'], function (string $address): void {
+            preg_match('~/build/[0-9a-f]+/css/destino.css~', $this->page("{$address}/pair"), $found);
+            [$headers, $body] = $this->asked($address.$found[0], ['Accept-Encoding: gzip']);
+            $this->assertSame(['200', 'gzip', 'nosniff'], [$headers['status'], $headers['content-encoding'], $headers['x-content-type-options']]);
+            $this->assertStringContainsString('max-age=31536000', $headers['cache-control']);
+            $this->assertSame(file_get_contents(dirname(__DIR__, 2).'/public/css/destino.css'), gzdecode($body));
+            $this->assertSame('304', $this->asked($address.$found[0], ["If-None-Match: {$headers['etag']}"])[0]['status']);
+            $this->assertSame('gzip', $this->asked("{$address}/pair", ['Accept-Encoding: gzip'])[0]['content-encoding']);
+            foreach (['/build/00000000/css/..%2f..%2findex.php', '/.env', '/build/00000000/css/none.css', '/vendor/../../composer.json'] as $no) {
+                $this->assertSame('404', $this->asked($address.$no, [])[0]['status'], $no);
+            }
+        });
+    }
+
+    /**
+     * @param list<string> $headers
+     * @return array{array<string, string>, string} headers of the answer by their name, with its status; and its body
+     */
+    private function asked(string $address, array $headers): array
+    {
+        $context = stream_context_create(['http' => ['header' => implode("\r\n", $headers), 'ignore_errors' => true, 'follow_location' => 0]]);
+        $body = (string) file_get_contents($address, false, $context);
+        $answer = ['status' => explode(' ', $http_response_header[0])[1]];
+        foreach (array_slice($http_response_header, 1) as $line) {
+            [$name, $value] = [...explode(': ', $line, 2), ''];
+            $answer[strtolower($name)] = $value;
+        }
+
+        return [$answer, $body];
+    }
+
     public function test_a_probe_sends_a_day_to_the_running_demo_once(): void
     {
         $this->while(['demo'], function (string $address): void {

@@ -39,8 +39,7 @@ class Server
         // php -S itself rather than artisan serve, so that one signal ends it.
         $process = proc_open(
             [
-                PHP_BINARY, '-S', "127.0.0.1:{$port}", '-t', "{$root}/public",
-                "{$root}/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php",
+                PHP_BINARY, '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/bin/router.php",
             ],
             [$null, ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, "{$root}/public", $env,
         );
