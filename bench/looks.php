@@ -25,7 +25,10 @@ $print('forty thumbnails', Stopwatch::milliseconds(function () use ($looks): voi
         SkinSvg::thumbnail($looks[$i % count($looks)], 'x');
     }
 }), 'ms', 100);
-$print('a full map, mean', Stopwatch::milliseconds(fn () => array_map(fn ($look) => SkinSvg::full($look, 'x'), $looks)) / count($looks), 'ms', 40);
+$print(
+    'a full map, mean', Stopwatch::milliseconds(fn () => array_map(fn ($look) => SkinSvg::full($look, 'x'), $looks)) / count($looks), 'ms',
+    40,
+);
 $print('the largest full map', max(array_map(fn ($look) => strlen(SkinSvg::full($look, 'x')), $looks)) / 1000, 'kB', 60);
 $print('the largest thumbnail', max(array_map(fn ($look) => strlen(SkinSvg::thumbnail($look, 'x')), $looks)) / 1000, 'kB', 4);
 
@@ -40,5 +43,7 @@ $document = [
 ];
 $reader = new ClutchReader($shelf, $document);
 $print('eight genes, ten siblings, twenty cues: identified', Stopwatch::milliseconds(
-    fn () => (new IdentificationDocument($shelf))->of(new Identification($shelf->catalogue(), $reader->clutch, $reader->cues), $document, 50),
+    fn () => (new IdentificationDocument($shelf))->of(
+        new Identification($shelf->catalogue(), $reader->clutch, $reader->cues), $document, 50,
+    ),
 ), 'ms', 200);

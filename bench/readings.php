@@ -19,12 +19,18 @@ config(['database.connections.sqlite.database' => $file]);
 Artisan::call('migrate', ['--force' => true]);
 
 $keeper = User::factory()->create();
-$incubators = array_map(fn (int $i) => $keeper->incubators()->create(['name' => "Box {$i}", 'place' => "box-{$i}", 'celsius' => 31.5, 'low' => 31, 'high' => 32]), range(1, 10));
+$incubators = array_map(
+    fn (int $i) => $keeper->incubators()->create(
+        ['name' => "Box {$i}", 'place' => "box-{$i}", 'celsius' => 31.5, 'low' => 31, 'high' => 32],
+    ),
+    range(1, 10),
+);
 $end = intdiv(time(), 60) * 60;
 foreach ($incubators as $incubator) {
     for ($from = $end - 65 * 86_400; $from < $end; $from += 6 * 3600) {
         DB::table('readings')->insert(array_map(fn (int $i): array => [
-            'user_id' => $keeper->id, 'place' => $incubator->place, 'kind' => 'temperature', 'value' => 31.5 + sin($i / 40) / 4, 'at' => gmdate('Y-m-d H:i:s', $from + 60 * $i), 'created_at' => gmdate('Y-m-d H:i:s', $from + 60 * $i),
+            'user_id' => $keeper->id, 'place' => $incubator->place, 'kind' => 'temperature', 'value' => 31.5 + sin($i / 40) / 4,
+            'at' => gmdate('Y-m-d H:i:s', $from + 60 * $i), 'created_at' => gmdate('Y-m-d H:i:s', $from + 60 * $i),
         ], range(0, 359)));
     }
 }
@@ -54,7 +60,9 @@ for ($run = 0; $run < 5; $run++) {
         $before = getrusage();
         $do();
         $after = getrusage();
-        $measured[$name][] = 1000 * ($after['ru_utime.tv_sec'] + $after['ru_stime.tv_sec'] - $before['ru_utime.tv_sec'] - $before['ru_stime.tv_sec'])
+        $measured[$name][] = 1000 * (
+            $after['ru_utime.tv_sec'] + $after['ru_stime.tv_sec'] - $before['ru_utime.tv_sec'] - $before['ru_stime.tv_sec']
+        )
             + ($after['ru_utime.tv_usec'] + $after['ru_stime.tv_usec'] - $before['ru_utime.tv_usec'] - $before['ru_stime.tv_usec']) / 1000;
     }
 }

@@ -44,7 +44,8 @@ Route::post('/sign-in', [DoorController::class, 'enter'])->middleware('throttle:
 Route::post('/sign-out', [DoorController::class, 'leave'])->name('logout');
 
 Route::redirect('/', '/pair');
-Route::get('/build/{version}/{path}', fn (string $version, string $path) => Assets::file($path))->where(['version' => '[0-9a-f]{8,32}', 'path' => '(css|js)/[a-z0-9/.-]+'])->name('assets')->withoutMiddleware('web');
+Route::get('/build/{version}/{path}', fn (string $version, string $path) => Assets::file($path))
+    ->where(['version' => '[0-9a-f]{8,32}', 'path' => '(css|js)/[a-z0-9/.-]+'])->name('assets')->withoutMiddleware('web');
 
 Route::get('/pair', [PairController::class, 'show'])->name('pair');
 Route::get('/pair/sheet', [PairController::class, 'sheet'])->name('pair.sheet');
@@ -145,7 +146,9 @@ Route::get('/house', [HouseController::class, 'show'])->name('house');
 Route::put('/house', [HouseController::class, 'update'])->name('house.update');
 
 Route::get('/exchange', [ExchangeController::class, 'index'])->name('exchange');
-Route::get('/exchange/download/{format}', [ExchangeController::class, 'download'])->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
+Route::get(
+    '/exchange/download/{format}', [ExchangeController::class, 'download'],
+)->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
 Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
 Route::get('/exchange/{upload}', [ExchangeController::class, 'preview'])->whereUuid('upload')->name('exchange.preview');
 Route::post('/exchange/{upload}/answers', [ExchangeController::class, 'answer'])->whereUuid('upload')->name('exchange.answer');

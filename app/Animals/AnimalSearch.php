@@ -26,7 +26,8 @@ class AnimalSearch
 
     /** What lists show of a record. */
     private const COLUMNS = [
-        'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column', 'genes_open', 'clutch_id',
+        'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column', 'genes_open',
+        'clutch_id',
     ];
 
     public readonly string $words;

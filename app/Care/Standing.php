@@ -90,7 +90,9 @@ class Standing
     public function loss(): ?int
     {
         $since = $this->today->copy()->subDays(self::HALF_A_YEAR);
-        $grams = array_map(fn (CareEntry $one): int => (int) $one->grams, array_filter($this->weights, fn (CareEntry $one): bool => $one->on->gte($since)));
+        $grams = array_map(
+            fn (CareEntry $one): int => (int) $one->grams, array_filter($this->weights, fn (CareEntry $one): bool => $one->on->gte($since)),
+        );
         $last = $this->lastWeight();
         if ($grams === [] || $last === null || $last->on->lt($since)) {
             return null;

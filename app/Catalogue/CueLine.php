@@ -64,16 +64,21 @@ class CueLine
     /** Other genes and pairs that have a rule of this cue. */
     public function others(): string
     {
-        $others = array_filter($this->cue->rules, fn (CueRule $rule): bool => $rule->when !== null && $rule->text() !== $this->rule->text());
+        $others = array_filter(
+            $this->cue->rules, fn (CueRule $rule): bool => $rule->when !== null && $rule->text() !== $this->rule->text(),
+        );
 
-        return implode(', ', array_slice(array_map(fn (CueRule $rule): string => $rule->text(), array_values($others)), 0, 8)).(count($others) > 8 ? ' and others' : '');
+        return implode(
+            ', ', array_slice(array_map(fn (CueRule $rule): string => $rule->text(), array_values($others)), 0, 8),
+        ).(count($others) > 8 ? ' and others' : '');
     }
 
     /** What the shipped chances are where the keeper has his own. */
     public function shipped(): ?string
     {
         return $this->shipped === null ? null : implode(', ', array_map(
-            fn (string $state, $chance): string => $state.' '.round(100 * $chance->toFloat()).' %', $this->cue->states, $this->shipped->chances,
+            fn (string $state, $chance): string => $state.' '.round(100 * $chance->toFloat()).' %', $this->cue->states,
+            $this->shipped->chances,
         ));
     }
 

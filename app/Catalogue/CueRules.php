@@ -15,7 +15,9 @@ class CueRules
         $rules = [];
         foreach ($shelf->cues() as $cue) {
             foreach ($cue->rules as $rule) {
-                $names = array_merge([], ...array_map(fn (TargetCondition $one): array => $one->wantedAlleles(), $rule->when->conditions ?? []));
+                $names = array_merge(
+                    [], ...array_map(fn (TargetCondition $one): array => $one->wantedAlleles(), $rule->when->conditions ?? []),
+                );
                 if (in_array($gene, $names, true)) {
                     $rules["{$cue->key}|{$rule->text()}"] = ['cue' => $cue, 'rule' => $rule];
                 }

@@ -11,7 +11,9 @@ class OwnChances
     /** A chance below this is none that an eye could vouch for. */
     private const LEAST = .001;
 
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly string $gene, private readonly string $rule, private readonly string $typed) {}
+    public function __construct(
+        private readonly CatalogueShelf $shelf, private readonly string $gene, private readonly string $rule, private readonly string $typed,
+    ) {}
 
     public function fault(): ?string
     {

@@ -121,6 +121,8 @@ class OwnGene
      */
     private static function effects(string $text, array $document): array
     {
-        return array_column(array_filter(array_map(fn (string $line): ?array => self::effect($line, $document['axes']), self::lines($text))), 1, 0);
+        return array_column(
+            array_filter(array_map(fn (string $line): ?array => self::effect($line, $document['axes']), self::lines($text))), 1, 0,
+        );
     }
 }

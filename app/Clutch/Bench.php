@@ -68,7 +68,10 @@ class Bench
         $sires = [];
         foreach ($this->clutch->sires as $sire) {
             if ($sire->animal !== null) {
-                $sires[] = ['id' => (string) $sire->animal->id, 'belief' => $this->prior($kindred, $sire->animal->id, Sex::Male), 'weight' => Rational::one()];
+                $sires[] = [
+                    'id' => (string) $sire->animal->id, 'belief' => $this->prior($kindred, $sire->animal->id, Sex::Male),
+                    'weight' => Rational::one(),
+                ];
             }
         }
         if ($sires === []) {
@@ -86,7 +89,8 @@ class Bench
         }
 
         return new Clutch(
-            $this->prior($kindred, $this->clutch->dam_id, Sex::Female), $sires, array_values(array_map($this->young(...), $this->hatchlings)), $counts, $this->alike(),
+            $this->prior($kindred, $this->clutch->dam_id, Sex::Female), $sires,
+            array_values(array_map($this->young(...), $this->hatchlings)), $counts, $this->alike(),
         );
     }
 
@@ -175,7 +179,9 @@ class Bench
     /** @return list<Form> the likeliest genotype, to be drawn */
     public function forms(Animal $animal): array
     {
-        $best = $this->found === null || $this->isImpossible($animal) ? null : $this->found->genotypes((string) $animal->id, 1)[0][0] ?? null;
+        $best = $this->found === null || $this->isImpossible($animal)
+            ? null
+            : $this->found->genotypes((string) $animal->id, 1)[0][0] ?? null;
         $forms = [];
         foreach ($best['alleles'] ?? [] as $locus => $pair) {
             $forms[] = $this->opened->shelf->catalogue()->form($locus, ...$pair);
@@ -200,10 +206,18 @@ class Bench
         }
         ksort($rows);
         $all = array_map(fn (array $row): array => [
-            'name' => $row['name'], 'shares' => array_map(fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $row['shares'][$animal->id] ?? 0.0, $this->hatchlings),
+            'name' => $row['name'],
+            'shares' => array_map(
+                fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $row['shares'][$animal->id] ?? 0.0, $this->hatchlings,
+            ),
         ], $rows);
 
-        return array_values(array_filter($all, fn (array $row): bool => array_filter($row['shares'], fn (?float $share): bool => $share !== null && $share < 1.0) !== []));
+        return array_values(
+            array_filter(
+                $all,
+                fn (array $row): bool => array_filter($row['shares'], fn (?float $share): bool => $share !== null && $share < 1.0) !== [],
+            ),
+        );
     }
 
     /**
@@ -224,7 +238,12 @@ class Bench
             }
         }
         foreach ($this->cues as $key => $cue) {
-            $seen = array_map(fn (Animal $animal): ?string => $animal->sightings->filter(fn (Sighting $one): bool => $one->cue === $key && $one->who === null)->last()?->state, $this->hatchlings);
+            $seen = array_map(
+                fn (Animal $animal): ?string => $animal->sightings->filter(
+                    fn (Sighting $one): bool => $one->cue === $key && $one->who === null,
+                )->last()?->state,
+                $this->hatchlings,
+            );
             if (array_filter($seen) !== []) {
                 $rows[$key] ??= ['cue' => $cue, 'bits' => 0.0, 'separates' => '', 'seen' => [], 'tells' => []];
             }
@@ -270,7 +289,10 @@ class Bench
     {
         $names = $this->clutch->sires->pluck('animal.name', 'animal_id');
 
-        return array_map(fn (array $sire): array => ['name' => (string) ($names[(int) $sire['id']] ?? $sire['id']), 'share' => $sire['decimal']], $this->found?->sires() ?? []);
+        return array_map(
+            fn (array $sire): array => ['name' => (string) ($names[(int) $sire['id']] ?? $sire['id']), 'share' => $sire['decimal']],
+            $this->found?->sires() ?? [],
+        );
     }
 
     /** @return list<Sighting> what others said of a hatchling */

@@ -101,7 +101,8 @@ class StillToCome
         }
 
         return [
-            'name' => $sire->title(), 'egg' => $chance->perEgg(), 'still' => $this->left() === null ? null : self::atLeastOne($chance, $this->left()),
+            'name' => $sire->title(), 'egg' => $chance->perEgg(),
+            'still' => $this->left() === null ? null : self::atLeastOne($chance, $this->left()),
             'clutch' => $this->clutch->eggs_good === null ? null : self::atLeastOne($chance, $this->clutch->eggs_good), 'why' => null,
         ];
     }

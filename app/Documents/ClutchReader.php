@@ -31,12 +31,17 @@ class ClutchReader
     public function __construct(private readonly CatalogueShelf $shelf, array $document)
     {
         (new DocumentSchema('clutch'))->check($document);
-        $this->cues = isset($document['cues']) ? (new CueBook($shelf->catalogue(), $shelf->targets()))->read($document['cues']) : $shelf->cues();
+        $this->cues = isset($document['cues'])
+            ? (new CueBook($shelf->catalogue(), $shelf->targets()))->read($document['cues'])
+            : $shelf->cues();
         $document['sires'] !== [] || throw IdentificationError::noSire();
         $sires = [];
         foreach ($document['sires'] as $i => $sire) {
             $id = (string) ($sire['id'] ?? 'sire '.($i + 1));
-            $sires[] = ['id' => $id, 'belief' => $this->belief($sire['genes'], Sex::Male, "sires[{$i}].genes"), 'weight' => self::weight($sire['weight'] ?? 1, $id)];
+            $sires[] = [
+                'id' => $id, 'belief' => $this->belief($sire['genes'], Sex::Male, "sires[{$i}].genes"),
+                'weight' => self::weight($sire['weight'] ?? 1, $id),
+            ];
         }
         $hatchlings = [];
         foreach ($document['hatchlings'] ?? [] as $i => $one) {
@@ -47,9 +52,14 @@ class ClutchReader
             $counts[] = ['saw' => $this->target($count['saw'], "counts[{$i}].saw"), 'count' => $count['count']];
         }
         foreach ($document['alike'] ?? [] as $i => $set) {
-            $alike[] = ['target' => $this->target($set['target'], "alike[{$i}].target"), 'hatchlings' => array_map(strval(...), array_values($set['hatchlings']))];
+            $alike[] = [
+                'target' => $this->target($set['target'], "alike[{$i}].target"),
+                'hatchlings' => array_map(strval(...), array_values($set['hatchlings'])),
+            ];
         }
-        $this->clutch = new Clutch($this->belief($document['dam']['genes'], Sex::Female, 'dam.genes'), $sires, $hatchlings, $counts, $alike);
+        $this->clutch = new Clutch(
+            $this->belief($document['dam']['genes'], Sex::Female, 'dam.genes'), $sires, $hatchlings, $counts, $alike,
+        );
     }
 
     /** @param array<string, mixed> $one */

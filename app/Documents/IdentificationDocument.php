@@ -29,9 +29,14 @@ class IdentificationDocument
                     : $this->hatchling($found, $one->id, $top),
                 $found->clutch->hatchlings,
             ),
-            'sires' => array_map(fn (array $sire): array => ['id' => $sire['id']] + self::chance($sire['exact'], $sire['decimal']), $found->sires()),
+            'sires' => array_map(
+                fn (array $sire): array => ['id' => $sire['id']] + self::chance($sire['exact'], $sire['decimal']), $found->sires(),
+            ),
             'dam' => ['text' => (new Printer($this->shelf->catalogue()))->belief($found->clutch->dam)],
-            'assumptions' => ['schools' => $this->shelf->catalogue()->schools ?: new \stdClass, 'counted' => 'living hatchlings; one sire for the whole clutch; cues independent given the genotype'],
+            'assumptions' => [
+                'schools' => $this->shelf->catalogue()->schools ?: new \stdClass,
+                'counted' => 'living hatchlings; one sire for the whole clutch; cues independent given the genotype',
+            ],
         ];
     }
 
@@ -44,13 +49,20 @@ class IdentificationDocument
         return [
             'id' => $id, 'label' => $found->label($id), 'impossible' => false,
             'genes' => array_map(
-                fn (array $gene): array => ['key' => $gene['allele']->key, 'name' => $gene['allele']->name] + self::chance($gene['exact'], $gene['decimal']), $found->genes($id),
+                fn (array $gene): array => [
+                    'key' => $gene['allele']->key, 'name' => $gene['allele']->name,
+                ] + self::chance($gene['exact'], $gene['decimal']),
+                $found->genes($id),
             ),
             'genotypes' => array_map(fn (array $one): array => [
-                'label' => $one['label'], 'alleles' => $one['alleles'] ?: new \stdClass, 'sex' => $one['sex'] instanceof Sex ? $one['sex']->value : null,
+                'label' => $one['label'], 'alleles' => $one['alleles'] ?: new \stdClass,
+                'sex' => $one['sex'] instanceof Sex ? $one['sex']->value : null,
             ] + self::chance($one['exact'], $one['decimal']), $genotypes),
             'genotypes_total' => $total,
-            'next' => array_map(fn (array $one): array => ['cue' => $one['cue']->key, 'bits' => round($one['bits'], 9), 'separates' => $one['separates']], $cues['next']),
+            'next' => array_map(
+                fn (array $one): array => ['cue' => $one['cue']->key, 'bits' => round($one['bits'], 9), 'separates' => $one['separates']],
+                $cues['next'],
+            ),
             'later' => array_map(fn (Cue $cue): array => ['cue' => $cue->key, 'from_days' => $cue->fromDays], $cues['later']),
         ];
     }
@@ -79,8 +91,14 @@ class IdentificationDocument
         foreach ($sires as $i => $sire) {
             $animals[] = ['id' => $names[] = 'sire '.($sire['id'] ?? $i + 1), 'sex' => 'male', 'stated' => $sire['genes']];
         }
-        $animals[] = array_filter(['id' => $id, 'sex' => $young['sex'] ?? null, 'saw' => $young['saw'], 'dam' => 'dam'] + (count($names) === 1 ? ['sire' => $names[0]] : ['sires' => $names]));
-        $document = PosteriorDocument::of((new PedigreeReader($this->shelf))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals]), $this->shelf->catalogue());
+        $animals[] = array_filter(
+            [
+                'id' => $id, 'sex' => $young['sex'] ?? null, 'saw' => $young['saw'], 'dam' => 'dam',
+            ] + (count($names) === 1 ? ['sire' => $names[0]] : ['sires' => $names]),
+        );
+        $document = PosteriorDocument::of(
+            (new PedigreeReader($this->shelf))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals]), $this->shelf->catalogue(),
+        );
 
         return $document['contradictions'][0]['explanations'] ?? [];
     }

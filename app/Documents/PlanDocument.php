@@ -36,7 +36,12 @@ class PlanDocument
     public static function policy(Answer $answer): array
     {
         return ['runs' => $answer->outcome->runs] + self::reached($answer->outcome) + ['now' => [
-            'buy' => array_map(fn (Founder $offer): array => ['id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price], $answer->bought),
+            'buy' => array_map(
+                fn (Founder $offer): array => [
+                    'id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price,
+                ],
+                $answer->bought,
+            ),
             'matings' => array_map(fn (Mating $mating): array => [
                 'sire' => $mating->sire, 'dam' => $mating->dam, 'target_an_egg' => round($mating->hit, 6),
                 'worth' => $mating->worth === null ? null : round($mating->worth, 4), 'error' => round($mating->error, 4),

@@ -53,7 +53,9 @@ class SkinSvg
     /** A small one to be used several times on a page. */
     public static function symbol(Look $look, string $id, bool $isFine = false): string
     {
-        return '<symbol id="'.$id.'" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'">'.self::inner($look, ...($isFine ? self::CARD : self::SMALL)).'</symbol>';
+        return '<symbol id="'.$id.'" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'">'.self::inner(
+            $look, ...($isFine ? self::CARD : self::SMALL),
+        ).'</symbol>';
     }
 
     private static function drawn(Look $look, string $label, int $columns, int $rows): string
@@ -134,7 +136,9 @@ class SkinSvg
             if ($isSmall && in_array($part, ['nostril', 'snout', 'pupil'], true)) {
                 continue;
             }
-            $paths .= '<path'.($part === 'head' ? ' class="skin-edge"' : '').' fill="'.self::hex($colour).'" d="'.self::rounded($points, $isSmall ? 0 : 1).'"/>';
+            $paths .= '<path'.(
+                $part === 'head' ? ' class="skin-edge"' : ''
+            ).' fill="'.self::hex($colour).'" d="'.self::rounded($points, $isSmall ? 0 : 1).'"/>';
         }
 
         return '<g transform="translate(2 '.(self::HEIGHT / 2).') scale(1.24 1.3)">'.$paths.'</g>';

@@ -19,7 +19,8 @@ class AnimalSheet
             $row = [
                 Field::Name->value => $animal->name, Field::Number->value => $animal->number, Field::Sex->value => $animal->sex?->value,
                 Field::Hatched->value => $animal->hatched_on === null ? null : $animal->hatched_precision->write($animal->hatched_on),
-                Field::Genes->value => $animal->hasOpenGenes() ? $animal->genes_open : $beliefs->text($animal->id), Field::SaidBy->value => 'own',
+                Field::Genes->value => $animal->hasOpenGenes() ? $animal->genes_open : $beliefs->text($animal->id),
+                Field::SaidBy->value => 'own',
                 Field::Source->value => $animal->source, Field::Acquired->value => $animal->acquired_on?->format('Y-m-d'),
                 Field::Price->value => $animal->price_cents === null ? null : number_format($animal->price_cents / 100, 2, '.', ''),
                 Field::Sire->value => $family->animal($animal->sire_id)->number ?? $animal->sire_name,

@@ -32,10 +32,12 @@ enum Field: string
             self::Number => ['number', 'no', 'no.', 'nr', 'nr.', 'id', 'animal id', 'code', 'tag'],
             self::Sex => ['sex', 'gender', 'm/f', 'sex (m/f)'],
             self::Hatched => [
-                'hatched', 'hatch date', 'hatch', 'hatchdate', 'date hatched', 'birth date', 'birthdate', 'age', 'hatched on', 'born', 'birthday', 'dob', 'date of birth', 'year', 'hatch year',
+                'hatched', 'hatch date', 'hatch', 'hatchdate', 'date hatched', 'birth date', 'birthdate', 'age', 'hatched on', 'born',
+                'birthday', 'dob', 'date of birth', 'year', 'hatch year',
             ],
             self::Genes => [
-                'genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'gene', 'morph/genes', 'morph / genes', 'genetic', 'mutation',
+                'genes', 'genotype', 'genetics', 'morph', 'morphs', 'carries', 'what it carries', 'traits', 'gene', 'morph/genes',
+                'morph / genes', 'genetic', 'mutation',
                 'mutations',
             ],
             self::SaidBy => ['said by', 'genes by', 'stated by'],
@@ -45,7 +47,9 @@ enum Field: string
             self::Sire => ['sire', 'father', 'dad', 'sire name', 'father name', 'sire id', 'male parent'],
             self::Dam => ['dam', 'mother', 'mum', 'mom', 'dam name', 'mother name', 'dam id', 'female parent'],
             self::Status => ['status', 'state'],
-            self::Weight => ['weight', 'grams', 'weight g', 'weight (g)', 'weight in grams', 'current weight', 'last weight', 'weight grams', 'wt', 'g'],
+            self::Weight => [
+                'weight', 'grams', 'weight g', 'weight (g)', 'weight in grams', 'current weight', 'last weight', 'weight grams', 'wt', 'g',
+            ],
             self::Weighed => ['weighed', 'weighed on', 'weight date', 'date weighed', 'date of weight'],
             self::Rack => ['rack', 'place', 'location'],
             self::Row => ['row', 'shelf', 'level'],

@@ -146,7 +146,9 @@ class ImportPlan
         $orders = [];
         foreach ([Field::Hatched, Field::Acquired, Field::Weighed] as $field) {
             $column = array_search($field, $this->columns, true);
-            $texts = $column === false ? [] : array_map(fn (array $cells): string => $cells[$column] ?? '', array_values($this->table->rows));
+            $texts = $column === false
+                ? []
+                : array_map(fn (array $cells): string => $cells[$column] ?? '', array_values($this->table->rows));
             $orders[$field->value] = $this->slashes === '' ? DateCell::orderOf($texts) : $this->slashes === self::DAY_FIRST;
         }
 
@@ -236,9 +238,12 @@ class ImportPlan
         $row->genesUnread = true;
         foreach ($reading->errors as $error) {
             $choices = array_map(
-                fn (string $one): string => $error->piece === '' ? $one : str_replace($error->piece, $one, $text), array_slice($error->suggestions, 0, 6),
+                fn (string $one): string => $error->piece === '' ? $one : str_replace($error->piece, $one, $text),
+                array_slice($error->suggestions, 0, 6),
             );
-            $choices === [] ? $row->remark('genes', $text, $error->getMessage()) : $row->ask('genes', $text, $error->getMessage(), $choices);
+            $choices === []
+                ? $row->remark('genes', $text, $error->getMessage())
+                : $row->ask('genes', $text, $error->getMessage(), $choices);
         }
     }
 
@@ -261,11 +266,16 @@ class ImportPlan
         $cell = DateCell::read($text, $this->dayFirst[$field] ?? null);
         if ($cell->isUnclear) {
             $this->hasUnclearDates = true;
-            $row->ask($field, $text, "“{$text}” can be read in two ways: does the day or the month come first?", [self::DAY_FIRST, self::MONTH_FIRST]);
+            $row->ask(
+                $field, $text, "“{$text}” can be read in two ways: does the day or the month come first?",
+                [self::DAY_FIRST, self::MONTH_FIRST],
+            );
         } elseif ($cell->day === null && ! $cell->isNothing) {
             $row->remark($field, $text, "“{$text}” is no date that could be: not known.");
         } elseif ($cell->isAbout) {
-            $row->remark($field, $text, "“{$text}”: taken as {$cell->precision->write(new \DateTimeImmutable((string) $cell->day))}, about.");
+            $row->remark(
+                $field, $text, "“{$text}”: taken as {$cell->precision->write(new \DateTimeImmutable((string) $cell->day))}, about.",
+            );
         }
 
         return [$cell->day, $cell->precision->value];
@@ -275,7 +285,12 @@ class ImportPlan
     {
         [$cents, $isRead] = SoftCells::price($text, $this->currency);
         if (! $isRead) {
-            $row->remark('price', $text, $cents === null ? "“{$text}” is no price in {$this->currency}: kept as it is written." : "“{$text}”: the number is taken, the rest kept.");
+            $row->remark(
+                'price', $text,
+                $cents === null
+                    ? "“{$text}” is no price in {$this->currency}: kept as it is written."
+                    : "“{$text}”: the number is taken, the rest kept.",
+            );
         }
 
         return $cents;
@@ -285,7 +300,9 @@ class ImportPlan
     {
         $cell = WeightCell::read($text, $this->dayFirst['hatched'] ?? null);
         if ($cell->grams === null) {
-            $cell->isNothing ?: $row->remark('weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known.');
+            $cell->isNothing ?: $row->remark(
+                'weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known.',
+            );
 
             return;
         }
@@ -388,7 +405,9 @@ class ImportPlan
                 continue;
             }
             $found = $this->parents[mb_strtolower($name)] ?? null;
-            $isItself = in_array(mb_strtolower($name), [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true);
+            $isItself = in_array(
+                mb_strtolower($name), [mb_strtolower((string) $row->values['name']), mb_strtolower((string) $row->values['number'])], true,
+            );
             if ($isItself) {
                 $row->remark($role, $name, "An animal is not its own {$role}: not known.");
                 $row->{$role} = null;

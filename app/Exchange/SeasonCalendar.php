@@ -18,7 +18,9 @@ class SeasonCalendar
         foreach ($keeper->clutches()->with('dam', 'sires.animal')->orderBy('id')->get() as $clutch) {
             foreach ($clutch->events as $event) {
                 if ($event->on !== null) {
-                    self::add($calendar, "event-{$event->id}", "{$clutch->title()}: {$event->kind->words()}", $event->on->toDateTimeImmutable(), 1);
+                    self::add(
+                        $calendar, "event-{$event->id}", "{$clutch->title()}: {$event->kind->words()}", $event->on->toDateTimeImmutable(), 1,
+                    );
                 }
             }
         }

@@ -20,6 +20,8 @@ final class PatternWords
             ? 'No young with two copies of a gene stand apart.'
             : "{$pattern['affected']} of {$pattern['of']} with two copies of {$pattern['form']}, {$pattern['others']} of {$pattern['rest']} of the rest.";
 
-        return "{$counts} Genes ".($pattern['form'] === null ? 'cannot be told from it' : $share('genes')).", incubation {$share('incubation')}, chance {$share('chance')}.";
+        return "{$counts} Genes ".(
+            $pattern['form'] === null ? 'cannot be told from it' : $share('genes')
+        ).", incubation {$share('incubation')}, chance {$share('chance')}.";
     }
 }

@@ -169,7 +169,8 @@ class Choices
     private static function argument(Condition $condition): string
     {
         return match ($condition->kind) {
-            'neurological' => 'Some keep and breed slightly affected animals that eat and live well; others hold that no look is worth it, since the degree in the young cannot be foretold.',
+            'neurological'
+                => 'Some keep and breed slightly affected animals that eat and live well; others hold that no look is worth it, since the degree in the young cannot be foretold.',
             'fertility' => 'A male of the form gives the same young; a female can die of it.',
             'skeletal', 'eye' => 'Most young are sound; affected ones need a plan before they hatch.',
             default => 'Most do well with extra care; it is work for the next owner too.',

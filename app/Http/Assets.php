@@ -41,11 +41,14 @@ final class Assets
     {
         $file = realpath(public_path($path));
         $type = match (pathinfo($path, PATHINFO_EXTENSION)) {
-        'css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', default => null
+        'css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', default => null,
         };
-        $isOurs = $file !== false && $type !== null && (str_starts_with($file, public_path('css/')) || str_starts_with($file, public_path('js/')));
+        $isOurs = $file !== false && $type !== null
+            && (str_starts_with($file, public_path('css/')) || str_starts_with($file, public_path('js/')));
         abort_unless($isOurs, 404);
 
-        return response()->file((string) $file, ['Content-Type' => (string) $type, 'Cache-Control' => 'public, max-age=31536000, immutable']);
+        return response()->file(
+            (string) $file, ['Content-Type' => (string) $type, 'Cache-Control' => 'public, max-age=31536000, immutable'],
+        );
     }
 }

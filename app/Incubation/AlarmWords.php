@@ -16,10 +16,14 @@ final class AlarmWords
         $value = fn (float $one): string => $kind === 'temperature' ? $house->temperature($one) : number_format($one).' % humidity';
 
         return match ($alarm->kind) {
-            AlarmKind::Drift => "{$value($alarm->value)}, outside its limits since {$since}. Look at the thermostat, the door and the water.",
-            AlarmKind::Jump => self::change($alarm->value, $kind, $house)." within half an hour, at {$since}. Was the door open? If not, look at the heater.",
-            AlarmKind::Silence => 'nothing heard since '.$since.': '.self::hours($alarm->value).'. Look at the probe, and at the eggs by hand.',
-            AlarmKind::Clock => 'what the probe sends is '.self::hours($alarm->value).' old when it comes: its clock is wrong, or it was cut off.',
+            AlarmKind::Drift
+                => "{$value($alarm->value)}, outside its limits since {$since}. Look at the thermostat, the door and the water.",
+            AlarmKind::Jump
+                => self::change($alarm->value, $kind, $house)." within half an hour, at {$since}. Was the door open? If not, look at the heater.",
+            AlarmKind::Silence
+                => 'nothing heard since '.$since.': '.self::hours($alarm->value).'. Look at the probe, and at the eggs by hand.',
+            AlarmKind::Clock
+                => 'what the probe sends is '.self::hours($alarm->value).' old when it comes: its clock is wrong, or it was cut off.',
         };
     }
 

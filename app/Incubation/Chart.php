@@ -173,7 +173,8 @@ class Chart
         $mean = array_sum(array_map(fn (array $one): float => $one['mean'] * $one['count'], $this->buckets)) / $count;
         $gaps = count($this->gaps());
 
-        return ucfirst($this->kind).': '.$this->words(min(array_column($this->buckets, 'least'))).' to '.$this->words(max(array_column($this->buckets, 'most')))
+        return ucfirst($this->kind).': '.$this->words(min(array_column($this->buckets, 'least'))).' to '.$this
+            ->words(max(array_column($this->buckets, 'most')))
             .', on average '.$this->words($mean).', from '.number_format($count).' '.($count === 1 ? 'reading' : 'readings')
             .($gaps === 0 ? '.' : ", with {$gaps} ".($gaps === 1 ? 'gap' : 'gaps').'.');
     }

@@ -48,7 +48,10 @@ class IncubatorCard
     /** @return list<string> places that probes send from and no incubator has */
     public static function unclaimed(User $keeper): array
     {
-        return array_values($keeper->readings()->whereNotIn('place', $keeper->incubators()->select('place')->reorder())->distinct()->orderBy('place')->pluck('place')->all());
+        return array_values(
+            $keeper->readings()->whereNotIn('place', $keeper->incubators()->select('place')->reorder())->distinct()->orderBy('place')
+                ->pluck('place')->all(),
+        );
     }
 
     /** Whether eggs lie in it now; without eggs nothing is urgent. */

@@ -32,7 +32,9 @@ final readonly class Log
         // Hours or minutes by the beginning of their name, which every database cuts quickly; then spans of them.
         $letters = $seconds >= self::HOUR ? 13 : 16;
         $rows = $this->of($kind)->whereBetween('at', [$from->format('Y-m-d H:i:s'), $to->format('Y-m-d H:i:s')])
-            ->selectRaw("substr(cast(at as text), 1, {$letters}) as part, avg(value) as mean, min(value) as least, max(value) as most, count(*) as count")
+            ->selectRaw(
+                "substr(cast(at as text), 1, {$letters}) as part, avg(value) as mean, min(value) as least, max(value) as most, count(*) as count",
+            )
             ->groupByRaw('part')->orderByRaw('part')->get();
         $buckets = [];
         foreach ($rows as $row) {
@@ -53,7 +55,8 @@ final readonly class Log
 
         return [
             'at' => $at, 'mean' => (($bucket['mean'] ?? 0.0) * ($bucket['count'] ?? 0) + $row->mean * $row->count) / $count,
-            'least' => min($bucket['least'] ?? INF, (float) $row->least), 'most' => max($bucket['most'] ?? -INF, (float) $row->most), 'count' => $count,
+            'least' => min($bucket['least'] ?? INF, (float) $row->least), 'most' => max($bucket['most'] ?? -INF, (float) $row->most),
+            'count' => $count,
         ];
     }
 
@@ -79,6 +82,7 @@ final readonly class Log
 
     private function of(string $kind): Builder
     {
-        return DB::table('readings')->where('user_id', $this->incubator->user_id)->where('place', $this->incubator->place)->where('kind', $kind);
+        return DB::table('readings')->where('user_id', $this->incubator->user_id)->where('place', $this->incubator->place)
+            ->where('kind', $kind);
     }
 }

@@ -24,7 +24,9 @@ class ReadingFile
     /** Words that a heading may use. */
     private const COLUMNS = [
         'at' => ['at', 'time', 'timestamp', 'date', 'datetime', 'date time', 'when'],
-        'temperature' => ['temperature', 'temp', 'celsius', '°c', 'temperature (°c)', 'temperature_c', 'fahrenheit', '°f', 'temperature (°f)'],
+        'temperature' => [
+            'temperature', 'temp', 'celsius', '°c', 'temperature (°c)', 'temperature_c', 'fahrenheit', '°f', 'temperature (°f)',
+        ],
         'humidity' => ['humidity', 'rh', 'humidity (%)', 'relative humidity', '%rh'],
     ];
 
@@ -86,7 +88,8 @@ class ReadingFile
                 if (in_array($word, $words, true)) {
                     $found[$column] ??= $i;
                     $isFahrenheit = $column !== 'temperature' ? $isFahrenheit : match (true) {
-                        str_contains($word, 'f') => true, str_contains($word, '°c') || $word === 'celsius' || $word === 'temperature_c' => false,
+                        str_contains($word, 'f') => true,
+                        str_contains($word, '°c') || $word === 'celsius' || $word === 'temperature_c' => false,
                         default => $isFahrenheit,
                     };
                 }
@@ -96,7 +99,9 @@ class ReadingFile
             throw UnreadableReadings::heading($heading);
         }
 
-        return ['at' => $found['at'], 'temperature' => $found['temperature'], 'humidity' => $found['humidity'], 'isFahrenheit' => $isFahrenheit];
+        return [
+            'at' => $found['at'], 'temperature' => $found['temperature'], 'humidity' => $found['humidity'], 'isFahrenheit' => $isFahrenheit,
+        ];
     }
 
     /**
@@ -190,6 +195,12 @@ class ReadingFile
         $words = number_format($this->taken).' '.($this->taken === 1 ? 'reading' : 'readings').' taken in';
         $words .= $this->known === 0 ? '' : ', '.number_format($this->known).' were there already';
 
-        return $words.($this->refusedCount === 0 ? '.' : '; '.number_format($this->refusedCount).' not taken: '.implode('; ', $this->refused).($this->refusedCount > 5 ? ' and more.' : '.'));
+        return $words.(
+            $this->refusedCount === 0
+                ? '.'
+                : '; '.number_format($this->refusedCount).' not taken: '.implode('; ', $this->refused).(
+                    $this->refusedCount > 5 ? ' and more.' : '.'
+                )
+        );
     }
 }

@@ -73,7 +73,9 @@ class Comparison
     {
         $first = $this->first();
 
-        return $first === null || $first === $i ? [] : Difference::between($this->looks[$first], $this->looks[$i], $this->gallery->facts())->words();
+        return $first === null || $first === $i
+            ? []
+            : Difference::between($this->looks[$first], $this->looks[$i], $this->gallery->facts())->words();
     }
 
     public function isHardToTell(int $i): bool

@@ -64,7 +64,8 @@ class Confusions
                     $words = Difference::between($one, $other, $this->gallery->facts())->words(3);
                     $pairs[] = [
                         'one' => $textOne, 'other' => $textOther, 'apart' => $apart, 'says' => $said, 'looks' => [$one, $other],
-                        'tells' => $words === [] ? 'Nothing that the eye could go by: only breeding or a test tells.' : "{$textOther} has ".implode('; ', $words).'.',
+                        'tells' => $words === [] ? 'Nothing that the eye could go by: only breeding or a test tells.'
+                            : "{$textOther} has ".implode('; ', $words).'.',
                         'planned' => $this->planned($keyOne, $keyOther),
                     ];
                 }
@@ -87,11 +88,20 @@ class Confusions
                     continue;
                 }
                 $through = array_filter($this->genes, fn (Allele $allele): bool => ($mask->showsThrough[$allele->key] ?? '') !== '');
-                $alleles = array_merge([], ...array_map(fn (string $allele, int $copies): array => array_fill(0, $copies, $allele), array_keys($mask->form->copies), $mask->form->copies));
+                $alleles = array_merge(
+                    [],
+                    ...array_map(
+                        fn (string $allele, int $copies): array => array_fill(0, $copies, $allele), array_keys($mask->form->copies),
+                        $mask->form->copies,
+                    ),
+                );
                 $masks[] = [
-                    'form' => count($alleles) === 2 ? $catalogue->form($locus->key, $alleles[0], $alleles[1])->text : $catalogue->oneCopy($catalogue->allele($alleles[0]))->text,
+                    'form' => count($alleles) === 2 ? $catalogue->form($locus->key, $alleles[0], $alleles[1])->text : $catalogue
+                        ->oneCopy($catalogue->allele($alleles[0]))->text,
                     'hides' => $mask->text,
-                    'shows' => implode(', ', array_map(fn (Allele $allele): string => $allele->name.' '.$mask->showsThrough[$allele->key].'ly', $through)),
+                    'shows' => implode(
+                        ', ', array_map(fn (Allele $allele): string => $allele->name.' '.$mask->showsThrough[$allele->key].'ly', $through),
+                    ),
                 ];
             }
         }
@@ -142,7 +152,9 @@ class Confusions
         /** @var Project $project */
         foreach ($this->opened->keeper()->projects()->with('latestPlan')->get() as $project) {
             foreach ($project->latestPlan->result['policy']['now']['matings'] ?? [] as $mating) {
-                $pairs["{$mating['sire']} {$mating['dam']}"] = [...$this->carried[$mating['sire']] ?? [], ...$this->carried[$mating['dam']] ?? []];
+                $pairs["{$mating['sire']} {$mating['dam']}"] = [
+                    ...$this->carried[$mating['sire']] ?? [], ...$this->carried[$mating['dam']] ?? [],
+                ];
             }
         }
 

@@ -17,7 +17,9 @@ class ContactSheet
         $rows = [['Normal', []]];
         foreach ($catalogue->alleles as $allele) {
             $two = $catalogue->twoCopies($allele);
-            $allele->inheritance === Inheritance::Recessive ?: $rows[] = [$catalogue->oneCopy($allele)->text, [$catalogue->oneCopy($allele)]];
+            $allele->inheritance === Inheritance::Recessive ?: $rows[] = [
+                $catalogue->oneCopy($allele)->text, [$catalogue->oneCopy($allele)],
+            ];
             $two->isLethal() ?: $rows[] = [$two->text, [$two]];
         }
 

@@ -51,7 +51,9 @@ class DesignPage
         try {
             $forms = $this->base === '' ? [] : $gallery->formsOf($gallery->belief($this->base));
             $look = $gallery->ofForms($forms);
-            $proposals = $wishes === [] ? [] : (new Design($gallery->catalogue(), $gallery->facts(), $wishes))->proposals($forms, 3 * self::MOST);
+            $proposals = $wishes === []
+                ? []
+                : (new Design($gallery->catalogue(), $gallery->facts(), $wishes))->proposals($forms, 3 * self::MOST);
         } catch (DestinoError $fault) {
             $error = $fault->getMessage();
         }
@@ -141,7 +143,9 @@ class DesignPage
     /** @return list<Animal> */
     private function animals(): array
     {
-        return $this->animals ??= array_values($this->opened->keeper()->animals()->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->all());
+        return $this->animals ??= array_values(
+            $this->opened->keeper()->animals()->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->all(),
+        );
     }
 
     private function chance(\Destino\Genome\Belief $belief, Form $form): float

@@ -23,7 +23,9 @@ class LookWords
     /** Against another, or a wild type of the same age, the largest first. */
     public function sentence(Look $look, ?Look $against = null): string
     {
-        $says = Difference::between($against ?? new Look([], [], $look->sureness, [], $look->days, 0), $look, $this->facts)->words(self::MOST);
+        $says = Difference::between(
+            $against ?? new Look([], [], $look->sureness, [], $look->days, 0), $look, $this->facts,
+        )->words(self::MOST);
 
         return $says === [] ? ($against === null ? 'as a normal' : 'the same to the eye') : implode('; ', $says);
     }
@@ -58,7 +60,8 @@ class LookWords
         }
 
         return [
-            'format' => 'destino-look/1', 'genes' => $genes, 'age' => $age, 'seed' => $look->seed + 1, 'confidence' => $look->sureness->words(),
+            'format' => 'destino-look/1', 'genes' => $genes, 'age' => $age, 'seed' => $look->seed + 1,
+            'confidence' => $look->sureness->words(),
             'axes' => array_map(fn (float $value): float => round($value, 4), $look->values) ?: new \stdClass, 'reasons' => $reasons,
             'hidden' => $look->hidden, 'words' => $this->sentence($look), 'scales' => self::scales($look),
         ] + ($against === null ? [] : ['differences' => $this->differences($against, $look)]);

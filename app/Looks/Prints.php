@@ -47,6 +47,8 @@ class Prints
     /** What the drawings of the page stand on: to be printed once, anywhere. */
     public function symbols(): string
     {
-        return $this->symbols === [] ? '' : '<svg width="0" height="0" style="position:absolute" aria-hidden="true">'.implode('', $this->symbols).'</svg>';
+        return $this->symbols === []
+            ? ''
+            : '<svg width="0" height="0" style="position:absolute" aria-hidden="true">'.implode('', $this->symbols).'</svg>';
     }
 }

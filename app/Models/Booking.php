@@ -31,7 +31,9 @@ class Booking extends Model implements Removable
 
     protected $attributes = ['animal_id' => null, 'project_id' => null, 'note' => null, 'deleted_at' => null];
 
-    protected $casts = ['kind' => BookingKind::class, 'on' => 'date:Y-m-d', 'amount' => 'integer', 'animal_id' => 'integer', 'project_id' => 'integer'];
+    protected $casts = [
+        'kind' => BookingKind::class, 'on' => 'date:Y-m-d', 'amount' => 'integer', 'animal_id' => 'integer', 'project_id' => 'integer',
+    ];
 
     /** @return BelongsTo<Animal, $this> */
     public function animal(): BelongsTo

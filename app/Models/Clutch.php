@@ -49,11 +49,14 @@ class Clutch extends Model implements Removable
     ];
 
     protected $fillable = [
-        'dam_id', 'incubator_id', 'label', 'target', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on',
+        'dam_id', 'incubator_id', 'label', 'target', 'reason', 'notes', 'form_token', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile',
+        'hatched_on',
         'hatched',
     ];
 
-    protected $attributes = ['version' => 1, 'incubator_id' => null, 'label' => null, 'target' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null];
+    protected $attributes = [
+        'version' => 1, 'incubator_id' => null, 'label' => null, 'target' => null, 'reason' => null, 'notes' => null, 'deleted_at' => null,
+    ];
 
     protected $casts = ['dam_id' => 'integer', 'incubator_id' => 'integer', 'version' => 'integer'];
 

@@ -39,7 +39,9 @@ class ClutchEvent extends Model implements Removable
         'who' => null, 'deleted_at' => null,
     ];
 
-    protected $casts = ['kind' => EventKind::class, 'on' => 'date:Y-m-d', 'count' => 'integer', 'infertile' => 'integer', 'egg_id' => 'integer'];
+    protected $casts = [
+        'kind' => EventKind::class, 'on' => 'date:Y-m-d', 'count' => 'integer', 'infertile' => 'integer', 'egg_id' => 'integer',
+    ];
 
     protected static function booted(): void
     {
@@ -66,6 +68,8 @@ class ClutchEvent extends Model implements Removable
 
     public function home(): string
     {
-        return $this->egg_id === null ? route('clutches.show', $this->clutch_id) : route('eggs', [$this->clutch_id, 'egg' => $this->egg_id]);
+        return $this->egg_id === null
+            ? route('clutches.show', $this->clutch_id)
+            : route('eggs', [$this->clutch_id, 'egg' => $this->egg_id]);
     }
 }

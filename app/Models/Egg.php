@@ -35,7 +35,8 @@ class Egg extends Model implements Removable
     protected $fillable = ['number', 'slug', 'across', 'down', 'marked', 'apart', 'clump', 'grams', 'note'];
 
     protected $attributes = [
-        'slug' => false, 'across' => 50, 'down' => 50, 'marked' => false, 'apart' => false, 'clump' => null, 'grams' => null, 'note' => null,
+        'slug' => false, 'across' => 50, 'down' => 50, 'marked' => false, 'apart' => false, 'clump' => null, 'grams' => null,
+        'note' => null,
         'deleted_at' => null,
     ];
 

@@ -80,7 +80,10 @@ final class Kinds
             ),
             new RecordKind(
                 'observation', Observation::class, 'condition',
-                ['condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'place' => 'string?', 'decision' => [...self::values(Course::class), null], 'note' => 'string?'],
+                [
+                    'condition' => 'string', 'grade' => self::values(Grade::class), 'on' => 'string', 'place' => 'string?',
+                    'decision' => [...self::values(Course::class), null], 'note' => 'string?',
+                ],
                 removal: Right::Log,
             ),
             new RecordKind('care', CareEntry::class, 'care', [
@@ -97,7 +100,8 @@ final class Kinds
                 ['cue' => 'string', 'state' => 'string', 'on' => 'string', 'who' => 'string?'], removal: Right::Log,
             ),
             new RecordKind('sale', Sale::class, 'sale', [
-                'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?', 'note' => 'string?',
+                'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?',
+                'note' => 'string?',
             ]),
             new RecordKind('animal', Animal::class, 'record', [
                 'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null],
@@ -130,7 +134,10 @@ final class Kinds
             ], removal: Right::Log),
             new RecordKind(
                 'event', ClutchEvent::class, 'event',
-                ['kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'who' => 'string?', 'saw' => 'string?', 'note' => 'string?'],
+                [
+                    'kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'who' => 'string?',
+                    'saw' => 'string?', 'note' => 'string?',
+                ],
                 ['egg_id' => 'egg'], removal: Right::Log,
             ),
             new RecordKind(
@@ -150,7 +157,8 @@ final class Kinds
     {
         return [
             new RecordKind(
-                'alike', AlikeSet::class, 'set of alike hatchlings', ['target' => 'string'], ['clutch_id' => 'clutch'], ['animals' => 'animal'],
+                'alike', AlikeSet::class, 'set of alike hatchlings', ['target' => 'string'], ['clutch_id' => 'clutch'],
+                ['animals' => 'animal'],
                 removal: Right::Log, section: 'alike', relation: 'alikeSets',
             ),
             new RecordKind(

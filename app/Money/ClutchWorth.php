@@ -40,7 +40,9 @@ class ClutchWorth
         }
         try {
             $beliefs = $this->opened->beliefs();
-            $cross = Cross::of($this->opened->shelf->catalogue(), $beliefs->belief($sire->animal->id), $beliefs->belief($this->clutch->dam_id));
+            $cross = Cross::of(
+                $this->opened->shelf->catalogue(), $beliefs->belief($sire->animal->id), $beliefs->belief($this->clutch->dam_id),
+            );
 
             return Forecast::of($this->book->prices->classesOf($cross), $this->left());
         } catch (DestinoError) {

@@ -40,20 +40,25 @@ class Ledger
     {
         $in = fn (?string $day): bool => $day !== null && str_starts_with($day, $year);
         $animals = $keeper->animals()->with('sale')->orderBy('name')->get();
-        $this->bought = $animals->filter(fn (Animal $one): bool => $one->price_cents !== null && $in($one->acquired_on?->format('Y-m-d')))->values()->toBase();
+        $this->bought = $animals->filter(fn (Animal $one): bool => $one->price_cents !== null && $in($one->acquired_on?->format('Y-m-d')))
+            ->values()->toBase();
         $statuses = Statuses::of($keeper);
-        $events = StatusEvent::query()->where('user_id', $keeper->id)->where('status', Status::Sold)->orderBy('on')->orderBy('id')->get()->keyBy('animal_id');
+        $events = StatusEvent::query()->where('user_id', $keeper->id)->where('status', Status::Sold)->orderBy('on')->orderBy('id')->get()
+            ->keyBy('animal_id');
         foreach ($animals as $one) {
             $event = $events->get($one->id);
             if ($event !== null && $statuses->status($one->id) === Status::Sold) {
                 $this->soldOn[$one->id] = $event;
             }
         }
-        $this->sold = $animals->filter(fn (Animal $one): bool => isset($this->soldOn[$one->id]) && $in($this->soldOn[$one->id]->on->format('Y-m-d')))->values()->toBase();
+        $this->sold = $animals->filter(
+            fn (Animal $one): bool => isset($this->soldOn[$one->id]) && $in($this->soldOn[$one->id]->on->format('Y-m-d')),
+        )->values()->toBase();
         $this->deposits = $animals->filter(
             fn (Animal $one): bool => $one->sale?->deposit !== null && $statuses->status($one->id) === Status::Reserved,
         )->values()->toBase();
-        $this->bookings = $keeper->bookings()->with('animal', 'project')->get()->filter(fn (Booking $one): bool => $in($one->on->format('Y-m-d')))->values()->toBase();
+        $this->bookings = $keeper->bookings()->with('animal', 'project')->get()
+            ->filter(fn (Booking $one): bool => $in($one->on->format('Y-m-d')))->values()->toBase();
     }
 
     public function soldOn(Animal $animal): string
@@ -115,8 +120,10 @@ class Ledger
     /** Meals taken in the year. */
     public function meals(): int
     {
-        return $this->keeper->animals()->join('care_entries', 'care_entries.animal_id', '=', 'animals.id')->whereNull('care_entries.deleted_at')
-            ->where('care_entries.kind', 'feed')->where('care_entries.outcome', 'taken')->whereBetween('care_entries.on', ["{$this->year}-01-01", "{$this->year}-12-31"])->count();
+        return $this->keeper->animals()->join('care_entries', 'care_entries.animal_id', '=', 'animals.id')
+            ->whereNull('care_entries.deleted_at')
+            ->where('care_entries.kind', 'feed')->where('care_entries.outcome', 'taken')
+            ->whereBetween('care_entries.on', ["{$this->year}-01-01", "{$this->year}-12-31"])->count();
     }
 
     /** What a meal cost, where feed was booked and enough meals were logged to tell. */
@@ -133,7 +140,11 @@ class Ledger
     {
         $projects = [];
         foreach ($this->bookings->whereNotNull('project_id')->groupBy('project_id') as $bookings) {
-            $sum = fn (bool $isIncome): Money => $this->sum($bookings->filter(fn (Booking $one): bool => $one->kind->isIncome() === $isIncome)->map(fn (Booking $one): int => $one->amount));
+            $sum = fn (bool $isIncome): Money => $this->sum(
+                $bookings->filter(
+                    fn (Booking $one): bool => $one->kind->isIncome() === $isIncome,
+                )->map(fn (Booking $one): int => $one->amount),
+            );
             $projects[] = ['name' => $bookings[0]->project->name ?? '', 'spent' => $sum(false), 'earned' => $sum(true)];
         }
 
@@ -144,7 +155,10 @@ class Ledger
     public function years(): array
     {
         return $this->keeper->bookings()->pluck('on')->map(fn ($on): string => $on->format('Y'))
-            ->merge($this->keeper->animals()->whereNotNull('price_cents')->pluck('acquired_on')->filter()->map(fn ($on): string => $on->format('Y')))
+            ->merge(
+                $this->keeper->animals()->whereNotNull('price_cents')->pluck('acquired_on')->filter()
+                    ->map(fn ($on): string => $on->format('Y')),
+            )
             ->merge(array_map(fn (StatusEvent $event): string => $event->on->format('Y'), $this->soldOn))
             ->push($this->year, now()->format('Y'))->unique()->sortDesc()->values()->all();
     }
@@ -152,6 +166,8 @@ class Ledger
     /** @param Collection<array-key, int> $amounts */
     private function sum(Collection $amounts): Money
     {
-        return $amounts->reduce(fn (Money $sum, int $amount): Money => $sum->plus(Money::of($amount, $this->currency)), Money::zero($this->currency));
+        return $amounts->reduce(
+            fn (Money $sum, int $amount): Money => $sum->plus(Money::of($amount, $this->currency)), Money::zero($this->currency),
+        );
     }
 }

@@ -104,7 +104,9 @@ class BestMates
         $looked = $this->looked < $this->possible
             ? 'the '.self::CROSSED." of each sex that carry most of it were crossed: {$count($this->looked)} of ".number_format($this->possible)
             : "{$count($this->looked)} looked at";
-        $shown = $this->given > count($this->rows) ? ', '.number_format($this->given).' give it, the best '.count($this->rows).' are shown' : '';
+        $shown = $this->given > count($this->rows)
+            ? ', '.number_format($this->given).' give it, the best '.count($this->rows).' are shown'
+            : '';
 
         return "{$looked}{$shown}; sold, dead and animals with genes to read are left out";
     }

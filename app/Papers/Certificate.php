@@ -53,7 +53,9 @@ class Certificate
         $parent = $id === null ? null : Animal::query()->find($id);
 
         return match (true) {
-            $parent !== null => "{$role}: {$parent->name}".($parent->number === null ? '' : " ({$parent->number})").', '.$page->cardOf($parent)->genotype(),
+            $parent !== null => "{$role}: {$parent->name}".(
+                $parent->number === null ? '' : " ({$parent->number})"
+            ).', '.$page->cardOf($parent)->genotype(),
             $name !== null => "{$role}: {$name}, of another collection",
             default => null,
         };

@@ -31,7 +31,10 @@ class Appraisal
         return [
             'possible' => self::possible($answer),
             'animals' => array_map(self::entry(...), Worth::ofOwned($policy, $answer->bought, $seed)),
-            'next' => array_map(self::entry(...), Worth::ofMore($this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort)),
+            'next' => array_map(
+                self::entry(...),
+                Worth::ofMore($this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort),
+            ),
         ];
     }
 
@@ -52,7 +55,9 @@ class Appraisal
      */
     public function ofOne(Project $project, string $genes, Sex $sex, ?int $months, int $seed): array
     {
-        $worths = Worth::ofMore($this->shelf->catalogue(), $project, [$this->founder('one more', $genes, $sex, $months)], $seed, $this->effort);
+        $worths = Worth::ofMore(
+            $this->shelf->catalogue(), $project, [$this->founder('one more', $genes, $sex, $months)], $seed, $this->effort,
+        );
 
         return self::entry($worths[0]);
     }
@@ -106,7 +111,9 @@ class Appraisal
         $wanted = $condition->wantedAlleles();
         $allele = $alleles[$wanted[0]] ?? null;
 
-        return $allele instanceof Allele && $allele->inheritance === Inheritance::Recessive ? "het {$allele->name}" : ($allele->name ?? $condition->piece);
+        return $allele instanceof Allele && $allele->inheritance === Inheritance::Recessive
+            ? "het {$allele->name}"
+            : ($allele->name ?? $condition->piece);
     }
 
     private function founder(string $id, string $genes, Sex $sex, ?int $months): Founder

@@ -38,7 +38,8 @@ class Now
     {
         return array_map(fn (array $young): array => [
             'genes' => $young['genes'], 'sex' => $young['sex'], 'keep' => $young['keep'],
-            'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0) : ProjectPage::percent($young['expected']).' to have one',
+            'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0)
+                : ProjectPage::percent($young['expected']).' to have one',
         ], array_slice($this->now['keep'], 0, 8));
     }
 

@@ -355,7 +355,13 @@ class ProjectPage
         }
 
         return array_values($this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get()->sortBy(fn (Clutch $clutch): string => (string) $clutch->laid_on)->values()
-            ->filter(fn (Clutch $clutch): bool => ($this->project->begun_on === null || $clutch->laid_on === null || $clutch->laid_on->gte($this->project->begun_on)) && (isset($names[$clutch->dam_id]) || $clutch->hatchlings->contains(fn (Animal $animal): bool => isset($names[$animal->id]))))->all());
+            ->filter(
+                fn (Clutch $clutch): bool => (
+                    $this->project->begun_on === null || $clutch->laid_on === null || $clutch->laid_on->gte($this->project->begun_on)
+                ) && (
+                    isset($names[$clutch->dam_id]) || $clutch->hatchlings->contains(fn (Animal $animal): bool => isset($names[$animal->id]))
+                ),
+            )->all());
     }
 
     /** @return list<array{made: string, answer: string}> earlier plans, newest first, to hold against this one */

@@ -103,7 +103,9 @@ class Workshop
     public function begin(ProjectRecord $record): PlanRecord
     {
         $project = $this->project($record);
-        $plan = (new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort')))->plan(self::QUICK_RUNS, 1, quick: true);
+        $plan = (
+            new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'))
+        )->plan(self::QUICK_RUNS, 1, quick: true);
 
         return $record->plans()->create([
             'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
@@ -147,7 +149,9 @@ class Workshop
     private function weighed(Policy $policy, Answer $answer, PlanRecord $record): array
     {
         [$bought, $runs, $seed] = [$answer->bought, $answer->outcome->runs, $record->seed];
-        $figures = fn (Outcome $outcome): array => ['median' => $outcome->season(.5), 'by_horizon' => round($outcome->by($outcome->horizon), 4)];
+        $figures = fn (Outcome $outcome): array => [
+            'median' => $outcome->season(.5), 'by_horizon' => round($outcome->by($outcome->horizon), 4),
+        ];
         $record->update(['progress' => 75]);
         $influence = array_map(fn (Influence $one): array => [
             'assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high,
@@ -158,7 +162,8 @@ class Workshop
         $record->update(['progress' => 90]);
         $dilemmas = array_map(fn (Dilemma $one): array => [
             'question' => $one->question, 'choice' => $one->choice, 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
-        ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)), Dilemma::of($policy, $bought, $runs, $seed));
+        ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)),
+        Dilemma::of($policy, $bought, $runs, $seed));
 
         return ['influence' => $influence, 'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised], 'dilemmas' => $dilemmas];
     }

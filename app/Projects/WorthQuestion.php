@@ -66,7 +66,10 @@ class WorthQuestion
                 return [];
             }
             $year = (new ProjectPage($project, $workshop))->year($project->horizon);
-            $answers[] = ['project' => $project, 'worth' => ($answer['worth'] + .05 * $answer['sooner']) * $project->weight, 'says' => WorthWords::gain($answer, $year)];
+            $answers[] = [
+                'project' => $project, 'worth' => ($answer['worth'] + .05 * $answer['sooner']) * $project->weight,
+                'says' => WorthWords::gain($answer, $year),
+            ];
         }
         usort($answers, fn (array $a, array $b): int => $b['worth'] <=> $a['worth']);
 

@@ -57,9 +57,17 @@ class WorthWords
             ));
             $year = (new ProjectPage($project, $this->workshop))->year($project->horizon);
             if ($own !== null && self::isClear($own)) {
-                $words[] = ['project' => $project, 'says' => 'without this animal '.self::changes(['worth' => -$own['worth'], 'sooner' => -$own['sooner']] + $own, $year), 'now' => $mates !== []];
+                $words[] = [
+                    'project' => $project,
+                    'says' => 'without this animal '.self::changes(['worth' => -$own['worth'], 'sooner' => -$own['sooner']] + $own, $year),
+                    'now' => $mates !== [],
+                ];
             } elseif ($mates !== []) {
-                $words[] = ['project' => $project, 'says' => "used this season; others could do as well: without this animal the chance by {$year} is much the same", 'now' => true];
+                $words[] = [
+                    'project' => $project,
+                    'says' => "used this season; others could do as well: without this animal the chance by {$year} is much the same",
+                    'now' => true,
+                ];
             }
         }
 
@@ -74,7 +82,8 @@ class WorthWords
     public static function figures(array $gain, array $sooner): array
     {
         return [
-            'worth' => round($gain[0], 4), 'error' => round($gain[1], 4), 'sooner' => round($sooner[0], 2), 'sooner_error' => round($sooner[1], 3),
+            'worth' => round($gain[0], 4), 'error' => round($gain[1], 4), 'sooner' => round($sooner[0], 2),
+            'sooner_error' => round($sooner[1], 3),
         ];
     }
 

@@ -22,8 +22,9 @@ class BoxProbe
     private readonly Randomizer $chance;
 
     /** @param list<string> $faults of FAULTS */
-    public function __construct(private readonly string $place, private readonly float $celsius, private readonly array $faults, private readonly int $seed)
-    {
+    public function __construct(
+        private readonly string $place, private readonly float $celsius, private readonly array $faults, private readonly int $seed,
+    ) {
         $this->chance = new Randomizer(new Mt19937($seed));
     }
 
@@ -42,8 +43,14 @@ class BoxProbe
                 continue;
             }
             $told = gmdate('Y-m-d\TH:i:s\Z', in_array('clock', $this->faults, true) ? $at - 30 * 86_400 : $at);
-            $messages[] = ['place' => $this->place, 'kind' => 'temperature', 'value' => round($celsius, 2), 'at' => $told, 'token' => $this->token('temperature', $at)];
-            $messages[] = ['place' => $this->place, 'kind' => 'humidity', 'value' => round(min(100, max(0, $humidity)), 1), 'at' => $told, 'token' => $this->token('humidity', $at)];
+            $messages[] = [
+                'place' => $this->place, 'kind' => 'temperature', 'value' => round($celsius, 2), 'at' => $told,
+                'token' => $this->token('temperature', $at),
+            ];
+            $messages[] = [
+                'place' => $this->place, 'kind' => 'humidity', 'value' => round(min(100, max(0, $humidity)), 1), 'at' => $told,
+                'token' => $this->token('humidity', $at),
+            ];
         }
 
         return $messages;

@@ -57,12 +57,16 @@ class Due
         return match (true) {
             $clutch->isOut() => null,
             $has(EventKind::Laid) => self::ofEggs($clutch, $records, $today),
-            $has(EventKind::PreLayShed) => self::expected($clutch, 'eggs', Gap::shedToLaying(), EventKind::PreLayShed, $records, $today, [EventKind::Laid]),
+            $has(EventKind::PreLayShed) => self::expected(
+                $clutch, 'eggs', Gap::shedToLaying(), EventKind::PreLayShed, $records, $today, [EventKind::Laid],
+            ),
             $has(EventKind::Ovulation) => self::expected(
-                $clutch, 'the shed before laying', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today, [EventKind::PreLayShed, EventKind::Laid],
+                $clutch, 'the shed before laying', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today,
+                [EventKind::PreLayShed, EventKind::Laid],
             ),
             $has(EventKind::Introduced) || $has(EventKind::Lock) => new self(
-                $clutch, $has(EventKind::Lock) ? 'ovulation, whenever she is ready' : 'a lock', null, null, false, null, 'no window is known for it',
+                $clutch, $has(EventKind::Lock) ? 'ovulation, whenever she is ready' : 'a lock', null, null, false, null,
+                'no window is known for it',
                 [EventKind::Lock, EventKind::Separated, EventKind::Follicles, EventKind::Ovulation],
             ),
             default => new self($clutch, 'to be put together', null, null, false, null, 'planned', [EventKind::Introduced]),
@@ -92,14 +96,16 @@ class Due
             : 'by the warmth measured ('.round(100 * $warmth->measured).' % of the time) as far as day '.number_format($warmth->grown, 1).' at '.Warmth::STANDARD.' °C';
 
         return new self(
-            $clutch, $what, $day($from), $day($to), $expectation->isOverdue($grown), $expectation->chanceWithin($warmth->grown, 7 * Warmth::rate($celsius)),
+            $clutch, $what, $day($from), $day($to), $expectation->isOverdue($grown),
+            $expectation->chanceWithin($warmth->grown, 7 * Warmth::rate($celsius)),
             self::rests($expectation, Gap::layingToPip()).'; '.$says, $taps,
         );
     }
 
     /** @param list<EventKind> $taps */
-    private static function expected(Clutch $clutch, string $what, Gap $gap, EventKind $since, Records $records, Carbon $today, array $taps): self
-    {
+    private static function expected(
+        Clutch $clutch, string $what, Gap $gap, EventKind $since, Records $records, Carbon $today, array $taps,
+    ): self {
         $on = $clutch->event($since)?->on;
         if ($on === null) {
             return new self($clutch, $what, null, null, false, null, 'its beginning has no day', $taps);
@@ -120,7 +126,9 @@ class Due
         $says = "usual {$usual[0]} to {$usual[1]} days";
         if ($expectation->own + $expectation->others > 0) {
             $now = $expectation->window();
-            $says .= "; with {$expectation->own} of her own and {$expectation->others} other ".($expectation->others === 1 ? 'record' : 'records')." {$now[0]} to {$now[1]}";
+            $says .= "; with {$expectation->own} of her own and {$expectation->others} other ".(
+                $expectation->others === 1 ? 'record' : 'records'
+            )." {$now[0]} to {$now[1]}";
         }
 
         return $says;

@@ -33,6 +33,8 @@ class Order
         $later = $clutch->events->first(fn (ClutchEvent $one): bool => $one->on !== null && $event->on !== null && $one->kind->order() > $event->kind->order() && $one->on->lt($event->on)
             && ! in_array($event->kind, self::ANY_TIME, true) && ! $event->kind->isOfEggs());
 
-        return $later === null ? null : ucfirst($later->kind->words())." is logged for {$later->on?->format('j F Y')}, before this. Is the order right?";
+        return $later === null
+            ? null
+            : ucfirst($later->kind->words())." is logged for {$later->on?->format('j F Y')}, before this. Is the order right?";
     }
 }

@@ -46,7 +46,8 @@ class Records
     private static function gaps(): array
     {
         return [
-            [Gap::ovulationToShed(), EventKind::Ovulation, EventKind::PreLayShed], [Gap::shedToLaying(), EventKind::PreLayShed, EventKind::Laid],
+            [Gap::ovulationToShed(), EventKind::Ovulation, EventKind::PreLayShed],
+            [Gap::shedToLaying(), EventKind::PreLayShed, EventKind::Laid],
             [Gap::ovulationToLaying(), EventKind::Ovulation, EventKind::Laid], [Gap::layingToPip(), EventKind::Laid, EventKind::Hatched],
         ];
     }

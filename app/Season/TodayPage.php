@@ -48,7 +48,8 @@ class TodayPage
         $this->standings = new Standings($keeper, $this->today);
         $this->due = Due::among($keeper, $this->today);
         $this->animals = array_values(
-            $keeper->animals()->with('rack', 'sightings')->get()->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
+            $keeper->animals()->with('rack', 'sightings')->get()
+                ->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
                 ->sortBy(fn (Animal $animal): string => ($animal->placeWords() ?? "\u{ffff}")." {$animal->name}")->all(),
         );
     }
@@ -73,7 +74,9 @@ class TodayPage
             $standing = $this->standings->of($animal->id);
             $says = array_filter([
                 $standing->refusals() > 1 ? "did not take {$standing->refusals()} meals in a row" : null,
-                $standing->loss() === null ? null : "{$this->opened->house->weight($standing->loss())} below its best of the last half year",
+                $standing->loss() === null
+                    ? null
+                    : "{$this->opened->house->weight($standing->loss())} below its best of the last half year",
             ]);
             $says === [] ?: $failing[] = ['animal' => $animal, 'says' => implode('; ', $says)];
         }
@@ -102,7 +105,9 @@ class TodayPage
     /** @return list<Animal> young whose sex is not known */
     public function toSex(): array
     {
-        return array_values(array_filter($this->animals, fn (Animal $animal): bool => $animal->sex === null && $animal->clutch_id !== null));
+        return array_values(
+            array_filter($this->animals, fn (Animal $animal): bool => $animal->sex === null && $animal->clutch_id !== null),
+        );
     }
 
     /** @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen before */
@@ -111,14 +116,21 @@ class TodayPage
         $late = array_filter($this->opened->shelf->cues(), fn (Cue $cue): bool => $cue->fromDays > 0);
         $look = [];
         foreach ($this->animals as $animal) {
-            $days = $animal->clutch_id === null || $animal->hatched_on === null ? null : (int) $animal->hatched_on->diffInDays($this->today);
+            $days = $animal->clutch_id === null || $animal->hatched_on === null
+                ? null
+                : (int) $animal->hatched_on->diffInDays($this->today);
             if ($days === null || $days > self::YOUNG || $animal->sightings->isEmpty()) {
                 continue; // what nobody began to tell apart is not asked for
             }
             $seen = $animal->sightings->map(fn (Sighting $one): string => $one->cue)->all();
             $open = $this->benchOf((int) $animal->clutch_id)->worth($animal->id);
-            $cues = array_filter($late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true) && isset($open[$cue->key]));
-            $cues === [] ?: $look[] = ['clutch' => (int) $animal->clutch_id, 'name' => $animal->name, 'cues' => array_map(fn (Cue $cue): string => $cue->name, array_values($cues))];
+            $cues = array_filter(
+                $late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true) && isset($open[$cue->key]),
+            );
+            $cues === [] ?: $look[] = [
+                'clutch' => (int) $animal->clutch_id, 'name' => $animal->name,
+                'cues' => array_map(fn (Cue $cue): string => $cue->name, array_values($cues)),
+            ];
         }
 
         return $look;
@@ -136,10 +148,12 @@ class TodayPage
     public function toReview(): array
     {
         $ids = array_map(fn (Animal $animal): int => $animal->id, $this->animals);
-        $latest = StatusEvent::query()->where('user_id', $this->opened->keeper()->id)->orderBy('on')->orderBy('id')->get()->keyBy('animal_id');
+        $latest = StatusEvent::query()->where('user_id', $this->opened->keeper()->id)->orderBy('on')->orderBy('id')->get()
+            ->keyBy('animal_id');
 
         return array_values($latest->filter(
-            fn (StatusEvent $event): bool => $event->review_on !== null && $event->review_on->lte($this->today) && in_array($event->animal_id, $ids, true),
+            fn (StatusEvent $event): bool => $event->review_on !== null && $event->review_on->lte($this->today)
+                && in_array($event->animal_id, $ids, true),
         )->load('animal')->all());
     }
 
@@ -147,12 +161,15 @@ class TodayPage
     public function alarms(): array
     {
         return $this->alarms ??= array_values(array_filter(
-            IncubatorCard::all($this->opened->keeper(), $this->opened->house), fn (IncubatorCard $card): bool => $card->alarms !== [] && $card->hasEggs(),
+            IncubatorCard::all($this->opened->keeper(), $this->opened->house),
+            fn (IncubatorCard $card): bool => $card->alarms !== [] && $card->hasEggs(),
         ));
     }
 
     public function isQuiet(): bool
     {
-        return $this->alarms() === [] && array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today)) === [] && $this->hungry() === [] && $this->failing() === [] && $this->toReview() === [] && $this->toSex() === [];
+        $now = array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today));
+
+        return [...$now, ...$this->alarms(), ...$this->hungry(), ...$this->failing(), ...$this->toReview(), ...$this->toSex()] === [];
     }
 }

@@ -29,7 +29,8 @@ class Examiner
     {
         $catalogue = $gallery->catalogue();
         $this->forms = array_map(
-            fn (Allele $allele): Form => $allele->inheritance === Inheritance::Recessive ? $catalogue->twoCopies($allele) : $catalogue->oneCopy($allele),
+            fn (Allele $allele): Form => $allele->inheritance === Inheritance::Recessive ? $catalogue->twoCopies($allele) : $catalogue
+                ->oneCopy($allele),
             $catalogue->alleles,
         );
     }
@@ -83,7 +84,9 @@ class Examiner
         $look = $this->gallery->ofForms([$this->forms[$gene]]);
         $best = null;
         foreach (array_slice($genes, 0, 40) as $other) {
-            $apart = $other === $gene ? INF : Difference::between($look, $this->gallery->ofForms([$this->forms[$other]]), $this->gallery->facts())->size();
+            $apart = $other === $gene
+                ? INF
+                : Difference::between($look, $this->gallery->ofForms([$this->forms[$other]]), $this->gallery->facts())->size();
             if ($apart > 1.0 && $apart < self::NEAR && ($best === null || $apart < $best[1])) {
                 $best = [$other, $apart];
             }
@@ -136,7 +139,8 @@ class Examiner
 
         return new Question(
             $item, "What tells {$this->forms[$gene]->text} from a normal?",
-            array_map(fn (string $key): array => ['label' => $options[$key], 'look' => null], $keys), $answer, null, $this->tells($gene, null),
+            array_map(fn (string $key): array => ['label' => $options[$key], 'look' => null], $keys), $answer, null,
+            $this->tells($gene, null),
             [['label' => $this->forms[$gene]->text, 'look' => $look], ['label' => 'A normal', 'look' => $this->look([], $seed)]],
         );
     }
@@ -147,7 +151,9 @@ class Examiner
         [$a, $b] = [$this->forms[$sire], $this->forms[$dam]];
         $sets = [[], [$a], [$b], [$a, $b]];
         $place = (int) floor(3.999 * Noise::of($seed)->at(2));
-        $name = fn (array $forms): string => $forms === [] ? 'neither' : implode(' and ', array_map(fn (Form $form): string => $form->text, $forms));
+        $name = fn (array $forms): string => $forms === [] ? 'neither' : implode(
+            ' and ', array_map(fn (Form $form): string => $form->text, $forms),
+        );
         $hatchling = fn (array $forms): Look => $this->look($forms, $seed, 30);
 
         return new Question(
@@ -163,7 +169,8 @@ class Examiner
         $drill = OddsDrill::of($number, $seed);
 
         return new Question(
-            $item, $drill->asks, array_map(fn (string $option): array => ['label' => $option, 'look' => null], $drill->options), $drill->answer,
+            $item, $drill->asks, array_map(fn (string $option): array => ['label' => $option, 'look' => null], $drill->options),
+            $drill->answer,
             null, $drill->why, [],
         );
     }
@@ -201,14 +208,18 @@ class Examiner
     /** @return list<string> */
     private function words(string $gene): array
     {
-        return Difference::between($this->gallery->ofForms([]), $this->gallery->ofForms([$this->forms[$gene]]), $this->gallery->facts())->words(3);
+        return Difference::between(
+            $this->gallery->ofForms([]), $this->gallery->ofForms([$this->forms[$gene]]), $this->gallery->facts(),
+        )->words(3);
     }
 
     private function tells(string $gene, ?string $other): string
     {
         $words = $other === null
             ? $this->words($gene)
-            : Difference::between($this->gallery->ofForms([$this->forms[$other]]), $this->gallery->ofForms([$this->forms[$gene]]), $this->gallery->facts())->words(3);
+            : Difference::between(
+                $this->gallery->ofForms([$this->forms[$other]]), $this->gallery->ofForms([$this->forms[$gene]]), $this->gallery->facts(),
+            )->words(3);
 
         return "{$this->forms[$gene]->text}: ".implode('; ', $words).'.';
     }

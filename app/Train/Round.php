@@ -16,7 +16,9 @@ class Round
 
     private const KEY = 'train';
 
-    public function __construct(private readonly User $keeper, private readonly string $who, private readonly Session $session, private readonly Examiner $examiner) {}
+    public function __construct(
+        private readonly User $keeper, private readonly string $who, private readonly Session $session, private readonly Examiner $examiner,
+    ) {}
 
     /** @return array{items: list<string>, seed: int, at: int, right: int, last: array{item: string, seed: int, choice: int}|null}|null */
     public function state(): ?array
@@ -43,7 +45,9 @@ class Round
     {
         $state = $this->state();
 
-        return $state === null || ! isset($state['items'][$state['at']]) ? null : $this->examiner->question($state['items'][$state['at']], $state['seed'] + $state['at']);
+        return $state === null || ! isset($state['items'][$state['at']])
+            ? null
+            : $this->examiner->question($state['items'][$state['at']], $state['seed'] + $state['at']);
     }
 
     /** Takes an answer once: one to a question that does not stand any more changes nothing. */
@@ -56,7 +60,8 @@ class Round
         }
         $isRight = $choice === $question->answer;
         DB::transaction(function () use ($question, $isRight): void {
-            $drill = Drill::query()->where('user_id', $this->keeper->id)->where('who', $this->who)->where('item', $question->item)->first() ?? new Drill;
+            $drill = Drill::query()->where('user_id', $this->keeper->id)->where('who', $this->who)->where('item', $question->item)
+                ->first() ?? new Drill;
             $box = Leitner::after($drill->exists ? $drill->box : 0, $isRight);
             $drill->fill([
                 'who' => $this->who, 'item' => $question->item, 'box' => $box, 'due_on' => Carbon::today()->addDays(Leitner::days($box)),
@@ -119,7 +124,12 @@ class Round
             $by[$name]['known'] += $drill->box > 1 ? 1 : 0;
             $by[$name]['of']++;
         }
-        usort($by, fn (array $a, array $b): int => [$a['right'] / max(1, $a['right'] + $a['wrong']), $b['wrong']] <=> [$b['right'] / max(1, $b['right'] + $b['wrong']), $a['wrong']]);
+        usort(
+            $by,
+            fn (array $a, array $b): int => [
+                $a['right'] / max(1, $a['right'] + $a['wrong']), $b['wrong'],
+            ] <=> [$b['right'] / max(1, $b['right'] + $b['wrong']), $a['wrong']],
+        );
 
         return $by;
     }

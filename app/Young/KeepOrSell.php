@@ -53,17 +53,27 @@ class KeepOrSell
     {
         $keeper = $opened->keeper();
         $statuses = Statuses::of($keeper);
-        $clutches = $keeper->clutches()->with('hatchlings.latestWeight', 'hatchlings.sale', 'hatchlings.observations', 'hatchlings.rack', 'hatchlings.latestStatus', 'dam', 'sires.animal')->get();
+        $clutches = $keeper->clutches()->with(
+            'hatchlings.latestWeight', 'hatchlings.sale', 'hatchlings.observations', 'hatchlings.rack', 'hatchlings.latestStatus', 'dam',
+            'sires.animal',
+        )->get();
         $this->seasons = array_values($clutches->filter(fn (Clutch $clutch): bool => $clutch->hatchlings->isNotEmpty())
             ->map(fn (Clutch $clutch): string => $clutch->season())->unique()->sortDesc()->all());
-        $young = $clutches->filter(fn (Clutch $clutch): bool => $clutch->season() === $season)->flatMap(fn (Clutch $clutch) => $clutch->hatchlings)
+        $young = $clutches->filter(
+            fn (Clutch $clutch): bool => $clutch->season() === $season,
+        )->flatMap(fn (Clutch $clutch) => $clutch->hatchlings)
             ->filter(fn (Animal $one): bool => $statuses->status($one->id)->isHere())->values()->toBase();
         $this->held = $young->filter(fn (Animal $one): bool => $statuses->status($one->id) === Status::HoldBack)->values();
         $this->book = new Book($opened);
         $words = new WorthWords($keeper, new Workshop($opened));
         $rows = array_map(fn (Animal $one): array => $this->row($one, $statuses->status($one->id), $words), $young->all());
         $order = ['keep' => 0, 'open' => 1, 'sell' => 2];
-        usort($rows, fn (array $a, array $b): int => [$order[$a['leans']], -count($a['keep']), $a['animal']->name] <=> [$order[$b['leans']], -count($b['keep']), $b['animal']->name]);
+        usort(
+            $rows,
+            fn (array $a, array $b): int => [
+                $order[$a['leans']], -count($a['keep']), $a['animal']->name,
+            ] <=> [$order[$b['leans']], -count($b['keep']), $b['animal']->name],
+        );
         $this->rows = $rows;
     }
 
@@ -75,7 +85,9 @@ class KeepOrSell
         $isWanted = $keep !== [];
         $sell = [];
         $balance = $this->balance($animal->sex);
-        $balance === null ?: ($balance > 0 ? $keep[] = $this->sexWords($animal->sex, 'few') : $sell[] = $this->sexWords($animal->sex, 'enough'));
+        $balance === null ?: (
+            $balance > 0 ? $keep[] = $this->sexWords($animal->sex, 'few') : $sell[] = $this->sexWords($animal->sex, 'enough')
+        );
         foreach ($this->flooding() as $name => $share) {
             if (in_array($name, $this->genes($animal), true)) {
                 $sell[] = "{$name} is in ".round(100 * $share).' % of those held back already';
@@ -89,9 +101,11 @@ class KeepOrSell
 
         return [
             'animal' => $animal, 'card' => $card, 'status' => $status, 'keep' => $keep, 'sell' => $sell,
-            'price' => $entry === null ? null : $this->opened->house->money($entry->low).($entry->high > $entry->low ? ' to '.$this->opened->house->money($entry->high) : ''),
+            'price' => $entry === null ? null : $this->opened->house->money($entry->low).(
+                $entry->high > $entry->low ? ' to '.$this->opened->house->money($entry->high) : ''
+            ),
             'leans' => match (true) {
-            $ill !== null => 'sell', $isWanted => 'keep', $keep === [] && $sell !== [] => 'sell', default => 'open'
+            $ill !== null => 'sell', $isWanted => 'keep', $keep === [] && $sell !== [] => 'sell', default => 'open',
             },
         ];
     }
@@ -157,7 +171,9 @@ class KeepOrSell
         $all = (int) $racks->sum(fn (Rack $rack): int => $rack->rows * $rack->columns);
         $free = $all - (int) $racks->sum('animals_count');
 
-        return $all === 0 ? 'No racks are noted, so that nobody counts the tubs.' : "{$free} of {$all} tubs ".($free === 1 ? 'is' : 'are').' free.';
+        return $all === 0
+            ? 'No racks are noted, so that nobody counts the tubs.'
+            : "{$free} of {$all} tubs ".($free === 1 ? 'is' : 'are').' free.';
     }
 
     /** "3 held back: 1 male, 2 females." */

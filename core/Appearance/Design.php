@@ -48,7 +48,9 @@ final readonly class Design
         $best = array_slice($single, 0, self::PAIRED);
         foreach ($best as $i => $one) {
             foreach (array_slice($best, $i + 1) as $other) {
-                $proposal = $one->forms[0]->locus === $other->forms[0]->locus ? null : $this->proposal($before, $base, [$one->forms[0], $other->forms[0]]);
+                $proposal = $one->forms[0]->locus === $other->forms[0]->locus
+                    ? null
+                    : $this->proposal($before, $base, [$one->forms[0], $other->forms[0]]);
                 if ($proposal !== null && $proposal->score > max($one->score, $other->score) + .25) {
                     $pairs[] = $proposal;
                 }
@@ -71,7 +73,8 @@ final readonly class Design
         $two = $this->catalogue->twoCopies($allele);
         $forms = $allele->inheritance === Inheritance::Recessive ? [] : [$this->catalogue->oneCopy($allele)];
 
-        $isSame = $forms !== [] && $this->facts->look($this->catalogue, [$two])->values === $this->facts->look($this->catalogue, $forms)->values;
+        $isSame = $forms !== []
+            && $this->facts->look($this->catalogue, [$two])->values === $this->facts->look($this->catalogue, $forms)->values;
 
         return $two->isLethal() || $isSame ? $forms : [...$forms, $two];
     }
@@ -82,7 +85,9 @@ final readonly class Design
      */
     private function proposal(Look $before, array $base, array $added): ?Proposal
     {
-        $taken = array_map(static fn (Form $form): string => $form->locus, array_filter($base, static fn (Form $form): bool => $form->shows !== []));
+        $taken = array_map(
+            static fn (Form $form): string => $form->locus, array_filter($base, static fn (Form $form): bool => $form->shows !== []),
+        );
         foreach ($added as $form) {
             if (in_array($form->locus, $taken, true)) {
                 return null; // another allele of the same locus: not beside what is there
@@ -108,7 +113,14 @@ final readonly class Design
             $asked += $wish->axes;
             $amount = $wish->amount($before, $after) * ($wanted === WishedFor::Less ? -1 : 1);
             if ($wanted === WishedFor::Keep) {
-                $moved = max([0.0, ...array_map(static fn (string $axis): float => abs($after->at($axis) - $before->at($axis)), array_keys($wish->axes))]);
+                $moved = max(
+                    [
+                        0.0,
+                        ...array_map(
+                            static fn (string $axis): float => abs($after->at($axis) - $before->at($axis)), array_keys($wish->axes),
+                        ),
+                    ],
+                );
                 $score -= $moved;
                 if ($moved >= self::SPOILS) {
                     $spoils[] = $wish->words;

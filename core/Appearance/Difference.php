@@ -32,7 +32,8 @@ final readonly class Difference
     {
         $isBlank = static fn (Look $look): bool => $look->at('fade') > 2.3;
 
-        return $isBlank($one) && $isBlank($other) && ! in_array($axis, ['fade', 'yellowpatch', 'backlight', 'redeye', 'blueeye', 'head_blush', 'crowngrey'], true);
+        return $isBlank($one) && $isBlank($other)
+            && ! in_array($axis, ['fade', 'yellowpatch', 'backlight', 'redeye', 'blueeye', 'head_blush', 'crowngrey'], true);
     }
 
     /** @return list<string> */
@@ -43,8 +44,14 @@ final readonly class Difference
             $axis = $this->facts->axes[$axis];
             $how = abs($amount) >= 1.5 ? 'much ' : (abs($amount) < .6 ? 'slightly ' : '');
             $what = $amount > 0 ? $axis->more : $axis->less;
-            $words[] = preg_match('/^(a |an |more|less|fewer|darker|lighter|paler|whiter|cleaner|duskier|smaller|larger|rounded|smoother|jagged)/', $what, $found) === 1
-                && in_array($found[1], ['more', 'less', 'darker', 'lighter', 'paler', 'whiter', 'cleaner', 'duskier', 'smaller', 'larger', 'smoother'], true)
+            $words[] = preg_match(
+                '/^(a |an |more|less|fewer|darker|lighter|paler|whiter|cleaner|duskier|smaller|larger|rounded|smoother|jagged)/', $what,
+                $found,
+            ) === 1
+                && in_array(
+                    $found[1],
+                    ['more', 'less', 'darker', 'lighter', 'paler', 'whiter', 'cleaner', 'duskier', 'smaller', 'larger', 'smoother'], true,
+                )
                 ? $how.$what
                 : $what;
         }

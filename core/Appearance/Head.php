@@ -16,11 +16,18 @@ final readonly class Head
 
     private const OUTLINE = [[1, 0], [2, -7], [9, -13], [24, -17], [44, -24], [64, -30], [80, -29], [92, -22], [104, -17]];
 
-    private const CHEEK = [[6, -11], [22, -15.5], [44, -22], [66, -27.5], [84, -25], [94, -17], [78, -16], [58, -15], [36, -11.5], [16, -8.5]];
+    private const CHEEK = [
+        [6, -11], [22, -15.5], [44, -22], [66, -27.5], [84, -25], [94, -17], [78, -16], [58, -15], [36, -11.5], [16, -8.5],
+    ];
 
-    private const BAND = [[3, -6], [18, -9], [38, -12.5], [60, -16], [80, -18], [106, -14], [106, -8], [84, -10.5], [62, -9.5], [40, -7.5], [20, -5], [4, -3]];
+    private const BAND = [
+        [3, -6], [18, -9], [38, -12.5], [60, -16], [80, -18], [106, -14], [106, -8], [84, -10.5], [62, -9.5], [40, -7.5], [20, -5], [4, -3],
+    ];
 
-    private const STAMP = [[5, 0], [14, -4], [30, -6], [48, -8.5], [66, -10], [84, -9], [97, -6], [106, -4], [106, 4], [97, 6], [84, 9], [66, 10], [48, 8.5], [30, 6], [14, 4]];
+    private const STAMP = [
+        [5, 0], [14, -4], [30, -6], [48, -8.5], [66, -10], [84, -9], [97, -6], [106, -4], [106, 4], [97, 6], [84, 9], [66, 10], [48, 8.5],
+        [30, 6], [14, 4],
+    ];
 
     private Pigments $pigments;
 
@@ -40,12 +47,17 @@ final readonly class Head
         $cheek = $this->pigments->colour(self::DARK * max(.1, .8 - .18 * $crown), .05, .03, true);
         $band = $this->pigments->colour(max(0.0, .16 - .06 * $crown), .5, .27, false);
         $black = self::DARK * max(.04, min(1.1, .98 + .2 * $stamp + ($stamp < 0 ? .2 * $stamp : 0.0) - .17 * $crown));
-        $top = $l->at('crowngrey') > 0.0 ? Pigments::mixed(.4, 0, 0, .3, 0) : $this->pigments->colour($black, $stamp < -.4 ? .25 : .05, $stamp < -.4 ? .1 : .03, true);
+        $top = $l->at('crowngrey') > 0.0
+            ? Pigments::mixed(.4, 0, 0, .3, 0)
+            : $this->pigments->colour($black, $stamp < -.4 ? .25 : .05, $stamp < -.4 ? .1 : .03, true);
         $wide = 1 + .35 * max(-.6, min(1.3, $l->at('eyeband')));
         $parts = [
             ['part' => 'head', 'colour' => $lip, 'points' => self::points($whole)],
             ...$this->both('cheek', $cheek, self::CHEEK),
-            ...$this->both('band', $band, array_map(static fn (array $p): array => [$p[0], $p[1] - ($p[1] < -9 ? 2.2 * ($wide - 1) * 2 : 0)], self::BAND)),
+            ...$this->both(
+                'band', $band,
+                array_map(static fn (array $p): array => [$p[0], $p[1] - ($p[1] < -9 ? 2.2 * ($wide - 1) * 2 : 0)], self::BAND),
+            ),
             ['part' => 'stamp', 'colour' => $top, 'points' => self::points(self::STAMP)],
         ];
         array_push($parts, ...$this->marks($band, $top));
@@ -64,22 +76,34 @@ final readonly class Head
             }
         }
         if ($l->at('crownpatch') > 0.0) {
-            $parts[] = ['part' => 'stamp', 'colour' => $light, 'points' => self::points([[44, 0], [54, -5.5], [66, -3], [78, -5.5], [90, 0], [78, 5.5], [66, 3], [54, 5.5]])];
+            $parts[] = [
+                'part' => 'stamp', 'colour' => $light,
+                'points' => self::points([[44, 0], [54, -5.5], [66, -3], [78, -5.5], [90, 0], [78, 5.5], [66, 3], [54, 5.5]]),
+            ];
         }
         if ($l->at('head_blush') > 1.3 || $l->at('stamp') < -.9) {
             $pale = $this->pigments->colour(.12, .35, .16, false);
-            $parts[] = ['part' => 'stamp', 'colour' => $pale, 'points' => self::points([[6, 0], [16, -4], [30, -4.5], [38, 0], [30, 4.5], [16, 4]])];
+            $parts[] = [
+                'part' => 'stamp', 'colour' => $pale, 'points' => self::points([[6, 0], [16, -4], [30, -4.5], [38, 0], [30, 4.5], [16, 4]]),
+            ];
         }
         if ($l->at('neck') > 0.0) {
-            $parts[] = ['part' => 'neck', 'colour' => $light, 'points' => self::points([[76, 0], [94, -9], [108, -10], [98, 0], [108, 10], [94, 9]])];
+            $parts[] = [
+                'part' => 'neck', 'colour' => $light, 'points' => self::points([[76, 0], [94, -9], [108, -10], [98, 0], [108, 10], [94, 9]]),
+            ];
         }
         if ($l->at('snout') > 0.0) {
-            array_push($parts, self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, -3.4, 2.6, 1.7), self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, 3.4, 2.6, 1.7));
+            array_push(
+                $parts, self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, -3.4, 2.6, 1.7),
+                self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, 3.4, 2.6, 1.7),
+            );
         } else {
             array_push($parts, self::spot('nostril', $dark, 6, -4.4, 1.3, .9), self::spot('nostril', $dark, 6, 4.4, 1.3, .9));
         }
         if ($l->at('bare') > 0.0) {
-            $parts[] = self::spot('crown', Pigments::mixed(.33, .25, .375, 0, .6), 30, 0, $l->at('bare') > 1.4 ? 22 : 12, $l->at('bare') > 1.4 ? 10 : 5.5);
+            $parts[] = self::spot(
+                'crown', Pigments::mixed(.33, .25, .375, 0, .6), 30, 0, $l->at('bare') > 1.4 ? 22 : 12, $l->at('bare') > 1.4 ? 10 : 5.5,
+            );
         }
 
         return $parts;

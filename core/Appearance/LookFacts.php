@@ -234,12 +234,17 @@ final class LookFacts
             }
             $own = 0.0;
             foreach ($form->shows as $allele) {
-                $degree = ($form->isTwoCopies() ? $mask->showsThrough["{$allele} twice"] ?? null : null) ?? $mask->showsThrough[$allele] ?? '';
+                $degree = (
+                    $form->isTwoCopies() ? $mask->showsThrough["{$allele} twice"] ?? null : null
+                ) ?? $mask->showsThrough[$allele] ?? '';
                 $own = max($own, match (true) {
-                    $degree === 'strong' || ! $mask->conceals($catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1) && $mask->hides === Concealment::All => 1.0,
+                    $degree === 'strong' || ! $mask->conceals($catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1)
+                        && $mask->hides === Concealment::All => 1.0,
                     $degree === 'weak' => self::WEAKLY,
                     $mask->hides === Concealment::All => 0.0,
-                    $mask->hides === Concealment::Pattern => $mask->conceals($catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1) || $axis->isPattern() ? 0.0 : 1.0,
+                    $mask->hides === Concealment::Pattern => $mask->conceals(
+                        $catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1,
+                    ) || $axis->isPattern() ? 0.0 : 1.0,
                     default => 1.0,
                 });
             }
@@ -283,7 +288,11 @@ final class LookFacts
         foreach ($this->axes as $key => $axis) {
             $i++;
             $own = $values[$key] ?? 0.0;
-            $isVarying = $axis->spread > 0.0 && ($own !== 0.0 || ! in_array($axis->group, ['white'], true) && ! in_array($key, ['freckles', 'flames', 'blush', 'dorsal_stripe'], true));
+            $isVarying = $axis->spread > 0.0
+                && (
+                    $own !== 0.0 || ! in_array($axis->group, ['white'], true)
+                        && ! in_array($key, ['freckles', 'flames', 'blush', 'dorsal_stripe'], true)
+                );
             if ($isVarying && $own > self::REMOVES) {
                 $drawn = $own + $axis->spread * $noise->gauss($i);
                 $values[$key] = $own > 0.0 ? max(.25 * $own, $drawn) : $drawn;

@@ -178,7 +178,9 @@ final class Pattern
     public function white(float $x, float $v): float
     {
         $best = -1.0;
-        $edge = $this->patches === [] ? 0.0 : .5 * $this->noise->smooth($x * 1.3, $v * 2.5 + 31) + .25 * $this->noise->smooth($x * 3.1, $v * 6 + 57);
+        $edge = $this->patches === []
+            ? 0.0
+            : .5 * $this->noise->smooth($x * 1.3, $v * 2.5 + 31) + .25 * $this->noise->smooth($x * 3.1, $v * 6 + 57);
         foreach ($this->patches as [$from, $to]) {
             $best = max($best, min($x - $from, $to - $x) + $edge);
         }

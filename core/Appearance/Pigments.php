@@ -66,7 +66,9 @@ final readonly class Pigments
         $r = $red * $this->red * $this->strength;
         $l = ($isDark ? .62 * $this->lavender : .06 * $this->lavender) * min(1.0, $black / ($isDark ? 1.5 : .2)) * $this->strength;
 
-        return self::mixed(round($k * self::STEPS) / self::STEPS, round($y * 8) / 8, round($r * 8) / 8, round($l * self::STEPS) / self::STEPS, $this->brown);
+        return self::mixed(
+            round($k * self::STEPS) / self::STEPS, round($y * 8) / 8, round($r * 8) / 8, round($l * self::STEPS) / self::STEPS, $this->brown,
+        );
     }
 
     /** Colour of amounts as they are. */

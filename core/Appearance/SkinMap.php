@@ -35,8 +35,10 @@ final class SkinMap
         $this->pigments = new Pigments($look);
         $this->noise = $this->pattern->noise();
         foreach ([
-            'pattern_amount', 'pattern_breakup', 'fine', 'eyes', 'oneeye', 'banding', 'clear', 'tears', 'sideline', 'back', 'dorsal_stripe', 'dashed', 'backspots',
-            'backlight', 'dots', 'lines', 'web', 'rim', 'jagged', 'flames', 'puzzle', 'checks', 'belly_clear', 'patchjagged', 'spatter', 'yellowpatch',
+            'pattern_amount', 'pattern_breakup', 'fine', 'eyes', 'oneeye', 'banding', 'clear', 'tears', 'sideline', 'back', 'dorsal_stripe',
+            'dashed', 'backspots',
+            'backlight', 'dots', 'lines', 'web', 'rim', 'jagged', 'flames', 'puzzle', 'checks', 'belly_clear', 'patchjagged', 'spatter',
+            'yellowpatch',
             'blush', 'freckles', 'white_area',
         ] as $axis) {
             $this->a[$axis] = $look->at($axis);
@@ -105,7 +107,9 @@ final class SkinMap
         $a = $this->a;
         $t = $v < 0 ? -$v : $v;
         $grain = $this->noise->at($column + 300, $row + 40);
-        $white = $a['white_area'] > 0.0 || $a['spatter'] > 0.0 ? $this->pattern->white($x, $v) + $a['patchjagged'] * .55 * ($grain - .5) : -1.0;
+        $white = $a['white_area'] > 0.0 || $a['spatter'] > 0.0
+            ? $this->pattern->white($x, $v) + $a['patchjagged'] * .55 * ($grain - .5)
+            : -1.0;
         if ($white > 0.0) {
             return Pigments::mixed(0.0, $grain > .93 ? .125 : 0.0, 0.0, 0.0, 0.0);
         }
@@ -197,7 +201,9 @@ final class SkinMap
             $half = .035 + .045 * $a['dorsal_stripe'] + .035 * $this->noise->smooth($x * 1.4, 29.0);
             $isGap = $a['dashed'] > 0.0 && $x * 1.9 - floor($x * 1.9) > .62;
             $isBroken = $a['dorsal_stripe'] < 1.0 && $this->noise->smooth($x * .8, 37.0) > $a['dorsal_stripe'] - .35;
-            $field = $t < $half && ! $isGap && ! $isBroken ? max($field, .5) : ($t < $half + .08 && $a['dorsal_stripe'] > 1.2 ? min($field, -.35) : $field);
+            $field = $t < $half && ! $isGap && ! $isBroken
+                ? max($field, .5)
+                : ($t < $half + .08 && $a['dorsal_stripe'] > 1.2 ? min($field, -.35) : $field);
         }
         if ($a['backspots'] > 0.0 && $t < .34) {
             $spot = $this->noise->smooth($x * 2.6, $v * 7 + 13);
@@ -254,7 +260,8 @@ final class SkinMap
         $at = ($cell + .25 + .5 * $this->noise->at($cell + 700, $v < 0 ? 3 : 4)) / .8;
         $down = ($t - .52) / (.2 + .3 * $this->noise->at($cell + 800, $v < 0 ? 3 : 4));
 
-        return $this->noise->at($cell + 900, $v < 0 ? 3 : 4) < .4 + .3 * $this->a['tears'] && $down < 1 && abs($x - $at) < .16 * sin($down * M_PI) + .02;
+        return $this->noise->at($cell + 900, $v < 0 ? 3 : 4) < .4 + .3 * $this->a['tears'] && $down < 1
+            && abs($x - $at) < .16 * sin($down * M_PI) + .02;
     }
 
     private function isEye(float $across, float $down, int $number): bool

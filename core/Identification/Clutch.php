@@ -26,8 +26,9 @@ final readonly class Clutch
      *
      * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, or an id stands twice
      */
-    public function __construct(public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], public array $alike = [])
-    {
+    public function __construct(
+        public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], public array $alike = [],
+    ) {
         if ($dam->sex !== Sex::Female) {
             throw IdentificationError::sexOf('the dam', 'female');
         }
@@ -62,8 +63,16 @@ final readonly class Clutch
     public function without(array $ids): self
     {
         $left = array_values(array_filter($this->hatchlings, static fn (Hatchling $one): bool => ! in_array($one->id, $ids, true)));
-        $alike = array_map(static fn (array $set): array => ['target' => $set['target'], 'hatchlings' => array_values(array_diff($set['hatchlings'], $ids))], $this->alike);
+        $alike = array_map(
+            static fn (array $set): array => [
+                'target' => $set['target'], 'hatchlings' => array_values(array_diff($set['hatchlings'], $ids)),
+            ],
+            $this->alike,
+        );
 
-        return new self($this->dam, $this->sires, $left, $this->counts, array_values(array_filter($alike, static fn (array $set): bool => count($set['hatchlings']) > 1)));
+        return new self(
+            $this->dam, $this->sires, $left, $this->counts,
+            array_values(array_filter($alike, static fn (array $set): bool => count($set['hatchlings']) > 1)),
+        );
     }
 }

@@ -37,6 +37,8 @@ final readonly class Cue
     /** @return list<string> loci that its rules ask about */
     public function loci(): array
     {
-        return array_values(array_unique(array_merge([], ...array_map(static fn (CueRule $rule): array => $rule->when?->loci() ?? [], $this->rules))));
+        return array_values(
+            array_unique(array_merge([], ...array_map(static fn (CueRule $rule): array => $rule->when?->loci() ?? [], $this->rules))),
+        );
     }
 }

@@ -55,7 +55,8 @@ final readonly class CueBook
         foreach ($entry->children('given') as $i => $rule) {
             $when = $rule->optionalString('when');
             $rules[] = new CueRule(
-                $when === null ? null : $this->target($key, $i, $when), $this->chances($key, $i, $rule, count($states)), $rule->has('from_days') ? $rule->int('from_days') : 0,
+                $when === null ? null : $this->target($key, $i, $when), $this->chances($key, $i, $rule, count($states)),
+                $rule->has('from_days') ? $rule->int('from_days') : 0,
             );
         }
         $last = $rules[count($rules) - 1] ?? null;
@@ -85,7 +86,9 @@ final readonly class CueBook
         $chances = [];
         foreach ($rule->child('chances')->values() as $value) {
             try {
-                $chance = is_int($value) || is_float($value) ? Rational::parse(self::decimal($value)) : throw IdentificationError::chances($cue, $i, 'each chance is a number.');
+                $chance = is_int($value) || is_float($value)
+                    ? Rational::parse(self::decimal($value))
+                    : throw IdentificationError::chances($cue, $i, 'each chance is a number.');
             } catch (InvalidNumber) {
                 throw IdentificationError::chances($cue, $i, 'each chance is a number.');
             }
@@ -96,7 +99,9 @@ final readonly class CueBook
         }
         $sum = array_reduce($chances, static fn (Rational $sum, Rational $one): Rational => $sum->plus($one), Rational::zero());
         if (abs($sum->toFloat() - 1) > self::WITHIN) {
-            throw IdentificationError::chances($cue, $i, 'its chances add up to '.rtrim(rtrim(number_format($sum->toFloat(), 9, '.', ''), '0'), '.').', not to 1.');
+            throw IdentificationError::chances(
+                $cue, $i, 'its chances add up to '.rtrim(rtrim(number_format($sum->toFloat(), 9, '.', ''), '0'), '.').', not to 1.',
+            );
         }
 
         return $sum->isOne() ? $chances : array_map(static fn (Rational $one): Rational => $one->dividedBy($sum), $chances);
@@ -118,7 +123,9 @@ final readonly class CueBook
         $eye = new Eye($this->catalogue);
         foreach ($rules as $i => $rule) {
             if ($rule->when === null && $i < count($rules) - 1) {
-                throw IdentificationError::neverHolds($cue, $rules[$i + 1]->text() === '' ? 'the rest' : $rules[$i + 1]->text(), 'the rest');
+                throw IdentificationError::neverHolds(
+                    $cue, $rules[$i + 1]->text() === '' ? 'the rest' : $rules[$i + 1]->text(), 'the rest',
+                );
             }
             foreach ($rule->when === null ? [] : array_slice($rules, 0, $i) as $before) {
                 if ($rule->when !== null && $before->when !== null && $before->fromDays <= $rule->fromDays && $this->isWithin($eye, $rule->when, $before->when)) {
@@ -146,7 +153,10 @@ final readonly class CueBook
         $all = [[]];
         foreach ($when->conditions as $condition) {
             $fitting = array_values(array_filter(
-                [...$this->catalogue->formsAt($condition->locus()), $this->catalogue->form($condition->locus(), Allele::WILD, Allele::WILD)],
+                [
+                    ...$this->catalogue->formsAt($condition->locus()),
+                    $this->catalogue->form($condition->locus(), Allele::WILD, Allele::WILD),
+                ],
                 static fn (Form $form): bool => $when->accepts($form),
             ));
             $longer = [];

@@ -85,7 +85,9 @@ final readonly class Eye
     private function isHidden(Form $form, array $masks): bool
     {
         foreach ($masks as $mask) {
-            $seen = array_filter($form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)));
+            $seen = array_filter(
+                $form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
+            );
             if ($mask->locus !== $form->locus && $seen === []) {
                 return true;
             }

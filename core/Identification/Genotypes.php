@@ -22,7 +22,9 @@ final readonly class Genotypes
      * @param Posterior<float> $posterior
      * @param Posterior<Rational>|null $exact
      */
-    public function __construct(private Catalogue $catalogue, private array $fixed, private Posterior $posterior, private ?Posterior $exact) {}
+    public function __construct(
+        private Catalogue $catalogue, private array $fixed, private Posterior $posterior, private ?Posterior $exact,
+    ) {}
 
     /** @return array{list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float}>, int} */
     public function of(string $id, int $most): array

@@ -15,5 +15,7 @@ final readonly class Hatchling
      * @param Target|null $saw a look that is stated in words, taken as sure
      * @param array<string, int> $cues number of the state that was seen, by cue
      */
-    public function __construct(public string $id, public ?Sex $sex = null, public ?int $days = null, public ?Target $saw = null, public array $cues = []) {}
+    public function __construct(
+        public string $id, public ?Sex $sex = null, public ?int $days = null, public ?Target $saw = null, public array $cues = [],
+    ) {}
 }

@@ -62,11 +62,15 @@ final class Identification
         }
         $ids = array_map(static fn (Hatchling $one): string => $one->id, $this->clutch->hatchlings);
         if (! $sight->canCount() || ! $this->posteriorOf($this->clutch->without($ids))[2]->isPossible) {
-            throw IdentificationError::impossibleCount(implode(', ', array_map(static fn (array $count): string => $count['saw']->text, $this->clutch->counts)));
+            throw IdentificationError::impossibleCount(
+                implode(', ', array_map(static fn (array $count): string => $count['saw']->text, $this->clutch->counts)),
+            );
         }
         $kept = [];
         foreach ($this->clutch->hatchlings as $one) { // one after the other: those that fit the ones before
-            $rest = array_values(array_diff(array_map(static fn (Hatchling $other): string => $other->id, $this->clutch->hatchlings), [...$kept, $one->id]));
+            $rest = array_values(
+                array_diff(array_map(static fn (Hatchling $other): string => $other->id, $this->clutch->hatchlings), [...$kept, $one->id]),
+            );
             $isOut = in_array($one->id, $impossible, true) || ! $this->posteriorOf($this->clutch->without($rest))[2]->isPossible;
             $isOut ? $impossible[] = $one->id : $kept[] = $one->id;
         }
@@ -195,7 +199,10 @@ final class Identification
      */
     private static function rounded(array $chances, array $forms): array
     {
-        $whole = array_map(static fn (float $chance): int => max(1, (int) round(1e6 * $chance)), array_filter($chances, static fn (float $chance): bool => $chance > 1e-12));
+        $whole = array_map(
+            static fn (float $chance): int => max(1, (int) round(1e6 * $chance)),
+            array_filter($chances, static fn (float $chance): bool => $chance > 1e-12),
+        );
         $sum = max(1, array_sum($whole));
         $pairs = [];
         foreach ($whole as $key => $count) {
@@ -218,7 +225,9 @@ final class Identification
     /** @return array{next: list<array{cue: Cue, bits: float, separates: string}>, later: list<Cue>} cues that were not looked at yet */
     public function cues(string $id): array
     {
-        $one = array_values(array_filter($this->parentage->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id))[0] ?? null;
+        $one = array_values(
+            array_filter($this->parentage->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id),
+        )[0] ?? null;
         $next = $later = [];
         $questions = new NextCue($this->sight, $this->posterior);
         foreach ($this->cues as $key => $cue) {

@@ -54,13 +54,19 @@ final class IdentificationError extends DomainException implements DestinoError
     {
         $near = Spelling::nearest($cue, array_combine($known, $known));
 
-        return new self('There is no cue “'.self::shown($cue).'”.'.($near === [] ? '' : ' Did you mean '.implode(' or ', $near).'?'), ['piece' => $cue, 'suggestions' => $near]);
+        return new self(
+            'There is no cue “'.self::shown($cue).'”.'.($near === [] ? '' : ' Did you mean '.implode(' or ', $near).'?'),
+            ['piece' => $cue, 'suggestions' => $near],
+        );
     }
 
     /** @param list<string> $states */
     public static function unknownState(string $cue, string $state, array $states): self
     {
-        return new self("The cue {$cue} has no state “".self::shown($state).'”. It has: '.implode(', ', $states).'.', ['piece' => $state, 'suggestions' => $states]);
+        return new self(
+            "The cue {$cue} has no state “".self::shown($state).'”. It has: '.implode(', ', $states).'.',
+            ['piece' => $state, 'suggestions' => $states],
+        );
     }
 
     public static function chances(string $cue, int $rule, string $why): self
@@ -75,7 +81,9 @@ final class IdentificationError extends DomainException implements DestinoError
 
     public static function neverHolds(string $cue, string $when, string $before): self
     {
-        return new self("The cue {$cue}: the rule for {$when} can never hold, since the one for {$before} before it always does.", ['piece' => $when]);
+        return new self(
+            "The cue {$cue}: the rule for {$when} can never hold, since the one for {$before} before it always does.", ['piece' => $when],
+        );
     }
 
     public static function impossibleCount(string $saw): self
@@ -85,6 +93,9 @@ final class IdentificationError extends DomainException implements DestinoError
 
     public static function tooMuch(int $genotypes): self
     {
-        return new self("What is recorded ties too many genes together: {$genotypes} genotypes a hatchling. Record fewer cues at a time.", ['piece' => 'cues']);
+        return new self(
+            "What is recorded ties too many genes together: {$genotypes} genotypes a hatchling. Record fewer cues at a time.",
+            ['piece' => 'cues'],
+        );
     }
 }

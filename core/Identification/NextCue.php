@@ -84,7 +84,9 @@ final readonly class NextCue
     {
         arsort($rules);
         $likely = array_keys(array_filter($rules, static fn (float $p): bool => $p >= self::NAMED));
-        $names = array_map(static fn (int $rule): string => $cue->rules[$rule]->when === null ? 'the rest' : $cue->rules[$rule]->text(), $likely);
+        $names = array_map(
+            static fn (int $rule): string => $cue->rules[$rule]->when === null ? 'the rest' : $cue->rules[$rule]->text(), $likely,
+        );
 
         return count($names) < 2 ? '' : implode(', ', array_slice($names, 0, -1)).' from '.$names[count($names) - 1];
     }

@@ -40,7 +40,9 @@ final class Parentage
         foreach ($clutch->sires as $sire) {
             $named = [...$named, ...$sire['belief']->groups()];
         }
-        $named = array_values(array_filter(array_keys($catalogue->groups), static fn (string $group): bool => in_array($group, $named, true)));
+        $named = array_values(
+            array_filter(array_keys($catalogue->groups), static fn (string $group): bool => in_array($group, $named, true)),
+        );
         foreach ($named as $group) {
             $this->gather($catalogue->groups[$group]);
         }

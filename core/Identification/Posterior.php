@@ -67,7 +67,10 @@ final class Posterior
         $sets = $this->sight->alikeOn($strand);
         $total = $this->numbers->zero();
         $sums = array_fill(0, count($hatchlings), []);
-        $counts = array_map(fn (int $i): array => [$this->vector($this->sight->counted($strand, $i)), $this->parentage->clutch->counts[$i]['count']], $this->sight->countsOn($strand));
+        $counts = array_map(
+            fn (int $i): array => [$this->vector($this->sight->counted($strand, $i)), $this->parentage->clutch->counts[$i]['count']],
+            $this->sight->countsOn($strand),
+        );
         foreach ($this->answers($sets) as $answers) {
             $evidence = array_map(fn (Hatchling $one): array => $this->evidence($strand, $one, $answers), $hatchlings);
             foreach ($cases as [$weight, $chances]) {
@@ -202,7 +205,9 @@ final class Posterior
             foreach ($sires as $s => $strands) {
                 foreach ($strands as $k => $vector) {
                     $sum = array_reduce($vector, $this->numbers->plus(...), $this->numbers->zero());
-                    $this->young[$id][$s][$k] = $this->numbers->isZero($sum) ? [] : array_map(fn (mixed $one): mixed => $this->numbers->over($one, $sum), $vector);
+                    $this->young[$id][$s][$k] = $this->numbers->isZero($sum)
+                        ? []
+                        : array_map(fn (mixed $one): mixed => $this->numbers->over($one, $sum), $vector);
                 }
             }
         }

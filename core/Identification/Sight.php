@@ -53,7 +53,8 @@ final class Sight
         foreach ($one->saw === null ? $looks : [[$one->saw, true], ...$looks] as [$look, $meets]) {
             if ($this->isHere($strand, $this->ties->ofLook($look))) {
                 $own = $strand->each(
-                    $this->ties->ofLook($look), fn (array $forms, ?Sex $sex): bool => $this->eye->accepts($look, $this->fixed + $forms, $sex ?? $one->sex) === $meets,
+                    $this->ties->ofLook($look),
+                    fn (array $forms, ?Sex $sex): bool => $this->eye->accepts($look, $this->fixed + $forms, $sex ?? $one->sex) === $meets,
                 );
                 $possible = $possible === [] ? $own : array_map(static fn (bool $a, bool $b): bool => $a && $b, $possible, $own);
             }
@@ -65,7 +66,10 @@ final class Sight
     /** @return array<string, int> cues that were seen and speak of a strand, with their states */
     public function cuesOn(Strand $strand, Hatchling $one): array
     {
-        return array_filter($this->recorded($one), fn (string $cue): bool => $this->isHere($strand, $this->ties->ofCue($this->cues[$cue])), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $this->recorded($one), fn (string $cue): bool => $this->isHere($strand, $this->ties->ofCue($this->cues[$cue])),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /** @return array<int, int> the rule of a cue that holds, by genotype */
@@ -75,7 +79,8 @@ final class Sight
         $key = spl_object_id($strand).' '.$cue.' '.($changes ? $days : '');
 
         return $this->rules[$key] ??= $strand->each(
-            $this->ties->ofCue($this->cues[$cue]), fn (array $forms): int => $this->eye->rule($this->cues[$cue], $this->fixed + $forms, $days),
+            $this->ties->ofCue($this->cues[$cue]),
+            fn (array $forms): int => $this->eye->rule($this->cues[$cue], $this->fixed + $forms, $days),
         );
     }
 
@@ -112,7 +117,9 @@ final class Sight
         $saw = $this->parentage->clutch->counts[$count]['saw'];
 
         return $strand->each(
-            $this->ties->ofLook($saw), fn (array $forms, ?Sex $sex): Rational => $this->eye->accepts($saw, $this->fixed + $forms, $sex) ? Rational::one() : Rational::zero(),
+            $this->ties->ofLook($saw),
+            fn (array $forms, ?Sex $sex): Rational => $this->eye
+                ->accepts($saw, $this->fixed + $forms, $sex) ? Rational::one() : Rational::zero(),
         );
     }
 
@@ -121,7 +128,9 @@ final class Sight
     {
         $counts = $this->parentage->clutch->counts;
 
-        return array_values(array_filter(array_keys($counts), fn (int $i): bool => $this->isHere($strand, $this->ties->ofLook($counts[$i]['saw']))));
+        return array_values(
+            array_filter(array_keys($counts), fn (int $i): bool => $this->isHere($strand, $this->ties->ofLook($counts[$i]['saw']))),
+        );
     }
 
     /** @return list<int> numbers of the sets of alike that speak of a strand */
@@ -129,7 +138,9 @@ final class Sight
     {
         $sets = $this->parentage->clutch->alike;
 
-        return array_values(array_filter(array_keys($sets), fn (int $i): bool => $this->isHere($strand, $this->ties->ofLook($sets[$i]['target']))));
+        return array_values(
+            array_filter(array_keys($sets), fn (int $i): bool => $this->isHere($strand, $this->ties->ofLook($sets[$i]['target']))),
+        );
     }
 
     /**
@@ -155,7 +166,11 @@ final class Sight
         foreach (array_keys($one->cues) as $key) {
             $other = $this->cues[$key]->repeats;
             if ($other !== null && isset($cues[$key], $cues[$other])) {
-                unset($cues[$this->clarity($this->cues[$key], $cues[$key]) > $this->clarity($this->cues[$other], $cues[$other]) ? $other : $key]);
+                unset(
+                    $cues[
+                        $this->clarity($this->cues[$key], $cues[$key]) > $this->clarity($this->cues[$other], $cues[$other]) ? $other : $key
+                    ],
+                );
             }
         }
 

@@ -52,7 +52,8 @@ final readonly class Money
     {
         $last = max((int) strrpos($digits, '.'), (int) strrpos($digits, ','));
         $marks = substr_count($digits, '.') + substr_count($digits, ',');
-        $isThousands = strlen($digits) - $last - 1 === 3 && ($marks === 1 || count(array_unique(str_split((string) preg_replace('/\d/', '', $digits)))) === 1);
+        $isThousands = strlen($digits) - $last - 1 === 3
+            && ($marks === 1 || count(array_unique(str_split((string) preg_replace('/\d/', '', $digits)))) === 1);
 
         return $marks === 0 || $isThousands ? null : $digits[$last];
     }

@@ -79,7 +79,9 @@ final readonly class TargetOdds
 
     private static function chance(Cross $cross, Target $target, bool $hatched): ClutchChance
     {
-        return ! self::isWithin($cross, $target) ? ClutchChance::certain(Rational::zero()) : $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
+        return ! self::isWithin($cross, $target)
+            ? ClutchChance::certain(Rational::zero())
+            : $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
     }
 
     /** Whether every locus that a target asks about is in a cross, or wild type will do there. */

@@ -78,7 +78,8 @@ final class Planner
     /** Whether a limit is set that looking at animals and seasons alone does not see. */
     private function isLimited(): bool
     {
-        return $this->project->mostInbreeding !== null || $this->project->pinned !== [] || $this->project->stances !== [] || $this->project->budget !== null;
+        return $this->project->mostInbreeding !== null || $this->project->pinned !== [] || $this->project->stances !== []
+            || $this->project->budget !== null;
     }
 
     public function policy(): Policy
@@ -269,7 +270,8 @@ final class Planner
                     'budget' => 'Within the budget nothing leads there: the least that would is '
                         .number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '')
                         .'. Raise the budget, or wait for another offer.',
-                    'inbreeding' => "Within the limit of relatedness nothing leads there: the first way that would has F = {$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
+                    'inbreeding'
+                        => "Within the limit of relatedness nothing leads there: the first way that would has F = {$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
                     'pins' => 'With the pinned animals nothing leads there. Take a pin out: without them there is a way.',
                     'stances' => 'Your house rules refuse every cross that would lead there. Look for another way to the look, or change the rule if you have a reason.',
                 };

@@ -20,7 +20,9 @@ final readonly class LuckTogether
     {
         $this->eggs = array_sum(array_map(static fn (Luck $run): int => $run->eggs, $runs));
         $this->hits = array_sum(array_map(static fn (Luck $run): int => $run->hits, $runs));
-        $this->expected = array_reduce($runs, static fn (Rational $sum, Luck $run): Rational => $sum->plus($run->expected()), Rational::zero());
+        $this->expected = array_reduce(
+            $runs, static fn (Rational $sum, Luck $run): Rational => $sum->plus($run->expected()), Rational::zero(),
+        );
     }
 
     public function expected(): Rational

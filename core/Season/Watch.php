@@ -70,7 +70,9 @@ final readonly class Watch
         }
         $isFar = $value < $this->low - $this->far || $value > $this->high + $this->far;
 
-        return $this->isOutside($value) && ($isFar || $at - $since >= self::HALF_AN_HOUR) ? new Alarm(AlarmKind::Drift, $since, $value) : null;
+        return $this->isOutside($value) && ($isFar || $at - $since >= self::HALF_AN_HOUR)
+            ? new Alarm(AlarmKind::Drift, $since, $value)
+            : null;
     }
 
     /**

@@ -12,12 +12,27 @@ final readonly class OddsDrill
 {
     /** @var list<array{string, string, string}> text with a place for numbers, rule, why */
     private const KINDS = [
-        ['Both parents are het for %d recessive genes. What is the chance that an egg shows all of them?', 'hets', 'A het passes the gene with 1/2; both must, for each gene: (1/4) multiplied %d times.'],
-        ['A visual of %d recessive genes with an animal het for all of them: what is the chance that an egg shows all of them?', 'visual', 'The visual always passes it, the het with 1/2: (1/2) multiplied %d times.'],
+        [
+            'Both parents are het for %d recessive genes. What is the chance that an egg shows all of them?', 'hets',
+            'A het passes the gene with 1/2; both must, for each gene: (1/4) multiplied %d times.',
+        ],
+        [
+            'A visual of %d recessive genes with an animal het for all of them: what is the chance that an egg shows all of them?',
+            'visual', 'The visual always passes it, the het with 1/2: (1/2) multiplied %d times.',
+        ],
         ['A normal-looking young of two hets: how likely is it to be het?', 'possible', 'Of the three that look normal two are het.'],
-        ['A normal-looking young of a het and a normal: how likely is it to be het?', 'half', 'Half of them are, and nothing seen tells which.'],
-        ['A %d-gene animal of one copy each with a normal: what is the chance that an egg has all of them?', 'singles', 'Each gene goes on with 1/2: (1/2) multiplied %d times.'],
-        ['Two different alleles of one locus, as in a compound: how likely is an egg to get neither of them from that parent?', 'compound', 'A compound has no normal copy: one of the two always goes on.'],
+        [
+            'A normal-looking young of a het and a normal: how likely is it to be het?', 'half',
+            'Half of them are, and nothing seen tells which.',
+        ],
+        [
+            'A %d-gene animal of one copy each with a normal: what is the chance that an egg has all of them?', 'singles',
+            'Each gene goes on with 1/2: (1/2) multiplied %d times.',
+        ],
+        [
+            'Two different alleles of one locus, as in a compound: how likely is an egg to get neither of them from that parent?',
+            'compound', 'A compound has no normal copy: one of the two always goes on.',
+        ],
     ];
 
     /** @param list<string> $options fractions, the right one among them */

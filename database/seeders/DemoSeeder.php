@@ -268,7 +268,9 @@ class DemoSeeder extends Seeder
             ['kind' => 'laid', 'on' => $day(57), 'count' => 7, 'infertile' => 1], ['kind' => 'first-meal', 'on' => $day(49)],
         ]);
         $this->box($eggs, $day);
-        $two = $keeper->clutches()->create(['dam_id' => $made['Quayside']->id, 'paired_on' => $day(140), 'target' => 'Pastel + Enchi + Banana']);
+        $two = $keeper->clutches()->create(
+            ['dam_id' => $made['Quayside']->id, 'paired_on' => $day(140), 'target' => 'Pastel + Enchi + Banana'],
+        );
         $two->sires()->createMany([['animal_id' => $made['Pontoon']->id], ['animal_id' => $made['Sandbar']->id]]);
         $two->events()->createMany([
             ['kind' => 'lock', 'on' => $day(131)], ['kind' => 'ovulation', 'on' => $day(78)], ['kind' => 'pre-lay-shed', 'on' => $day(61)],
@@ -296,7 +298,8 @@ class DemoSeeder extends Seeder
         foreach (['Boathouse 1' => [31.5, 58, ['door']], 'Boathouse 2' => [31.2, 32, ['heater', 'dropouts']]] as $name => [$celsius, $days, $faults]) {
             $incubator = $keeper->incubators()->create([
                 'name' => $name, 'place' => strtolower(str_replace(' ', '-', $name)), 'celsius' => $celsius, 'low' => 30.8, 'high' => 32.2,
-                'humid_low' => 75, 'humid_high' => 97, 'notes' => 'Vermiculite and water one to one by weight; the probe lies between the boxes.',
+                'humid_low' => 75, 'humid_high' => 97,
+                'notes' => 'Vermiculite and water one to one by weight; the probe lies between the boxes.',
             ]);
             $clutches[$name]->update(['incubator_id' => $incubator->id]);
             $messages = (new BoxProbe($incubator->place, $celsius, $faults, 7))->readings($now, $days, 30);
@@ -391,25 +394,44 @@ class DemoSeeder extends Seeder
     private function money(User $keeper, array $made): void
     {
         foreach ([
-            ['Clown', 350, 500, null], ['Piebald', 250, 400, 'high white more'], ['Ultramel', 280, 380, null], ['Ultramel + Mojave', 450, 600, null],
-            ['Genetic Stripe', 180, 250, null], ['Mojave', 60, 90, null], ['Pastel', 40, 60, null], ['Pastel, female', 60, 80, null], ['Pinstripe', 50, 80, null],
+            ['Clown', 350, 500, null], ['Piebald', 250, 400, 'high white more'], ['Ultramel', 280, 380, null],
+            ['Ultramel + Mojave', 450, 600, null],
+            ['Genetic Stripe', 180, 250, null], ['Mojave', 60, 90, null], ['Pastel', 40, 60, null], ['Pastel, female', 60, 80, null],
+            ['Pinstripe', 50, 80, null],
         ] as [$target, $low, $high, $note]) {
             $keeper->prices()->create(['target' => $target, 'low' => 100 * $low, 'high' => 100 * $high, 'note' => $note]);
         }
         $year = (int) now()->format('Y');
         foreach ([
-            ['feed', "{$year}-01-12", 18450, 'rats, frozen, for the winter'], ['feed', "{$year}-06-03", 21200, null], ['equipment', "{$year}-04-18", 14900, 'second thermostat'],
-            ['veterinarian', "{$year}-03-09", 8750, 'Ripple, check of the head'], ['power', "{$year}-07-01", 26100, 'half a year'], ['feed', ($year - 1).'-02-02', 20350, null],
+            ['feed', "{$year}-01-12", 18450, 'rats, frozen, for the winter'], ['feed', "{$year}-06-03", 21200, null],
+            ['equipment', "{$year}-04-18", 14900, 'second thermostat'],
+            ['veterinarian', "{$year}-03-09", 8750, 'Ripple, check of the head'], ['power', "{$year}-07-01", 26100, 'half a year'],
+            ['feed', ($year - 1).'-02-02', 20350, null],
         ] as [$kind, $on, $amount, $note]) {
-            $keeper->bookings()->create(['kind' => $kind, 'on' => $on, 'amount' => $amount, 'note' => $note, 'animal_id' => $kind === 'veterinarian' ? $made['Ripple']->id : null]);
+            $keeper->bookings()->create(
+                [
+                    'kind' => $kind, 'on' => $on, 'amount' => $amount, 'note' => $note,
+                    'animal_id' => $kind === 'veterinarian' ? $made['Ripple']->id : null,
+                ],
+            );
         }
-        $made['Oarlock']->sales()->create(['asking' => 14000, 'price' => 12000, 'buyer' => 'a keeper of greys', 'sent_on' => $year.'-04-13']);
+        $made['Oarlock']->sales()->create(
+            ['asking' => 14000, 'price' => 12000, 'buyer' => 'a keeper of greys', 'sent_on' => $year.'-04-13'],
+        );
         $made['Cleat']->observations()->createMany([
-            ['condition' => 'Spinal kinking', 'grade' => 'moderate', 'on' => now()->subDays(60)->format('Y-m-d'), 'place' => 'tail', 'decision' => 'watch'],
-            ['condition' => 'Spinal kinking', 'grade' => 'slight', 'on' => now()->subDays(12)->format('Y-m-d'), 'place' => 'tail', 'decision' => 'watch', 'note' => 'eats by itself'],
+            [
+                'condition' => 'Spinal kinking', 'grade' => 'moderate', 'on' => now()->subDays(60)->format('Y-m-d'), 'place' => 'tail',
+                'decision' => 'watch',
+            ],
+            [
+                'condition' => 'Spinal kinking', 'grade' => 'slight', 'on' => now()->subDays(12)->format('Y-m-d'), 'place' => 'tail',
+                'decision' => 'watch', 'note' => 'eats by itself',
+            ],
         ]);
         $made['Dinghy']->sales()->create(['asking' => 55000, 'deposit' => 15000, 'buyer' => 'a keeper two towns on']);
-        $made['Dinghy']->statusEvents()->create(['status' => 'reserved', 'on' => now()->subDays(9)->format('Y-m-d'), 'reason' => 'a keeper two towns on']);
+        $made['Dinghy']->statusEvents()->create(
+            ['status' => 'reserved', 'on' => now()->subDays(9)->format('Y-m-d'), 'reason' => 'a keeper two towns on'],
+        );
     }
 
     private function projects(User $keeper): void

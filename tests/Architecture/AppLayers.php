@@ -13,7 +13,9 @@ final class AppLayers
 {
     public function testRecordsStandAlone(): Rule
     {
-        return $this->below('App\Models', 'App\House', 'App\Catalogue', 'App\Collection', 'App\Prove', 'App\Projects', 'App\Exchange', 'App\Http');
+        return $this->below(
+            'App\Models', 'App\House', 'App\Catalogue', 'App\Collection', 'App\Prove', 'App\Projects', 'App\Exchange', 'App\Http',
+        );
     }
 
     public function testTheHouseStandsOnRecords(): Rule

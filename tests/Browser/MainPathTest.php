@@ -45,7 +45,9 @@ class MainPathTest extends BrowserTestCase
             $browser->visit('/animals')->click('.rail > .station[href$="/today"]'); // one
             $browser->waitFor('h1', 'Today');
             foreach ($browser->all('.due > li') as $row) {
-                $buttons = str_contains($row->getText(), 'Estuary') ? $row->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.taps > button')) : [];
+                $buttons = str_contains($row->getText(), 'Estuary')
+                    ? $row->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.taps > button'))
+                    : [];
                 foreach ($buttons as $button) {
                     if ($button->getText() === $what) {
                         $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
@@ -91,7 +93,9 @@ class MainPathTest extends BrowserTestCase
     public function test_on_a_phone_five_places_lead_everywhere(): void
     {
         $browser = $this->browser()->size(390, 844)->visit('/animals');
-        $shown = $browser->script('return [...document.querySelectorAll(".rail > .station, .rail > details > summary")].filter(e => e.offsetParent !== null).map(e => parseFloat(getComputedStyle(e).fontSize))');
+        $shown = $browser->script(
+            'return [...document.querySelectorAll(".rail > .station, .rail > details > summary")].filter(e => e.offsetParent !== null).map(e => parseFloat(getComputedStyle(e).fontSize))',
+        );
         self::assertIsArray($shown);
         self::assertCount(5, $shown);
         self::assertGreaterThanOrEqual(11, min($shown));

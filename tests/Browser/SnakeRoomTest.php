@@ -58,7 +58,9 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->waitFor('[data-outbox-says]', '2 entries that waited are sent.');
         $clutch = $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href');
         $browser->driver->get((string) $clutch);
-        self::assertSame([1, 1], [substr_count($browser->text('#season ul'), 'separated on'), substr_count($browser->text('#season ul'), 'eggs felt')]);
+        self::assertSame(
+            [1, 1], [substr_count($browser->text('#season ul'), 'separated on'), substr_count($browser->text('#season ul'), 'eggs felt')],
+        );
     }
 
     public function test_what_reached_the_server_without_an_answer_is_made_once(): void
@@ -98,7 +100,9 @@ class SnakeRoomTest extends BrowserTestCase
         self::assertFalse($browser->find("{$row} input[value=\"taken\"]")->isSelected());
         $browser->click("{$row} input[value=\"refused\"] + span")->waitFor("{$row} [data-said]", 'kept');
         $browser->click('[data-rack]:first-of-type [data-all]');
-        $browser->until('return [...document.querySelectorAll("[data-rack]:first-of-type [data-row]")].every(row => /kept/.test(row.textContent))');
+        $browser->until(
+            'return [...document.querySelectorAll("[data-rack]:first-of-type [data-row]")].every(row => /kept/.test(row.textContent))',
+        );
         $browser->visit('/animals/9');
         self::assertSame(1, substr_count($browser->text('#care'), 'refused'));
         self::assertStringNotContainsString('fed, taken', $browser->text('#care'));
@@ -116,7 +120,12 @@ class SnakeRoomTest extends BrowserTestCase
         $set(1, '1490')->waitFor($this->said(1), 'kept');
         $set(1, 'heavy')->waitFor($this->said(1), 'The weight must be a whole number');
         $browser->type('#round-find', 'bright');
-        self::assertSame(['Brightwater'], $browser->script('return [...document.querySelectorAll("[data-row]")].filter(row => row.offsetParent).map(row => row.querySelector("strong").textContent)'));
+        self::assertSame(
+            ['Brightwater'],
+            $browser->script(
+                'return [...document.querySelectorAll("[data-row]")].filter(row => row.offsetParent).map(row => row.querySelector("strong").textContent)',
+            ),
+        );
         $browser->cut();
         $set(2, '1800')->waitFor($this->said(2), 'waits on this device');
         $browser->cut(false);
@@ -148,7 +157,9 @@ class SnakeRoomTest extends BrowserTestCase
         $before = $egg->getAttribute('transform');
         $browser->driver->action()->clickAndHold($egg)->moveByOffset(60, 70)->release()->perform();
         $browser->until('return document.querySelector("[data-module=egg-tray] [data-said]").textContent !== ""');
-        self::assertSame('Its place is kept.', $browser->script('return document.querySelector("[data-module=egg-tray] [data-said]").textContent'));
+        self::assertSame(
+            'Its place is kept.', $browser->script('return document.querySelector("[data-module=egg-tray] [data-said]").textContent'),
+        );
         $browser->visit('/clutches/10/eggs');
         self::assertNotSame($before, $browser->all('.egg-tray [data-egg]')[0]->getAttribute('transform'));
         $browser->click('#egg li:nth-child(2) a')->waitFor('#egg h2', 'Egg 2');

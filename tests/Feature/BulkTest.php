@@ -36,7 +36,10 @@ class BulkTest extends TestCase
         [$a, $b, $c, $d] = $this->four();
         $this->get('/animals?view=list')->assertSee('Choose A', false);
         $this->for([$a, $b, $c], ['do' => 'status', 'status' => 'for sale'])->assertSessionHas('said', '3 animals: for sale from today.');
-        $this->assertSame([3, Status::Growing], [StatusEvent::query()->where('status', Status::ForSale)->count(), Animal::query()->findOrFail($d)->status()]);
+        $this->assertSame(
+            [3, Status::Growing],
+            [StatusEvent::query()->where('status', Status::ForSale)->count(), Animal::query()->findOrFail($d)->status()],
+        );
         $this->post('/animals/chosen/undo')->assertSessionHas('said', 'Taken back for 3.');
         $this->assertSame(0, StatusEvent::query()->count());
         $this->post('/animals/chosen/undo')->assertSessionHas('said', 'There is nothing to take back any more.');
@@ -51,9 +54,15 @@ class BulkTest extends TestCase
         $rack = $this->keeper()->racks()->create(['name' => 'Loft', 'rows' => 2, 'columns' => 2]);
         Animal::query()->findOrFail($d)->update(['rack_id' => $rack->id, 'rack_row' => 1, 'rack_column' => 2]);
         $this->for([$a, $b, $c], ['do' => 'rack', 'rack_id' => $rack->id])->assertSessionHasNoErrors();
-        $this->assertSame(['1:1', '2:1', '2:2'], Animal::query()->whereIn('id', [$a, $b, $c])->orderBy('name')->get()->map(fn (Animal $one): string => "{$one->rack_row}:{$one->rack_column}")->all());
+        $this->assertSame(
+            ['1:1', '2:1', '2:2'],
+            Animal::query()->whereIn('id', [$a, $b, $c])->orderBy('name')->get()
+                ->map(fn (Animal $one): string => "{$one->rack_row}:{$one->rack_column}")->all(),
+        );
         $e = $this->made(['name' => 'E'])->id;
-        $this->for([$e], ['do' => 'rack', 'rack_id' => $rack->id])->assertSessionHasErrors(['rack_id' => 'Loft has room for 0, not for 1.'], null, 'bulk');
+        $this->for([$e], ['do' => 'rack', 'rack_id' => $rack->id])->assertSessionHasErrors(
+            ['rack_id' => 'Loft has room for 0, not for 1.'], null, 'bulk',
+        );
         $this->for([$a, $b], ['do' => 'rack', 'rack_id' => $rack->id])->assertSessionHasNoErrors(); // within their own rack
         $this->assertSame(4, $rack->animals()->count());
     }

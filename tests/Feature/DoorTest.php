@@ -124,10 +124,14 @@ class DoorTest extends TestCase
 
     public function test_every_answer_has_the_headers_faults_among_them(): void
     {
-        $addresses = ['/sign-in' => 302, '/nothing/here' => 404, '/api/v1/animals' => 401, '/api/v1/nothing' => 404, '/api/v1/calendar/guess.ics' => 404];
+        $addresses = [
+            '/sign-in' => 302, '/nothing/here' => 404, '/api/v1/animals' => 401, '/api/v1/nothing' => 404,
+            '/api/v1/calendar/guess.ics' => 404,
+        ];
         foreach ($addresses as $address => $status) {
             $answer = $this->getJson($address)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')
-                ->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('X-Powered-By')->assertHeaderMissing('Strict-Transport-Security');
+                ->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('X-Powered-By')
+                    ->assertHeaderMissing('Strict-Transport-Security');
             $this->assertStringContainsString("default-src 'self'", (string) $answer->headers->get('Content-Security-Policy'));
             $answer->assertStatus($status);
         }

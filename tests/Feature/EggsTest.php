@@ -30,7 +30,9 @@ class EggsTest extends TestCase
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'het Clown', 'hatched_on' => '2020-07-01']);
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'target' => 'Clown']);
         $clutch->sires()->create(['animal_id' => $sire->id]);
-        $clutch->events()->create(['kind' => 'laid', 'on' => Carbon::today()->subDays($daysAgo)->format('Y-m-d'), 'count' => $good, 'infertile' => $slugs]);
+        $clutch->events()->create(
+            ['kind' => 'laid', 'on' => Carbon::today()->subDays($daysAgo)->format('Y-m-d'), 'count' => $good, 'infertile' => $slugs],
+        );
 
         return $clutch->fresh();
     }
@@ -46,7 +48,9 @@ class EggsTest extends TestCase
     /** @param array<string, mixed> $more */
     private function log(Egg $egg, string $kind, array $more = []): \Illuminate\Testing\TestResponse
     {
-        return $this->post("/clutches/{$egg->clutch_id}/events", ['kind' => $kind, 'egg' => $egg->id, 'form_token' => (string) Str::uuid()] + $more);
+        return $this->post(
+            "/clutches/{$egg->clutch_id}/events", ['kind' => $kind, 'egg' => $egg->id, 'form_token' => (string) Str::uuid()] + $more,
+        );
     }
 
     public function test_as_many_eggs_as_were_laid_lie_in_the_box_once(): void
@@ -65,22 +69,31 @@ class EggsTest extends TestCase
 
         $eggs[3]->delete();
         $this->laidOut($clutch->fresh());
-        $this->assertSame([1, 2, 4, 5, 6, 7, 8, 9, 10], $clutch->eggs()->pluck('number')->all(), 'the number on a shell is not given twice');
+        $this->assertSame(
+            [1, 2, 4, 5, 6, 7, 8, 9, 10], $clutch->eggs()->pluck('number')->all(), 'the number on a shell is not given twice',
+        );
     }
 
     public function test_the_history_of_an_egg_says_how_it_stands(): void
     {
         $eggs = $this->laidOut($this->clutch());
         foreach ([
-            [1, ['veins', 'dented', 'pipped', 'out'], EggState::Out], [2, ['no-veins'], EggState::NoVeins], [3, ['veins', 'egg-bad', 'veins'], EggState::GivenUp],
-            [4, [], EggState::Good], [5, ['dead-in-egg'], EggState::Dead], [6, ['mould', 'sweating'], EggState::Good], [7, [], EggState::Slug],
+            [1, ['veins', 'dented', 'pipped', 'out'], EggState::Out], [2, ['no-veins'], EggState::NoVeins],
+            [3, ['veins', 'egg-bad', 'veins'], EggState::GivenUp],
+            [4, [], EggState::Good], [5, ['dead-in-egg'], EggState::Dead], [6, ['mould', 'sweating'], EggState::Good],
+            [7, [], EggState::Slug],
         ] as [$number, $kinds, $state]) {
             foreach ($kinds as $kind) {
-                $this->log($eggs[$number], $kind)->assertSessionHasNoErrors()->assertRedirect(route('eggs', [$eggs[$number]->clutch_id, 'egg' => $eggs[$number]->id]));
+                $this->log($eggs[$number], $kind)->assertSessionHasNoErrors()->assertRedirect(
+                    route('eggs', [$eggs[$number]->clutch_id, 'egg' => $eggs[$number]->id]),
+                );
             }
             $this->assertSame($state, $eggs[$number]->fresh()->state(), "egg {$number}");
         }
-        $this->assertSame('Egg 6: good, mould, sweating', (new EggTray(Clutch::query()->sole(), app(Doorway::class)->nobodys()->house))->words($eggs[6]->fresh()));
+        $this->assertSame(
+            'Egg 6: good, mould, sweating',
+            (new EggTray(Clutch::query()->sole(), app(Doorway::class)->nobodys()->house))->words($eggs[6]->fresh()),
+        );
     }
 
     public function test_an_egg_counts_once_whatever_is_logged_of_it(): void
@@ -113,8 +126,9 @@ class EggsTest extends TestCase
 
     /** @param array<string, mixed> $house */
     #[DataProvider('houses')]
-    public function test_opening_before_the_house_would_is_told_first_and_logged_if_the_keeper_says_so(array $house, int $day, bool $pipped, bool $isAsked): void
-    {
+    public function test_opening_before_the_house_would_is_told_first_and_logged_if_the_keeper_says_so(
+        array $house, int $day, bool $pipped, bool $isAsked,
+    ): void {
         HouseRules::query()->forceCreate(['user_id' => $this->keeper()->id, 'choices' => $house, 'version' => 1]);
         $eggs = $this->laidOut($this->clutch($day));
         $pipped && $this->log($eggs[2], 'pipped');
@@ -129,7 +143,9 @@ class EggsTest extends TestCase
         }
         $event = ClutchEvent::query()->where('kind', 'opened')->sole();
         $this->assertSame(['Sam', 'Pastel?', 'weak, a little slit'], [$event->who, $event->saw, $event->note]);
-        $this->get(route('eggs', [$event->clutch_id, 'egg' => $eggs[1]->id]))->assertSeeInOrder(['egg opened by Sam', 'first guess: Pastel?']);
+        $this->get(
+            route('eggs', [$event->clutch_id, 'egg' => $eggs[1]->id]),
+        )->assertSeeInOrder(['egg opened by Sam', 'first guess: Pastel?']);
     }
 
     public function test_a_place_is_kept_and_what_is_not_sent_stays(): void
@@ -140,9 +156,13 @@ class EggsTest extends TestCase
         $egg = $egg->fresh();
         $this->assertSame([40, 61, 88, 2, true, false], [$egg->across, $egg->down, $egg->grams, $egg->clump, $egg->marked, $egg->apart]);
         $this->putJson("/eggs/{$egg->id}", ['across' => 400])->assertUnprocessable();
-        $this->put("/eggs/{$egg->id}", ['grams' => '2000'])->assertSessionHasErrors(['grams' => 'An egg weighs 5 to 250 g, as a whole number.']);
+        $this->put("/eggs/{$egg->id}", ['grams' => '2000'])->assertSessionHasErrors(
+            ['grams' => 'An egg weighs 5 to 250 g, as a whole number.'],
+        );
         $other = $this->keeper()->clutches()->create(['dam_id' => $egg->clutch->dam_id]);
-        $this->post("/clutches/{$other->id}/events", ['kind' => 'out', 'egg' => $egg->id])->assertSessionHasErrors(['egg' => 'That egg is not in this clutch.']);
+        $this->post(
+            "/clutches/{$other->id}/events", ['kind' => 'out', 'egg' => $egg->id],
+        )->assertSessionHasErrors(['egg' => 'That egg is not in this clutch.']);
     }
 
     public function test_the_rest_of_the_eggs_still_gives_what_the_cross_says(): void
@@ -156,7 +176,9 @@ class EggsTest extends TestCase
         ]);
         $this->log($eggs[1], 'out');
         $this->log($eggs[2], 'egg-bad');
-        $this->post("/clutches/{$clutch->id}/hatchlings", ['name' => 'One', 'genotype' => 'Clown', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            "/clutches/{$clutch->id}/hatchlings", ['name' => 'One', 'genotype' => 'Clown', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
         [$odds] = $still()->bySire();
         $this->assertSame([4, '175/256', '3367/4096'], [$still()->left(), $odds['still']->toString(), $odds['clutch']->toString()]);
         $this->assertSame(['known' => 1, 'hits' => 1, 'open' => 0], $still()->soFar());
@@ -167,11 +189,15 @@ class EggsTest extends TestCase
     public function test_each_possible_sire_has_odds_of_his_own(): void
     {
         $clutch = $this->clutch(20, 5, 0);
-        $clutch->sires()->create(['animal_id' => $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2021-07-01'])->id]);
+        $clutch->sires()->create(
+            ['animal_id' => $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2021-07-01'])->id],
+        );
         $clutch->sires()->create(['name' => 'a loan']);
         $odds = (new StillToCome($clutch->fresh(), '', app(Doorway::class)->open($this->keeper())))->bySire();
         $this->assertSame(['1/4', '1/2', null], array_map(fn (array $one): ?string => $one['egg']?->toString(), $odds));
-        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['If Skiff is the sire:', 'If Barge is the sire:', 'his genes are not in the collection']);
+        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(
+            ['If Skiff is the sire:', 'If Barge is the sire:', 'his genes are not in the collection'],
+        );
     }
 
     public function test_eggs_are_in_the_archive_and_come_back_from_it(): void
@@ -184,7 +210,9 @@ class EggsTest extends TestCase
         $document = json_decode(Archive::json((new Archive($this->keeper(), $darkroom))->document()), true);
         $other = User::factory()->create();
         (new Archive($other, $darkroom))->take($document, []);
-        $this->assertSame($document['clutches'], json_decode(Archive::json((new Archive($other, $darkroom))->document()), true)['clutches']);
+        $this->assertSame(
+            $document['clutches'], json_decode(Archive::json((new Archive($other, $darkroom))->document()), true)['clutches'],
+        );
         $egg = $other->clutches()->sole()->eggs()->where('number', 2)->sole();
         $this->assertSame([31, 90, 'dark head'], [$egg->across, $egg->grams, $egg->events()->sole()->saw]);
     }

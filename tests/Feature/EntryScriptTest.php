@@ -87,7 +87,9 @@ class EntryScriptTest extends TestCase
         $this->while(['demo'], function (string $address): void {
             preg_match('~/build/[0-9a-f]+/css/destino.css~', $this->page("{$address}/pair"), $found);
             [$headers, $body] = $this->asked($address.$found[0], ['Accept-Encoding: gzip']);
-            $this->assertSame(['200', 'gzip', 'nosniff'], [$headers['status'], $headers['content-encoding'], $headers['x-content-type-options']]);
+            $this->assertSame(
+                ['200', 'gzip', 'nosniff'], [$headers['status'], $headers['content-encoding'], $headers['x-content-type-options']],
+            );
             $this->assertStringContainsString('max-age=31536000', $headers['cache-control']);
             $this->assertSame(file_get_contents(dirname(__DIR__, 2).'/public/css/destino.css'), gzdecode($body));
             $this->assertSame('304', $this->asked($address.$found[0], ["If-None-Match: {$headers['etag']}"])[0]['status']);
@@ -104,7 +106,9 @@ class EntryScriptTest extends TestCase
      */
     private function asked(string $address, array $headers): array
     {
-        $context = stream_context_create(['http' => ['header' => implode("\r\n", $headers), 'ignore_errors' => true, 'follow_location' => 0]]);
+        $context = stream_context_create(
+            ['http' => ['header' => implode("\r\n", $headers), 'ignore_errors' => true, 'follow_location' => 0]],
+        );
         $body = (string) file_get_contents($address, false, $context);
         $answer = ['status' => explode(' ', $http_response_header[0])[1]];
         foreach (array_slice($http_response_header, 1) as $line) {

@@ -115,9 +115,15 @@ class ExchangeTest extends TestCase
         $this->post("/exchange/{$found[1]}?dates=day-first")->assertRedirect('/animals');
         $this->assertSame(299, Animal::query()->count());
         $seven = Animal::query()->where('number', 'A7')->sole();
-        $this->assertSame(["Mood: shy\nweight as written: 907", 'July 2022', 0], [$seven->notes, $seven->hatchedWords(), $seven->care()->count()], 'a weight without a day is none of the day of the import');
+        $this->assertSame(
+            ["Mood: shy\nweight as written: 907", 'July 2022', 0], [$seven->notes, $seven->hatchedWords(), $seven->care()->count()],
+            'a weight without a day is none of the day of the import',
+        );
         $five = Animal::query()->where('number', 'A5')->sole();
-        $this->assertSame(["weight as written: 905\ngenes as written: Pastle", 'Pastle', 0], [$five->notes, $five->genes_open, $five->statements()->count()]);
+        $this->assertSame(
+            ["weight as written: 905\ngenes as written: Pastle", 'Pastle', 0],
+            [$five->notes, $five->genes_open, $five->statements()->count()],
+        );
         $this->assertNull(Animal::query()->where('number', 'A6')->sole()->sex);
         $this->assertSame('3 April 2022', Animal::query()->where('number', 'A8')->sole()->hatchedWords());
         $this->assertSame('Snake 1', Animal::query()->where('number', 'A40')->sole()->belongsTo(Animal::class, 'sire_id')->first()?->name);
@@ -129,10 +135,13 @@ class ExchangeTest extends TestCase
     {
         $rows = [['ID', 'Name', 'Sex', 'Hatch date', 'Morph', 'Sire name', 'mum', 'Weight', 'Price', 'Mood']];
         $cells = [
-            ['m', 'Jun 2022', 'Pastel het Clown', '?', 'wild caught', '~1500', 'gift'], ['F?', 'Aug-22', 'axanthic', 'Skiff or Punt', 'unknown', '1.2 kg', '400 (with enclosure)'],
-            ['1.0', '14 June 2021', '', 'Snake 1', 'n/a', '410g (5/24)', '£80'], ['♀', '6/14/21', 'Pastle', 'Snake 4', 'Nobody Known', 'heavy', 'lots'],
+            ['m', 'Jun 2022', 'Pastel het Clown', '?', 'wild caught', '~1500', 'gift'],
+            ['F?', 'Aug-22', 'axanthic', 'Skiff or Punt', 'unknown', '1.2 kg', '400 (with enclosure)'],
+            ['1.0', '14 June 2021', '', 'Snake 1', 'n/a', '410g (5/24)', '£80'],
+            ['♀', '6/14/21', 'Pastle', 'Snake 4', 'Nobody Known', 'heavy', 'lots'],
             ['perhaps', '2021/6/14', 'Mojave, Clown?', '', '', '', ''], ['0.1', '12.7.23', 'Albino', '', '', '1450 g (12 Aug 2024)', ''],
-            ['female', 'summer 2020', 'BEL', 'Snake 2', '', '2,1 kg', ''], ['male', '~2018', 'Normal', '', '', '', '350'], ['male', '2021?', '50/66% het pied', '', '', '', ''],
+            ['female', 'summer 2020', 'BEL', 'Snake 2', '', '2,1 kg', ''], ['male', '~2018', 'Normal', '', '', '', '350'],
+            ['male', '2021?', '50/66% het pied', '', '', '', ''],
             ['f', 'before 2018', 'Enchi', '', '', '', ''], ['f', '32/13/2023', '?', '-', '-', '900', '1.234,50'],
         ];
         for ($i = 1; $i <= 300; $i++) {
@@ -142,22 +151,48 @@ class ExchangeTest extends TestCase
         $this->followingRedirects()->upload('wild.csv', $this->csv($rows))->assertSee('300 of 300 rows can be brought in');
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
         file_put_contents($file, $this->csv($rows));
-        \Illuminate\Support\Facades\Artisan::call('destino:import', ['file' => $file, '--json' => true, '--keeper' => 'owner@tests.localhost']);
+        \Illuminate\Support\Facades\Artisan::call(
+            'destino:import', ['file' => $file, '--json' => true, '--keeper' => 'owner@tests.localhost'],
+        );
         $report = (array) json_decode(\Illuminate\Support\Facades\Artisan::output(), true);
         unlink($file);
         $this->assertSame([300, 300, []], [$report['taken'], $report['written'], $report['refused']]);
-        $this->assertSame(['sire', 'dam', 'genes'], [$report['columns']['Sire name'], $report['columns']['mum'], $report['columns']['Morph']]);
+        $this->assertSame(
+            ['sire', 'dam', 'genes'], [$report['columns']['Sire name'], $report['columns']['mum'], $report['columns']['Morph']],
+        );
         $of = fn (int $i): Animal => Animal::query()->where('name', "Snake {$i}")->sole();
-        $this->assertSame(['June 2022', 'August 2022', '14 June 2021', '14 June 2021', '14 June 2021', '12 July 2023', '2020', '2018', '2021', '2018', null], array_map(fn (int $i): ?string => $of($i)->hatchedWords(), range(1, 11)));
-        $this->assertSame(['male', 'female', 'male', 'female', null, 'female'], array_map(fn (int $i): ?string => $of($i)->sex?->value, range(1, 6)));
+        $this->assertSame(
+            [
+                'June 2022', 'August 2022', '14 June 2021', '14 June 2021', '14 June 2021', '12 July 2023', '2020', '2018', '2021', '2018',
+                null,
+            ],
+            array_map(fn (int $i): ?string => $of($i)->hatchedWords(), range(1, 11)),
+        );
+        $this->assertSame(
+            ['male', 'female', 'male', 'female', null, 'female'], array_map(fn (int $i): ?string => $of($i)->sex?->value, range(1, 6)),
+        );
         $this->assertSame([75, 100], [$of(2)->sex_certainty, $of(3)->sex_certainty]);
-        $this->assertSame([null, null, 410, null, null, 1450], array_map(fn (int $i): ?int => $of($i)->care()->where('kind', 'weight')->value('grams'), range(1, 6)));
-        $this->assertSame([null, 40000, null, null, null, null, null, 35000], array_map(fn (int $i): ?int => $of($i)->price_cents, range(1, 8)));
-        $this->assertSame([null, 'axanthic', '', 'Pastle', 'Mojave, Clown?', null, 'BEL', null], array_map(fn (int $i): ?string => $of($i)->genes_open, range(1, 8)));
+        $this->assertSame(
+            [null, null, 410, null, null, 1450],
+            array_map(fn (int $i): ?int => $of($i)->care()->where('kind', 'weight')->value('grams'), range(1, 6)),
+        );
+        $this->assertSame(
+            [null, 40000, null, null, null, null, null, 35000], array_map(fn (int $i): ?int => $of($i)->price_cents, range(1, 8)),
+        );
+        $this->assertSame(
+            [null, 'axanthic', '', 'Pastle', 'Mojave, Clown?', null, 'BEL', null],
+            array_map(fn (int $i): ?string => $of($i)->genes_open, range(1, 8)),
+        );
         $this->assertSame([null, null, $of(1)->id, null], array_map(fn (int $i): ?int => $of($i)->sire_id, range(1, 4)));
         $this->assertSame([null, null, null, 'Nobody Known'], array_map(fn (int $i): ?string => $of($i)->dam_name, range(1, 4)));
         foreach (array_slice($rows, 1, 11) as $i => $row) {
-            $all = json_encode([$of($i + 1)->toArray(), $of($i + 1)->statements()->pluck('text'), $of($i + 1)->care()->get()->toArray(), $of($i + 1)->hatchedWords()], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+            $all = json_encode(
+                [
+                    $of($i + 1)->toArray(), $of($i + 1)->statements()->pluck('text'), $of($i + 1)->care()->get()->toArray(),
+                    $of($i + 1)->hatchedWords(),
+                ],
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            );
             foreach ([5 => 'Skiff or Punt', 7 => '~1500', 8 => '£80'] as $at => $word) {
                 $row[$at] !== $word ?: $this->assertStringContainsString($word, (string) $all);
             }
@@ -166,22 +201,37 @@ class ExchangeTest extends TestCase
         $this->get('/animals?open=1&view=list')->assertOk()->assertSee('genes not known');
         $this->get("/animals/{$of(4)->id}")->assertSee('Written was “Pastle”');
         $this->get("/pair?sire_id={$of(1)->id}&dam_id={$of(4)->id}")->assertSee('are not known');
-        $this->post("/animals/{$of(4)->id}/statements", ['text' => 'Pastel', 'source' => 'own', 'certainty' => '100', 'form_token' => (string) \Illuminate\Support\Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            "/animals/{$of(4)->id}/statements",
+            ['text' => 'Pastel', 'source' => 'own', 'certainty' => '100', 'form_token' => (string) \Illuminate\Support\Str::uuid()],
+        )->assertSessionHasNoErrors();
         $this->assertNull($of(4)->genes_open, 'what is said now stands for what could not be read');
     }
 
     public function test_equal_cells_are_answered_once_and_the_work_is_kept(): void
     {
-        $preview = $this->followingRedirects()->upload('list.csv', "name,sex,genes,sire\nSkiff,m,axanthic,\nTender,f,axanthic,Skiff or Punt\nPunt,m,Pastle,\n");
+        $preview = $this->followingRedirects()->upload(
+            'list.csv', "name,sex,genes,sire\nSkiff,m,axanthic,\nTender,f,axanthic,Skiff or Punt\nPunt,m,Pastle,\n",
+        );
         $preview->assertSee('What needs a word from you')->assertSee('2 rows: 2, 3')->assertSee('value="Axanthic (line 1)"', false);
         $this->assertSame(1, preg_match('~/exchange/([0-9a-f-]{36})~', (string) $preview->getContent(), $found));
         $key = fn (string $field, string $text): string => \App\Exchange\ImportPlan::keyOf($field, $text);
-        $this->post("/exchange/{$found[1]}/answers", ['answers' => [$key('genes', 'axanthic') => 'Axanthic (line 1)', $key('sire', 'Skiff or Punt') => 'Punt', $key('genes', 'Pastle') => '']])->assertRedirect();
+        $this->post(
+            "/exchange/{$found[1]}/answers",
+            [
+                'answers' => [
+                    $key('genes', 'axanthic') => 'Axanthic (line 1)', $key('sire', 'Skiff or Punt') => 'Punt', $key('genes', 'Pastle') => '',
+                ],
+            ],
+        )->assertRedirect();
         $this->get("/exchange/{$found[1]}")->assertSee('2 answered so far')->assertDontSee('2 rows: 2, 3');
         $this->post("/exchange/{$found[1]}/answers", ['answers' => ['x' => ['y']]])->assertSessionHasErrors('answers.x');
         $this->post("/exchange/{$found[1]}")->assertRedirect('/animals');
         $tender = Animal::query()->where('name', 'Tender')->sole();
-        $this->assertSame(['Axanthic (line 1)', "sire as written: Skiff or Punt\ngenes as written: axanthic"], [$tender->statements()->sole()->text, implode("\n", array_reverse(explode("\n", (string) $tender->notes)))]);
+        $this->assertSame(
+            ['Axanthic (line 1)', "sire as written: Skiff or Punt\ngenes as written: axanthic"],
+            [$tender->statements()->sole()->text, implode("\n", array_reverse(explode("\n", (string) $tender->notes)))],
+        );
         $this->assertSame(Animal::query()->where('name', 'Punt')->value('id'), $tender->sire_id);
         $this->assertSame('Pastle', Animal::query()->where('name', 'Punt')->value('genes_open'));
         $this->assertSame([], Storage::allFiles('imports'), 'nothing of it is left behind');
@@ -239,9 +289,13 @@ class ExchangeTest extends TestCase
         );
         $report = json_decode(\Illuminate\Support\Facades\Artisan::output(), true);
         $this->assertSame(
-            ['destino-import/1', 0, true, 2, 2, 1], [$report['format'], $report['written'], $report['dry_run'], $report['rows'], $report['taken'], $report['with_remarks']],
+            ['destino-import/1', 0, true, 2, 2, 1],
+            [$report['format'], $report['written'], $report['dry_run'], $report['rows'], $report['taken'], $report['with_remarks']],
         );
-        $this->assertSame([3, 'genes', 'Pastle', 'Pastel'], [$report['asked'][0]['row'], $report['asked'][0]['column'], $report['asked'][0]['text'], $report['asked'][0]['choices'][0]]);
+        $this->assertSame(
+            [3, 'genes', 'Pastle', 'Pastel'],
+            [$report['asked'][0]['row'], $report['asked'][0]['column'], $report['asked'][0]['text'], $report['asked'][0]['choices'][0]],
+        );
         $this->assertSame([[], []], [$report['refused'], $report['left']]);
         $this->assertSame(0, Animal::query()->count());
         unlink($file);

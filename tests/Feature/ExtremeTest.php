@@ -17,11 +17,14 @@ class ExtremeTest extends TestCase
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2019-07-01']);
         foreach (range(1, 7) as $year) {
             $this->post('/clutches', [
-                'dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => 2018 + $year.'-04-01', 'eggs_good' => '10', 'hatched_on' => 2018 + $year.'-06-01', 'hatched' => '10',
+                'dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => 2018 + $year.'-04-01', 'eggs_good' => '10',
+                'hatched_on' => 2018 + $year.'-06-01', 'hatched' => '10',
             ])->assertSessionHasNoErrors();
         }
         foreach ($this->keeper()->clutches()->get() as $clutch) {
-            $this->post("/clutches/{$clutch->id}/counts", ['count' => '10', 'saw' => 'not Clown', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+            $this->post(
+                "/clutches/{$clutch->id}/counts", ['count' => '10', 'saw' => 'not Clown', 'form_token' => (string) Str::uuid()],
+            )->assertSessionHasNoErrors();
         }
         foreach (['/animals', "/animals/{$sire->id}", "/prove/{$sire->id}", '/prove', '/pair?sire_id='.$sire->id.'&dam_id='.$dam->id.'&target=Clown', '/today', '/genes/confusions', '/clutches/1/bench'] as $page) {
             $this->get($page)->assertOk();
@@ -32,7 +35,13 @@ class ExtremeTest extends TestCase
     {
         $animal = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => '66% het Clown', 'hatched_on' => '2020-07-01']);
         foreach (range(1, 26) as $i) {
-            $this->post("/animals/{$animal->id}/statements", ['text' => 'het Clown', 'source' => 'seller', 'who' => "Somebody {$i}", 'certainty' => '90', 'form_token' => (string) Str::uuid()]);
+            $this->post(
+                "/animals/{$animal->id}/statements",
+                [
+                    'text' => 'het Clown', 'source' => 'seller', 'who' => "Somebody {$i}", 'certainty' => '90',
+                    'form_token' => (string) Str::uuid(),
+                ],
+            );
         }
         $this->assertSame(27, $animal->statements()->count());
         foreach (['/animals', "/animals/{$animal->id}", '/prove'] as $page) {
@@ -46,7 +55,9 @@ class ExtremeTest extends TestCase
         $other = $this->made(['name' => 'Punt', 'sex' => 'male', 'genotype' => 'Enchi', 'hatched_on' => '2020-07-01']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2019-07-01']);
         foreach ([['sires' => [$sire->id, $other->id]], ['sires' => [$sire->id], 'outside' => 'A neighbour’s male'], ['outside' => 'Nobody’s']] as $sires) {
-            $this->followingRedirects()->post('/clutches', $sires + ['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'form_token' => (string) Str::uuid()])->assertOk()->assertSee('is noted');
+            $this->followingRedirects()->post(
+                '/clutches', $sires + ['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'form_token' => (string) Str::uuid()],
+            )->assertOk()->assertSee('is noted');
         }
         foreach ($this->keeper()->clutches()->get() as $clutch) {
             $this->get("/clutches/{$clutch->id}")->assertOk();
@@ -59,9 +70,17 @@ class ExtremeTest extends TestCase
 
     public function test_a_number_of_twenty_digits_blocks_nobody(): void
     {
-        $this->post('/animals', ['name' => 'Skiff', 'number' => '99999999999999999999', 'sex' => 'male', 'genotype' => 'Normal', 'form_token' => (string) Str::uuid()]);
+        $this->post(
+            '/animals',
+            [
+                'name' => 'Skiff', 'number' => '99999999999999999999', 'sex' => 'male', 'genotype' => 'Normal',
+                'form_token' => (string) Str::uuid(),
+            ],
+        );
         $this->get('/animals/create')->assertOk();
-        $this->post('/animals', ['name' => 'Tender', 'sex' => 'female', 'genotype' => 'Normal', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            '/animals', ['name' => 'Tender', 'sex' => 'female', 'genotype' => 'Normal', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
         $this->assertSame(1, $this->keeper()->animals()->where('name', 'Tender')->count());
     }
 }

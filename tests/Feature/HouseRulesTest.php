@@ -109,9 +109,17 @@ class HouseRulesTest extends TestCase
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');
 
         $own = ['kind' => 'gene', 'inheritance' => 'incomplete-dominant', 'effect' => 'light'];
-        $this->post('/genes/own', ['name' => 'Moonlit', 'effects' => "yellow = -2\nflames = 1", 'two_effects' => 'fade = 2', 'cues' => 'Pale spots above the nostrils = 10, 20, 70'] + $own)->assertSessionHasNoErrors();
+        $this->post(
+            '/genes/own',
+            [
+                'name' => 'Moonlit', 'effects' => "yellow = -2\nflames = 1", 'two_effects' => 'fade = 2',
+                'cues' => 'Pale spots above the nostrils = 10, 20, 70',
+            ] + $own,
+        )->assertSessionHasNoErrors();
         $this->get('/genes/own-moonlit')->assertSee('Pale spots above the nostrils')->assertSeeInOrder(['clear', 'in 70']);
-        $this->get('/genes/compare?'.http_build_query(['genes' => ['Normal', 'Moonlit', 'Super Moonlit']]))->assertSee('less yellow')->assertSee('whiter all over');
+        $this->get(
+            '/genes/compare?'.http_build_query(['genes' => ['Normal', 'Moonlit', 'Super Moonlit']]),
+        )->assertSee('less yellow')->assertSee('whiter all over');
         foreach (['effects' => 'glow = 1', 'two_effects' => 'yellow = 9', 'cues' => 'Pale spots above the nostrils = 10, 20'] as $field => $wrong) {
             $this->post('/genes/own', ['name' => 'Sunlit', $field => $wrong] + $own)->assertSessionHasErrors($field);
         }
@@ -119,11 +127,17 @@ class HouseRulesTest extends TestCase
         $states = \App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly')[$rule]['cue']->states;
         $even = implode(', ', array_fill(0, count($states), (string) round(100 / count($states), 4)));
         foreach (['40, 40' => 'percentages, in this order', $even.', x' => 'percentages only', str_replace('.', '0.', $even) => 'not to 100'] as $typed => $says) {
-            $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $typed])->assertSessionHasErrors('chances');
+            $this->post(
+                '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $typed],
+            )->assertSessionHasErrors('chances');
             $this->assertStringContainsString($says, session('errors')->first('chances'));
         }
-        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => 'no|rule', 'chances' => $even])->assertSessionHasErrors('rule');
-        $this->post('/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $even])->assertSessionHasNoErrors();
+        $this->post(
+            '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => 'no|rule', 'chances' => $even],
+        )->assertSessionHasErrors('rule');
+        $this->post(
+            '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $even],
+        )->assertSessionHasNoErrors();
         $this->get('/genes/yellow-belly')->assertSee('Your chances; before:');
         $change = $this->keeper()->geneChanges()->where('kind', 'cue')->sole();
         $this->delete("/records/gene/{$change->id}");

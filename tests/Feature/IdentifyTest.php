@@ -11,15 +11,22 @@ class IdentifyTest extends TestCase
 {
     private const CLUTCH = [
         'format' => 'destino-clutch/1', 'dam' => ['genes' => 'Pastel 66% het Clown'],
-        'sires' => [['id' => 'a', 'genes' => 'Yellow Belly Enchi het Clown', 'weight' => 3], ['id' => 'b', 'genes' => 'Fire', 'weight' => 1]],
-        'hatchlings' => [['id' => '1', 'sex' => 'male', 'age' => 3, 'saw' => 'not Clown', 'cues' => ['edge' => 'checkered']], ['id' => '2']],
+        'sires' => [
+            ['id' => 'a', 'genes' => 'Yellow Belly Enchi het Clown', 'weight' => 3], ['id' => 'b', 'genes' => 'Fire', 'weight' => 1],
+        ],
+        'hatchlings' => [
+            ['id' => '1', 'sex' => 'male', 'age' => 3, 'saw' => 'not Clown', 'cues' => ['edge' => 'checkered']], ['id' => '2'],
+        ],
         'counts' => [['saw' => 'Clown', 'count' => 2]], 'alike' => [['target' => 'Enchi', 'hatchlings' => ['1', '2']]],
         'cues' => [
             ['key' => 'edge', 'states' => ['barred', 'some', 'checkered'], 'given' => [
                 ['when' => 'Yellow Belly + Fire', 'chances' => [0.02, 0.08, 0.9]], ['when' => 'Fire', 'chances' => [0.25, 0.5, 0.25]],
                 ['when' => 'Yellow Belly', 'chances' => [0.1, 0.2, 0.7]], ['chances' => [0.8, 0.15, 0.05]],
             ]],
-            ['key' => 'speckles', 'from_days' => 60, 'states' => ['none', 'some'], 'given' => [['when' => 'Clown', 'chances' => [0.2, 0.8]], ['chances' => [0.9, 0.1]]]],
+            [
+                'key' => 'speckles', 'from_days' => 60, 'states' => ['none', 'some'],
+                'given' => [['when' => 'Clown', 'chances' => [0.2, 0.8]], ['chances' => [0.9, 0.1]]],
+            ],
         ],
     ];
 
@@ -28,12 +35,18 @@ class IdentifyTest extends TestCase
         [$exit, $output] = $this->ask(self::CLUTCH);
         $this->assertSame(0, $exit);
         $this->assertTrue(
-            (new Validator)->validate(json_decode($output), (string) file_get_contents(base_path('docs/formats/identification.schema.json')))->isValid(), $output,
+            (new Validator)->validate(
+                json_decode($output), (string) file_get_contents(base_path('docs/formats/identification.schema.json')),
+            )->isValid(),
+            $output,
         );
         $answer = (array) json_decode($output, true);
         $genes = array_column($answer['hatchlings'][0]['genes'], 'probability', 'key');
         $this->assertSame('14/15', $genes['yellow-belly']);
-        $this->assertSame([['1', 'a'], ['0', 'b']], array_map(fn (array $sire): array => [$sire['probability'], $sire['id']], $answer['sires']), 'a visual needs two hets');
+        $this->assertSame(
+            [['1', 'a'], ['0', 'b']], array_map(fn (array $sire): array => [$sire['probability'], $sire['id']], $answer['sires']),
+            'a visual needs two hets',
+        );
         $this->assertSame([['cue' => 'speckles', 'from_days' => 60]], $answer['hatchlings'][0]['later']);
         $this->assertSame(['edge', 'speckles'], collect($answer['hatchlings'][1]['next'])->pluck('cue')->sort()->values()->all());
         $this->assertGreaterThan(0, $answer['hatchlings'][1]['genotypes_total']);
@@ -42,11 +55,25 @@ class IdentifyTest extends TestCase
 
     public function test_what_the_parents_cannot_have_is_explained(): void
     {
-        [$exit, $output] = $this->ask(['hatchlings' => [['id' => '1', 'saw' => 'Piebald'], ['id' => '2']], 'counts' => [], 'alike' => []] + self::CLUTCH);
+        [$exit, $output] = $this->ask(
+            ['hatchlings' => [['id' => '1', 'saw' => 'Piebald'], ['id' => '2']], 'counts' => [], 'alike' => []] + self::CLUTCH,
+        );
         $answer = (array) json_decode($output, true);
         $this->assertSame([0, true, false], [$exit, $answer['hatchlings'][0]['impossible'], $answer['hatchlings'][1]['impossible']]);
         $this->assertNotSame([], $answer['hatchlings'][0]['explanations']);
-        $this->assertSame(0, Artisan::call('destino:identify', ['file' => $this->file(['cues' => null, 'alike' => null, 'counts' => null] + ['hatchlings' => [['id' => '1', 'saw' => 'Piebald']]] + self::CLUTCH)]));
+        $this->assertSame(
+            0,
+            Artisan::call(
+                'destino:identify',
+                [
+                    'file' => $this->file(
+                        ['cues' => null, 'alike' => null, 'counts' => null] + [
+                            'hatchlings' => [['id' => '1', 'saw' => 'Piebald']],
+                        ] + self::CLUTCH,
+                    ),
+                ],
+            ),
+        );
         $this->assertStringContainsString('these parents cannot have it', Artisan::output());
     }
 
@@ -71,7 +98,12 @@ class IdentifyTest extends TestCase
     {
         [$exit, $output] = $this->ask($wrong + self::CLUTCH);
         $this->assertSame(2, $exit, $output);
-        $this->assertStringContainsString($says, (string) json_encode(json_decode(substr($output, (int) strpos($output, '{')), true), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        $this->assertStringContainsString(
+            $says,
+            (string) json_encode(
+                json_decode(substr($output, (int) strpos($output, '{')), true), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+        );
     }
 
     /**

@@ -24,7 +24,10 @@ class IncubatorsTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const RIGHT = ['name' => 'Loft', 'place' => 'loft-probe', 'celsius' => '31.5', 'low' => '31', 'high' => '32', 'humid_low' => '75', 'humid_high' => '97'];
+    private const RIGHT = [
+        'name' => 'Loft', 'place' => 'loft-probe', 'celsius' => '31.5', 'low' => '31', 'high' => '32', 'humid_low' => '75',
+        'humid_high' => '97',
+    ];
 
     private function incubator(): Incubator
     {
@@ -52,7 +55,10 @@ class IncubatorsTest extends TestCase
     {
         $this->get('/incubators')->assertOk()->assertSee('No incubators yet.');
         HouseRules::query()->forceCreate(['user_id' => $this->keeper()->id, 'choices' => ['temperature' => 'F'], 'version' => 1]);
-        $this->post('/incubators', ['name' => 'Loft', 'celsius' => '88.7', 'low' => '87.8', 'high' => '89.6 °F', 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->post(
+            '/incubators',
+            ['name' => 'Loft', 'celsius' => '88.7', 'low' => '87.8', 'high' => '89.6 °F', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
         $incubator = Incubator::query()->sole();
         $this->assertSame(['Loft', 31.5, 31.0, 32.0], [$incubator->place, $incubator->celsius, $incubator->low, $incubator->high]);
         $this->get("/incubators/{$incubator->id}")->assertOk()->assertSee('88.7 °F');
@@ -75,7 +81,9 @@ class IncubatorsTest extends TestCase
     public function test_what_cannot_be_is_told_at_its_place(array $change, string $field, string $says): void
     {
         $this->keeper()->incubators()->create(['name' => 'Other', 'place' => 'taken'] + self::RIGHT);
-        $answer = $this->post('/incubators', $change + self::RIGHT + ['form_token' => (string) Str::uuid()])->assertSessionHasErrors($field);
+        $answer = $this->post(
+            '/incubators', $change + self::RIGHT + ['form_token' => (string) Str::uuid()],
+        )->assertSessionHasErrors($field);
         $this->assertStringContainsString($says, (string) $answer->getSession()->get('errors')->first($field));
         $this->assertSame(1, Incubator::query()->count());
     }
@@ -86,10 +94,15 @@ class IncubatorsTest extends TestCase
         $typed = ['temperature' => '31,4', 'humidity' => '88', 'form_token' => (string) Str::uuid()];
         $this->post("/incubators/{$incubator->id}/readings", $typed)->assertSessionHasNoErrors();
         $this->post("/incubators/{$incubator->id}/readings", $typed);
-        $this->assertEquals([['temperature', 31.4], ['humidity', 88]], Reading::query()->get()->map(fn (Reading $one): array => [$one->kind, $one->value])->all());
+        $this->assertEquals(
+            [['temperature', 31.4], ['humidity', 88]],
+            Reading::query()->get()->map(fn (Reading $one): array => [$one->kind, $one->value])->all(),
+        );
         $this->get("/incubators/{$incubator->id}")->assertSee('31.4 °C, 88 % humidity');
         foreach ([['temperature' => '315'], [], ['temperature' => '31', 'at' => now()->addDay()->format('Y-m-d\TH:i')]] as $wrong) {
-            $this->post("/incubators/{$incubator->id}/readings", $wrong + ['form_token' => (string) Str::uuid()])->assertSessionHasErrors(null, null, 'reading');
+            $this->post(
+                "/incubators/{$incubator->id}/readings", $wrong + ['form_token' => (string) Str::uuid()],
+            )->assertSessionHasErrors(null, null, 'reading');
         }
         $this->assertSame(2, Reading::query()->count());
     }
@@ -98,20 +111,35 @@ class IncubatorsTest extends TestCase
     {
         $incubator = $this->incubator();
         $csv = "Time;Temp;RH\n2026-03-01 10:00;31,5;85\n2026-03-01T11:00:00+01:00;31.6;\nsoon;31;80\n1772366400;\"31.7\";86\n2026-03-01 13:00;warm;87\n2099-01-01;31;80\n";
-        $send = fn (string $text): \Illuminate\Testing\TestResponse => $this->post("/incubators/{$incubator->id}/file", ['file' => UploadedFile::fake()->createWithContent('log.csv', $text)]);
-        $send($csv)->assertSessionHasNoErrors()->assertSessionHas('said', '6 readings taken in; 3 not taken: line 4: “soon” is no time; line 6: “warm” is no temperature; line 7: “2099-01-01” is in the future.');
+        $send = fn (string $text): \Illuminate\Testing\TestResponse => $this->post(
+            "/incubators/{$incubator->id}/file", ['file' => UploadedFile::fake()->createWithContent('log.csv', $text)],
+        );
+        $send($csv)->assertSessionHasNoErrors()->assertSessionHas(
+            'said',
+            '6 readings taken in; 3 not taken: line 4: “soon” is no time; line 6: “warm” is no temperature; line 7: “2099-01-01” is in the future.',
+        );
         $this->assertSame('2026-03-01 10:00:00', Reading::query()->where('value', 31.6)->sole()->at->format('Y-m-d H:i:s'));
-        $send($csv)->assertSessionHas('said', fn (string $said): bool => str_starts_with($said, '0 readings taken in, 6 were there already; 3 not taken'));
+        $send($csv)->assertSessionHas(
+            'said', fn (string $said): bool => str_starts_with($said, '0 readings taken in, 6 were there already; 3 not taken'),
+        );
         $send("\xff\xfe\x00")->assertSessionHasErrors('file', null, 'file');
         $send('')->assertSessionHasErrors('file', null, 'file');
-        $send("place,value\nx,3")->assertSessionHasErrors(['file' => 'The first line must name a column of times (such as “at”) and one of “temperature” or “humidity”; it reads “place, value”.'], null, 'file');
+        $send("place,value\nx,3")->assertSessionHasErrors(
+            [
+                'file' => 'The first line must name a column of times (such as “at”) and one of “temperature” or “humidity”; it reads “place, value”.',
+            ],
+            null, 'file',
+        );
         $this->assertSame(6, Reading::query()->count());
     }
 
     public function test_fahrenheit_is_read_where_the_heading_says_so(): void
     {
         $incubator = $this->incubator();
-        $this->post("/incubators/{$incubator->id}/file", ['file' => UploadedFile::fake()->createWithContent('log.csv', "at,Fahrenheit\n2026-03-01 10:00,88.7\n")])->assertSessionHasNoErrors();
+        $this->post(
+            "/incubators/{$incubator->id}/file",
+            ['file' => UploadedFile::fake()->createWithContent('log.csv', "at,Fahrenheit\n2026-03-01 10:00,88.7\n")],
+        )->assertSessionHasNoErrors();
         $this->assertSame(31.5, Reading::query()->sole()->value);
     }
 
@@ -138,7 +166,10 @@ class IncubatorsTest extends TestCase
         $cool = $due();
         $warmth = Warmths::of($clutch, $today);
         $this->assertEqualsWithDelta(40 * 10.5 / 11.5, $warmth?->grown, .2);
-        $this->assertEqualsWithDelta(40 - $warmth->grown + (57.5 - $warmth->grown) / (10.5 / 11.5) - (57.5 - $warmth->grown), $usual->from?->diffInDays($cool->from), 1.6);
+        $this->assertEqualsWithDelta(
+            40 - $warmth->grown + (57.5 - $warmth->grown) / (10.5 / 11.5) - (57.5 - $warmth->grown), $usual->from?->diffInDays($cool->from),
+            1.6,
+        );
         $this->assertGreaterThan(4, $usual->to?->diffInDays($cool->to));
         $this->assertStringContainsString('as far as day 36.', $cool->rests);
     }
@@ -151,23 +182,37 @@ class IncubatorsTest extends TestCase
         $this->assertCount(1, $chart->gaps());
         $this->assertSame(Reading::query()->where('kind', 'temperature')->count(), array_sum(array_column($chart->buckets, 'count')));
         $values = Reading::query()->where('kind', 'temperature')->pluck('value');
-        $this->assertSame([$values->min(), $values->max()], [min(array_column($chart->buckets, 'least')), max(array_column($chart->buckets, 'most'))]);
+        $this->assertSame(
+            [$values->min(), $values->max()], [min(array_column($chart->buckets, 'least')), max(array_column($chart->buckets, 'most'))],
+        );
         $this->assertSame(2, substr_count($chart->line(), 'M'));
-        $this->assertSame([], (new Log($this->keeper()->incubators()->create(['name' => 'New', 'place' => 'new'] + self::RIGHT)))->buckets('temperature', Carbon::now()->subDay(), Carbon::now(), 60));
+        $this->assertSame(
+            [],
+            (
+                new Log($this->keeper()->incubators()->create(['name' => 'New', 'place' => 'new'] + self::RIGHT))
+            )->buckets('temperature', Carbon::now()->subDay(), Carbon::now(), 60),
+        );
     }
 
     public function test_many_readings_in_one_message_are_answered_one_by_one(): void
     {
         $token = $this->keeper()->createToken('probe', ['log'])->plainTextToken;
-        $right = ['place' => 'loft-probe', 'kind' => 'temperature', 'value' => 31.5, 'at' => '2026-03-01T10:00:00+01:00', 'token' => (string) Str::uuid()];
-        $send = fn (array $readings): \Illuminate\Testing\TestResponse => $this->withToken($token)->postJson('/api/v1/readings', ['readings' => $readings]);
+        $right = [
+            'place' => 'loft-probe', 'kind' => 'temperature', 'value' => 31.5, 'at' => '2026-03-01T10:00:00+01:00',
+            'token' => (string) Str::uuid(),
+        ];
+        $send = fn (array $readings): \Illuminate\Testing\TestResponse => $this->withToken($token)->postJson(
+            '/api/v1/readings', ['readings' => $readings],
+        );
         $send([$right, $right, ['value' => 315, 'token' => (string) Str::uuid()] + $right, 'x'])->assertStatus(201)
-            ->assertJsonPath('results.0.result', 'kept')->assertJsonPath('results.1.result', 'kept already')->assertJsonPath('results.2.result', 'refused')
+            ->assertJsonPath('results.0.result', 'kept')->assertJsonPath('results.1.result', 'kept already')
+                ->assertJsonPath('results.2.result', 'refused')
             ->assertJsonPath('results.3.errors.place.0', 'The place field is required.');
         $this->assertSame('2026-03-01 09:00:00', Reading::query()->sole()->at->format('Y-m-d H:i:s'));
         $send(array_fill(0, 1001, $right))->assertStatus(422);
         $send([])->assertStatus(422);
-        $this->withToken($token)->postJson('/api/v1/readings', ['value' => 999] + $right)->assertStatus(422)->assertJsonValidationErrors('value');
+        $this->withToken($token)->postJson('/api/v1/readings', ['value' => 999] + $right)->assertStatus(422)
+            ->assertJsonValidationErrors('value');
     }
 
     public function test_eggs_are_put_in_and_only_those_of_the_collection(): void

@@ -22,7 +22,8 @@ class LooksTest extends TestCase
             $this->assertSame(SkinSvg::full($gallery()->ofText($text), 'x'), SkinSvg::full($gallery()->ofText($text), 'x'));
         }
         $this->assertSame(
-            SkinSvg::thumbnail($gallery()->ofText('Pastel Clown'), 'x'), SkinSvg::thumbnail($gallery()->ofText('Clown Pastel'), 'x'), 'in whatever order',
+            SkinSvg::thumbnail($gallery()->ofText('Pastel Clown'), 'x'), SkinSvg::thumbnail($gallery()->ofText('Clown Pastel'), 'x'),
+            'in whatever order',
         );
         $this->assertNotSame(SkinSvg::full($gallery()->ofText('Normal'), 'x'), SkinSvg::full($gallery()->ofText('Normal', 1000, 3), 'x'));
         foreach (['Normal', 'GHI Mojave', 'Monsoon', 'Super Gravel'] as $text) {
@@ -65,8 +66,11 @@ class LooksTest extends TestCase
         $this->get('/genes/compare?'.http_build_query(['genes' => ['Normal', 'Pastel', 'Pastel Clown']]))->assertOk()
             ->assertSeeInOrder(['the others are held against this one', 'more yellow', 'without Pastel', 'without Clown']);
         $this->get('/genes/compare?'.http_build_query(['genes' => ['Lesser', 'Butter']]))->assertSee('hard to tell apart');
-        $this->get('/genes/compare?'.http_build_query(['genes' => ['Pastel', 'Clwn']]))->assertUnprocessable()->assertSee('Did you mean Clown?')->assertSee('value="Clwn"', false);
-        $this->get('/genes/compare?'.http_build_query(['genes' => array_fill(0, 9, 'Pastel')]))->assertUnprocessable()->assertSee('At most 6');
+        $this->get('/genes/compare?'.http_build_query(['genes' => ['Pastel', 'Clwn']]))->assertUnprocessable()
+            ->assertSee('Did you mean Clown?')->assertSee('value="Clwn"', false);
+        $this->get(
+            '/genes/compare?'.http_build_query(['genes' => array_fill(0, 9, 'Pastel')]),
+        )->assertUnprocessable()->assertSee('At most 6');
         $this->get('/genes/compare?'.http_build_query(['genes' => [['x'], 'Pastel'], 'age' => 'old', 'individual' => '-4']))->assertOk();
         $this->get('/genes/compare?genes=Pastel')->assertOk();
     }
@@ -74,12 +78,18 @@ class LooksTest extends TestCase
     public function test_wishes_lead_to_a_project(): void
     {
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Desert Ghost', 'hatched_on' => '2022-07-01']);
-        $page = $this->get('/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]))->assertOk();
+        $page = $this->get(
+            '/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]),
+        )->assertOk();
         $page->assertSee('more contrast')->assertSee('Here: Skiff')->assertSee('Make it a project');
         $this->get('/projects/create?target=Ultramel+Desert+Ghost')->assertOk()->assertSee('value="Ultramel Desert Ghost"', false);
-        $this->get('/genes/design?'.http_build_query(['wish' => ['yellow' => 'more', 'silver' => 'more']]))->assertOk()->assertSee('pull against each other');
+        $this->get(
+            '/genes/design?'.http_build_query(['wish' => ['yellow' => 'more', 'silver' => 'more']]),
+        )->assertOk()->assertSee('pull against each other');
         $this->get('/genes/design?base=Clwn')->assertUnprocessable()->assertSee('Did you mean Clown?');
-        $this->get('/genes/design?'.http_build_query(['wish' => ['yellow' => ['more'], 'nonsense' => 'more', 'orange' => 'lots']]))->assertOk()->assertSee('Say what should change.');
+        $this->get(
+            '/genes/design?'.http_build_query(['wish' => ['yellow' => ['more'], 'nonsense' => 'more', 'orange' => 'lots']]),
+        )->assertOk()->assertSee('Say what should change.');
     }
 
     public function test_what_will_be_mixed_up_is_listed_for_the_genes_that_are_here(): void
@@ -87,7 +97,8 @@ class LooksTest extends TestCase
         $this->get('/genes/confusions')->assertOk()->assertSee('Nothing in this collection looks alike enough');
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Fire Mojave', 'hatched_on' => '2022-07-01']);
         $this->made(['name' => 'Tender', 'genotype' => 'Vanilla Phantom', 'hatched_on' => '2021-07-01']);
-        $this->get('/genes/confusions')->assertOk()->assertSee('Vanilla')->assertSee('fire is usually the brighter')->assertSee('What hides what')->assertSee('Super Mojave');
+        $this->get('/genes/confusions')->assertOk()->assertSee('Vanilla')->assertSee('fire is usually the brighter')
+            ->assertSee('What hides what')->assertSee('Super Mojave');
     }
 
     public function test_a_round_of_ten_is_played_and_kept(): void
@@ -101,7 +112,10 @@ class LooksTest extends TestCase
             $question = $examiner->question($state['items'][$at], $state['seed'] + $at);
             $this->assertNotNull($question);
             $this->get('/genes/train')->assertOk()->assertSee('Question '.($at + 1).' of 10')->assertSee($question->asks);
-            $this->post('/genes/train', ['at' => $at, 'choice' => $at === 3 ? ($question->answer + 1) % count($question->options) : $question->answer]);
+            $this->post(
+                '/genes/train',
+                ['at' => $at, 'choice' => $at === 3 ? ($question->answer + 1) % count($question->options) : $question->answer],
+            );
             $this->post('/genes/train', ['at' => $at, 'choice' => 0]); // a double tap counts once
             $this->get('/genes/train')->assertSee($at === 3 ? 'No: it is' : 'Right:');
             $this->post('/genes/train/next');
@@ -133,7 +147,9 @@ class LooksTest extends TestCase
 
     public function test_drills_come_back_from_an_archive(): void
     {
-        $drill = new Drill(['who' => 'Somebody', 'item' => 'tell:pastel', 'box' => 3, 'due_on' => '2026-12-01', 'right' => 5, 'wrong' => 1]);
+        $drill = new Drill(
+            ['who' => 'Somebody', 'item' => 'tell:pastel', 'box' => 3, 'due_on' => '2026-12-01', 'right' => 5, 'wrong' => 1],
+        );
         $drill->user_id = $this->keeper()->id;
         $drill->save();
         $this->artisan('destino:export', ['--format' => 'json'])->assertSuccessful();
@@ -148,8 +164,14 @@ class LooksTest extends TestCase
             return (array) json_decode(Artisan::output(), true);
         };
         $look = $ask(['--genes' => 'Pastel het Clown', '--against' => 'Normal']);
-        $this->assertSame(['destino-look/1', 'adult', 1, 'well known'], [$look['format'], $look['age'], $look['seed'], $look['confidence']]);
-        $this->assertTrue((new \Opis\JsonSchema\Validator)->validate(json_decode((string) json_encode($look)), (string) file_get_contents(base_path('docs/formats/look.schema.json')))->isValid());
+        $this->assertSame(
+            ['destino-look/1', 'adult', 1, 'well known'], [$look['format'], $look['age'], $look['seed'], $look['confidence']],
+        );
+        $this->assertTrue(
+            (new \Opis\JsonSchema\Validator)->validate(
+                json_decode((string) json_encode($look)), (string) file_get_contents(base_path('docs/formats/look.schema.json')),
+            )->isValid(),
+        );
         $this->assertSame([112, 23], [$look['scales']['columns'], $look['scales']['rows']]);
         $this->assertCount(23, $look['scales']['index']);
         $this->assertCount(112, $look['scales']['index'][0]);

@@ -103,7 +103,12 @@ class LuckSoFarTest extends TestCase
         $this->clutch($male, $dams[0], [['not Clown', 6]]);
         $lucky = $this->clutch($male, $dams[1], [['Clown', 1], ['not Clown', 4]]);
         $this->clutch($male, $dams[2], [])->update(['eggs_good' => 4, 'hatched' => 3]); // nothing is told of these
-        $this->made(['name' => 'Dory', 'sex' => 'female', 'genotype' => 'Clown', 'sire_id' => $male->id, 'dam_id' => $dams[1]->id, 'clutch_id' => $lucky->id]);
+        $this->made(
+            [
+                'name' => 'Dory', 'sex' => 'female', 'genotype' => 'Clown', 'sire_id' => $male->id, 'dam_id' => $dams[1]->id,
+                'clutch_id' => $lucky->id,
+            ],
+        );
         $lucky->update(['hatched' => 6]);
 
         // 2 of 12 at 1/4: P(two or fewer) = 0.3907

@@ -18,10 +18,16 @@ class MalformedTest extends TestCase
     {
         $this->sire = $this->made(['name' => 'Sire', 'sex' => 'male', 'genotype' => 'Cinnamon', 'hatched_on' => '2020-07-01']);
         $dam = $this->made(['name' => 'Dam', 'genotype' => 'Cinnamon', 'hatched_on' => '2020-07-01']);
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-05-01', 'eggs_good' => 6, 'hatched_on' => '2026-07-01', 'hatched' => 6]);
+        $clutch = $this->keeper()->clutches()
+            ->create(['dam_id' => $dam->id, 'laid_on' => '2026-05-01', 'eggs_good' => 6, 'hatched_on' => '2026-07-01', 'hatched' => 6]);
         $clutch->sires()->create(['animal_id' => $this->sire->id]);
         foreach (['Super Cinnamon', 'Super Cinnamon', 'Cinnamon', 'Cinnamon', 'Normal', 'Normal'] as $i => $genes) {
-            $this->made(['name' => "Young {$i}", 'sex' => 'male', 'genotype' => $genes, 'sire_id' => $this->sire->id, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id, 'hatched_on' => '2026-07-01']);
+            $this->made(
+                [
+                    'name' => "Young {$i}", 'sex' => 'male', 'genotype' => $genes, 'sire_id' => $this->sire->id, 'dam_id' => $dam->id,
+                    'clutch_id' => $clutch->id, 'hatched_on' => '2026-07-01',
+                ],
+            );
         }
 
         return $clutch;
@@ -32,7 +38,9 @@ class MalformedTest extends TestCase
     {
         $animal = Animal::query()->where('name', $name)->sole();
 
-        return $this->post("/animals/{$animal->id}/observations", $values + ['condition' => 'Spinal kinking', 'grade' => 'moderate', 'on' => '2026-07-03']);
+        return $this->post(
+            "/animals/{$animal->id}/observations", $values + ['condition' => 'Spinal kinking', 'grade' => 'moderate', 'on' => '2026-07-03'],
+        );
     }
 
     public function test_only_two_copy_young_speak_for_the_genes_and_the_pairing_page_knows(): void
@@ -42,10 +50,13 @@ class MalformedTest extends TestCase
         $this->note('Young 0', ['place' => 'neck', 'decision' => 'veterinarian'])->assertSessionHasNoErrors();
         $this->note('Young 1', ['grade' => 'severe', 'decision' => 'humane end'])->assertSessionHasNoErrors();
         $this->get("/clutches/{$clutch->id}")->assertSeeInOrder([
-            'Malformed or ailing', '2 of 6 young that are recorded', 'Spinal kinking: moderate, neck; decided: veterinarian', 'decided: humane end',
+            'Malformed or ailing', '2 of 6 young that are recorded', 'Spinal kinking: moderate, neck; decided: veterinarian',
+            'decided: humane end',
             "2 of 2 with two copies of Cinnamon, 0 of 4 of the rest. Genes 97\u{a0}%", 'reptile veterinarian',
         ]);
-        $this->get("/pair?sire_id={$this->sire->id}&dam_id={$clutch->dam_id}")->assertSee('Of this pair before: 2 of 6 young that are recorded were malformed or ailing.');
+        $this->get("/pair?sire_id={$this->sire->id}&dam_id={$clutch->dam_id}")->assertSee(
+            'Of this pair before: 2 of 6 young that are recorded were malformed or ailing.',
+        );
     }
 
     public function test_the_last_look_counts(): void

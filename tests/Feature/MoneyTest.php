@@ -45,18 +45,29 @@ class MoneyTest extends TestCase
         $this->made(['name' => 'Undated', 'genotype' => 'Pastel', 'price_cents' => 7700]);
         $sold = $this->made(['name' => 'Sold', 'genotype' => 'Pastel', 'sex' => 'male']);
         $this->sell($sold, ['asking' => '200', 'deposit' => '50', 'price' => '1,80.00'])->assertSessionHasErrors('price', null, 'sale');
-        $this->sell($sold, ['asking' => '200', 'deposit' => '50', 'price' => '180,50', 'buyer' => 'A. Keeper', 'sent_on' => '2026-05-03'])->assertSessionHasNoErrors();
-        $this->sell($sold, ['asking' => '200', 'deposit' => '50', 'price' => '180.50', 'buyer' => 'A. Keeper', 'sent_on' => '2026-05-04'])->assertSessionHas('said', 'Saved.');
+        $this->sell(
+            $sold, ['asking' => '200', 'deposit' => '50', 'price' => '180,50', 'buyer' => 'A. Keeper', 'sent_on' => '2026-05-03'],
+        )->assertSessionHasNoErrors();
+        $this->sell(
+            $sold, ['asking' => '200', 'deposit' => '50', 'price' => '180.50', 'buyer' => 'A. Keeper', 'sent_on' => '2026-05-04'],
+        )->assertSessionHas('said', 'Saved.');
         $book = ['kind' => 'feed', 'amount' => '99.95', 'on' => '2026-03-01', 'form_token' => (string) Str::uuid()];
         $this->post('/money/bookings', $book)->assertSessionHasNoErrors();
         $this->post('/money/bookings', $book); // a double click
-        $this->post('/money/bookings', ['kind' => 'income', 'amount' => '20', 'on' => '2026-03-02'] + ['form_token' => (string) Str::uuid()]);
+        $this->post(
+            '/money/bookings', ['kind' => 'income', 'amount' => '20', 'on' => '2026-03-02'] + ['form_token' => (string) Str::uuid()],
+        );
 
         $ledger = $this->ledger();
-        $this->assertSame(['€ 200.50', '€ 449.45', '−€ 248.95', 1], [$ledger->income()->words(), $ledger->costs()->words(), $ledger->result()->words(), $ledger->undated()]);
+        $this->assertSame(
+            ['€ 200.50', '€ 449.45', '−€ 248.95', 1],
+            [$ledger->income()->words(), $ledger->costs()->words(), $ledger->result()->words(), $ledger->undated()],
+        );
         $this->assertSame('−€ 100', $this->ledger('2025')->result()->words());
         $this->assertSame([1, 1, Status::Sold], [Sale::query()->count(), $sold->statusEvents()->count(), $sold->fresh()->status()]);
-        $this->get('/money?year=2026')->assertOk()->assertSeeInOrder(['2026: −€ 248.95', '€ 180.50', 'sold 1 May 2026 for € 180.50 to A. Keeper']);
+        $this->get('/money?year=2026')->assertOk()->assertSeeInOrder(
+            ['2026: −€ 248.95', '€ 180.50', 'sold 1 May 2026 for € 180.50 to A. Keeper'],
+        );
         $this->get('/money?year=99999')->assertOk();
 
         $this->delete('/records/booking/'.Booking::query()->where('kind', BookingKind::Feed)->sole()->id);
@@ -105,12 +116,17 @@ class MoneyTest extends TestCase
 
     public function test_the_price_book_is_read_and_shows_own_sales(): void
     {
-        $line = fn (array $values): \Illuminate\Testing\TestResponse => $this->post('/money/prices', $values + ['form_token' => (string) Str::uuid()]);
+        $line = fn (array $values): \Illuminate\Testing\TestResponse => $this->post(
+            '/money/prices', $values + ['form_token' => (string) Str::uuid()],
+        );
         $line(['target' => 'Clwn', 'low' => '10'])->assertSessionHasErrors('target', null, 'price');
         $line(['target' => 'Clown', 'low' => '500', 'high' => '400'])->assertSessionHasErrors('high', null, 'price');
         $line(['target' => 'Clown', 'low' => '400', 'high' => '500'])->assertSessionHasNoErrors();
         $line(['target' => 'Pastel', 'low' => '50'])->assertSessionHasNoErrors();
-        $this->assertSame([[40000, 50000], [5000, 5000]], Price::query()->orderBy('id')->get()->map(fn (Price $price): array => [$price->low, $price->high])->all());
+        $this->assertSame(
+            [[40000, 50000], [5000, 5000]],
+            Price::query()->orderBy('id')->get()->map(fn (Price $price): array => [$price->low, $price->high])->all(),
+        );
         $this->sell($this->made(['name' => 'One', 'genotype' => 'Clown Pastel', 'sex' => 'male']), ['price' => '450']);
         $this->get('/money')->assertSee('own sales: 1, € 450');
     }
@@ -130,14 +146,19 @@ class MoneyTest extends TestCase
         };
         [$before] = $worth()->forecasts();
         // four eggs at even odds of € 450: € 900 on average; 1 of 16 has none, 1 of 16 all four
-        $this->assertSame(['90000', 45000, 135000], [$before['forecast']->mean->toString(), $before['forecast']->quantile(.1), $before['forecast']->quantile(.9)]);
+        $this->assertSame(
+            ['90000', 45000, 135000],
+            [$before['forecast']->mean->toString(), $before['forecast']->quantile(.1), $before['forecast']->quantile(.9)],
+        );
         $this->get("/clutches/{$clutch->id}")->assertSee('€ 900 on average');
         $clutch->events()->create(['kind' => 'out', 'on' => Carbon::today()->format('Y-m-d'), 'count' => 3]);
         $this->post("/clutches/{$clutch->id}/hatchlings", ['name' => 'One', 'genotype' => 'Clown', 'form_token' => (string) Str::uuid()]);
         $this->post("/clutches/{$clutch->id}/hatchlings", ['name' => 'Two', 'form_token' => (string) Str::uuid()]);
         $this->assertSame(['low' => 40000, 'high' => 50000, 'known' => 1, 'open' => 1], $worth()->hatched());
         $this->assertSame('22500', $worth()->forecasts()[0]['forecast']->mean->toString());
-        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['€ 400 to € 500', 'of 1 the book says nothing', '1 egg, € 225 on average']);
+        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(
+            ['€ 400 to € 500', 'of 1 the book says nothing', '1 egg, € 225 on average'],
+        );
     }
 
     public function test_keep_or_sell_gives_reasons_from_those_held_back(): void
@@ -145,7 +166,12 @@ class MoneyTest extends TestCase
         $dam = $this->made(['name' => 'Dam', 'genotype' => 'Pinstripe', 'hatched_on' => '2020-07-01']);
         $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2026-07-01', 'hatched' => 6]);
         $young = fn (string $name, string $sex, string $genes, string $status): Animal => tap(
-            $this->made(['name' => $name, 'sex' => $sex, 'genotype' => $genes, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id, 'hatched_on' => '2026-07-01']),
+            $this->made(
+                [
+                    'name' => $name, 'sex' => $sex, 'genotype' => $genes, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id,
+                    'hatched_on' => '2026-07-01',
+                ],
+            ),
             fn (Animal $one) => $one->statusEvents()->create(['status' => $status, 'on' => '2026-08-01', 'reason' => 'x']),
         );
         foreach (['A', 'B', 'C', 'D'] as $name) {
@@ -159,8 +185,13 @@ class MoneyTest extends TestCase
         $page = new KeepOrSell('2026', app(Doorway::class)->open($this->keeper()));
         $rows = array_combine(array_map(fn (array $row): string => $row['animal']->name, $page->rows), $page->rows);
         $this->assertArrayNotHasKey('Gone', $rows);
-        $this->assertSame([['few females are held back: 0 of 4'], [], 'open'], [$rows['Girl']['keep'], $rows['Girl']['sell'], $rows['Girl']['leans']]);
-        $this->assertSame([['enough males are held back: 4 of 4', 'Pinstripe is in 100 % of those held back already'], 'sell'], [$rows['Boy']['sell'], $rows['Boy']['leans']]);
+        $this->assertSame(
+            [['few females are held back: 0 of 4'], [], 'open'], [$rows['Girl']['keep'], $rows['Girl']['sell'], $rows['Girl']['leans']],
+        );
+        $this->assertSame(
+            [['enough males are held back: 4 of 4', 'Pinstripe is in 100 % of those held back already'], 'sell'],
+            [$rows['Boy']['sell'], $rows['Boy']['leans']],
+        );
         $this->assertSame('sell', $rows['Bent']['leans']);
         $this->assertSame('4 held back: 4 males.', $page->heldWords());
         $this->get('/young?season=2026')->assertOk()->assertSee('a buyer must be told');
@@ -177,7 +208,10 @@ class MoneyTest extends TestCase
         $document = json_decode(Archive::json((new Archive($this->keeper(), $darkroom))->document()), true);
         $other = User::factory()->create();
         (new Archive($other, $darkroom))->take($document, []);
-        $this->assertSame(['€ 200', '€ 87.50'], [(new Ledger($other, '2026', '€'))->income()->words(), (new Ledger($other, '2026', '€'))->costs()->words()]);
+        $this->assertSame(
+            ['€ 200', '€ 87.50'],
+            [(new Ledger($other, '2026', '€'))->income()->words(), (new Ledger($other, '2026', '€'))->costs()->words()],
+        );
         $this->assertSame('Kept', $other->bookings()->sole()->animal?->name);
         $this->assertSame('Clown', $other->prices()->sole()->target);
     }

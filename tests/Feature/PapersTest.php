@@ -18,7 +18,10 @@ class PapersTest extends TestCase
             'hatched_on' => '2026-07-01',
         ]);
         $young->care()->create(['kind' => 'weight', 'on' => '2026-08-01', 'grams' => 95]);
-        $text = $this->printed((string) $this->get("/animals/{$young->id}/paper.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
+        $text = $this->printed(
+            (string) $this->get("/animals/{$young->id}/paper.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')
+                ->getContent(),
+        );
         foreach (['Dory', 'D7 · sex not known, hatched', '66% het Clown', 'own identification', 'Sire: Skiff (S1), het Clown', 'Dam: Tender', '95 g on 1 August 2026'] as $words) {
             $this->assertStringContainsString($words, $text);
         }
@@ -64,7 +67,9 @@ class PapersTest extends TestCase
     public function test_the_list_of_offers_has_the_words_of_the_labels(): void
     {
         foreach (['for sale' => '=Gig', 'reserved' => 'Punt', 'breeder' => 'Barge'] as $status => $name) {
-            $this->made(['name' => $name, 'sex' => null, 'genotype' => '50% het Clown'])->statusEvents()->create(['status' => $status, 'on' => '2026-01-01']);
+            $this->made(
+                ['name' => $name, 'sex' => null, 'genotype' => '50% het Clown'],
+            )->statusEvents()->create(['status' => $status, 'on' => '2026-01-01']);
         }
         $csv = $this->get('/offered.csv')->assertOk()->streamedContent();
         $this->assertStringContainsString("'=Gig,\"not known\",,\"50% het Clown\",,,\"for sale\"", $csv);

@@ -137,16 +137,27 @@ class ProjectsTest extends TestCase
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
         $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Piebald', 'hatched_on' => '2022-07-01']);
         $tender = $this->made(['name' => 'Tender', 'genotype' => 'het Clown het Piebald', 'hatched_on' => '2021-07-01']);
-        $this->post('/projects', ['name' => 'Painted', 'target' => 'Piebald, female', 'weight' => '1', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
-        $this->post('/projects', ['name' => 'Heads', 'target' => 'Clown, female', 'weight' => '9', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $this->post(
+            '/projects', ['name' => 'Painted', 'target' => 'Piebald, female', 'weight' => '1', 'offers' => ''] + self::FORM,
+        )->assertSessionHasNoErrors();
+        $this->post(
+            '/projects', ['name' => 'Heads', 'target' => 'Clown, female', 'weight' => '9', 'offers' => ''] + self::FORM,
+        )->assertSessionHasNoErrors();
         $this->get('/projects')
-            ->assertSeeInOrder(['The season that comes', 'Skiff × Tender', 'Heads', 'Painted', 'would have Barge × Tender', 'does more for all projects together with Skiff'])
+            ->assertSeeInOrder(
+                [
+                    'The season that comes', 'Skiff × Tender', 'Heads', 'Painted', 'would have Barge × Tender',
+                    'does more for all projects together with Skiff',
+                ],
+            )
             ->assertSee('What to buy next');
         $this->get("/pair?sire_id=2&dam_id={$tender->id}")->assertSeeInOrder(['Painted', 'the plan asks for it this season']);
         $this->get("/animals/{$tender->id}")->assertSeeInOrder(['Worth to your projects', 'Heads', 'without this animal']);
 
         // A pairing that is recorded stays: neither is asked for again.
-        $this->post('/clutches', ['dam_id' => $tender->id, 'sires' => [2], 'paired_on' => now()->subDays(20)->format('Y-m-d')])->assertSessionHasNoErrors();
+        $this->post(
+            '/clutches', ['dam_id' => $tender->id, 'sires' => [2], 'paired_on' => now()->subDays(20)->format('Y-m-d')],
+        )->assertSessionHasNoErrors();
         $this->get('/projects')->assertSee('Together already')->assertDontSee('Skiff × Tender');
     }
 
@@ -172,7 +183,9 @@ class ProjectsTest extends TestCase
         $this->animals();
         $this->get('/projects?genes=Clown')->assertOk()->assertSee('No projects yet');
         $this->post('/projects', ['horizon' => '3', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
-        $this->get('/projects?genes=Clown+Piebald&sex=female')->assertOk()->assertSeeInOrder(['What would it be worth to you?', 'Two recessives', 'more have the target']);
+        $this->get('/projects?genes=Clown+Piebald&sex=female')->assertOk()->assertSeeInOrder(
+            ['What would it be worth to you?', 'Two recessives', 'more have the target'],
+        );
         $this->get('/projects?genes=Pastel&sex=male')->assertOk()->assertSee('nothing that could be told from chance');
         foreach (['genes=Clwn' => 'Clwn', 'genes=Clown&months=-3' => 'whole months', 'genes=Clown&sex=both' => 'male or female'] as $query => $says) {
             $this->get("/projects?{$query}")->assertUnprocessable()->assertSee($says);
@@ -217,7 +230,8 @@ class ProjectsTest extends TestCase
         foreach (['Painted stripes' => 'Halyard', 'Caramel lavender' => 'Keel'] as $name => $animal) {
             $project = Project::query()->where('name', $name)->sole();
             $this->post("/projects/{$project->id}/plan")->assertRedirect();
-            $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('What to do now')->assertSee('The chance by year')->assertSee($animal);
+            $page = $this->get("/projects/{$project->id}")->assertOk()->assertSee('What to do now')->assertSee('The chance by year')
+                ->assertSee($animal);
             $page->assertSee('Plan against what happened')->assertSee('2026')->assertSee('Luck so far');
             foreach ($name === 'Painted stripes'
                 ? [

@@ -27,7 +27,10 @@ class RoundTest extends TestCase
     /** @param array<int, string|null> $rows */
     private function tap(string $kind, array $rows, string $prey = ''): TestResponse
     {
-        return $this->postJson("/round/{$kind}", ['form_token' => $this->token, 'on' => Carbon::today()->format('Y-m-d'), 'prey' => $prey, 'rows' => $rows], ['X-Outbox' => '1']);
+        return $this->postJson(
+            "/round/{$kind}", ['form_token' => $this->token, 'on' => Carbon::today()->format('Y-m-d'), 'prey' => $prey, 'rows' => $rows],
+            ['X-Outbox' => '1'],
+        );
     }
 
     public function test_a_tap_is_kept_changed_and_taken_back(): void
@@ -49,7 +52,9 @@ class RoundTest extends TestCase
     public function test_a_form_sent_again_with_other_values_changes_them_and_leaves_empty_rows_alone(): void
     {
         [$one, $two] = [$this->made(['name' => 'One']), $this->made(['name' => 'Two'])];
-        $form = fn (array $rows): TestResponse => $this->post('/round/weight', ['form_token' => $this->token, 'on' => Carbon::today()->format('Y-m-d'), 'rows' => $rows]);
+        $form = fn (array $rows): TestResponse => $this->post(
+            '/round/weight', ['form_token' => $this->token, 'on' => Carbon::today()->format('Y-m-d'), 'rows' => $rows],
+        );
         $form([$one->id => '900', $two->id => '800'])->assertSessionHas('said', '2 weights logged.');
         $form([$one->id => '910', $two->id => '']);
         $this->assertSame([910, 800], CareEntry::query()->orderBy('animal_id')->pluck('grams')->all());
@@ -71,9 +76,14 @@ class RoundTest extends TestCase
         $animal = $this->made(['name' => 'Skiff']);
         $animal->care()->create(['kind' => 'weight', 'on' => Carbon::today()->subDays(20)->format('Y-m-d'), 'grams' => 1000]);
         $this->tap('weight', [$animal->id => '1240'])->assertJsonMissingPath("asks.{$animal->id}");
-        $this->tap('weight', [$animal->id => '740'])->assertJsonPath("asks.{$animal->id}", '740 g after 1,000 g on '.Carbon::today()->subDays(20)->format('j M Y').': is that right?');
+        $this->tap('weight', [$animal->id => '740'])->assertJsonPath(
+            "asks.{$animal->id}", '740 g after 1,000 g on '.Carbon::today()->subDays(20)->format('j M Y').': is that right?',
+        );
         $this->assertSame(740, $animal->care()->where('form_token', $this->token)->sole()->grams);
-        $this->post('/round/weight', ['form_token' => (string) Str::uuid(), 'on' => Carbon::today()->format('Y-m-d'), 'rows' => [$animal->id => '1200']])
+        $this->post(
+            '/round/weight',
+            ['form_token' => (string) Str::uuid(), 'on' => Carbon::today()->format('Y-m-d'), 'rows' => [$animal->id => '1200']],
+        )
             ->assertSessionHas('said', '1 weight logged. Far from the weight before: Skiff. Is that right?');
     }
 
@@ -81,7 +91,9 @@ class RoundTest extends TestCase
     {
         $rows = [];
         foreach (range(1, 1200) as $i) {
-            $rows[] = ['user_id' => $this->keeper()->id, 'name' => "Animal {$i}", 'sex' => 'female', 'created_at' => now(), 'updated_at' => now()];
+            $rows[] = [
+                'user_id' => $this->keeper()->id, 'name' => "Animal {$i}", 'sex' => 'female', 'created_at' => now(), 'updated_at' => now(),
+            ];
         }
         foreach (array_chunk($rows, 200) as $some) {
             Animal::query()->insert($some);
@@ -95,15 +107,22 @@ class RoundTest extends TestCase
         $ago = fn (int $days): string => Carbon::today()->subDays($days)->format('Y-m-d');
         $animal = $this->made(['name' => 'Skiff']);
         $animal->care()->createMany([
-            ['kind' => 'feed', 'on' => $ago(40), 'outcome' => 'taken', 'prey' => 'small rat'], ['kind' => 'feed', 'on' => $ago(20), 'outcome' => 'refused'],
+            ['kind' => 'feed', 'on' => $ago(40), 'outcome' => 'taken', 'prey' => 'small rat'],
+            ['kind' => 'feed', 'on' => $ago(20), 'outcome' => 'refused'],
             ['kind' => 'feed', 'on' => $ago(12), 'outcome' => 'regurgitated'], ['kind' => 'weight', 'on' => $ago(100), 'grams' => 1500],
             ['kind' => 'weight', 'on' => $ago(70), 'grams' => 1380],
         ]);
         $standing = (new Standings($this->keeper(), Carbon::today()))->of($animal->id);
         $this->assertSame([40, 2, 'small rat', -120, 120, 70], [
-            $standing->daysWithoutFood(), $standing->refusals(), $standing->prey(), $standing->gain(), $standing->loss(), $standing->daysUnweighed(),
+            $standing->daysWithoutFood(), $standing->refusals(), $standing->prey(), $standing->gain(), $standing->loss(),
+            $standing->daysUnweighed(),
         ]);
-        $this->get('/today')->assertSeeInOrder(['Refusing or losing weight', 'did not take 2 meals in a row; 120 g below', 'Not weighed for long', '70 days', 'Not eaten for long', '40 days']);
+        $this->get('/today')->assertSeeInOrder(
+            [
+                'Refusing or losing weight', 'did not take 2 meals in a row; 120 g below', 'Not weighed for long', '70 days',
+                'Not eaten for long', '40 days',
+            ],
+        );
         $this->get('/round/feed')->assertSee('regurgitated, 2 times in a row, small rat');
         $this->get('/round/weight')->assertSee('lost 120 g');
         $animal->care()->create(['kind' => 'feed', 'on' => $ago(1), 'outcome' => 'taken']);
@@ -115,7 +134,9 @@ class RoundTest extends TestCase
     {
         $animal = $this->made(['name' => 'Skiff']);
         $tap = ['what' => 'fed', 'on' => Carbon::yesterday()->format('Y-m-d'), 'form_token' => $this->token];
-        $this->postJson("/animals/{$animal->id}/tap", $tap, ['X-Outbox' => '1'])->assertOk()->assertJson(['to' => route('today'), 'said' => 'Skiff: fed, taken.']);
+        $this->postJson("/animals/{$animal->id}/tap", $tap, ['X-Outbox' => '1'])->assertOk()->assertJson(
+            ['to' => route('today'), 'said' => 'Skiff: fed, taken.'],
+        );
         $this->postJson("/animals/{$animal->id}/tap", $tap, ['X-Outbox' => '1'])->assertOk();
         $this->assertSame(Carbon::yesterday()->format('Y-m-d'), $animal->care()->sole()->on->format('Y-m-d'));
         $this->get('/today')->assertSee('Skiff: fed, taken.');

@@ -33,13 +33,17 @@ class SeasonTest extends TestCase
         $this->get('/today')->assertSee('to be put together');
         foreach (
             [
-                [0, 'introduced', [], 'Expect a lock'], [2, 'lock', [], 'ovulation, whenever she is ready'], [40, 'ovulation', [], 'the shed before laying'],
-                [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'], [40, 'egg-bad', [], 'first pips'],
+                [0, 'introduced', [], 'Expect a lock'], [2, 'lock', [], 'ovulation, whenever she is ready'],
+                [40, 'ovulation', [], 'the shed before laying'],
+                [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'],
+                [40, 'egg-bad', [], 'first pips'],
                 [17, 'pipped', [], 'hatching'], [1, 'out', ['count' => '5'], null],
             ] as [$days, $kind, $more, $next]
         ) {
             $this->travel($days)->days();
-            $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid()] + $more)->assertRedirect('/today')->assertSessionHasNoErrors();
+            $this->post(
+                "/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid()] + $more,
+            )->assertRedirect('/today')->assertSessionHasNoErrors();
             $next === null ? $this->get('/today')->assertOk() : $this->get('/today')->assertSee($next);
         }
         $this->get('/today')->assertDontSee('Expect hatching', false); // all six eggs have come to something
@@ -71,11 +75,20 @@ class SeasonTest extends TestCase
     public static function unusual(): iterable
     {
         $ago = fn (int $days): string => now()->subDays($days)->format('Y-m-d');
-        yield 'hatched before laid' => [[['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'pipped', 'on' => $ago(20)]], 'before the eggs were laid'];
-        yield 'hatched too soon' => [[['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'out', 'on' => $ago(2)]], '8 days after laying'];
-        yield 'more out than laid' => [[['kind' => 'laid', 'on' => $ago(60), 'count' => '3'], ['kind' => 'out', 'on' => $ago(1), 'count' => '4']], 'more young and bad eggs than good eggs'];
+        yield 'hatched before laid' => [
+            [['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'pipped', 'on' => $ago(20)]], 'before the eggs were laid',
+        ];
+        yield 'hatched too soon' => [
+            [['kind' => 'laid', 'on' => $ago(10), 'count' => '5'], ['kind' => 'out', 'on' => $ago(2)]], '8 days after laying',
+        ];
+        yield 'more out than laid' => [
+            [['kind' => 'laid', 'on' => $ago(60), 'count' => '3'], ['kind' => 'out', 'on' => $ago(1), 'count' => '4']],
+            'more young and bad eggs than good eggs',
+        ];
         yield 'eggs that nobody laid' => [[['kind' => 'egg-bad', 'on' => $ago(1)]], 'No eggs of this clutch are logged as laid'];
-        yield 'ovulation after laying' => [[['kind' => 'laid', 'on' => $ago(20), 'count' => '5'], ['kind' => 'ovulation', 'on' => $ago(5)]], 'Is the order right?'];
+        yield 'ovulation after laying' => [
+            [['kind' => 'laid', 'on' => $ago(20), 'count' => '5'], ['kind' => 'ovulation', 'on' => $ago(5)]], 'Is the order right?',
+        ];
     }
 
     /** @param list<array<string, string>> $events */
@@ -104,7 +117,8 @@ class SeasonTest extends TestCase
         $clutch = $this->pair();
         foreach ([[900, 961], [500, 561]] as [$laid, $hatched]) {
             $this->keeper()->clutches()->create([
-                'dam_id' => $clutch->dam_id, 'laid_on' => now()->subDays($hatched)->format('Y-m-d'), 'hatched_on' => now()->subDays($laid)->format('Y-m-d'), 'hatched' => 4,
+                'dam_id' => $clutch->dam_id, 'laid_on' => now()->subDays($hatched)->format('Y-m-d'),
+                'hatched_on' => now()->subDays($laid)->format('Y-m-d'), 'hatched' => 4,
             ]);
         }
         $this->post("/clutches/{$clutch->id}/events", ['kind' => 'laid', 'on' => now()->subDays(50)->format('Y-m-d'), 'count' => '5']);
@@ -135,8 +149,12 @@ class SeasonTest extends TestCase
     {
         $this->travelTo('2026-03-02');
         $clutch = $this->pair();
-        $log = fn (string $kind, string $on, string $count = '') => $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'on' => $on, 'count' => $count, 'form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
-        $ribbon = fn (): Ribbon => new Ribbon(Clutch::query()->with('dam', 'sires.animal')->get(), Due::among($this->keeper(), Carbon::today()), Carbon::today());
+        $log = fn (string $kind, string $on, string $count = '') => $this->post(
+            "/clutches/{$clutch->id}/events", ['kind' => $kind, 'on' => $on, 'count' => $count, 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
+        $ribbon = fn (): Ribbon => new Ribbon(
+            Clutch::query()->with('dam', 'sires.animal')->get(), Due::among($this->keeper(), Carbon::today()), Carbon::today(),
+        );
         $this->assertSame([], $ribbon()->bands, 'what has no day has no place');
         $this->get('/season/2026')->assertOk()->assertDontSee('Over the months');
         $log('introduced', '2026-01-01');
@@ -145,7 +163,9 @@ class SeasonTest extends TestCase
         $band = $ribbon()->bands[0];
         $this->assertSame(['together', 'gravid', 'expected'], array_column($band['spans'], 'phase'));
         $this->assertSame(['together, 40 days', 'gravid, 20 days'], array_slice(array_column($band['spans'], 'words'), 0, 2));
-        $this->assertSame([0.0, $band['spans'][0]['to']], [$band['spans'][0]['from'], $band['spans'][1]['from']], 'one begins where the other ends');
+        $this->assertSame(
+            [0.0, $band['spans'][0]['to']], [$band['spans'][0]['from'], $band['spans'][1]['from']], 'one begins where the other ends',
+        );
         $this->assertSame($ribbon()->now, $band['spans'][1]['to'], 'what goes on goes on to today');
         $this->assertCount(3, $band['marks']);
         $log('laid', '2026-03-01', '6');
@@ -159,8 +179,12 @@ class SeasonTest extends TestCase
     {
         $clutch = $this->pair();
         $sire = Animal::query()->where('name', 'Skiff')->sole();
-        $goes = fn (Animal $animal, string $status) => $this->post("/animals/{$animal->id}/status", ['status' => $status, 'on' => Carbon::today()->format('Y-m-d'), 'reason' => 'full house'])->assertSessionHasNoErrors();
-        $log = fn (string $kind) => $this->post("/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid(), 'count' => '5'])->assertSessionHasNoErrors();
+        $goes = fn (Animal $animal, string $status) => $this->post(
+            "/animals/{$animal->id}/status", ['status' => $status, 'on' => Carbon::today()->format('Y-m-d'), 'reason' => 'full house'],
+        )->assertSessionHasNoErrors();
+        $log = fn (string $kind) => $this->post(
+            "/clutches/{$clutch->id}/events", ['kind' => $kind, 'from' => 'today', 'form_token' => (string) Str::uuid(), 'count' => '5'],
+        )->assertSessionHasNoErrors();
         $goes($sire, 'for sale');
         $this->assertStringNotContainsString('not laid', (string) session('said'), 'a plan binds nobody');
         $log('introduced');
@@ -184,7 +208,9 @@ class SeasonTest extends TestCase
         $this->post("/clutches/{$clutch->id}/events", ['kind' => 'hatched', 'count' => '2', 'on' => now()->subDays(20)->format('Y-m-d')]);
         $young = [];
         foreach (['One', 'Two'] as $name) {
-            $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => $name, 'sex' => 'unknown'])->assertSessionHasNoErrors();
+            $this->post(
+                "/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => $name, 'sex' => 'unknown'],
+            )->assertSessionHasNoErrors();
             $young[] = Animal::query()->where('name', $name)->sole();
         }
         $bench = "/clutches/{$clutch->id}/bench";
@@ -199,13 +225,21 @@ class SeasonTest extends TestCase
 
         $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'absent', 'who' => 'A friend']);
         $this->get($bench)->assertSee('as A friend sees it');
-        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id, $young[1]->id]])->assertSessionHasNoErrors();
+        $this->post(
+            "/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id, $young[1]->id]],
+        )->assertSessionHasNoErrors();
         $this->get($bench)->assertSee('One, Two for Enchi');
         foreach ([['animal' => 999], ['cue' => 'nothing'], ['state' => 'purple']] as $wrong) {
-            $this->post($bench, $wrong + ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full'])->assertSessionHasErrors(array_key_first($wrong) === 'cue' ? 'cue' : array_key_first($wrong));
+            $this->post(
+                $bench, $wrong + ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full'],
+            )->assertSessionHasErrors(array_key_first($wrong) === 'cue' ? 'cue' : array_key_first($wrong));
         }
-        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchii', 'animals' => [$young[0]->id, $young[1]->id]])->assertSessionHasErrors('target');
-        $this->post("/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id]])->assertSessionHasErrors('animals');
+        $this->post(
+            "/clutches/{$clutch->id}/alike", ['target' => 'Enchii', 'animals' => [$young[0]->id, $young[1]->id]],
+        )->assertSessionHasErrors('target');
+        $this->post(
+            "/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id]],
+        )->assertSessionHasErrors('animals');
     }
 
     public function test_a_stated_look_counts_once_on_the_bench(): void
@@ -213,9 +247,18 @@ class SeasonTest extends TestCase
         // 66 % het × visual: one young stated Clown makes the father het; the other is then Clown with 1/2, not more.
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => '66% het Clown', 'hatched_on' => '2021-07-01']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2020-07-01']);
-        $this->post('/clutches', ['dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => '2026-04-01', 'eggs_good' => '2', 'hatched_on' => '2026-06-01', 'hatched' => '2']);
+        $this->post(
+            '/clutches',
+            [
+                'dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => '2026-04-01', 'eggs_good' => '2', 'hatched_on' => '2026-06-01',
+                'hatched' => '2',
+            ],
+        );
         $clutch = Clutch::query()->sole();
-        $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => 'One', 'sex' => 'male', 'genotype' => 'Clown'])->assertSessionHasNoErrors();
+        $this->post(
+            "/clutches/{$clutch->id}/hatchlings",
+            ['form_token' => (string) Str::uuid(), 'name' => 'One', 'sex' => 'male', 'genotype' => 'Clown'],
+        )->assertSessionHasNoErrors();
         $this->post("/clutches/{$clutch->id}/hatchlings", ['form_token' => (string) Str::uuid(), 'name' => 'Two', 'sex' => 'female']);
         $bench = new \App\Clutch\Bench($clutch->fresh(), app(\App\Collection\Doorway::class)->open($this->keeper()));
         $two = (string) Animal::query()->where('name', 'Two')->value('id');
@@ -226,7 +269,8 @@ class SeasonTest extends TestCase
     public function test_a_clutch_without_a_sire_here_says_what_is_missing(): void
     {
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2020-07-01']);
-        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'hatched_on' => '2026-06-01', 'hatched' => 1]);
+        $clutch = $this->keeper()->clutches()
+            ->create(['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'hatched_on' => '2026-06-01', 'hatched' => 1]);
         $this->get("/clutches/{$clutch->id}/bench")->assertOk()->assertSee('No hatchlings yet.');
         $this->made(['name' => 'One', 'clutch_id' => $clutch->id, 'dam_id' => $dam->id]);
         $this->get("/clutches/{$clutch->id}/bench")->assertOk()->assertSee('Name a possible sire.');

@@ -25,7 +25,9 @@ class IdentifyCommand extends AnswerCommand
     protected function answer(): void
     {
         $document = $this->fileDocument(IdentificationError::missing(...));
-        $top = $this->wholeNumber('top', 0, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('top', $typed, ['a whole number']));
+        $top = $this->wholeNumber(
+            'top', 0, 100_000, fn (string $typed): QuestionError => QuestionError::notOneOf('top', $typed, ['a whole number']),
+        );
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $reader = new ClutchReader($shelf, $document);
         $found = new Identification($shelf->catalogue(), $reader->clutch, $reader->cues);
@@ -50,7 +52,13 @@ class IdentifyCommand extends AnswerCommand
                 $this->line(sprintf('  %5.1f %%  %s', 100 * $gene['decimal'], $gene['name']));
             }
             foreach (array_slice($one['next'], 0, 3) as $next) {
-                $next['bits'] > 0 && $this->line(sprintf('  look at %s: %.2f bits%s', $next['cue'], $next['bits'], $next['separates'] === '' ? '' : ", separates {$next['separates']}"));
+                $next['bits'] > 0
+                    && $this->line(
+                        sprintf(
+                            '  look at %s: %.2f bits%s', $next['cue'], $next['bits'],
+                            $next['separates'] === '' ? '' : ", separates {$next['separates']}",
+                        ),
+                    );
             }
         }
         foreach (count($answer['sires']) > 1 ? $answer['sires'] : [] as $sire) {

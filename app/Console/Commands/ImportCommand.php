@@ -50,7 +50,9 @@ class ImportCommand extends AnswerCommand
             return;
         }
         $table = Table::read($path, basename($path));
-        $plan = new ImportPlan($table, Field::match($table->headings), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'));
+        $plan = new ImportPlan(
+            $table, Field::match($table->headings), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
+        );
         $rows = $plan->ready((bool) $this->option('repeated'));
         $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->write($rows));
         $this->option('json') ? $this->printJson($this->report($plan, $written)) : $this->printReport($plan, count($rows), $written);
@@ -74,16 +76,22 @@ class ImportCommand extends AnswerCommand
         $asked = [];
         foreach ($plan->rows as $row) {
             foreach ($row->asked as $one) {
-                $asked[] = ['row' => $row->line, 'column' => $plan->table->headings[$heading[$one['field']] ?? -1] ?? $one['field']] + array_diff_key($one, ['field' => 1]);
+                $asked[] = [
+                    'row' => $row->line, 'column' => $plan->table->headings[$heading[$one['field']] ?? -1] ?? $one['field'],
+                ] + array_diff_key($one, ['field' => 1]);
             }
             if ($row->errors === [] && $row->repeats !== '' && ! $this->option('repeated')) {
-                $asked[] = ['row' => $row->line, 'column' => null, 'text' => (string) $row->values['name'], 'question' => "It repeats: {$row->repeats}. Bring it in all the same?", 'choices' => ['leave out', 'bring in']];
+                $asked[] = [
+                    'row' => $row->line, 'column' => null, 'text' => (string) $row->values['name'],
+                    'question' => "It repeats: {$row->repeats}. Bring it in all the same?", 'choices' => ['leave out', 'bring in'],
+                ];
             }
         }
 
         return [
             'format' => 'destino-import/1', 'rows' => count($plan->rows), 'taken' => count($taken),
-            'with_remarks' => count(array_filter($taken, fn (ImportRow $row): bool => $row->remarks !== [] || $row->genesUnread)), 'asked' => $asked,
+            'with_remarks' => count(array_filter($taken, fn (ImportRow $row): bool => $row->remarks !== [] || $row->genesUnread)),
+            'asked' => $asked,
             'refused' => array_values(array_map(
                 fn (ImportRow $row): array => ['row' => $row->line, 'why' => implode(' ', array_column($row->errors, 'message'))],
                 array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== []),
@@ -91,9 +99,20 @@ class ImportCommand extends AnswerCommand
             'columns' => array_combine($plan->table->headings, array_map(fn (?Field $field): string => match ($field) {
             null => 'notes', default => str_replace(' ', '_', $field->value),
             }, $plan->columns)) ?: new \stdClass,
-            'left' => array_values(array_map(fn (int $i): string => $plan->table->headings[$i], array_keys(array_filter($plan->columns, fn (?Field $field): bool => $field === null)))),
+            'left' => array_values(
+                array_map(
+                    fn (int $i): string => $plan->table->headings[$i],
+                    array_keys(array_filter($plan->columns, fn (?Field $field): bool => $field === null)),
+                ),
+            ),
             'written' => $written, 'dry_run' => (bool) $this->option('dry-run'),
-            'remarks' => array_merge([], ...array_map(fn (ImportRow $row): array => array_map(fn (array $one): array => ['row' => $row->line] + $one, $row->remarks), $plan->rows)),
+            'remarks' => array_merge(
+                [],
+                ...array_map(
+                    fn (ImportRow $row): array => array_map(fn (array $one): array => ['row' => $row->line] + $one, $row->remarks),
+                    $plan->rows,
+                ),
+            ),
         ];
     }
 

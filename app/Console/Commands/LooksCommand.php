@@ -48,13 +48,17 @@ class LooksCommand extends AnswerCommand
         $against = $this->option('against') === null ? null : $gallery->ofText((string) $this->option('against'), $days, $seed - 1);
         $words = new LookWords($gallery->facts());
         if ($this->option('svg') || ($this->option('small') && ! $this->option('json'))) {
-            $this->line($this->option('small') ? SkinSvg::thumbnail($look, $genes) : SkinSvg::full($look, $genes.': '.$words->sentence($look)));
+            $this->line(
+                $this->option('small') ? SkinSvg::thumbnail($look, $genes) : SkinSvg::full($look, $genes.': '.$words->sentence($look)),
+            );
         } elseif ($this->option('json')) {
             $this->printJson($words->document($look, $genes, $age, $against));
         } else {
             $this->line(ucfirst($words->sentence($look, $against)).'.');
             $this->table(['axis', 'amount', 'from'], $words->rows($look));
-            $this->line('How sure: '.$look->sureness->words().($look->hidden === [] ? '.' : '. Hidden in it: '.implode(', ', $look->hidden).'.'));
+            $this->line(
+                'How sure: '.$look->sureness->words().($look->hidden === [] ? '.' : '. Hidden in it: '.implode(', ', $look->hidden).'.'),
+            );
         }
     }
 

@@ -92,7 +92,9 @@ class PlanCommand extends AnswerCommand
             $this->line("  buy now: {$buy['sex']} {$buy['genes']}, {$buy['price']}");
         }
         foreach ($policy['now']['matings'] as $mating) {
-            $worth = $mating['worth'] === null ? '' : ', worth '.round(100 * $mating['worth'], 1).' in 100 (± '.round(100 * $mating['error'], 1).')';
+            $worth = $mating['worth'] === null
+                ? ''
+                : ', worth '.round(100 * $mating['worth'], 1).' in 100 (± '.round(100 * $mating['error'], 1).')';
             $this->line("  mate now: {$mating['sire']} × {$mating['dam']}{$worth}");
         }
         foreach (array_filter($policy['now']['keep'], fn (array $young): bool => $young['keep']) as $young) {

@@ -34,13 +34,18 @@ class ProbeCommand extends AnswerCommand
     {
         $faults = (array) $this->option('fault');
         $unknown = array_diff($faults, BoxProbe::FAULTS);
-        $unknown === [] || throw ExchangeError::refused('There is no fault called “'.reset($unknown).'”: choose of '.implode(', ', BoxProbe::FAULTS).'.');
+        $unknown === [] || throw ExchangeError::refused(
+            'There is no fault called “'.reset($unknown).'”: choose of '.implode(', ', BoxProbe::FAULTS).'.',
+        );
         [$days, $every] = [(int) $this->option('days'), (int) $this->option('every')];
         if ($days < 1 || $days > 120 || $every < 1 || $every > 1440) {
             throw ExchangeError::refused('Days go from 1 to 120, and minutes between readings from 1 to 1440.');
         }
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))->acceptJson()->timeout(60);
-        $probe = new BoxProbe((string) $this->option('place'), (float) $this->option('celsius'), array_values($faults), (int) $this->option('seed'));
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))
+            ->acceptJson()->timeout(60);
+        $probe = new BoxProbe(
+            (string) $this->option('place'), (float) $this->option('celsius'), array_values($faults), (int) $this->option('seed'),
+        );
         $counts = [];
         foreach (array_chunk($probe->readings(time(), $days, $every), self::AT_ONCE) as $readings) {
             $answer = $this->sent($http, $readings);
@@ -70,7 +75,9 @@ class ProbeCommand extends AnswerCommand
 
             return $reply;
         } catch (ConnectionException) {
-            throw ExchangeError::refused("Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.");
+            throw ExchangeError::refused(
+                "Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.",
+            );
         }
     }
 }

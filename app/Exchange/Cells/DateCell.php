@@ -7,7 +7,10 @@ use App\Models\Enums\Precision;
 /** A date as people write it: "Jun 2022", "Aug-22", "14 June 2021", "6/14/21", "12.7.23", "summer 2020", "~2018", "before 2018". */
 class DateCell
 {
-    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'nov' => 11, 'dec' => 12];
+    private const MONTHS = [
+        'jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10,
+        'nov' => 11, 'dec' => 12,
+    ];
 
     private const NOTHING = ['', '?', '-', 'n/a', 'na', 'unknown', 'not known', 'none', 'tbd'];
 
@@ -85,7 +88,9 @@ class DateCell
             return [self::year($part[2]), self::MONTHS[mb_strtolower($part[1])], null, false];
         }
 
-        return preg_match("~^(\d{4})[\s./-]+{$month}$~iu", $text, $part) === 1 ? [(int) $part[1], self::MONTHS[mb_strtolower($part[2])], null, false] : null;
+        return preg_match("~^(\d{4})[\s./-]+{$month}$~iu", $text, $part) === 1
+            ? [(int) $part[1], self::MONTHS[mb_strtolower($part[2])], null, false]
+            : null;
     }
 
     /** @return array{int, int|null, int|null, bool}|null */

@@ -8,11 +8,16 @@ use Destino\Genome\Sex;
 class SoftCells
 {
     private const SEXES = [
-        'm' => Sex::Male, 'male' => Sex::Male, 'man' => Sex::Male, '♂' => Sex::Male, '1.0' => Sex::Male, '1.0.0' => Sex::Male, '1:0' => Sex::Male, 'boy' => Sex::Male, 'he' => Sex::Male,
-        'f' => Sex::Female, 'female' => Sex::Female, 'w' => Sex::Female, 'fem' => Sex::Female, '♀' => Sex::Female, '0.1' => Sex::Female, '0.1.0' => Sex::Female, '0:1' => Sex::Female, 'girl' => Sex::Female, 'she' => Sex::Female,
+        'm' => Sex::Male, 'male' => Sex::Male, 'man' => Sex::Male, '♂' => Sex::Male, '1.0' => Sex::Male, '1.0.0' => Sex::Male,
+        '1:0' => Sex::Male, 'boy' => Sex::Male, 'he' => Sex::Male,
+        'f' => Sex::Female, 'female' => Sex::Female, 'w' => Sex::Female, 'fem' => Sex::Female, '♀' => Sex::Female, '0.1' => Sex::Female,
+        '0.1.0' => Sex::Female, '0:1' => Sex::Female, 'girl' => Sex::Female, 'she' => Sex::Female,
     ];
 
-    private const NOBODY = ['', '?', '??', '-', '--', 'n/a', 'na', 'none', 'nobody', 'unknown', 'unk', 'not known', 'wild', 'wild caught', 'wc', 'cb', 'captive bred', 'tbd', 'x'];
+    private const NOBODY = [
+        '', '?', '??', '-', '--', 'n/a', 'na', 'none', 'nobody', 'unknown', 'unk', 'not known', 'wild', 'wild caught', 'wc', 'cb',
+        'captive bred', 'tbd', 'x',
+    ];
 
     private const NO_SEX = ['', '?', 'u', 'unk', 'unknown', 'not known', '0.0.1', 'unsexed', 'n/a', 'na', '-', 'tbd', 'juvenile', 'baby'];
 
@@ -52,7 +57,9 @@ class SoftCells
         }
         $sign = mb_strtolower($part[1] !== '' ? $part[1] : $part[3]);
         $number = (string) preg_replace('/\s/u', '', $part[2]);
-        $number = preg_match('/,\d{1,2}$/', $number) === 1 ? str_replace(',', '.', str_replace('.', '', $number)) : str_replace(',', '', $number);
+        $number = preg_match('/,\d{1,2}$/', $number) === 1
+            ? str_replace(',', '.', str_replace('.', '', $number))
+            : str_replace(',', '', $number);
         if (! is_numeric($number) || (float) $number > 1e6 || ($sign !== '' && self::CURRENCIES[$sign] !== (self::CURRENCIES[mb_strtolower($own)] ?? $own))) {
             return [null, false]; // another currency is not the house's
         }
@@ -68,6 +75,11 @@ class SoftCells
     /** @return list<string> the possible parents that a text names: "Skiff or Punt" are two */
     public static function parents(string $text): array
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('~\s+or\s+|\s*/\s*|\s*\|\s*~iu', $text) ?: []), fn (string $one): bool => ! self::isNobody($one)));
+        return array_values(
+            array_filter(
+                array_map(trim(...), preg_split('~\s+or\s+|\s*/\s*|\s*\|\s*~iu', $text) ?: []),
+                fn (string $one): bool => ! self::isNobody($one),
+            ),
+        );
     }
 }

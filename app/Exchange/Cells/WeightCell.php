@@ -7,9 +7,14 @@ use App\Http\Requests\CareRequest;
 /** A weight as people write it: "~1500", "1.2 kg", "1,450 g", "410g (5/24)": 410 g in that month. */
 class WeightCell
 {
-    private const IN_GRAMS = ['g' => 1, 'gr' => 1, 'gram' => 1, 'grams' => 1, 'kg' => 1000, 'kilo' => 1000, 'oz' => 28.349523125, 'lb' => 453.59237, 'lbs' => 453.59237];
+    private const IN_GRAMS = [
+        'g' => 1, 'gr' => 1, 'gram' => 1, 'grams' => 1, 'kg' => 1000, 'kilo' => 1000, 'oz' => 28.349523125, 'lb' => 453.59237,
+        'lbs' => 453.59237,
+    ];
 
-    private function __construct(public readonly ?int $grams, public readonly ?DateCell $on, public readonly bool $isAbout, public readonly bool $isNothing = false) {}
+    private function __construct(
+        public readonly ?int $grams, public readonly ?DateCell $on, public readonly bool $isAbout, public readonly bool $isNothing = false,
+    ) {}
 
     /** @param string $unit of a number without one */
     public static function read(string $text, ?bool $dayFirst, string $unit = 'g'): self
@@ -29,7 +34,13 @@ class WeightCell
         }
         $grams = (int) round($number * $factor);
         $when = trim($part[5] ?? '');
-        $on = $when === '' ? null : (preg_match('~^(\d{1,2})/(\d{2})$~', $when, $short) === 1 && (int) $short[1] <= 12 ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst) : DateCell::read($when, $dayFirst));
+        $on = $when === ''
+            ? null
+            : (
+                preg_match('~^(\d{1,2})/(\d{2})$~', $when, $short) === 1 && (int) $short[1] <= 12
+                    ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst)
+                    : DateCell::read($when, $dayFirst)
+            );
         $isWeight = $grams >= 1 && $grams <= CareRequest::MOST_GRAMS && ($on === null || $on->day !== null);
 
         return $isWeight ? new self($grams, $on, $prefix !== '' || ($part[4] ?? '') === '?') : new self(null, null, false);

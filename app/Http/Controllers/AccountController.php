@@ -28,7 +28,11 @@ class AccountController extends Controller
         $valid = $request->validate([
             'current_password' => ['required', 'current_password'],
             'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
-        ], ['current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.', 'password.min' => 'A password has at least 10 characters.', 'password' => 'Give a new password.']);
+        ],
+        [
+            'current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.',
+            'password.min' => 'A password has at least 10 characters.', 'password' => 'Give a new password.',
+        ]);
         Auth::logoutOtherDevices($valid['current_password']);
         DB::transaction(function () use ($person, $valid): void {
             $person->update(['password' => $valid['password']]);
@@ -36,7 +40,9 @@ class AccountController extends Controller
         });
         $request->session()->regenerate();
 
-        return redirect()->route('account')->with('said', 'Your password is changed. Other devices have to sign in again; tokens and calendar links open nothing any more.');
+        return redirect()->route('account')->with(
+            'said', 'Your password is changed. Other devices have to sign in again; tokens and calendar links open nothing any more.',
+        );
     }
 
     public function token(Request $request, #[CurrentUser] User $person): RedirectResponse

@@ -96,7 +96,8 @@ class AnimalController extends Controller
             'animals.show',
             [
                 'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
-                'token' => (string) Str::uuid(), 'gallery' => new Gallery($this->shelf), 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
+                'token' => (string) Str::uuid(), 'gallery' => new Gallery($this->shelf),
+                'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
                 'price' => (new Book($this->opened))->of($animal),
             ],
         );

@@ -25,7 +25,10 @@ class BenchController extends Controller
     {
         $this->authorize('view', $clutch);
 
-        return view('clutches.bench', ['bench' => new Bench($clutch, $this->opened), 'clutch' => $clutch, 'prints' => new Prints(new Gallery($this->opened->shelf))]);
+        return view(
+            'clutches.bench',
+            ['bench' => new Bench($clutch, $this->opened), 'clutch' => $clutch, 'prints' => new Prints(new Gallery($this->opened->shelf))],
+        );
     }
 
     public function see(SightingRequest $request, Clutch $clutch): RedirectResponse
@@ -48,7 +51,11 @@ class BenchController extends Controller
         } catch (DestinoError $error) {
             throw ValidationException::withMessages(['target' => $error->getMessage()]);
         }
-        DB::transaction(fn () => $clutch->alikeSets()->create(['target' => $target, 'animals' => array_map(intval(...), array_values($valid['animals']))]));
+        DB::transaction(
+            fn () => $clutch->alikeSets()->create(
+                ['target' => $target, 'animals' => array_map(intval(...), array_values($valid['animals']))],
+            ),
+        );
 
         return redirect()->route('bench', $clutch)->with('said', 'Tied: all of them, or none.');
     }

@@ -40,6 +40,8 @@ class BulkController extends Controller
             return $count;
         });
 
-        return redirect()->route('animals.index', ['view' => 'list'])->with('said', $count === 0 ? 'There is nothing to take back any more.' : "Taken back for {$count}.");
+        return redirect()->route('animals.index', ['view' => 'list'])->with(
+            'said', $count === 0 ? 'There is nothing to take back any more.' : "Taken back for {$count}.",
+        );
     }
 }

@@ -46,7 +46,9 @@ class ClutchController extends Controller
             array_fill_keys(
                 ['label', 'target', 'paired_on', 'laid_on', 'eggs_good', 'eggs_infertile', 'hatched_on', 'hatched', 'reason', 'notes'],
                 null,
-            ) + ['target' => mb_substr((string) $request->query('target', ''), 0, 400) ?: null] + ['dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null],
+            ) + ['target' => mb_substr((string) $request->query('target', ''), 0, 400) ?: null] + [
+                'dam_id' => ctype_digit((string) $request->query('dam_id')) ? (int) $request->query('dam_id') : null,
+            ],
         );
 
         return view(

@@ -81,7 +81,10 @@ class ExchangeController extends Controller
                 'upload' => $upload, 'plan' => null, 'archive' => Archive::open($upload->path()),
                 'animals' => $keeper->animals()->withTrashed()->count(),
             ]
-            : ['upload' => $upload, 'plan' => $upload->plan($request, $keeper, $this->shelf, $this->opened->house), 'archive' => null, 'animals' => $keeper->animals()->count()]);
+            : [
+                'upload' => $upload, 'plan' => $upload->plan($request, $keeper, $this->shelf, $this->opened->house), 'archive' => null,
+                'animals' => $keeper->animals()->count(),
+            ]);
     }
 
     /** What cells mean that could not be read; kept with the file, so that one may come back. */
@@ -92,10 +95,15 @@ class ExchangeController extends Controller
         if ($upload === null) {
             return redirect()->route('exchange')->with('said', 'That file is not here any more. Choose it again.');
         }
-        $valid = $request->validate(['answers' => ['required', 'array', 'max:2000'], 'answers.*' => ['nullable', 'string', 'max:500']], ['answers' => 'Answer in at most 500 characters each.']);
+        $valid = $request->validate(
+            ['answers' => ['required', 'array', 'max:2000'], 'answers.*' => ['nullable', 'string', 'max:500']],
+            ['answers' => 'Answer in at most 500 characters each.'],
+        );
         $upload->answer($valid['answers']);
 
-        return redirect()->to(route('exchange.preview', [$upload->id] + $request->query()).'#problems')->with('said', 'Read again with what you said.');
+        return redirect()->to(
+            route('exchange.preview', [$upload->id] + $request->query()).'#problems',
+        )->with('said', 'Read again with what you said.');
     }
 
     public function store(Request $request, string $upload, #[CurrentKeeper] User $keeper, Darkroom $darkroom): RedirectResponse

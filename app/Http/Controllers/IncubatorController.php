@@ -45,10 +45,15 @@ class IncubatorController extends Controller
         $incubator->load('clutches.dam', 'clutches.sires.animal');
 
         return view('incubators.show', [
-            'card' => new IncubatorCard($incubator, $this->opened->house, Carbon::now()), 'incubator' => $incubator, 'span' => $span, 'house' => $this->opened->house,
-            'charts' => array_map(fn (string $kind): Chart => new Chart($incubator, $kind, $span, Carbon::now(), $this->opened->house), IncubatorCard::KINDS),
+            'card' => new IncubatorCard($incubator, $this->opened->house, Carbon::now()), 'incubator' => $incubator, 'span' => $span,
+            'house' => $this->opened->house,
+            'charts' => array_map(
+                fn (string $kind): Chart => new Chart($incubator, $kind, $span, Carbon::now(), $this->opened->house), IncubatorCard::KINDS,
+            ),
             'elsewhere' => $this->opened->keeper()->clutches()->with('dam', 'sires.animal')->get()
-                ->filter(fn (Clutch $clutch): bool => $clutch->laid_on !== null && ! $clutch->isOut() && $clutch->incubator_id !== $incubator->id)->values(),
+                ->filter(
+                    fn (Clutch $clutch): bool => $clutch->laid_on !== null && ! $clutch->isOut() && $clutch->incubator_id !== $incubator->id,
+                )->values(),
             'token' => (string) Str::uuid(),
         ]);
     }
@@ -57,7 +62,9 @@ class IncubatorController extends Controller
     {
         $incubator = $request->addTo($this->opened->keeper());
 
-        return redirect()->route('incubators.show', $incubator)->with('said', "{$incubator->name} is noted. Readings come to it from the place “{$incubator->place}”.");
+        return redirect()->route('incubators.show', $incubator)->with(
+            'said', "{$incubator->name} is noted. Readings come to it from the place “{$incubator->place}”.",
+        );
     }
 
     public function update(IncubatorRequest $request, Incubator $incubator): RedirectResponse
@@ -71,14 +78,17 @@ class IncubatorController extends Controller
     {
         $count = $request->addTo($incubator);
 
-        return redirect()->route('incubators.show', $incubator)->with('said', $count === 1 ? 'The reading is kept.' : 'The readings are kept.');
+        return redirect()->route('incubators.show', $incubator)->with(
+            'said', $count === 1 ? 'The reading is kept.' : 'The readings are kept.',
+        );
     }
 
     public function file(Request $request, Incubator $incubator): RedirectResponse
     {
         $this->authorize('log', $incubator);
         $request->validateWithBag('file', ['file' => ['required', 'file', 'max:20480', 'extensions:csv,txt']], [
-            'file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 20 MB.', 'file.extensions' => 'Choose a list of readings as .csv.',
+            'file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 20 MB.',
+            'file.extensions' => 'Choose a list of readings as .csv.',
             'file' => 'The file could not be uploaded: this server takes '.Limits::words(Limits::upload(20)).' at the most.',
         ]);
         $readings = new ReadingFile($incubator, $this->opened->house);
@@ -96,7 +106,11 @@ class IncubatorController extends Controller
     {
         $this->authorize('log', $incubator);
         $valid = $request->validate(
-            ['clutch' => ['required', 'integer', Rule::exists('clutches', 'id')->where('user_id', $incubator->user_id)->whereNull('deleted_at')]],
+            [
+                'clutch' => [
+                    'required', 'integer', Rule::exists('clutches', 'id')->where('user_id', $incubator->user_id)->whereNull('deleted_at'),
+                ],
+            ],
             ['clutch' => 'Choose a clutch of yours.'],
         );
         $clutch = DB::transaction(function () use ($valid, $incubator): Clutch {

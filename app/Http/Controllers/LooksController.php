@@ -24,7 +24,9 @@ class LooksController extends Controller
         $gallery = new Gallery($this->shelf);
         $comparison = new Comparison($request, $gallery);
 
-        return response()->view('looks.compare', ['comparison' => $comparison, 'gallery' => $gallery], $comparison->errors === [] ? 200 : 422);
+        return response()->view(
+            'looks.compare', ['comparison' => $comparison, 'gallery' => $gallery], $comparison->errors === [] ? 200 : 422,
+        );
     }
 
     public function design(Request $request): Response
@@ -41,6 +43,8 @@ class LooksController extends Controller
         $this->authorize('read');
         $gallery = new Gallery($this->shelf);
 
-        return view('looks.confusions', ['page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true)]);
+        return view(
+            'looks.confusions', ['page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true)],
+        );
     }
 }

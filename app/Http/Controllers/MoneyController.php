@@ -28,7 +28,8 @@ class MoneyController extends Controller
         $year = preg_match('/^(19|20)\d\d$/', $year) === 1 ? $year : now()->format('Y');
 
         return view('money.index', [
-            'ledger' => new Ledger($keeper, $year, $this->opened->house->currency()), 'book' => new Book($this->opened), 'prices' => $keeper->prices()->get(),
+            'ledger' => new Ledger($keeper, $year, $this->opened->house->currency()), 'book' => new Book($this->opened),
+            'prices' => $keeper->prices()->get(),
             'projects' => $keeper->projects()->orderBy('name')->pluck('name', 'id')->all(), 'house' => $this->opened->house,
             'animals' => $keeper->animals()->orderBy('name')->pluck('name', 'id')->all(), 'token' => (string) Str::uuid(),
         ]);
@@ -38,7 +39,9 @@ class MoneyController extends Controller
     {
         $booking = $request->addTo($this->opened->keeper());
 
-        return redirect()->to($booking->home())->with('said', "{$this->opened->house->money($booking->amount)} are booked for {$booking->sentence()}.")
+        return redirect()->to($booking->home())->with(
+            'said', "{$this->opened->house->money($booking->amount)} are booked for {$booking->sentence()}.",
+        )
             ->with('undo', route('records.destroy', ['booking', $booking->id]))->with('undo_method', 'delete');
     }
 
@@ -53,8 +56,17 @@ class MoneyController extends Controller
     {
         $event = $request->write();
         $answer = redirect()->to(route('animals.show', $animal).'#sale')
-            ->with('said', trim(($event === null ? 'Saved.' : "{$animal->name} is {$event->status->value} from {$event->on->format('j F Y')}.").' '.($event === null ? '' : Leaving::warning($animal, $event->status))));
+            ->with(
+                'said',
+                trim(
+                    (
+                        $event === null ? 'Saved.' : "{$animal->name} is {$event->status->value} from {$event->on->format('j F Y')}."
+                    ).' '.($event === null ? '' : Leaving::warning($animal, $event->status)),
+                ),
+            );
 
-        return $event === null ? $answer : $answer->with('undo', route('records.destroy', ['status', $event->id]))->with('undo_method', 'delete');
+        return $event === null
+            ? $answer
+            : $answer->with('undo', route('records.destroy', ['status', $event->id]))->with('undo_method', 'delete');
     }
 }

@@ -43,7 +43,9 @@ class PairController extends Controller
             $mates = new BestMates($inquiry, $this->opened);
             $mates->error === null ?: $inquiry->errors['target'] = $mates->error;
 
-            return response()->view('pair.show', ['mates' => $mates] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422);
+            return response()->view(
+                'pair.show', ['mates' => $mates] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422,
+            );
         }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
 
@@ -156,7 +158,8 @@ class PairController extends Controller
         [$sire, $dam] = [$inquiry->sireAnimal, $inquiry->damAnimal];
 
         return $sire === null || $dam === null ? null : new Malformed(
-            $keeper->clutches()->where('dam_id', $dam->id)->whereHas('sires', fn ($of) => $of->where('animal_id', $sire->id))->with('hatchlings.observations')->get(),
+            $keeper->clutches()->where('dam_id', $dam->id)->whereHas('sires', fn ($of) => $of->where('animal_id', $sire->id))
+                ->with('hatchlings.observations')->get(),
             $this->opened,
         );
     }

@@ -64,7 +64,9 @@ class PaperController extends Controller
     {
         $search = new AnimalSearch($request, $this->shelf, $this->house);
         $cards = $search->in($keeper, $this->opened->beliefs());
-        (new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards)))->loadMissing('rack', 'latestStatus', 'latestWeight');
+        (
+            new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards))
+        )->loadMissing('rack', 'latestStatus', 'latestWeight');
 
         return $cards;
     }

@@ -72,7 +72,10 @@ class ProjectController extends Controller
 
         return view(
             'projects.show',
-            ['project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house, 'animals' => $this->candidates($project)],
+            [
+                'project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house,
+                'animals' => $this->candidates($project),
+            ],
         );
     }
 
@@ -130,7 +133,8 @@ class ProjectController extends Controller
         $this->authorize('manage', $project);
         $exists = Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at');
         $valid = $request->validate([
-            'sire' => ['required', 'integer', (clone $exists)->where('sex', 'male')], 'dam' => ['required', 'integer', $exists->where('sex', 'female')],
+            'sire' => ['required', 'integer', (clone $exists)->where('sex', 'male')],
+            'dam' => ['required', 'integer', $exists->where('sex', 'female')],
         ], ['sire' => 'Choose a male of the collection.', 'dam' => 'Choose a female of the collection.']);
         $plan = $project->latestPlan;
         if ($plan === null || ! isset($plan->result['policy'])) {

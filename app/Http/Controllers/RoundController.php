@@ -47,16 +47,25 @@ class RoundController extends Controller
             $question === null ?: $asks[$entry->animal_id] = $question;
         }
         if ($request->expectsJson()) {
-            return response()->json(['kept' => array_map(fn (CareEntry $entry): int => $entry->animal_id, $entries), 'asks' => (object) $asks]);
+            return response()->json(
+                ['kept' => array_map(fn (CareEntry $entry): int => $entry->animal_id, $entries), 'asks' => (object) $asks],
+            );
         }
         $what = $request->kind() === CareKind::Weight ? 'weight' : 'meal';
         $count = count($entries);
-        $names = array_map(fn (CareEntry $entry): string => $entry->animal->name, array_filter($entries, fn (CareEntry $entry): bool => isset($asks[$entry->animal_id])));
+        $names = array_map(
+            fn (CareEntry $entry): string => $entry->animal->name,
+            array_filter($entries, fn (CareEntry $entry): bool => isset($asks[$entry->animal_id])),
+        );
 
         return redirect()->route('animals.index')->with(
             'said',
             ($count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.')
-                .($asks === [] ? '' : ' Far from the weight before: '.implode(', ', array_slice($names, 0, 8)).(count($names) > 8 ? ' and others' : '').'. Is that right?'),
+                .(
+                    $asks === []
+                        ? ''
+                        : ' Far from the weight before: '.implode(', ', array_slice($names, 0, 8)).(count($names) > 8 ? ' and others' : '').'. Is that right?'
+                ),
         );
     }
 }

@@ -23,7 +23,10 @@ use Illuminate\Validation\Rule;
 class SeasonController extends Controller
 {
     /** What one tap logs of an animal. */
-    private const TAPS = ['fed' => ['kind' => 'feed', 'outcome' => 'taken'], 'refused' => ['kind' => 'feed', 'outcome' => 'refused'], 'shed' => ['kind' => 'shed']];
+    private const TAPS = [
+        'fed' => ['kind' => 'feed', 'outcome' => 'taken'], 'refused' => ['kind' => 'feed', 'outcome' => 'refused'],
+        'shed' => ['kind' => 'shed'],
+    ];
 
     public function __construct(private readonly Opened $opened) {}
 
@@ -65,7 +68,10 @@ class SeasonController extends Controller
     {
         $this->authorize('log', $animal);
         $valid = $request->validate(
-            ['what' => ['required', Rule::in(array_keys(self::TAPS))], 'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'form_token' => ['nullable', 'uuid']],
+            [
+                'what' => ['required', Rule::in(array_keys(self::TAPS))],
+                'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'form_token' => ['nullable', 'uuid'],
+            ],
             ['what' => 'Choose what to log.', 'on' => 'The day lies in the future, or is none.'],
         );
         $entry = DB::transaction(function () use ($animal, $valid) {
@@ -76,7 +82,8 @@ class SeasonController extends Controller
             }
 
             // the second of two quick taps changes nothing
-            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($values)->first() ?? $animal->care()->create($values + ['prey' => $prey]);
+            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($values)->first() ?? $animal->care()
+                ->create($values + ['prey' => $prey]);
         });
 
         return redirect()->route('today')->with('said', "{$animal->name}: {$entry->sentence()}.")

@@ -33,7 +33,10 @@ class TrainController extends Controller
             };
         };
 
-        return view('train.show', ['round' => $round, 'state' => $round->state(), 'last' => $round->last(), 'question' => $round->question(), 'nameOf' => $nameOf]);
+        return view(
+            'train.show',
+            ['round' => $round, 'state' => $round->state(), 'last' => $round->last(), 'question' => $round->question(), 'nameOf' => $nameOf],
+        );
     }
 
     public function begin(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
@@ -48,7 +51,8 @@ class TrainController extends Controller
     {
         $this->authorize('read');
         $valid = $request->validate(
-            ['at' => ['required', 'integer', 'between:0,99'], 'choice' => ['required', 'integer', 'between:0,9']], ['choice' => 'Choose one of the answers.'],
+            ['at' => ['required', 'integer', 'between:0,99'], 'choice' => ['required', 'integer', 'between:0,9']],
+            ['choice' => 'Choose one of the answers.'],
         );
         $this->round($request, $keeper)->answer((int) $valid['at'], (int) $valid['choice']);
 

@@ -16,7 +16,8 @@ class OneValueForOneField
     private const LISTS = [
         'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
         'columns' => 'exchange/*', 'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
-        'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*', 'chosen' => 'animals/chosen',
+        'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*',
+        'chosen' => 'animals/chosen',
     ];
 
     public function handle(Request $request, Closure $next): Response

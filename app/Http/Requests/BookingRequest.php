@@ -17,12 +17,15 @@ class BookingRequest extends RecordRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $own = fn (string $table): \Illuminate\Validation\Rules\Exists => Rule::exists($table, 'id')->where('user_id', $this->user()?->keeper()->id)->whereNull('deleted_at');
+        $own = fn (string $table): \Illuminate\Validation\Rules\Exists => Rule::exists($table, 'id')
+            ->where('user_id', $this->user()?->keeper()->id)
+            ->whereNull('deleted_at');
 
         return [
             'kind' => ['required', Rule::enum(BookingKind::class)], 'on' => ['required', ...self::DAY],
             'amount' => ['required', 'string', 'max:30', $this->amount()], 'animal_id' => ['nullable', 'integer', $own('animals')],
-            'project_id' => ['nullable', 'integer', $own('projects')], 'note' => ['nullable', 'string', 'max:200'], 'form_token' => ['nullable', 'uuid'],
+            'project_id' => ['nullable', 'integer', $own('projects')], 'note' => ['nullable', 'string', 'max:200'],
+            'form_token' => ['nullable', 'uuid'],
         ];
     }
 
@@ -30,7 +33,8 @@ class BookingRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'kind' => 'Choose what it was for.', 'amount.required' => 'Give the amount.', 'animal_id' => 'That animal is not in your collection.',
+            'kind' => 'Choose what it was for.', 'amount.required' => 'Give the amount.',
+            'animal_id' => 'That animal is not in your collection.',
             'project_id' => 'That project is not yours.', 'note.max' => 'The note has more than 200 characters.',
         ] + self::DAY_MESSAGES;
     }

@@ -29,7 +29,8 @@ class BulkRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'do' => ['required', Rule::in(['status', 'rack', 'out'])], 'chosen' => ['required', 'array', 'max:500'], 'chosen.*' => ['integer'],
+            'do' => ['required', Rule::in(['status', 'rack', 'out'])], 'chosen' => ['required', 'array', 'max:500'],
+            'chosen.*' => ['integer'],
             'status' => ['nullable', 'required_if:do,status', Rule::enum(Status::class)],
             'reason' => ['nullable', 'required_if:status,'.Status::HoldBack->value, 'string', 'max:400'],
             'rack_id' => ['nullable', 'required_if:do,rack', 'integer'],
@@ -40,7 +41,8 @@ class BulkRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'do' => 'Choose what to do.', 'chosen' => 'Choose at least one animal.', 'chosen.max' => 'At most 500 animals at once.', 'status' => 'Choose a status.',
+            'do' => 'Choose what to do.', 'chosen' => 'Choose at least one animal.', 'chosen.max' => 'At most 500 animals at once.',
+            'status' => 'Choose a status.',
             'reason.required_if' => 'Say why they are held back, so that you know at the review.', 'rack_id' => 'Choose a rack.',
         ];
     }
@@ -57,7 +59,8 @@ class BulkRequest extends FormRequest
                 $rack = $this->rack();
                 $free = $rack === null ? 0 : count(self::free($rack, $this->animals()));
                 $rack !== null || $validator->errors()->add('rack_id', 'That rack is not yours.');
-                $rack === null || $free >= count($this->animals()) || $validator->errors()->add('rack_id', "{$rack->name} has room for {$free}, not for ".count($this->animals()).'.');
+                $rack === null || $free >= count($this->animals())
+                    || $validator->errors()->add('rack_id', "{$rack->name} has room for {$free}, not for ".count($this->animals()).'.');
             }
         });
     }
@@ -68,7 +71,11 @@ class BulkRequest extends FormRequest
         /** @var User $person */
         $person = $this->user();
 
-        return array_values($person->keeper()->animals()->whereIn('id', array_map(intval(...), array_filter((array) $this->input('chosen'), is_scalar(...))))->orderBy('name')->get()->all());
+        return array_values(
+            $person->keeper()->animals()
+                ->whereIn('id', array_map(intval(...), array_filter((array) $this->input('chosen'), is_scalar(...))))->orderBy('name')
+                ->get()->all(),
+        );
     }
 
     private function rack(): ?Rack
@@ -88,7 +95,8 @@ class BulkRequest extends FormRequest
     private static function free(Rack $rack, array $moving): array
     {
         $ids = array_map(fn (Animal $animal): int => $animal->id, $moving);
-        $taken = $rack->animals()->whereNotIn('id', $ids)->get(['rack_row', 'rack_column'])->map(fn (Animal $one): string => "{$one->rack_row}:{$one->rack_column}")->all();
+        $taken = $rack->animals()->whereNotIn('id', $ids)->get(['rack_row', 'rack_column'])
+            ->map(fn (Animal $one): string => "{$one->rack_row}:{$one->rack_column}")->all();
         $free = [];
         for ($row = 1; $row <= $rack->rows; $row++) {
             for ($column = 1; $column <= $rack->columns; $column++) {

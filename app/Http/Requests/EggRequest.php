@@ -42,7 +42,8 @@ class EggRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'across' => 'The place is a whole percent of the width, from 4 to 96.', 'down' => 'The place is a whole percent of the length, from 4 to 96.',
+            'across' => 'The place is a whole percent of the width, from 4 to 96.',
+            'down' => 'The place is a whole percent of the length, from 4 to 96.',
             'clump' => 'Give the clump a whole number from 1 to 20, the same for eggs that stick together.',
             'grams' => 'An egg weighs 5 to 250 g, as a whole number.', 'note.max' => 'The note has more than 200 characters.',
         ];

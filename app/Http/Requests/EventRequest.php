@@ -30,9 +30,12 @@ class EventRequest extends RecordRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', Rule::in(array_values(array_diff(array_column(EventKind::cases(), 'value'), [EventKind::Counted->value])))],
+            'kind' => [
+                'required', Rule::in(array_values(array_diff(array_column(EventKind::cases(), 'value'), [EventKind::Counted->value]))),
+            ],
             'on' => ['nullable', ...self::DAY], 'count' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS],
-            'infertile' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS], 'note' => ['nullable', 'string', 'max:200'], 'form_token' => ['nullable', 'uuid'],
+            'infertile' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS], 'note' => ['nullable', 'string', 'max:200'],
+            'form_token' => ['nullable', 'uuid'],
             'egg' => ['nullable', 'integer', Rule::exists('eggs', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at')],
             'who' => ['nullable', 'string', 'max:80'], 'saw' => ['nullable', 'string', 'max:400'], 'sure' => ['nullable', 'boolean'],
         ];
@@ -63,7 +66,8 @@ class EventRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'kind' => 'Choose what happened.', 'count' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.', 'infertile' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
+            'kind' => 'Choose what happened.', 'count' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
+            'infertile' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
             'note.max' => 'The note has more than 200 characters.', 'egg' => 'That egg is not in this clutch.',
             'who.max' => 'The name has more than 80 characters.', 'saw.max' => 'The first guess has more than 400 characters.',
         ] + self::DAY_MESSAGES;
@@ -78,7 +82,11 @@ class EventRequest extends RecordRequest
             'egg_id' => $egg === null ? null : (int) $egg, 'who' => $isOpened ? $this->validated('who') : null,
             'saw' => $isOpened ? $this->validated('saw') : null,
             'kind' => $kind, 'on' => $this->validated('on') ?? Carbon::today()->format('Y-m-d'), 'note' => $this->validated('note'),
-            'count' => $kind->counts() && $egg !== null ? 1 : ($kind->counts() ? $this->validated('count') ?? ($kind === EventKind::Laid || $kind === EventKind::Follicles ? null : 1) : null),
+            'count' => $kind->counts() && $egg !== null ? 1 : (
+                $kind->counts()
+                    ? $this->validated('count') ?? ($kind === EventKind::Laid || $kind === EventKind::Follicles ? null : 1)
+                    : null
+            ),
             'infertile' => $kind === EventKind::Laid ? $this->validated('infertile') : null,
         ];
 

@@ -34,7 +34,12 @@ class GeneChangeRequest extends RecordRequest
             ],
             'cue' => [
                 'gene' => $known, 'rule' => ['required', Rule::in(array_keys(CueRules::of($shelf, (string) $this->input('gene'))))],
-                'chances' => ['required', 'string', 'max:200', fn (string $attribute, mixed $value, Closure $fail) => $this->own($shelf)->fault() === null ?: $fail($this->own($shelf)->fault())],
+                'chances' => [
+                    'required', 'string', 'max:200',
+                    fn (
+                        string $attribute, mixed $value, Closure $fail,
+                    ) => $this->own($shelf)->fault() === null ?: $fail($this->own($shelf)->fault()),
+                ],
             ],
             default => [
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
@@ -54,7 +59,8 @@ class GeneChangeRequest extends RecordRequest
             'name.max' => 'The name has more than 60 characters.',
             'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
             'effect' => 'Choose what it mainly does.',
-            'gene' => 'That gene is not in the library.', 'rule' => 'Choose a cue.', 'chances.required' => 'Give a percentage for each state.', 'note.max' => 'The note has more than 2,000 characters.',
+            'gene' => 'That gene is not in the library.', 'rule' => 'Choose a cue.',
+            'chances.required' => 'Give a percentage for each state.', 'note.max' => 'The note has more than 2,000 characters.',
         ];
     }
 
@@ -70,7 +76,8 @@ class GeneChangeRequest extends RecordRequest
             'aliases' => ['nullable', 'string', 'max:300'],
             'compounds' => ['nullable', 'string', 'max:2000', $this->compoundLines()],
             'nicknames' => ['nullable', 'string', 'max:2000', self::nicknameLines()],
-            'effects' => ['nullable', 'string', 'max:2000', $this->effectLines()], 'two_effects' => ['nullable', 'string', 'max:2000', $this->effectLines()],
+            'effects' => ['nullable', 'string', 'max:2000', $this->effectLines()],
+            'two_effects' => ['nullable', 'string', 'max:2000', $this->effectLines()],
             'cues' => ['nullable', 'string', 'max:3000', $this->cueLines()],
         ];
     }
@@ -107,7 +114,9 @@ class GeneChangeRequest extends RecordRequest
             foreach (OwnGene::lines((string) $value) as $line) {
                 OwnGene::cue($line, $cues) === null && $fail(
                     "“{$line}” is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “"
-                        .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ', $cues[0]['states']).'.',
+                        .$cues[0]['name'].' = '.implode(
+                            ', ', array_fill(0, count($cues[0]['states']), 'x'),
+                        ).'” for '.implode(', ', $cues[0]['states']).'.',
                 );
             }
         };

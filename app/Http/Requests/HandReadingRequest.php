@@ -53,15 +53,20 @@ class HandReadingRequest extends RecordRequest
     {
         $at = $this->validated('at') === null ? Carbon::now() : Carbon::parse($this->validated('at'));
         $values = array_filter([
-            'temperature' => $this->validated('temperature') === null ? null : $this->opened()->house->celsius($this->validated('temperature')),
+            'temperature' => $this->validated('temperature') === null ? null : $this->opened()->house
+                ->celsius($this->validated('temperature')),
             'humidity' => $this->validated('humidity'),
         ], fn (mixed $value): bool => $value !== null);
 
         return DB::transaction(function () use ($incubator, $at, $values): int {
             $readings = $this->user()->keeper()->readings();
             foreach ($values as $kind => $value) {
-                $token = Str::isUuid($this->validated('form_token')) ? substr_replace((string) $this->validated('form_token'), $kind === 'humidity' ? '0' : '1', -1) : null;
-                $readings->createOrFirst(['token' => $token], ['place' => $incubator->place, 'kind' => $kind, 'value' => $value, 'at' => $at]);
+                $token = Str::isUuid($this->validated('form_token'))
+                    ? substr_replace((string) $this->validated('form_token'), $kind === 'humidity' ? '0' : '1', -1)
+                    : null;
+                $readings->createOrFirst(
+                    ['token' => $token], ['place' => $incubator->place, 'kind' => $kind, 'value' => $value, 'at' => $at],
+                );
             }
 
             return count($values);

@@ -42,10 +42,13 @@ class IncubatorRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'name' => 'Give the incubator a name of at most 60 characters.', 'place.max' => 'The name of the place has more than 60 characters.',
-            'humid_low' => 'Give both limits of the humidity as whole percents, or none.', 'humid_high' => 'Give both limits of the humidity as whole percents, or none.',
+            'name' => 'Give the incubator a name of at most 60 characters.',
+            'place.max' => 'The name of the place has more than 60 characters.',
+            'humid_low' => 'Give both limits of the humidity as whole percents, or none.',
+            'humid_high' => 'Give both limits of the humidity as whole percents, or none.',
             'notes.max' => 'The notes have more than 1,000 characters.',
-            'celsius.required' => 'Give '.self::TEMPERATURES['celsius'].'.', 'low.required' => 'Give '.self::TEMPERATURES['low'].'.', 'high.required' => 'Give '.self::TEMPERATURES['high'].'.',
+            'celsius.required' => 'Give '.self::TEMPERATURES['celsius'].'.', 'low.required' => 'Give '.self::TEMPERATURES['low'].'.',
+            'high.required' => 'Give '.self::TEMPERATURES['high'].'.',
         ];
     }
 
@@ -64,7 +67,8 @@ class IncubatorRequest extends RecordRequest
                 $validator->errors()->add('humid_high', 'The most that is right must be more than the least.');
             }
             $own = $this->route('incubator');
-            $other = $this->user()?->keeper()->incubators()->where('place', $values['place'])->when($own instanceof Incubator, fn ($query) => $query->whereKeyNot($own))->first();
+            $other = $this->user()?->keeper()->incubators()->where('place', $values['place'])
+                ->when($own instanceof Incubator, fn ($query) => $query->whereKeyNot($own))->first();
             $other === null || $validator->errors()->add('place', "The probe of {$other->name} sends from there already.");
         });
     }
@@ -84,7 +88,9 @@ class IncubatorRequest extends RecordRequest
     private function values(): array
     {
         $whole = fn (string $field): ?int => $this->input($field) === null ? null : (int) $this->input($field);
-        $values = ['name' => $this->input('name'), 'place' => $this->input('place') ?? $this->input('name'), 'notes' => $this->input('notes')];
+        $values = [
+            'name' => $this->input('name'), 'place' => $this->input('place') ?? $this->input('name'), 'notes' => $this->input('notes'),
+        ];
         foreach (array_keys(self::TEMPERATURES) as $field) {
             $values[$field] = round((float) $this->opened()->house->celsius((string) $this->input($field)), 2);
         }

@@ -30,7 +30,10 @@ class PriceRequest extends RecordRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['target.required' => 'Say of which look, such as “Clown, female”.', 'low.required' => 'Give a price.', 'note.max' => 'The note has more than 200 characters.'];
+        return [
+            'target.required' => 'Say of which look, such as “Clown, female”.', 'low.required' => 'Give a price.',
+            'note.max' => 'The note has more than 200 characters.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
@@ -46,7 +49,8 @@ class PriceRequest extends RecordRequest
     {
         /** @var Price */
         return $this->once($keeper->prices(), [
-            'target' => trim((string) $this->validated('target')), 'low' => $this->minor('low'), 'high' => $this->minor('high') ?? $this->minor('low'),
+            'target' => trim((string) $this->validated('target')), 'low' => $this->minor('low'),
+            'high' => $this->minor('high') ?? $this->minor('low'),
             'note' => $this->validated('note'),
         ]);
     }

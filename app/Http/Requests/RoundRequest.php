@@ -83,7 +83,8 @@ class RoundRequest extends FormRequest
 
         return DB::transaction(function () use ($keeper, $rows, $isWhole): array {
             $entries = [];
-            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $this->validated('form_token'))->get()->keyBy('animal_id');
+            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $this->validated('form_token'))->get()
+                ->keyBy('animal_id');
             foreach ($keeper->animals()->with('latestFeed')->whereIn('id', array_keys($rows))->get() as $animal) {
                 $value = $rows[$animal->id];
                 $entry = $there->get($animal->id) ?? $animal->care()->make(['form_token' => $this->validated('form_token')]);
@@ -121,6 +122,8 @@ class RoundRequest extends FormRequest
             : null;
         $far = $before === null || (int) $before->grams === 0 ? 0.0 : abs((int) $entry->grams / (int) $before->grams - 1);
 
-        return $before === null || $far <= self::FAR ? null : number_format((int) $entry->grams).' g after '.number_format((int) $before->grams)." g on {$before->on->format('j M Y')}: is that right?";
+        return $before === null || $far <= self::FAR
+            ? null
+            : number_format((int) $entry->grams).' g after '.number_format((int) $before->grams)." g on {$before->on->format('j M Y')}: is that right?";
     }
 }

@@ -46,7 +46,8 @@ class SaleRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'status' => 'Choose whether it is offered, reserved or sold.', 'buyer.max' => 'The name of the buyer has more than 120 characters.',
+            'status' => 'Choose whether it is offered, reserved or sold.',
+            'buyer.max' => 'The name of the buyer has more than 120 characters.',
             'note.max' => 'The note has more than 400 characters.', 'sent_on' => 'Give the day as year-month-day.',
         ] + self::DAY_MESSAGES;
     }

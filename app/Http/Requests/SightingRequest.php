@@ -30,7 +30,9 @@ class SightingRequest extends RecordRequest
         $cue = is_string($this->input('cue')) ? $cues[$this->input('cue')] ?? null : null;
 
         return [
-            'animal' => ['required', 'integer', Rule::exists('animals', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at')],
+            'animal' => [
+                'required', 'integer', Rule::exists('animals', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at'),
+            ],
             'cue' => ['required', 'string', Rule::in(array_keys($cues))], 'state' => ['required', 'string', Rule::in($cue->states ?? [])],
             'on' => ['nullable', ...self::DAY], 'who' => ['nullable', 'string', 'max:80'], 'form_token' => ['nullable', 'uuid'],
         ];
@@ -40,7 +42,8 @@ class SightingRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'animal' => 'Choose a hatchling of this clutch.', 'cue' => 'Choose a cue.', 'state' => 'Choose what the cue shows.', 'who.max' => 'The name has more than 80 characters.',
+            'animal' => 'Choose a hatchling of this clutch.', 'cue' => 'Choose a cue.', 'state' => 'Choose what the cue shows.',
+            'who.max' => 'The name has more than 80 characters.',
         ] + self::DAY_MESSAGES;
     }
 

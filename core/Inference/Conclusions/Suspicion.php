@@ -75,7 +75,11 @@ final readonly class Suspicion
     {
         return array_values(array_filter($young, fn (Member $member): bool => ! $this->model->hypothesis->frees($member->id, $this->model->spaces[$i])
             && ($member->brood !== null ? EggEvidence::names($member->brood->saw, $this->model->spaces[$i]) && ! $member->brood->isDead
-                : $member->animal !== null && (($member->animal->saw !== null && EggEvidence::names($member->animal->saw, $this->model->spaces[$i])) || $this->model->context->hearing->relevant($this->model->spaces[$i], $member->animal, true) !== []))));
+                : $member->animal !== null
+                    && (
+                        ($member->animal->saw !== null && EggEvidence::names($member->animal->saw, $this->model->spaces[$i]))
+                            || $this->model->context->hearing->relevant($this->model->spaces[$i], $member->animal, true) !== []
+                    ))));
     }
 
     /**

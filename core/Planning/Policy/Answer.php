@@ -16,5 +16,8 @@ final readonly class Answer
      * @param list<Keep> $keep young that may hatch of them, those to keep first
      * @param list<Mating> $possible every pairing of owned animals that could be made now and would help, as looked ahead
      */
-    public function __construct(public Outcome $outcome, public array $bought, public array $matings, public array $keep, public int $seed, public array $possible = []) {}
+    public function __construct(
+        public Outcome $outcome, public array $bought, public array $matings, public array $keep, public int $seed,
+        public array $possible = [],
+    ) {}
 }

@@ -52,7 +52,8 @@ final class Course
     {
         return match (true) {
             $this->lastMated === 0 => 'nobody can be mated in time',
-            $this->found['male'] + $this->found['female'] > 0 => $this->found['male'] === 0 ? 'the male of the pair does not hatch in time' : 'the female of the pair does not hatch in time',
+            $this->found['male'] + $this->found['female'] > 0 => $this->found['male'] === 0 ? 'the male of the pair does not hatch in time'
+                : 'the female of the pair does not hatch in time',
             $this->lastMated < $this->horizon => 'the animals that are needed hatch too late to breed',
             default => 'the last pairings give no hit in time',
         };

@@ -165,7 +165,9 @@ final class LookAhead implements Keeper
         $losses = $order = $taken = [];
         foreach ($all as $i => $animal) {
             $kind = $animal->type; // whenever it is ready: the earlier stand in for the later
-            $losses[$kind] ??= $whole - $this->hazardOf($situation, $others, array_filter($all, static fn (Holding $one): bool => $one->type !== $kind));
+            $losses[$kind] ??= $whole - $this->hazardOf(
+                $situation, $others, array_filter($all, static fn (Holding $one): bool => $one->type !== $kind),
+            );
             $order[$i] = $losses[$kind] * ($animal->isMale ? self::ONE_MORE_MALE : 0.7) ** ($taken[$kind] ?? 0);
             $taken[$kind] = ($taken[$kind] ?? 0) + 1;
         }
@@ -174,7 +176,9 @@ final class LookAhead implements Keeper
         while (count($left) > $tubs) { // among the last ones each is tried
             $without = [];
             foreach ($left as $i => $animal) {
-                $without["{$animal->type} {$animal->from}"] ??= [$this->hazardOf($situation, $others, array_diff_key($left, [$i => true])), $i];
+                $without["{$animal->type} {$animal->from}"] ??= [
+                    $this->hazardOf($situation, $others, array_diff_key($left, [$i => true])), $i,
+                ];
             }
             rsort($without);
             $left = array_values(array_diff_key($left, [$without[0][1] => true]));

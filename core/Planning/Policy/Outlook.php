@@ -71,7 +71,9 @@ final class Outlook
     {
         $from = max($from, $this->season);
 
-        return isset($this->earliest[$type]) ? $this->worth[$type][max($from, $this->earliest[$type])] ?? 0.0 : $this->unforeseen($type, $from);
+        return isset($this->earliest[$type])
+            ? $this->worth[$type][max($from, $this->earliest[$type])] ?? 0.0
+            : $this->unforeseen($type, $from);
     }
 
     /** The worth of mating two types in this season. */
@@ -137,7 +139,9 @@ final class Outlook
         foreach ($pair->children as $child => $chance) {
             $ready = $mated + ($this->law->types->isMale($child) ? $this->law->maleDelay : $this->law->femaleDelay);
             if (! isset($this->earliest[$child]) && $ready <= $this->law->horizon) {
-                $found[$child] = isset($found[$child]) ? [max($found[$child][0], $chance), min($found[$child][1], $ready)] : [$chance, $ready];
+                $found[$child] = isset($found[$child])
+                    ? [max($found[$child][0], $chance), min($found[$child][1], $ready)]
+                    : [$chance, $ready];
             }
         }
     }
@@ -158,7 +162,11 @@ final class Outlook
         arsort($scores);
         $best = [[], []];
         foreach ([0, 1] as $sex) {
-            $own = array_keys(array_filter($scores, static fn (float $score, int $type): bool => $types->isMale($type) === ($sex === 0), ARRAY_FILTER_USE_BOTH));
+            $own = array_keys(
+                array_filter(
+                    $scores, static fn (float $score, int $type): bool => $types->isMale($type) === ($sex === 0), ARRAY_FILTER_USE_BOTH,
+                ),
+            );
             $chosen = array_slice($own, 0, self::BEAM);
             foreach ($own === [] ? [] : $types->askedGroups() as $group) {
                 $most = $own[0];
@@ -332,7 +340,9 @@ final class Outlook
             }
             foreach ($this->maleTypes as $sire) {
                 if ($this->earliest[$sire] <= $season) {
-                    $this->worth[$sire][$season] = ($this->worth[$sire][$season + 1] ?? 0.0) + (isset($gains[$sire]) ? $this->served($gains[$sire]) : 0.0);
+                    $this->worth[$sire][$season] = ($this->worth[$sire][$season + 1] ?? 0.0) + (
+                        isset($gains[$sire]) ? $this->served($gains[$sire]) : 0.0
+                    );
                 }
             }
         }

@@ -14,7 +14,9 @@ final readonly class Pair
      * @param array<int, float> $children P(an egg that hatches is of this type), by number of the type; those that carry nothing wanted left out
      * @param bool $isRefused whether house rules refuse the cross
      */
-    public function __construct(public float $hit, public float $male, public float $female, public array $children, public bool $isRefused) {}
+    public function __construct(
+        public float $hit, public float $male, public float $female, public array $children, public bool $isRefused,
+    ) {}
 
     public function isIdle(): bool
     {

@@ -103,7 +103,10 @@ final class Play
         $isMale = $founder->sex === Sex::Male;
         $first = max($founder->from, $this->space->project->assumptions->firstSeason($isMale, $founder->months, $founder->grams));
 
-        return new Holding($founder->id, $this->law->types->of($this->space->looksOf($founder), $isMale), $isMale, $first, false, array_values(array_intersect([$founder->id], $this->space->project->pinned)));
+        return new Holding(
+            $founder->id, $this->law->types->of($this->space->looksOf($founder), $isMale), $isMale, $first, false,
+            array_values(array_intersect([$founder->id], $this->space->project->pinned)),
+        );
     }
 
     private function play(Course $course, Streams $streams): void
@@ -137,7 +140,9 @@ final class Play
                 return;
             }
             $kept = $this->keeper->keep($situation, $young);
-            $course->kept += count(array_filter($kept, static fn (Holding $one): bool => $one->from > $season && in_array($one, $young, true)));
+            $course->kept += count(
+                array_filter($kept, static fn (Holding $one): bool => $one->from > $season && in_array($one, $young, true)),
+            );
             $animals = [...array_values(array_filter($animals, static fn (Holding $one): bool => ! $one->isYoung)), ...$kept];
             $states = array_intersect_key($states, array_flip(array_map(static fn (Holding $one): string => $one->id, $animals)));
             $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
@@ -308,7 +313,12 @@ final class Play
     /** @return list<Founder> those that are owned, and what is bought */
     private function owned(): array
     {
-        return array_values(array_filter($this->space->project->founders, fn (Founder $founder): bool => ! $founder->isOffer() || in_array($founder->id, $this->bought, true)));
+        return array_values(
+            array_filter(
+                $this->space->project->founders,
+                fn (Founder $founder): bool => ! $founder->isOffer() || in_array($founder->id, $this->bought, true),
+            ),
+        );
     }
 
     private static function draw(Randomizer $chance): float

@@ -48,8 +48,9 @@ final class Policy
     private readonly LookAhead $keeper;
 
     /** @param float $effort share of the usual work that answers may take; less work gives wider bands */
-    public function __construct(Catalogue $catalogue, private readonly Project $project, ?Space $space = null, public readonly float $effort = 1.0)
-    {
+    public function __construct(
+        Catalogue $catalogue, private readonly Project $project, ?Space $space = null, public readonly float $effort = 1.0,
+    ) {
         $this->law = new Law($space ?? new Space($catalogue, $project));
         $this->keeper = new LookAhead($this->law);
     }
@@ -96,7 +97,9 @@ final class Policy
         $play->run(min($runs, self::TRIAL), $seed);
         $each = max(1, intdiv($this->law->work - $before, self::TRIAL));
 
-        return max(min($runs, (int) ceil($this->effort * ($isAnswer ? self::FEWEST : self::FEWEST_COMPARED))), min($runs, intdiv($work, $each)));
+        return max(
+            min($runs, (int) ceil($this->effort * ($isAnswer ? self::FEWEST : self::FEWEST_COMPARED))), min($runs, intdiv($work, $each)),
+        );
     }
 
     /** @param list<Founder> $bought */
@@ -109,7 +112,9 @@ final class Policy
     public function leastSeasons(int $latest): ?int
     {
         $play = $this->playing([]);
-        $affordable = array_filter($this->project->founders, fn (Founder $founder): bool => ($founder->price ?? 0.0) <= ($this->project->budget ?? INF));
+        $affordable = array_filter(
+            $this->project->founders, fn (Founder $founder): bool => ($founder->price ?? 0.0) <= ($this->project->budget ?? INF),
+        );
 
         return Reach::of($this->law, array_map($play->holding(...), array_values($affordable)), $latest);
     }
@@ -137,7 +142,9 @@ final class Policy
     /** The chance at the horizon and, a little, how early it comes. */
     private static function score(Outcome $outcome): float
     {
-        return .9 * $outcome->by($outcome->horizon) + .1 * array_sum(array_map($outcome->by(...), range(1, $outcome->horizon))) / $outcome->horizon;
+        return .9 * $outcome->by($outcome->horizon) + .1 * array_sum(
+            array_map($outcome->by(...), range(1, $outcome->horizon)),
+        ) / $outcome->horizon;
     }
 
     /** @return list<list<Founder>> nothing, each of the offers that promise most, and these together as far as the budget goes; the cheaper first */
@@ -192,7 +199,9 @@ final class Policy
     {
         $pairs = $this->keeper->mate($start);
         $outlook = $this->keeper->outlook($start);
-        $runs = $work === 0 ? 0 : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
+        $runs = $work === 0
+            ? 0
+            : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
         $isPlayed = $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
         $with = $isPlayed ? $this->playing($bought)->seasons($runs, $seed) : [];
         $matings = [];
@@ -201,9 +210,13 @@ final class Policy
             $lost = $isPlayed ? self::difference($with, $without) : [null, 0.0];
             $later = $isPlayed ? self::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
-            $matings[] = new Mating($sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type), ...$later);
+            $matings[] = new Mating(
+                $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type), ...$later,
+            );
         }
-        usort($matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->sooner, $b->hazard] <=> [$a->worth, $a->sooner, $a->hazard]);
+        usort(
+            $matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->sooner, $b->hazard] <=> [$a->worth, $a->sooner, $a->hazard],
+        );
 
         return $matings;
     }

@@ -171,8 +171,9 @@ final class Types
      * @param list<Mask> $hiding
      * @param array<int, float> $young P(an egg that hatches is of this type), added to
      */
-    private function descend(array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young): void
-    {
+    private function descend(
+        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young,
+    ): void {
         if ($chance < self::RARE) {
             return;
         }

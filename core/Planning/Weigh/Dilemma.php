@@ -31,15 +31,18 @@ final readonly class Dilemma
         $variants = self::variants($policy->law->space->catalogue, $project);
         $played = [];
         foreach ($variants as [$question, $choice, $variant]) {
-            $played[] = self::played($question, $choice, $policy, $variant, $bought, $runs, $seed, intdiv($policy->work(), 2 * count($variants)));
+            $played[] = self::played(
+                $question, $choice, $policy, $variant, $bought, $runs, $seed, intdiv($policy->work(), 2 * count($variants)),
+            );
         }
 
         return $played;
     }
 
     /** @param list<Founder> $bought those that the variant still has are bought */
-    private static function played(string $question, string $choice, Policy $policy, Project $variant, array $bought, int $runs, int $seed, int $work): self
-    {
+    private static function played(
+        string $question, string $choice, Policy $policy, Project $variant, array $bought, int $runs, int $seed, int $work,
+    ): self {
         $own = new Policy($policy->law->space->catalogue, $variant, null, $policy->effort);
         if ($own->leastSeasons($variant->horizon) === null) {
             return new self($question, $choice, null, 0.0);

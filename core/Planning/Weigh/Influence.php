@@ -51,7 +51,9 @@ final readonly class Influence
     /** How far the mean chance over the seasons lies apart between the low and the high figure. */
     public function swing(): float
     {
-        $mean = static fn (Outcome $outcome): float => array_sum(array_map($outcome->by(...), range(1, $outcome->horizon))) / $outcome->horizon;
+        $mean = static fn (Outcome $outcome): float => array_sum(
+            array_map($outcome->by(...), range(1, $outcome->horizon)),
+        ) / $outcome->horizon;
 
         return abs($mean($this->atHigh) - $mean($this->atLow));
     }

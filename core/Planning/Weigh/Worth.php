@@ -27,7 +27,9 @@ final readonly class Worth
      * @param float $sooner seasons by which it comes sooner, on average
      * @param float $soonerError one standard error
      */
-    private function __construct(public Founder $founder, public float $gain, public float $error, public float $sooner, public float $soonerError) {}
+    private function __construct(
+        public Founder $founder, public float $gain, public float $error, public float $sooner, public float $soonerError,
+    ) {}
 
     /**
      * @param list<int|null> $with season in which the target was reached, by run
@@ -85,7 +87,9 @@ final readonly class Worth
         $without = $policy->playing([])->seasons($runs, $seed);
 
         return self::ordered(array_map(
-            static fn (Founder $gift): self => self::between($gift, $policy->playing([$gift])->seasons($runs, $seed), $without, $project->horizon),
+            static fn (Founder $gift): self => self::between(
+                $gift, $policy->playing([$gift])->seasons($runs, $seed), $without, $project->horizon,
+            ),
             $gifts,
         ));
     }

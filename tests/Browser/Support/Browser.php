@@ -99,7 +99,9 @@ class Browser
     public function cut(bool $off = true): self
     {
         $this->tools->execute('Network.enable');
-        $this->tools->execute('Network.emulateNetworkConditions', ['offline' => $off, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->tools->execute(
+            'Network.emulateNetworkConditions', ['offline' => $off, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
 
         return $this;
     }

@@ -26,14 +26,17 @@ class Server
             'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
             'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database,
             'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
-            'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser', 'DESTINO_PLAN_EFFORT' => '0.05',
+            'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
+            'DESTINO_PLAN_EFFORT' => '0.05',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
         if ($demo && ! $empty) {
             self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
         }
         if ($plans > 0) {
-            self::artisan($root, ['DESTINO_PLAN_EFFORT' => (string) $plans, 'QUEUE_CONNECTION' => 'sync'] + $env, 'destino:replan', '--quiet');
+            self::artisan(
+                $root, ['DESTINO_PLAN_EFFORT' => (string) $plans, 'QUEUE_CONNECTION' => 'sync'] + $env, 'destino:replan', '--quiet',
+            );
         }
         $null = ['file', '/dev/null', 'r'];
         // php -S itself rather than artisan serve, so that one signal ends it.

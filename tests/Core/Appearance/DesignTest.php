@@ -17,7 +17,12 @@ final class DesignTest extends TestCase
     public function testOrangeIsBroughtByWhatMakesOrange(): void
     {
         $best = array_slice(self::proposals([], ['orange' => WishedFor::More]), 0, 12);
-        $genes = array_merge([], ...array_map(static fn (Proposal $one): array => array_map(static fn (Form $form): string => $form->pair[0], $one->forms), $best));
+        $genes = array_merge(
+            [],
+            ...array_map(
+                static fn (Proposal $one): array => array_map(static fn (Form $form): string => $form->pair[0], $one->forms), $best,
+            ),
+        );
         self::assertContains('sunset', $genes);
         self::assertNotContains('axanthic-1', $genes);
         foreach ($best as $one) {
@@ -50,9 +55,18 @@ final class DesignTest extends TestCase
         $white = Shelf::catalogue()->twoCopies(Shelf::catalogue()->allele('lesser'));
         $hidden = self::proposals([$white], ['orange' => WishedFor::More])[0] ?? null;
         self::assertNotNull($hidden);
-        $warnings = array_merge([], ...array_map(static fn (Proposal $one): array => $one->warnings, self::proposals([], ['contrast' => WishedFor::More, 'pattern' => WishedFor::Less], 60)));
+        $warnings = array_merge(
+            [],
+            ...array_map(
+                static fn (Proposal $one): array => $one->warnings,
+                self::proposals([], ['contrast' => WishedFor::More, 'pattern' => WishedFor::Less], 60),
+            ),
+        );
         self::assertContains('Spider: Wobble', $warnings);
-        $behind = array_merge([], ...array_map(static fn (Proposal $one): array => $one->warnings, self::proposals([$white], ['stripe' => WishedFor::More], 200)));
+        $behind = array_merge(
+            [],
+            ...array_map(static fn (Proposal $one): array => $one->warnings, self::proposals([$white], ['stripe' => WishedFor::More], 200)),
+        );
         self::assertContains('Clown cannot be seen in it', $behind);
         self::assertContains('hardly to be told from the base by eye', $behind);
     }

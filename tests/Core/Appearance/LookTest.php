@@ -87,7 +87,10 @@ final class LookTest extends TestCase
             self::assertLessThan($last, $mean);
             $last = $mean;
         }
-        self::assertGreaterThan(self::lightness(new Look(['yellow' => 2.0], [], Sureness::Known, [], 1000, 0)), self::lightness(new Look(['yellow' => -3.0], [], Sureness::Known, [], 1000, 0)));
+        self::assertGreaterThan(
+            self::lightness(new Look(['yellow' => 2.0], [], Sureness::Known, [], 1000, 0)),
+            self::lightness(new Look(['yellow' => -3.0], [], Sureness::Known, [], 1000, 0)),
+        );
     }
 
     public function testAgeChangesWhatItChanges(): void
@@ -113,7 +116,10 @@ final class LookTest extends TestCase
     public function testTheWordsOfADifferenceAreTheLargestFirst(): void
     {
         $difference = Difference::between(self::look('Normal'), self::look('Yellow Belly'), self::facts());
-        self::assertSame(['a clearer belly', 'checks along the belly edge', 'flames rising between the blotches'], array_slice($difference->words(), 0, 3));
+        self::assertSame(
+            ['a clearer belly', 'checks along the belly edge', 'flames rising between the blotches'],
+            array_slice($difference->words(), 0, 3),
+        );
         $amounts = array_map(abs(...), array_values($difference->amounts));
         $sorted = $amounts;
         rsort($sorted);
@@ -151,7 +157,9 @@ final class LookTest extends TestCase
         self::assertSame(Sureness::Inferred, self::look('Pastel Enchi')->sureness);
         self::assertSame(Sureness::Unknown, self::look('Mocha/Special')->sureness);
         $half = self::look('Mojave/Mocha');
-        self::assertEqualsWithDelta((self::look('Super Mojave')->at('fade') + self::look('Super Mocha')->at('fade')) / 2, $half->at('fade'), 1e-9);
+        self::assertEqualsWithDelta(
+            (self::look('Super Mojave')->at('fade') + self::look('Super Mocha')->at('fade')) / 2, $half->at('fade'), 1e-9,
+        );
     }
 
     private static function lightness(Look $look): float
@@ -179,7 +187,9 @@ final class LookTest extends TestCase
 
     private static function shownForm(Allele $allele): Form
     {
-        return $allele->inheritance === Inheritance::Recessive ? Shelf::catalogue()->twoCopies($allele) : Shelf::catalogue()->oneCopy($allele);
+        return $allele->inheritance === Inheritance::Recessive
+            ? Shelf::catalogue()->twoCopies($allele)
+            : Shelf::catalogue()->oneCopy($allele);
     }
 
     /** @return list<Form> */

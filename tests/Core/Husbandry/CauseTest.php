@@ -18,7 +18,10 @@ class CauseTest extends TestCase
         $incubation = 48 / 5040;
         $chance = .02 ** 2 * .98 ** 4;
         $all = $genes + $incubation + $chance;
-        $this->assertEqualsWithDelta([$genes / $all, $incubation / $all, $chance / $all], [$cause->genes->toFloat(), $cause->incubation->toFloat(), $cause->chance->toFloat()], 1e-12);
+        $this->assertEqualsWithDelta(
+            [$genes / $all, $incubation / $all, $chance / $all],
+            [$cause->genes->toFloat(), $cause->incubation->toFloat(), $cause->chance->toFloat()], 1e-12,
+        );
         $this->assertGreaterThan(.95, $cause->genes->toFloat());
     }
 

@@ -40,12 +40,20 @@ final class CueBookTest extends TestCase
         yield 'a chance below 0' => [['given' => [['chances' => [1.5, -.5]]]], 'no chance is below 0'];
         yield 'no last rule' => [['given' => [['when' => 'Pastel', 'chances' => [.5, .5]]]], 'wants a last rule'];
         yield 'no rule at all' => [['given' => []], 'wants a last rule'];
-        yield 'an unknown gene' => [['given' => [['when' => 'Pstel', 'chances' => [.5, .5]], ['chances' => [.5, .5]]]], 'Did you mean Pastel?'];
+        yield 'an unknown gene' => [
+            ['given' => [['when' => 'Pstel', 'chances' => [.5, .5]], ['chances' => [.5, .5]]]], 'Did you mean Pastel?',
+        ];
         yield 'a rule that can never hold' => [
-            ['given' => [['when' => 'Pastel', 'chances' => [.5, .5]], ['when' => 'Super Pastel', 'chances' => [.4, .6]], ['chances' => [.5, .5]]]],
+            [
+                'given' => [
+                    ['when' => 'Pastel', 'chances' => [.5, .5]], ['when' => 'Super Pastel', 'chances' => [.4, .6]], ['chances' => [.5, .5]],
+                ],
+            ],
             'the rule for Super Pastel can never hold, since the one for Pastel before it always does',
         ];
-        yield 'something behind the last rule' => [['given' => [['chances' => [.5, .5]], ['when' => 'Pastel', 'chances' => [.5, .5]]]], 'wants a last rule'];
+        yield 'something behind the last rule' => [
+            ['given' => [['chances' => [.5, .5]], ['when' => 'Pastel', 'chances' => [.5, .5]]]], 'wants a last rule',
+        ];
         yield 'a cue that repeats nobody' => [['repeats' => 'nothing', 'given' => [['chances' => [.5, .5]]]], 'There is no cue “nothing”'];
     }
 
@@ -60,13 +68,22 @@ final class CueBookTest extends TestCase
 
     public function testACompoundMayStandBehindItsParts(): void
     {
-        $cue = self::read(['given' => [['when' => 'Pastel + Enchi', 'chances' => [.1, .9]], ['when' => 'Pastel', 'chances' => [.5, .5]], ['chances' => [.5, .5]]]]);
+        $cue = self::read(
+            [
+                'given' => [
+                    ['when' => 'Pastel + Enchi', 'chances' => [.1, .9]], ['when' => 'Pastel', 'chances' => [.5, .5]],
+                    ['chances' => [.5, .5]],
+                ],
+            ],
+        );
         self::assertCount(3, $cue->rules);
     }
 
     /** @param array<string, mixed> $entry */
     private static function read(array $entry): Cue
     {
-        return (new CueBook(Shelf::catalogue(), Shelf::shelf()->targets()))->read([$entry + ['key' => 'edge', 'states' => ['a', 'b']]])['edge'];
+        return (
+            new CueBook(Shelf::catalogue(), Shelf::shelf()->targets())
+        )->read([$entry + ['key' => 'edge', 'states' => ['a', 'b']]])['edge'];
     }
 }

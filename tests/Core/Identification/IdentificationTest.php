@@ -24,7 +24,9 @@ final class IdentificationTest extends TestCase
     {
         // Yellow Belly from one parent: 1/2 beforehand; checks are seen in 7/10 with it and in 1/20 without: 14/15.
         $found = self::identify('Pastel 66% het Clown', ['Yellow Belly Enchi het Clown'], [self::young('1', cues: ['belly-edge' => 2])]);
-        $genes = array_column(array_map(static fn (array $gene): array => [$gene['allele']->key, $gene['exact']?->toString()], $found->genes('1')), 1, 0);
+        $genes = array_column(
+            array_map(static fn (array $gene): array => [$gene['allele']->key, $gene['exact']?->toString()], $found->genes('1')), 1, 0,
+        );
         self::assertSame(['pastel' => '1/2', 'enchi' => '1/2', 'yellow-belly' => '14/15', 'clown' => '2/3'], $genes);
         self::assertStringContainsString('possible Yellow Belly (93%)', $found->label('1'));
     }
@@ -35,7 +37,11 @@ final class IdentificationTest extends TestCase
         $space = Shelf::cross('Enchi het Clown', 'Pastel 66% het Clown');
         foreach (['Clown' => 'clown', 'Pastel' => 'pastel'] as $text => $key) {
             $target = Shelf::shelf()->targets()->read("carries {$text}");
-            $expected = $space->chance(static fn ($expression): bool => array_filter($expression->forms, static fn ($form): bool => ! $target->accepts($form)) === [])->perEgg();
+            $expected = $space->chance(
+                static fn ($expression): bool => array_filter(
+                    $expression->forms, static fn ($form): bool => ! $target->accepts($form),
+                ) === [],
+            )->perEgg();
             $gene = array_values(array_filter($found->genes('1'), static fn (array $one): bool => $one['allele']->key === $key))[0];
             self::assertSame($expected->toString(), $gene['exact']?->toString(), $text);
         }
@@ -48,7 +54,9 @@ final class IdentificationTest extends TestCase
         self::assertSame(1.0, $alone, 'a visual father gives every young a copy');
         $before = self::identify('66% het Clown', ['Clown'], [self::young('1'), self::young('2')])->genotypes('2', 9)[0];
         $after = self::identify('66% het Clown', ['Clown'], [self::young('1', 'Clown'), self::young('2')])->genotypes('2', 9)[0];
-        $clown = static fn (array $list): ?string => array_values(array_filter($list, static fn (array $one): bool => $one['label'] === 'Clown'))[0]['exact']?->toString();
+        $clown = static fn (array $list): ?string => array_values(
+            array_filter($list, static fn (array $one): bool => $one['label'] === 'Clown'),
+        )[0]['exact']?->toString();
         self::assertSame(['1/3', '1/2'], [$clown($before), $clown($after)]);
     }
 
@@ -57,7 +65,9 @@ final class IdentificationTest extends TestCase
         $found = self::identify('Normal', ['Pastel', 'Enchi'], [self::young('1', 'Pastel'), self::young('2')], weights: [1, 3]);
         self::assertSame(['1', '0'], array_map(static fn (array $sire): ?string => $sire['exact']?->toString(), $found->sires()));
         $found = self::identify('Normal', ['Pastel', 'Enchi'], [self::young('1', 'no Pastel')], weights: [1, 3]);
-        self::assertSame(['1/7', '6/7'], array_map(static fn (array $sire): ?string => $sire['exact']?->toString(), $found->sires()), '1·1/2 against 3·1');
+        self::assertSame(
+            ['1/7', '6/7'], array_map(static fn (array $sire): ?string => $sire['exact']?->toString(), $found->sires()), '1·1/2 against 3·1',
+        );
     }
 
     public function testAlikeTiesTheAnswersWithoutCopyingThem(): void
@@ -94,23 +104,47 @@ final class IdentificationTest extends TestCase
 
     public function testTheOrderOfRecordingDoesNotMatterAndAnIdleCueChangesNothing(): void
     {
-        $idle = new Cue('idle', 'Idle', 'back', ['a', 'b'], [new CueRule(self::target('Clown'), self::chances('1/3', '2/3')), new CueRule(null, self::chances('1/3', '2/3'))]);
+        $idle = new Cue(
+            'idle', 'Idle', 'back', ['a', 'b'],
+            [new CueRule(self::target('Clown'), self::chances('1/3', '2/3')), new CueRule(null, self::chances('1/3', '2/3'))],
+        );
         $cues = [...self::cues(), 'idle' => $idle];
-        $one = self::identify('Pastel', ['Yellow Belly het Clown'], [self::young('1', cues: ['belly-edge' => 2, 'idle' => 1]), self::young('2', 'Pastel')], cues: $cues);
-        $other = self::identify('Pastel', ['Yellow Belly het Clown'], [self::young('2', 'Pastel'), self::young('1', cues: ['idle' => 1, 'belly-edge' => 2])], cues: $cues);
-        $plain = self::identify('Pastel', ['Yellow Belly het Clown'], [self::young('1', cues: ['belly-edge' => 2]), self::young('2', 'Pastel')], cues: $cues);
+        $one = self::identify(
+            'Pastel', ['Yellow Belly het Clown'], [self::young('1', cues: ['belly-edge' => 2, 'idle' => 1]), self::young('2', 'Pastel')],
+            cues: $cues,
+        );
+        $other = self::identify(
+            'Pastel', ['Yellow Belly het Clown'], [self::young('2', 'Pastel'), self::young('1', cues: ['idle' => 1, 'belly-edge' => 2])],
+            cues: $cues,
+        );
+        $plain = self::identify(
+            'Pastel', ['Yellow Belly het Clown'], [self::young('1', cues: ['belly-edge' => 2]), self::young('2', 'Pastel')], cues: $cues,
+        );
         foreach (['yellow-belly', 'pastel', 'clown'] as $gene) {
             self::assertEqualsWithDelta(self::gene($one, '1', $gene), self::gene($other, '1', $gene), 1e-12);
             self::assertEqualsWithDelta(self::gene($plain, '1', $gene), self::gene($one, '1', $gene), 1e-12);
         }
-        self::assertSame(0.0, array_values(array_filter($plain->cues('1')['next'], static fn (array $next): bool => $next['cue']->key === 'idle'))[0]['bits']);
+        self::assertSame(
+            0.0,
+            array_values(array_filter($plain->cues('1')['next'], static fn (array $next): bool => $next['cue']->key === 'idle'))[0]['bits'],
+        );
     }
 
     public function testTheNextCueIsThatWhichTellsMostAndLateOnesWait(): void
     {
-        $late = new Cue('late', 'Late', 'overall', ['yes', 'no'], [new CueRule(self::target('Yellow Belly'), self::chances('99/100', '1/100')), new CueRule(null, self::chances('1/100', '99/100'))], 60);
+        $late = new Cue(
+            'late', 'Late', 'overall', ['yes', 'no'],
+            [
+                new CueRule(self::target('Yellow Belly'), self::chances('99/100', '1/100')),
+                new CueRule(null, self::chances('1/100', '99/100')),
+            ],
+            60,
+        );
         $cues = [...self::cues(), 'late' => $late];
-        $found = self::identify('Normal', ['Yellow Belly'], [self::young('1', days: 3), self::young('2', days: 80), self::young('3', 'Yellow Belly', days: 80)], cues: $cues);
+        $found = self::identify(
+            'Normal', ['Yellow Belly'], [self::young('1', days: 3), self::young('2', days: 80), self::young('3', 'Yellow Belly', days: 80)],
+            cues: $cues,
+        );
         self::assertSame(['late'], array_map(static fn (Cue $cue): string => $cue->key, $found->cues('1')['later']));
         self::assertSame(['belly-edge'], array_map(static fn (array $next): string => $next['cue']->key, $found->cues('1')['next']));
         self::assertSame('late', $found->cues('2')['next'][0]['cue']->key, 'the clearer one first');
@@ -123,8 +157,15 @@ final class IdentificationTest extends TestCase
     public function testOfTwoCuesThatShowTheSameTheClearerCounts(): void
     {
         $edge = self::cues()['belly-edge'];
-        $again = new Cue('again', 'Again', 'belly', ['a', 'b'], [new CueRule(self::target('Yellow Belly'), self::chances('3/5', '2/5')), new CueRule(null, self::chances('1/2', '1/2'))], 0, 'belly-edge');
-        $found = self::identify('Normal', ['Yellow Belly'], [self::young('1', cues: ['belly-edge' => 2, 'again' => 0])], cues: ['belly-edge' => $edge, 'again' => $again]);
+        $again = new Cue(
+            'again', 'Again', 'belly', ['a', 'b'],
+            [new CueRule(self::target('Yellow Belly'), self::chances('3/5', '2/5')), new CueRule(null, self::chances('1/2', '1/2'))], 0,
+            'belly-edge',
+        );
+        $found = self::identify(
+            'Normal', ['Yellow Belly'], [self::young('1', cues: ['belly-edge' => 2, 'again' => 0])],
+            cues: ['belly-edge' => $edge, 'again' => $again],
+        );
         self::assertEqualsWithDelta(14 / 15, self::gene($found, '1', 'yellow-belly'), 1e-12);
     }
 
@@ -165,7 +206,9 @@ final class IdentificationTest extends TestCase
             $draw = $chance->getInt(0, 999_999) / 1e6;
             $chances = $isOne ? [.1, .2, .7] : [.8, .15, .05];
             $state = $draw < $chances[0] ? 0 : ($draw < $chances[0] + $chances[1] ? 1 : 2);
-            $p = self::gene(self::identify('Normal', ['Yellow Belly'], [self::young('1', cues: ['belly-edge' => $state])]), '1', 'yellow-belly');
+            $p = self::gene(
+                self::identify('Normal', ['Yellow Belly'], [self::young('1', cues: ['belly-edge' => $state])]), '1', 'yellow-belly',
+            );
             $sum += $p;
             $squares += $p * (1 - $p);
             $hits += $isOne ? 1 : 0;
@@ -180,8 +223,9 @@ final class IdentificationTest extends TestCase
      * @param array<string, Cue>|null $cues
      * @param list<int>|null $weights
      */
-    private static function identify(string $dam, array $sires, array $young, array $alike = [], ?array $cues = null, ?array $weights = null): Identification
-    {
+    private static function identify(
+        string $dam, array $sires, array $young, array $alike = [], ?array $cues = null, ?array $weights = null,
+    ): Identification {
         $males = [];
         foreach ($sires as $i => $genes) {
             $males[] = ['id' => "s{$i}", 'belief' => Shelf::belief($genes, Sex::Male), 'weight' => Rational::of($weights[$i] ?? 1)];

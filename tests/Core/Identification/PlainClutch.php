@@ -106,20 +106,31 @@ final class PlainClutch
         $states = $clown === '66% het Clown' ? [[1, 2 / 3], [0, 1 / 3]] : $states;
         $text = trim(implode(' ', array_filter([$pastel === 1 ? 'Pastel' : '', ['', 'Enchi', 'Super Enchi'][$enchi], $clown])));
 
-        return [$text === '' ? 'Normal' : $text, array_map(static fn (array $state): array => [['pastel' => $pastel, 'enchi' => $enchi, 'clown' => $state[0]], $state[1]], $states)];
+        return [
+            $text === '' ? 'Normal' : $text,
+            array_map(
+                static fn (array $state): array => [['pastel' => $pastel, 'enchi' => $enchi, 'clown' => $state[0]], $state[1]], $states,
+            ),
+        ];
     }
 
     public function clutch(): Clutch
     {
         $targets = Shelf::shelf()->targets();
         $sires = array_map(
-            fn (string $text, int $i): array => ['id' => "s{$i}", 'belief' => Shelf::belief($text, Sex::Male), 'weight' => Rational::of($this->weights[$i])],
+            fn (string $text, int $i): array => [
+                'id' => "s{$i}", 'belief' => Shelf::belief($text, Sex::Male), 'weight' => Rational::of($this->weights[$i]),
+            ],
             $this->sireTexts, array_keys($this->sireTexts),
         );
         $young = array_map(
-            static fn (array $one, int $h): Hatchling => new Hatchling("h{$h}", null, null, $one[0] === null ? null : $targets->read($one[0]), $one[1]), $this->young, array_keys($this->young),
+            static fn (array $one, int $h): Hatchling => new Hatchling(
+                "h{$h}", null, null, $one[0] === null ? null : $targets->read($one[0]), $one[1],
+            ), $this->young, array_keys($this->young),
         );
-        $alike = $this->alike === null ? [] : [['target' => $targets->read('Pastel'), 'hatchlings' => array_map(static fn (int $h): string => "h{$h}", $this->alike)]];
+        $alike = $this->alike === null
+            ? []
+            : [['target' => $targets->read('Pastel'), 'hatchlings' => array_map(static fn (int $h): string => "h{$h}", $this->alike)]];
         assert($sires !== []);
 
         return new Clutch(Shelf::belief($this->damText), $sires, $young, [], $alike);
@@ -131,7 +142,8 @@ final class PlainClutch
         $cues = [];
         foreach ($this->rules as $key => $rules) {
             $read = array_map(static fn (array $rule): CueRule => new CueRule(
-                $rule[0] === null ? null : Shelf::shelf()->targets()->read($rule[0]), array_map(static fn (int $p): Rational => Rational::of($p, 20), $rule[1]),
+                $rule[0] === null ? null : Shelf::shelf()->targets()->read($rule[0]),
+                array_map(static fn (int $p): Rational => Rational::of($p, 20), $rule[1]),
             ), $rules);
             assert($read !== []);
             $cues[$key] = new Cue($key, $key, 'back', ['a', 'b'], $read);
@@ -168,7 +180,9 @@ final class PlainClutch
 
         return [
             'sires' => array_map(static fn (float $weight): float => $weight / $total, $sires),
-            'genes' => array_map(static fn (array $own): array => array_map(static fn (float $weight): float => $weight / $total, $own), $genes),
+            'genes' => array_map(
+                static fn (array $own): array => array_map(static fn (float $weight): float => $weight / $total, $own), $genes,
+            ),
         ];
     }
 

@@ -31,7 +31,8 @@ final class TraitEnumerationTest extends TestCase
                     TraitHypothesis::Recessive,
                 ] as $hypothesis
             ) {
-                $weights[$hypothesis->value] = $hypothesis->prior() * self::evidence($hypothesis, $animals) / self::evidence($hypothesis, [$animals[0]]);
+                $weights[$hypothesis->value] = $hypothesis
+                    ->prior() * self::evidence($hypothesis, $animals) / self::evidence($hypothesis, [$animals[0]]);
             }
             // Only ratios: the hypothesis that is linked to sex has another model.
             foreach ($weights as $value => $weight) {

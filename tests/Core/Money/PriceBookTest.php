@@ -21,13 +21,19 @@ class PriceBookTest extends TestCase
     private static function book(array $prices): PriceBook
     {
         return new PriceBook(...array_map(
-            fn (string $target, int $price): PriceEntry => new PriceEntry(Shelf::shelf()->targets()->read($target), 100 * $price, 100 * $price), array_keys($prices), $prices,
+            fn (string $target, int $price): PriceEntry => new PriceEntry(
+                Shelf::shelf()->targets()->read($target), 100 * $price, 100 * $price,
+            ),
+            array_keys($prices), $prices,
         ));
     }
 
     private static function cross(string $sire, string $dam): Cross
     {
-        return Cross::of(Shelf::catalogue(), Shelf::reader()->read($sire, Sex::Male)->beliefOrFail(), Shelf::reader()->read($dam, Sex::Female)->beliefOrFail());
+        return Cross::of(
+            Shelf::catalogue(), Shelf::reader()->read($sire, Sex::Male)->beliefOrFail(),
+            Shelf::reader()->read($dam, Sex::Female)->beliefOrFail(),
+        );
     }
 
     /** @return array<string, string> chance by target, '' for what no entry speaks of */
@@ -45,7 +51,8 @@ class PriceBookTest extends TestCase
     {
         $book = self::book(['Pastel' => 80, 'Clown' => 500, 'Clown + Pastel' => 900]);
         $this->assertSame(
-            ['Clown + Pastel' => '1/8', 'Clown' => '1/8', 'Pastel' => '3/8', '' => '3/8'], self::classes($book, self::cross('Pastel het Clown', 'het Clown')),
+            ['Clown + Pastel' => '1/8', 'Clown' => '1/8', 'Pastel' => '3/8', '' => '3/8'],
+            self::classes($book, self::cross('Pastel het Clown', 'het Clown')),
         );
     }
 
@@ -53,7 +60,8 @@ class PriceBookTest extends TestCase
     {
         $book = self::book(['Clown, female' => 600, 'Clown' => 500, 'Pastel, male' => 60]);
         $this->assertSame(
-            ['Clown, female' => '1/4', 'Clown' => '1/4', 'Pastel, male' => '1/8', '' => '3/8'], self::classes($book, self::cross('Pastel het Clown', 'Clown')),
+            ['Clown, female' => '1/4', 'Clown' => '1/4', 'Pastel, male' => '1/8', '' => '3/8'],
+            self::classes($book, self::cross('Pastel het Clown', 'Clown')),
         );
     }
 
@@ -64,7 +72,10 @@ class PriceBookTest extends TestCase
 
     public function testManyEntriesAgreeWithEveryOutcome(): void
     {
-        $names = ['Pastel', 'Enchi', 'Clown', 'Piebald', 'Pastel + Enchi', 'Clown + Enchi', 'not Pastel', 'Clown + Piebald', 'Enchi, female', 'Super Pastel'];
+        $names = [
+            'Pastel', 'Enchi', 'Clown', 'Piebald', 'Pastel + Enchi', 'Clown + Enchi', 'not Pastel', 'Clown + Piebald', 'Enchi, female',
+            'Super Pastel',
+        ];
         $cross = self::cross('Pastel Enchi het Clown 66% het Piebald', 'Pastel het Clown het Piebald');
         $space = self::everyEgg();
         for ($seed = 1; $seed <= 6; $seed++) {
@@ -87,7 +98,8 @@ class PriceBookTest extends TestCase
     {
         $eggs = [[[], Sex::Male, Rational::of(1, 2)], [[], Sex::Female, Rational::of(1, 2)]];
         foreach ([
-            'pastel' => [[1, 4], [1, 2], [1, 4]], 'enchi' => [[1, 2], [1, 2], [0, 1]], 'clown' => [[1, 4], [1, 2], [1, 4]], 'piebald' => [[1, 3], [1, 2], [1, 6]],
+            'pastel' => [[1, 4], [1, 2], [1, 4]], 'enchi' => [[1, 2], [1, 2], [0, 1]], 'clown' => [[1, 4], [1, 2], [1, 4]],
+            'piebald' => [[1, 3], [1, 2], [1, 6]],
         ] as $allele => $copies) {
             $locus = Shelf::catalogue()->allele($allele)->locus;
             $more = [];
@@ -110,7 +122,8 @@ class PriceBookTest extends TestCase
         foreach ($space as [$forms, $sex, $chance]) {
             $best = 0;
             foreach ($book->entries as $entry) {
-                $meets = $entry->target->acceptsSex($sex) && array_filter($forms, fn ($form): bool => ! $entry->target->accepts($form)) === [];
+                $meets = $entry->target->acceptsSex($sex)
+                    && array_filter($forms, fn ($form): bool => ! $entry->target->accepts($form)) === [];
                 $best = $meets ? max($best, $entry->middle()) : $best;
             }
             $mean = $mean->plus($chance->times(Rational::of($best)));
@@ -122,8 +135,13 @@ class PriceBookTest extends TestCase
     public function testAnAnimalGoesForWhatItSurelyIs(): void
     {
         $book = self::book(['Clown' => 500, 'Pastel, female' => 90, 'Pastel' => 80]);
-        $price = fn (string $genes, ?Sex $sex): ?string => $book->priceOf(Shelf::reader()->read($genes, $sex ?? Sex::Female)->beliefOrFail(), $sex, Shelf::catalogue())?->target->text;
-        $this->assertSame(['Pastel, female', 'Pastel', 'Pastel'], [$price('Pastel 66% het Clown', Sex::Female), $price('Pastel', Sex::Male), $price('Pastel', null)]);
+        $price = fn (string $genes, ?Sex $sex): ?string => $book->priceOf(
+            Shelf::reader()->read($genes, $sex ?? Sex::Female)->beliefOrFail(), $sex, Shelf::catalogue(),
+        )?->target->text;
+        $this->assertSame(
+            ['Pastel, female', 'Pastel', 'Pastel'],
+            [$price('Pastel 66% het Clown', Sex::Female), $price('Pastel', Sex::Male), $price('Pastel', null)],
+        );
         $this->assertNull($price('66% het Clown', Sex::Male));
     }
 
@@ -133,7 +151,10 @@ class PriceBookTest extends TestCase
         $forecast = Forecast::of($classes, 4);
         $this->assertSame('50000', $forecast->mean->toString());
         // 81/256 have none, 108/256 one, 54/256 two
-        $this->assertSame([0, 50000, 100000, 200000], [$forecast->quantile(.3), $forecast->quantile(.5), $forecast->quantile(.94), $forecast->quantile(1.0)]);
+        $this->assertSame(
+            [0, 50000, 100000, 200000],
+            [$forecast->quantile(.3), $forecast->quantile(.5), $forecast->quantile(.94), $forecast->quantile(1.0)],
+        );
         $this->assertSame([0, 0], [Forecast::of($classes, 0)->quantile(.9), Forecast::of([[null, Rational::one()]], 5)->quantile(.5)]);
     }
 

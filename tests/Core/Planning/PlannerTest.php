@@ -349,7 +349,10 @@ final class PlannerTest extends TestCase
             ['as planned', 'buy nothing', 'only what is sure'],
             array_slice(array_map(static fn (Dilemma $one): string => $one->choice, $choices), 0, 3),
         );
-        self::assertSame($policy->outcome($bought, $choices[0]->outcome->runs ?? 0, 1)->reachedIn, $choices[0]->outcome?->reachedIn, 'one figure for one thing');
+        self::assertSame(
+            $policy->outcome($bought, $choices[0]->outcome->runs ?? 0, 1)->reachedIn, $choices[0]->outcome?->reachedIn,
+            'one figure for one thing',
+        );
         self::assertGreaterThan($choices[1]->outcome?->by(2), $choices[0]->outcome?->by(2), 'the bought visual helps');
         $influence = Influence::of($policy, $bought, 100, 1);
         self::assertGreaterThanOrEqual($influence[count($influence) - 1]->swing(), $influence[0]->swing());

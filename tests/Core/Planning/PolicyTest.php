@@ -32,7 +32,9 @@ final class PolicyTest extends TestCase
     /** @return iterable<string, array{list<int>, list<array{bool, list<int>, int}>, array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null}}> copies wanted; animals: male?, copies, months; rules */
     public static function small(): iterable
     {
-        $rules = static fn (int $horizon, ?int $tubs = null, int $perMale = 4, int $females = 18, int $eggs = 2): array => ['horizon' => $horizon, 'females' => $females, 'eggs' => $eggs, 'perMale' => $perMale, 'tubs' => $tubs];
+        $rules = static fn (int $horizon, ?int $tubs = null, int $perMale = 4, int $females = 18, int $eggs = 2): array => [
+            'horizon' => $horizon, 'females' => $females, 'eggs' => $eggs, 'perMale' => $perMale, 'tubs' => $tubs,
+        ];
         yield 'two copies out of one, one tub' => [[2, 0], [[true, [1, 0], 40], [false, [0, 0], 40]], $rules(6, 1)];
         yield 'two genes, one tub, two females' => [[2, 1], [[true, [0, 1], 40], [false, [1, 0], 40], [false, [1, 0], 40]], $rules(5, 1)];
         yield 'two copies of two genes, little time' => [[2, 2], [[true, [1, 1], 40], [false, [1, 0], 40]], $rules(4)];
@@ -70,7 +72,9 @@ final class PolicyTest extends TestCase
 
     public function testTheSameSeedGivesTheSameRunsHoweverTheyAreSharedOut(): void
     {
-        $law = static fn (): Law => new Law(new Space(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']])));
+        $law = static fn (): Law => new Law(
+            new Space(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']])),
+        );
         $play = static fn (Law $law): Play => new Play($law, new LookAhead($law));
         $whole = $play($law())->run(60, 5);
         [$first, $rest] = [$play($law())->run(20, 5), $play($law())->run(40, 5, 20)];
@@ -84,7 +88,9 @@ final class PolicyTest extends TestCase
     {
         // A female that no way to the target needs: every run is as it was.
         $animals = [['male', 'het Clown'], ['female', 'het Clown']];
-        $outcome = static fn (array $with): array => (new Policy(Shelf::catalogue(), self::read('Clown', $with, 1)))->outcome([], 300, 3)->reachedIn;
+        $outcome = static fn (array $with): array => (
+            new Policy(Shelf::catalogue(), self::read('Clown', $with, 1))
+        )->outcome([], 300, 3)->reachedIn;
         self::assertSame($outcome($animals), $outcome([...$animals, ['female', 'Pastel']]));
     }
 
@@ -119,7 +125,9 @@ final class PolicyTest extends TestCase
         $table = $space->groups[0];
         [$normal, $visual] = [$table->seenOfLook($sire[0]), $table->seenOfLook($dam[0])];
         $proof = new Proof($space);
-        $carries = static fn (array $looks): float => 1 - ($table->looks[$looks[0]][self::wild($space)] ?? \Destino\Probability\Rational::zero())->toFloat();
+        $carries = static fn (array $looks): float => 1 - (
+            $table->looks[$looks[0]][self::wild($space)] ?? \Destino\Probability\Rational::zero()
+        )->toFloat();
         self::assertEqualsWithDelta(1 / 17, $carries($proof->after($sire, $dam, array_fill(0, 5, [$normal]))[0]), 1 / 48);
         self::assertEqualsWithDelta(1.0, $carries($proof->after($sire, $dam, [[$normal], [$visual]])[0]), 1e-9);
         self::assertSame([$sire, $dam], $proof->after($sire, $dam, [[null]]), 'what is hidden says nothing');
@@ -133,7 +141,10 @@ final class PolicyTest extends TestCase
         $looks = array_map($space->looksOf(...), $space->project->founders);
         $normal = [$space->groups[0]->seenOfLook($looks[0][0])];
         $after = (new Proof($space))->after($looks[0], $looks[1], array_fill(0, 7, $normal))[0];
-        $males = [new Holding('tried', $law->types->of($after, true), true, 1, false), new Holding('fresh', $law->types->of($looks[0], true), true, 1, false)];
+        $males = [
+            new Holding('tried', $law->types->of($after, true), true, 1, false),
+            new Holding('fresh', $law->types->of($looks[0], true), true, 1, false),
+        ];
         $female = new Holding('dam', $law->types->of($looks[1], false), false, 1, false);
         $mated = (new LookAhead($law))->mate(new Situation(1, [...$males, $female], ['male' => 0, 'female' => 0]));
         self::assertSame([['fresh', 'dam']], array_map(static fn (array $pair): array => [$pair[0]->id, $pair[1]->id], $mated));
@@ -141,7 +152,15 @@ final class PolicyTest extends TestCase
 
     public function testMalesAlikeShareTheFemalesAndServeNoMoreThanTheyCan(): void
     {
-        $law = new Law(new Space(Shelf::catalogue(), self::read('Clown', [['male', '66% het Clown'], ['male', '66% het Clown'], ['female', 'Clown']], 4, ['assumptions' => ['females_per_male' => 2]])));
+        $law = new Law(
+            new Space(
+                Shelf::catalogue(),
+                self::read(
+                    'Clown', [['male', '66% het Clown'], ['male', '66% het Clown'], ['female', 'Clown']], 4,
+                    ['assumptions' => ['females_per_male' => 2]],
+                ),
+            ),
+        );
         $looks = array_map($law->space->looksOf(...), $law->space->project->founders);
         $animals = [];
         foreach (['a', 'b'] as $name) {
@@ -157,7 +176,9 @@ final class PolicyTest extends TestCase
 
     public function testWhatAKeeperHasNeverMakesItWorse(): void
     {
-        $chance = static fn (array $animals, array $extra = []): float => (new Policy(Shelf::catalogue(), self::read('Clown + Pastel', $animals, 5, $extra)))->outcome([], 500, 2)->by(5);
+        $chance = static fn (array $animals, array $extra = []): float => (
+            new Policy(Shelf::catalogue(), self::read('Clown + Pastel', $animals, 5, $extra))
+        )->outcome([], 500, 2)->by(5);
         $few = [['male', 'Pastel het Clown'], ['female', 'het Clown']];
         $base = $chance($few);
         $error = 3 * sqrt(.25 / 500);
@@ -170,24 +191,42 @@ final class PolicyTest extends TestCase
     public function testItBuysWhatBringsTheTargetAndNothingElse(): void
     {
         $market = static fn (int $price): array => ['market' => [
-            ['genes' => 'Clown', 'sex' => 'female', 'age' => 40, 'price' => $price], ['genes' => 'Enchi', 'sex' => 'female', 'age' => 40, 'price' => 50],
+            ['genes' => 'Clown', 'sex' => 'female', 'age' => 40, 'price' => $price],
+            ['genes' => 'Enchi', 'sex' => 'female', 'age' => 40, 'price' => 50],
         ], 'rules' => ['budget' => 500]];
-        $answer = (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'Normal']], 3, $market(400))))->answer(300, 1);
+        $answer = (
+            new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'Normal']], 3, $market(400)))
+        )->answer(300, 1);
         self::assertSame(['Clown'], array_map(static fn ($founder): string => $founder->genes, $answer->bought));
-        self::assertContains('female Clown', array_map(static fn (Mating $one): string => str_contains($one->dam, 'market[0]') ? 'female Clown' : $one->dam, $answer->matings));
-        self::assertSame([], (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown']], 6, $market(900))))->answer(300, 1)->bought, 'beyond the budget, or of no use');
+        self::assertContains(
+            'female Clown',
+            array_map(
+                static fn (Mating $one): string => str_contains($one->dam, 'market[0]') ? 'female Clown' : $one->dam, $answer->matings,
+            ),
+        );
+        self::assertSame(
+            [],
+            (
+                new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown']], 6, $market(900)))
+            )->answer(300, 1)->bought,
+            'beyond the budget, or of no use',
+        );
     }
 
     public function testTheWorthOfAMatingIsWhatIsLostWithoutIt(): void
     {
-        $answer = (new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Normal']], 1)))->answer(2000, 1);
+        $answer = (
+            new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Normal']], 1))
+        )->answer(2000, 1);
         self::assertCount(1, $answer->matings, 'the normal female can give nothing in time');
         self::assertEqualsWithDelta($answer->outcome->by(1), $answer->matings[0]->worth, 1e-9, 'without it there is nothing');
     }
 
     public function testSomethingIsUnreachableOnlyWhereNoSeasonIsLateEnough(): void
     {
-        $plan = static fn (int $horizon): \Destino\Planning\Plan => (new Planner(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']], $horizon)))->plan(60, 1);
+        $plan = static fn (int $horizon): \Destino\Planning\Plan => (
+            new Planner(Shelf::catalogue(), self::read('Clown + Piebald', [['male', 'Clown'], ['female', 'Piebald']], $horizon))
+        )->plan(60, 1);
         self::assertStringContainsString('4 are the fewest', (string) $plan(3)->unreachable);
         self::assertNull($plan(3)->policy);
         $possible = $plan(4);
@@ -228,7 +267,9 @@ final class PolicyTest extends TestCase
     private static function read(string $target, array $animals, int $horizon = 8, array $extra = []): Project
     {
         return (new ProjectReader(Shelf::shelf()))->read(['format' => 'destino-project/1', 'target' => $target, 'horizon' => $horizon, 'animals' => array_map(
-            static fn (int $i, array $animal): array => ['id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => 48], array_keys($animals), $animals,
+            static fn (int $i, array $animal): array => [
+                'id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => 48,
+            ], array_keys($animals), $animals,
         )] + $extra);
     }
 
@@ -240,17 +281,27 @@ final class PolicyTest extends TestCase
     private static function project(array $wanted, array $animals, array $rules): Project
     {
         $words = static fn (array $copies): string => implode(' ', array_filter(array_map(
-            static fn (int $i, int $count): string => $count === 0 ? '' : ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys($copies), $copies,
+            static fn (int $i, int $count): string => $count === 0 ? ''
+                : ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys($copies), $copies,
         )));
         $founders = [];
         foreach ($animals as $i => [$isMale, $copies, $months]) {
-            $founders[] = ['id' => "A{$i}", 'sex' => $isMale ? 'male' : 'female', 'genes' => $words($copies) === '' ? 'Normal' : $words($copies), 'age' => $months];
+            $founders[] = [
+                'id' => "A{$i}", 'sex' => $isMale ? 'male' : 'female', 'genes' => $words($copies) === '' ? 'Normal' : $words($copies),
+                'age' => $months,
+            ];
         }
-        $target = array_map(static fn (int $i, int $count): string => ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys(array_filter($wanted)), array_filter($wanted));
+        $target = array_map(
+            static fn (int $i, int $count): string => ($count === 2 ? 'Super ' : '').self::GENES[$i], array_keys(array_filter($wanted)),
+            array_filter($wanted),
+        );
 
         return (new ProjectReader(Shelf::shelf()))->read([
             'format' => 'destino-project/1', 'target' => implode(' + ', $target), 'horizon' => $rules['horizon'], 'animals' => $founders,
-            'assumptions' => ['male_months' => 12, 'female_months' => $rules['females'], 'lay_rate' => .7, 'clutch_mean' => $rules['eggs'], 'clutch_sd' => 0, 'infertile' => 0, 'hatch' => 1, 'females_per_male' => $rules['perMale']],
+            'assumptions' => [
+                'male_months' => 12, 'female_months' => $rules['females'], 'lay_rate' => .7, 'clutch_mean' => $rules['eggs'],
+                'clutch_sd' => 0, 'infertile' => 0, 'hatch' => 1, 'females_per_male' => $rules['perMale'],
+            ],
         ] + ($rules['tubs'] === null ? [] : ['rules' => ['tubs' => $rules['tubs']]]));
     }
 }

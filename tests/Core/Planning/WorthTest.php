@@ -29,7 +29,9 @@ final class WorthTest extends TestCase
 
     public function testAnAnimalThatTheTargetDoesNotNeedIsWorthNothing(): void
     {
-        $policy = new Policy(Shelf::catalogue(), self::project([['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Pastel']]), null, .2);
+        $policy = new Policy(
+            Shelf::catalogue(), self::project([['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Pastel']]), null, .2,
+        );
         $byId = [];
         foreach (Worth::ofOwned($policy, [], 1) as $worth) {
             $byId[$worth->founder->id] = $worth;
@@ -54,7 +56,9 @@ final class WorthTest extends TestCase
 
     public function testInsistingOnAPairThatIsMadeAnywayChangesNothing(): void
     {
-        $policy = new Policy(Shelf::catalogue(), self::project([['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Pastel']]), null, .2);
+        $policy = new Policy(
+            Shelf::catalogue(), self::project([['male', 'het Clown'], ['female', 'het Clown'], ['female', 'Pastel']]), null, .2,
+        );
         self::assertSame([[0.0, 0.0], [0.0, 0.0]], $policy->gainOf('a1', 'a2', [], 100, 1));
     }
 

@@ -43,7 +43,8 @@ final class TrainingTest extends TestCase
 
     public function testTheAnswersAreThoseOfTheSquares(): void
     {
-        $right = static fn (int $number, int $seed): string => OddsDrill::of($number, $seed)->options[OddsDrill::of($number, $seed)->answer];
+        $right = static fn (int $number, int $seed): string
+            => OddsDrill::of($number, $seed)->options[OddsDrill::of($number, $seed)->answer];
         foreach (range(1, 12) as $seed) {
             preg_match('/(\d) recessive/', OddsDrill::of(0, $seed)->asks, $found);
             self::assertSame('1/'.(4 ** (int) $found[1]), $right(0, $seed));

@@ -47,7 +47,10 @@ class ReadingController extends Controller
         $this->authorize('log');
         $isOne = ! $request->has('readings');
         $isOne && $request->merge(['readings' => [$request->only('place', 'kind', 'value', 'at', 'token')]]);
-        $request->validate(['readings' => ['required', 'array', 'max:'.self::MOST]], ['readings.max' => 'One message holds '.self::MOST.' readings at the most.']);
+        $request->validate(
+            ['readings' => ['required', 'array', 'max:'.self::MOST]],
+            ['readings.max' => 'One message holds '.self::MOST.' readings at the most.'],
+        );
         $results = [];
         DB::transaction(function () use ($request, $keeper, &$results): void {
             foreach (array_values($request->input('readings')) as $reading) {
@@ -60,7 +63,9 @@ class ReadingController extends Controller
         $kept = count(array_filter($results, fn (array $one): bool => $one['result'] === 'kept'));
         $refused = count(array_filter($results, fn (array $one): bool => isset($one['errors'])));
 
-        return response()->json($isOne ? $results[0] : ['results' => $results], $kept > 0 ? 201 : ($refused === count($results) ? 422 : 200));
+        return response()->json(
+            $isOne ? $results[0] : ['results' => $results], $kept > 0 ? 201 : ($refused === count($results) ? 422 : 200),
+        );
     }
 
     /**
