@@ -13,6 +13,7 @@ use App\Http\Controllers\EggController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
+use App\Http\Controllers\GuideController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\IncubatorController;
 use App\Http\Controllers\LooksController;
@@ -82,6 +83,7 @@ Route::resource('racks', RackController::class)->only('index', 'store', 'update'
 
 Route::get('/today', [SeasonController::class, 'today'])->name('today');
 Route::post('/clutches/{clutch}/events', [SeasonController::class, 'log'])->name('events.store');
+Route::get('/season', [SeasonController::class, 'board'])->name('season.board');
 Route::get('/season/{season}', [SeasonController::class, 'reckoning'])->where('season', '[0-9]{4}')->name('season.reckoning');
 Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('animals.tap');
 
@@ -141,6 +143,7 @@ Route::get('/genes/{gene}', [GeneController::class, 'show'])->name('genes.show')
 Route::get('/complexes/{locus}', [GeneController::class, 'complex'])->name('complexes.show');
 
 Route::get('/luck', LuckController::class)->name('luck');
+Route::get('/guide', GuideController::class)->name('guide');
 
 Route::get('/house', [HouseController::class, 'show'])->name('house');
 Route::put('/house', [HouseController::class, 'update'])->name('house.update');

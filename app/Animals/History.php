@@ -50,7 +50,7 @@ class History
             'who' => (string) ($causer->name ?? $activity->properties['who'] ?? 'a command'),
             'what' => Kinds::named((string) $activity->subject_type)->words.' '.match ($activity->event) {
                 'created' => 'added',
-                'deleted' => 'taken out',
+                'deleted' => 'removed',
                 'restored' => 'put back',
                 default => 'changed',
             },

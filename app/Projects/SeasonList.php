@@ -31,6 +31,9 @@ class SeasonList
     /** @var list<array{clutch: Clutch, dam: string, sires: string}> pairings of this season that are recorded */
     public readonly array $made;
 
+    /** @var list<Wish> all that would add something */
+    private readonly array $wishes;
+
     /** @var array<string, string> names by the core's id */
     private array $names = [];
 
@@ -43,6 +46,7 @@ class SeasonList
     {
         [$this->made, $taken, $served] = $this->together($clutches);
         $wishes = $this->wishes($projects, $taken);
+        $this->wishes = $wishes;
         $assignment = new SeasonAssignment(
             array_map(
                 fn (array $wish): array => [
@@ -56,6 +60,15 @@ class SeasonList
         usort($grants, fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
         $this->grants = $grants;
         $this->waiting = $this->waiting($wishes, $grants, $taken);
+    }
+
+    /** @return list<Wish> pairings of a female that would add something, the worthiest first */
+    public function alternatives(string $dam): array
+    {
+        $wishes = array_values(array_filter($this->wishes, fn (array $wish): bool => $wish['dam'] === $dam));
+        usort($wishes, fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
+
+        return $wishes;
     }
 
     public function name(string $id): string

@@ -45,6 +45,14 @@ class EveryPageTest extends BrowserTestCase
         yield 'people' => ['/people'];
         yield 'account' => ['/account'];
         yield 'own gene' => ['/genes/own'];
+        yield 'season board' => ['/season'];
+        yield 'eggs' => ['/clutches/9/eggs'];
+        yield 'an egg' => ['/clutches/9/eggs?egg=5'];
+        yield 'incubators' => ['/incubators'];
+        yield 'an incubator' => ['/incubators/2?span=day'];
+        yield 'keep or sell' => ['/young?season=2026'];
+        yield 'guide' => ['/guide'];
+        yield 'money' => ['/money'];
         yield 'weighing round' => ['/round/weight'];
         yield 'feeding round' => ['/round/feed'];
         yield 'genes' => ['/genes'];

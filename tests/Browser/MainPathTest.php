@@ -266,7 +266,7 @@ class MainPathTest extends BrowserTestCase
         $browser->click('.log-form button[type="submit"]');
         $browser->waitFor('.said', 'fed, taken');
         $browser->click('#care .quiet');
-        $browser->waitFor('.said', 'Taken out: fed, taken');
+        $browser->waitFor('.said', 'Removed: fed, taken');
         $browser->click('.said button');
         $browser->waitFor('.said', 'Back again: fed, taken');
     }

@@ -70,7 +70,7 @@ class BulkTest extends TestCase
     public function test_they_are_taken_out_and_come_back(): void
     {
         [$a, $b] = $this->four();
-        $this->for([$a, $b], ['do' => 'out'])->assertSessionHas('said', 'Taken out: 2 animals.');
+        $this->for([$a, $b], ['do' => 'out'])->assertSessionHas('said', 'Removed: 2 animals.');
         $this->assertSame(2, Animal::query()->count());
         $this->post('/animals/chosen/undo');
         $this->assertSame(4, Animal::query()->count());

@@ -98,7 +98,7 @@ class CareTest extends TestCase
         $entry = CareEntry::query()->sole();
         $this->followingRedirects()
             ->delete("/records/care/{$entry->id}")
-            ->assertSee('Taken out: 1,420 g')
+            ->assertSee('Removed: 1,420 g')
             ->assertSee('Undo')
             ->assertSee('Nothing logged yet.');
         $this->followingRedirects()->post("/records/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');

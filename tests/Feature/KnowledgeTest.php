@@ -126,7 +126,7 @@ class KnowledgeTest extends TestCase
     {
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown']);
         $young = $this->made(['name' => 'Wherry', 'genotype' => 'Normal', 'sire_id' => $sire->id]);
-        $this->followingRedirects()->delete("/records/animal/{$sire->id}")->assertSee('Taken out: Skiff');
+        $this->followingRedirects()->delete("/records/animal/{$sire->id}")->assertSee('Removed: Skiff');
         $this->get("/animals/{$sire->id}")->assertNotFound();
         $this->get("/animals/{$young->id}")->assertOk();
         $this->followingRedirects()->post("/records/animal/{$sire->id}/restore")->assertSee('Back again: Skiff');

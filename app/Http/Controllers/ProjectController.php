@@ -190,7 +190,7 @@ class ProjectController extends Controller
         $this->plan($project);
 
         return redirect()->route('projects.show', $project)->with(
-            'said', $isPinned ? 'The pin is taken out.' : 'Every way uses this animal from now on.',
+            'said', $isPinned ? 'The pin is removed.' : 'Every way uses this animal from now on.',
         );
     }
 

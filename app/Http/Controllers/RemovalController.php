@@ -24,7 +24,7 @@ class RemovalController extends Controller
         });
 
         return redirect()->to($record->home())
-            ->with('said', "Taken out: {$record->sentence()}")
+            ->with('said', "Removed: {$record->sentence()}")
             ->with('undo', route('records.restore', [$kind, $id]));
     }
 

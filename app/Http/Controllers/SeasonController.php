@@ -6,6 +6,7 @@ use App\Collection\Opened;
 use App\Http\Requests\EventRequest;
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Projects\Board;
 use App\Projects\SeasonReckoning;
 use App\Season\Due;
 use App\Season\Order;
@@ -35,6 +36,14 @@ class SeasonController extends Controller
         $this->authorize('read');
 
         return view('season.today', ['page' => new TodayPage($this->opened)]);
+    }
+
+    /** Who goes to whom. */
+    public function board(): View
+    {
+        $this->authorize('read');
+
+        return view('season.board', ['board' => new Board($this->opened)]);
     }
 
     /** A season against what was to be expected of it. */

@@ -173,6 +173,6 @@ class BulkRequest extends FormRequest
             $undo[] = ['animal', $animal->id];
         }
 
-        return ['said' => "Taken out: {$names}.", 'undo' => $undo];
+        return ['said' => "Removed: {$names}.", 'undo' => $undo];
     }
 }

@@ -15,6 +15,8 @@ const load = () => loading ??= new Promise((resolve, reject) => {
 
 export async function enhance(select) {
   const TomSelect = await load()
+  const label = document.querySelector(`label[for="${select.id}"]`)
+  if (label) select.setAttribute('aria-label', label.textContent.trim()) // the list behind the field keeps its name
   new TomSelect(select, {
     plugins: select.multiple ? ['remove_button'] : [],
     searchField: ['text', 'genotype'], maxOptions: 400, allowEmptyOption: true, hideSelected: false, closeAfterSelect: !select.multiple,

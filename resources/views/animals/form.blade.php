@@ -55,7 +55,7 @@
             <x-field name="price" label="Price paid" :unit="$house->currency()" :value="old('price', $animal->price_cents === null ? '' : number_format($animal->price_cents / 100, 2, '.', ''))" inputmode="decimal"/>
         </div>
         <x-field name="notes" label="Notes" type="textarea" rows="4" :value="old('notes', $animal->notes)"/>
-        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Add to the collection' : 'Save' }}</button><a href="{{ $isNew ? route('animals.index') : route('animals.show', $animal) }}">Leave it</a></div>
+        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Add to the collection' : 'Save' }}</button><a href="{{ $isNew ? route('animals.index') : route('animals.show', $animal) }}">Cancel</a></div>
     </form>
     @unless ($isNew)
         <form class="mt-3" method="post" action="{{ route('records.destroy', ['animal', $animal->id]) }}">@csrf @method('delete')<button class="quiet" type="submit">Take {{ $animal->name }} out of the collection</button> <span class="soft small">for records made by mistake; for an animal that was sold or died, set its status. It can be undone.</span></form>

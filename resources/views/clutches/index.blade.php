@@ -1,5 +1,5 @@
 <x-station title="Clutches" station="clutches">
-    <x-slot:actions><a class="button" href="{{ route('young') }}"><x-icon name="signpost-split"/>Keep or sell</a><a class="button" href="{{ route('incubators.index') }}"><x-icon name="thermometer-half"/>Incubators</a>@can('log')<a class="button main" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Record a clutch</a>@endcan</x-slot:actions>
+    <x-slot:actions><a class="button" href="{{ route('season.board') }}"><x-icon name="diagram-3"/>Season board</a><a class="button" href="{{ route('young') }}"><x-icon name="signpost-split"/>Keep or sell</a><a class="button" href="{{ route('incubators.index') }}"><x-icon name="thermometer-half"/>Incubators</a>@can('log')<a class="button main" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Record a clutch</a>@endcan</x-slot:actions>
     @if ($seasons->isEmpty())
         <section class="sheet empty"><p class="answer">No clutches yet.</p><p class="soft">Record past seasons too, as well as you know them: what hatched says what the parents carry.</p>@can('log')<p><a class="button main" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Record a clutch</a></p>@endcan</section>
     @endif

@@ -7,7 +7,7 @@
             @if ($animals > 0)
                 <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ App\Exchange\Errors\ExchangeError::notEmpty($animals)->getMessage() }}</span></p>
             @else
-                <form method="post" action="{{ route('exchange.store', $upload->id) }}" data-module="once">@csrf<button class="button main" type="submit">Take it in</button> <a href="{{ route('exchange') }}">Leave it</a></form>
+                <form method="post" action="{{ route('exchange.store', $upload->id) }}" data-module="once">@csrf<button class="button main" type="submit">Take it in</button> <a href="{{ route('exchange') }}">Cancel</a></form>
             @endif
         </section>
     @else
@@ -20,7 +20,7 @@
             <form method="post" action="{{ route('exchange.store', [$upload->id] + request()->query()) }}" class="row-flow mt-3" data-module="once">
                 @csrf
                 @if ($counts['repeated'])<label class="switch"><input type="checkbox" name="repeated" value="1"> also rows that repeat an animal</label>@endif
-                <button class="button main" type="submit" @disabled($counts['rows'] === $counts['wrong'])>Bring in</button><a href="{{ route('exchange') }}">Leave it</a>
+                <button class="button main" type="submit" @disabled($counts['rows'] === $counts['wrong'])>Bring in</button><a href="{{ route('exchange') }}">Cancel</a>
             </form>
         </section>
         <form class="sheet" method="get" action="{{ route('exchange.preview', $upload->id) }}">

@@ -91,7 +91,7 @@
                 <section class="sheet">
                     <div class="head"><h2>{{ $claim->question }}</h2><span class="tag doubt">disputed</span></div>
                     <ul class="plain">
-                        @foreach ($claim->schools as $school)<li><strong>{{ $school->name }}</strong>@if ($school->key === $claim->default) <span class="tag">shipped choice</span>@endif<br><span class="small">{{ $school->effect }} <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
+                        @foreach ($claim->schools as $school)<li><strong>{{ $school->name }}</strong>@if ($school->key === $claim->default) <span class="tag">default choice</span>@endif<br><span class="small">{{ $school->effect }} <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
                     </ul>
                     <p class="small soft mb-0 mt-2">{{ $claim->whyDefault }} The choice stands on every pairing that it touches.</p>
                 </section>

@@ -16,7 +16,7 @@
                         <legend>{{ $entry['label'] }}</legend>
                         <div class="choices stances">
                             @foreach (Destino\Pairing\Advice\Stance::cases() as $stance)
-                                <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? '' : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? '' : $stances[$key]->value) === ($stance === $entry['default'] ? '' : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small> shipped</small>@endif</span></label>
+                                <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? '' : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? '' : $stances[$key]->value) === ($stance === $entry['default'] ? '' : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small> default</small>@endif</span></label>
                             @endforeach
                         </div>
                         <p class="hint mb-0">{{ $entry['hint'] }}</p>
@@ -52,7 +52,7 @@
                     <fieldset class="rule">
                         <legend>{{ $choice['label'] }}</legend>
                         @foreach ($choice['options'] as $value => [$words, $argument])
-                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked($now === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">shipped</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
+                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked($now === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">default</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
                         @endforeach
                     </fieldset>
                 @endforeach
@@ -70,7 +70,7 @@
                     <div class="field">
                         <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
                         <select class="input" id="school-{{ $claim->key }}" name="schools[{{ $claim->key }}]">
-                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected($now === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (shipped)' : '' }}</option>@endforeach
+                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected($now === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (default)' : '' }}</option>@endforeach
                         </select>
                         <span class="hint">@foreach ($claim->schools as $school)<em>{{ $school->name }}:</em> {{ $school->argument }} @endforeach</span>
                         <x-field-error :id="'claim-'.$claim->key" :message="$errors->first('schools.'.$claim->key)"/>

@@ -22,5 +22,5 @@
         <div><button class="button" data-without-script>Work it out again</button></div>
     </form>
 @endif
-<p class="mb-1">House rules in use: {{ $house->choices === [] ? 'as shipped' : 'your own' }} (version {{ $house->version }}); <a href="{{ route('house') }}">see them</a>. Parents chosen from the collection count as their records say, the reasons are on their pages.</p>
+<p class="mb-1">House rules in use: {{ $house->choices === [] ? 'the defaults' : 'your own' }} (version {{ $house->version }}); <a href="{{ route('house') }}">see them</a>. Parents chosen from the collection count as their records say, the reasons are on their pages.</p>
 <p class="soft small mb-0 mt-2">The address of this page opens exactly this pairing again: <a href="{{ route('pair', $inquiry->query()) }}">link to it</a>.</p>

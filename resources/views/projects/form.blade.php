@@ -26,7 +26,7 @@
             <div class="four mt-2">@php($defaults = (new Destino\Planning\Given\PlanAssumptions)->toArray())@foreach (App\Projects\AssumptionWords::order() as $name)<x-field :name="'assumptions['.$name.']'" :label="App\Projects\AssumptionWords::label($name)" :unit="App\Projects\AssumptionWords::unit($name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $defaults[$name]" inputmode="decimal"/>@endforeach</div>
         </details>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
-        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Leave it</a></div>
+        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Cancel</a></div>
     </form>
     @unless ($isNew)<div class="mt-3"><x-take-out kind="project" :record="$project" :label="$project->name" class=""/></div>@endunless
 </x-station>

@@ -5,6 +5,6 @@
         <div class="two"><x-choice name="sex" label="Its sex" :value="old('sex', 'male')" :options="['male' => 'male', 'female' => 'female']"/><x-field name="on" label="Seen first on" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
         <x-choice name="gene" label="Could it belong to a known gene?" :value="old('gene')" :options="['' => 'nothing in mind'] + $genes"/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes')"/>
-        <div class="row-flow"><button class="button main" type="submit">Begin the notebook</button><a href="{{ route('prove') }}">Leave it</a></div>
+        <div class="row-flow"><button class="button main" type="submit">Begin the notebook</button><a href="{{ route('prove') }}">Cancel</a></div>
     </form>
 </x-station>

@@ -1,0 +1,10 @@
+@php($percent = fn ($chance) => App\Words\OddsWords::percent($chance))
+<x-station title="Guide" station="guide">
+    <p class="soft">What Destino does for you, in the order of the work. Each chapter is a minute.</p>
+    <nav class="row-flow mb-3" aria-label="Chapters">@foreach (App\Guide\Chapter::cases() as $chapter)<a href="#{{ $chapter->value }}">{{ $chapter->title() }}</a>@endforeach</nav>
+    <div class="stack guide">
+        @foreach (App\Guide\Chapter::cases() as $chapter)
+            <section class="sheet" id="{{ $chapter->value }}"><div class="head"><h2>{{ $loop->iteration }} {{ $chapter->title() }}</h2></div>@include('guide.'.$chapter->value)</section>
+        @endforeach
+    </div>
+</x-station>
