@@ -11,11 +11,13 @@ $views = [
     'pair' => ['/pair?'.http_build_query(['sire_id' => 12, 'dam_id' => 13, 'target' => 'Ultramel + Mojave/Mystic']), 1280, 1180, 'light'],
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
-    'racks' => ['/animals?view=rack', 1280, 900, 'light'],
-    'conflict-phone' => ['/animals/17', 390, 844, 'light'],
     'today-phone' => ['/today', 390, 844, 'light'],
     'bench' => ['/clutches/8/bench', 1280, 1100, 'light'],
     'clutch' => ['/clutches/4', 1280, 760, 'light'],
+    'eggs-phone' => ['/clutches/9/eggs?egg=5', 390, 844, 'light'],
+    'incubator' => ['/incubators/2?span=day', 1280, 900, 'light'],
+    'board' => ['/season', 1280, 800, 'dark'],
+    'money' => ['/money', 1280, 1000, 'light'],
     'project' => ['/projects/1', 1280, 1300, 'light'],
     'house' => ['/house', 1280, 1000, 'dark'],
     'import' => ['import', 1280, 1000, 'light'],
@@ -23,10 +25,8 @@ $views = [
     'round-phone' => ['/round/feed', 390, 844, 'light'],
     'prove' => ['/prove', 1280, 1100, 'light'],
     'genes' => ['/genes', 1280, 800, 'light'],
-    'compare' => ['/genes/compare?'.http_build_query(['genes' => ['Normal', 'Pastel', 'Pastel Clown', 'Super Mojave']]), 1280, 1300, 'light'],
     'design' => ['/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]), 1280, 1200, 'light'],
     'train-phone' => ['/genes/train', 390, 844, 'dark'],
-    'luck' => ['/luck?chance=1/6&eggs=40&hits=0', 1280, 800, 'light'],
 ];
 /** Uploads a small list with the usual faults, and stays on its preview. */
 function importPreview(Browser $browser): void

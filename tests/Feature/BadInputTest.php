@@ -112,6 +112,51 @@ class BadInputTest extends TestCase
                 'assumptions' => [], 'form_token' => '{token}',
             ],
         ],
+        [
+            'post', '/clutches/{clutch}/events',
+            [
+                'kind' => 'pipped', 'egg' => '{egg}', 'on' => '2025-07-01', 'count' => '', 'infertile' => '', 'who' => '', 'saw' => '',
+                'sure' => '', 'note' => '', 'from' => '', 'form_token' => '{token}',
+            ],
+        ],
+        [
+            'put', '/eggs/{egg}',
+            ['across' => '40', 'down' => '30', 'slug' => '0', 'marked' => '1', 'apart' => '0', 'clump' => '', 'grams' => '88', 'note' => ''],
+        ],
+        [
+            'post', '/incubators',
+            [
+                'name' => 'Loft', 'place' => '{token}', 'celsius' => '31.5', 'low' => '31', 'high' => '32', 'humid_low' => '',
+                'humid_high' => '', 'notes' => '', 'form_token' => '{token}',
+            ],
+        ],
+        ['post', '/incubators/{incubator}/readings', ['temperature' => '31.5', 'humidity' => '88', 'at' => '', 'form_token' => '{token}']],
+        ['post', '/incubators/{incubator}/clutches', ['clutch' => '{clutch}']],
+        [
+            'put', '/animals/{animal}/sale',
+            [
+                'status' => 'for sale', 'on' => '2026-01-01', 'asking' => '200', 'deposit' => '', 'price' => '', 'buyer' => '',
+                'sent_on' => '', 'note' => '', 'unsexed' => '',
+            ],
+        ],
+        [
+            'post', '/money/bookings',
+            [
+                'kind' => 'feed', 'on' => '2026-01-01', 'amount' => '12.50', 'animal_id' => '', 'project_id' => '', 'note' => '',
+                'form_token' => '{token}',
+            ],
+        ],
+        ['post', '/money/prices', ['target' => 'Clown', 'low' => '300', 'high' => '400', 'note' => '', 'form_token' => '{token}']],
+        [
+            'post', '/animals/chosen',
+            ['do' => 'status', 'chosen' => ['{animal}'], 'status' => 'breeder', 'reason' => '', 'rack_id' => ''],
+        ],
+        ['post', '/animals/{animal}/tap', ['what' => 'fed', 'on' => '', 'form_token' => '{token}']],
+        ['get', '/season/2025', ['target' => 'Clown']],
+        ['get', '/young', ['season' => '2025']],
+        ['get', '/money', ['year' => '2025']],
+        ['get', '/clutches/{clutch}/eggs', ['egg' => '1', 'target' => 'Clown']],
+        ['get', '/incubators/{incubator}', ['span' => 'day']],
         ['post', '/racks', ['name' => 'Harbour', 'rows' => '3', 'columns' => '4', 'form_token' => '{token}']],
         [
             'put', '/house',
@@ -219,6 +264,9 @@ class BadInputTest extends TestCase
             (string) $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2])->id,
             (string) $this->keeper()->oddTraits()->create(['name' => 'Odd'])->id,
         ];
+        $egg = (string) $clutch->eggs()->create(['number' => 1])->id;
+        $incubator = (string) $this->keeper()->incubators()
+            ->create(['name' => 'Box', 'place' => 'box', 'celsius' => 31.5, 'low' => 31, 'high' => 32])->id;
         $isProgram = str_starts_with($address, '/api');
         $isProgram ? Sanctum::actingAs($this->keeper(), ['read', 'log']) : $this->actingAs($this->keeper());
         $faults = [];
@@ -226,7 +274,7 @@ class BadInputTest extends TestCase
             foreach ($field === '' ? ['as it is meant' => null] : self::nasty() as $what => $value) {
                 $real = [
                     '{animal}' => (string) $sire->id, '{dam}' => (string) $dam->id, '{clutch}' => (string) $clutch->id,
-                    '{project}' => $project, '{rack}' => $rack, '{trait}' => $trait, '{token}' => (string) Str::uuid(),
+                    '{project}' => $project, '{rack}' => $rack, '{trait}' => $trait, '{egg}' => $egg, '{incubator}' => $incubator, '{token}' => (string) Str::uuid(),
                 ];
                 $sent = json_decode(strtr((string) json_encode($fields), $real), true);
                 if ($field !== '') {
@@ -234,7 +282,7 @@ class BadInputTest extends TestCase
                 }
                 session()->forget('errors');
                 $response = $method === 'get'
-                    ? $this->get($address.'?'.http_build_query($sent))
+                    ? $this->get(strtr($address, $real).'?'.http_build_query($sent))
                     : $this->{$isProgram ? 'postJson' : $method}(strtr($address, $real), $sent);
                 if (
                     $response->getStatusCode() >= 500

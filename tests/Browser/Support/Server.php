@@ -61,10 +61,20 @@ class Server
         throw new RuntimeException('The application did not answer in time.');
     }
 
-    public function stop(): void
+    /** Of the process, for those who would kill it. */
+    public function pid(): int
+    {
+        return proc_get_status($this->process)['pid'];
+    }
+
+    /** @param bool $keep whether the database stays */
+    public function stop(bool $keep = false): void
     {
         proc_terminate($this->process);
         proc_close($this->process);
+        if ($keep) {
+            return;
+        }
         foreach (['', '-wal', '-shm'] as $suffix) {
             if (is_file($this->database.$suffix)) {
                 unlink($this->database.$suffix);
