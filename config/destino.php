@@ -7,6 +7,14 @@ return [
     // Names under which it answers besides addresses, names of the home network and that of app.url, with commas between them.
     'hosts' => array_filter(array_map('trim', explode(',', (string) env('DESTINO_HOSTS', '')))),
 
+    // The zone of the clock on the wall, for hours that are shown and typed: that of the machine, unless it is said.
+    'zone' => env('DESTINO_ZONE') ?: (static function (): string {
+        $zone = (string) preg_replace('~^.*/zoneinfo/~', '', (string) @readlink('/etc/localtime'));
+        $zone = $zone === '' ? trim((string) @file_get_contents('/etc/timezone')) : $zone;
+
+        return in_array($zone, timezone_identifiers_list(DateTimeZone::ALL_WITH_BC), true) ? $zone : 'UTC';
+    })(),
+
     // The folder with the gene facts.
     'catalogue' => base_path('catalogue'),
 

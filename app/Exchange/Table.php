@@ -3,14 +3,22 @@
 namespace App\Exchange;
 
 use App\Exchange\Errors\ExchangeError;
+use PhpOffice\PhpSpreadsheet\Cell\Cell;
+use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Exception as SpreadsheetException;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\Shared\Date;
+use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
 
 /** Rows of text under headings, as read from a CSV or XLSX file. */
 class Table
 {
     public const MOST_ROWS = 5000;
+
+    private const MOST_COLUMNS = 200;
+
+    /** Bytes that a workbook may unpack to. */
+    private const MOST_UNPACKED = 150_000_000;
 
     /**
      * @param  list<string>  $headings
@@ -83,30 +91,64 @@ class Table
         return $lines;
     }
 
-    /** @return list<list<string|null>> */
+    /**
+     * Only cells that are there are looked at: a workbook with one styled cell in its last row is as small as it seems.
+     *
+     * @return list<list<string|null>>
+     */
     private static function xlsx(string $path, string $name): array
     {
+        Unpacked::check($path, self::MOST_UNPACKED);
         try {
-            $reader = IOFactory::createReader('Xlsx');
-            $sheet = $reader->load($path)->getActiveSheet();
-        } catch (SpreadsheetException|\ValueError) {
+            $sheet = IOFactory::createReader('Xlsx')->load($path)->getActiveSheet();
+            $rows = self::filled($sheet);
+        } catch (SpreadsheetException|\ValueError|\TypeError|\ErrorException) { // whatever is broken in it, it is no list
             throw ExchangeError::notATable($name);
         }
+        ksort($rows);
         $lines = [];
-        foreach ($sheet->getRowIterator() as $row) {
-            $line = [];
-            foreach ($row->getCellIterator() as $cell) {
-                $value = $cell->getCalculatedValue();
-                $line[] = match (true) {
-                    $value === null => null,
-                    is_numeric($value) && Date::isDateTime($cell) => Date::excelToDateTimeObject((float) $value)->format('Y-m-d'),
-                    is_float($value) && floor($value) === $value => (string) (int) $value,
-                    default => (string) $value,
-                };
+        foreach ($rows as $number => $cells) {
+            while (count($lines) < $number - 1) {
+                $lines[] = []; // rows keep the numbers that they have in the file
             }
-            $lines[] = $line;
+            $lines[] = array_map(fn (int $at): ?string => $cells[$at] ?? null, range(1, max(array_keys($cells))));
         }
 
         return $lines;
+    }
+
+    /**
+     * @return array<int, non-empty-array<int, string>> by row and column, from 1
+     *
+     * @throws ExchangeError when there are more rows than can be taken, or one that stands far below the list
+     */
+    private static function filled(Worksheet $sheet): array
+    {
+        $rows = [];
+        foreach ($sheet->getCoordinates(false) as $coordinate) {
+            [$column, $row] = Coordinate::indexesFromString($coordinate);
+            $text = $column > self::MOST_COLUMNS ? null : self::text($sheet->getCell($coordinate));
+            if ($text !== null && trim($text) !== '') {
+                $rows[$row][$column] = $text;
+                if (count($rows) > self::MOST_ROWS + 1 || $row > 4 * self::MOST_ROWS) {
+                    throw ExchangeError::tooLong(self::MOST_ROWS);
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    private static function text(Cell $cell): ?string
+    {
+        // a formula as the program that wrote it worked it out; nothing is computed here
+        $value = $cell->isFormula() ? $cell->getOldCalculatedValue() : $cell->getValue();
+
+        return match (true) {
+            $value === null => null,
+            is_numeric($value) && Date::isDateTime($cell) => Date::excelToDateTimeObject((float) $value)->format('Y-m-d'),
+            is_float($value) && floor($value) === $value && abs($value) < 1e15 => (string) (int) $value,
+            default => (string) $value,
+        };
     }
 }

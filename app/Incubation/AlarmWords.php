@@ -3,9 +3,9 @@
 namespace App\Incubation;
 
 use App\House\House;
+use App\House\WallClock;
 use Destino\Season\Alarm;
 use Destino\Season\AlarmKind;
-use Illuminate\Support\Carbon;
 
 /** An alarm of an incubator in a sentence, with what to look at. */
 final class AlarmWords
@@ -46,7 +46,7 @@ final class AlarmWords
 
     private static function moment(int $second): string
     {
-        $at = Carbon::createFromTimestamp($second);
+        $at = WallClock::at($second);
 
         return $at->isToday() ? $at->format('H:i') : $at->format('j M H:i');
     }

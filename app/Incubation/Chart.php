@@ -3,6 +3,7 @@
 namespace App\Incubation;
 
 use App\House\House;
+use App\House\WallClock;
 use App\Models\Incubator;
 use Illuminate\Support\Carbon;
 
@@ -150,9 +151,10 @@ class Chart
             'day' => [6 * 3600, 'H:i'], 'week' => [86_400, 'D j'], 'month' => [5 * 86_400, 'j M'], default => [14 * 86_400, 'j M'],
         };
         $times = [];
-        $first = $this->span === 'day' ? $this->from()->startOfHour() : $this->from()->startOfDay();
+        $from = WallClock::at($this->from()->getTimestamp());
+        $first = $this->span === 'day' ? $from->startOfHour() : $from->startOfDay();
         for ($at = $first->getTimestamp() + $every; $at <= $this->now->getTimestamp(); $at += $every) {
-            $times[] = ['x' => $this->x($at), 'label' => Carbon::createFromTimestamp($at)->format($format)];
+            $times[] = ['x' => $this->x($at), 'label' => WallClock::at($at)->format($format)];
         }
 
         return $times;

@@ -44,9 +44,12 @@ class ReadingFile
 
     private readonly int $latest;
 
+    private readonly string $zone;
+
     public function __construct(private readonly Incubator $incubator, private readonly House $house)
     {
         $this->latest = time() + 300; // clocks differ a little
+        $this->zone = (string) config('destino.zone');
     }
 
     /** @throws UnreadableReadings where the file has no heading that names a time and a value */
@@ -110,7 +113,7 @@ class ReadingFile
      */
     private function line(int $line, array $cells, array $columns): void
     {
-        $at = self::moment($cells[$columns['at']] ?? '');
+        $at = $this->moment($cells[$columns['at']] ?? '');
         if ($at === null || $at > $this->latest) {
             $this->refuse($line, '“'.Str::limit($cells[$columns['at']] ?? '', 30).'” is '.($at === null ? 'no time' : 'in the future'));
 
@@ -132,14 +135,16 @@ class ReadingFile
         }
     }
 
-    /** @return int|null second of the Unix era, from 2000 on; times without a zone are UTC */
-    private static function moment(string $text): ?int
+    /** @return int|null second of the Unix era, from 2000 on */
+    private function moment(string $text): ?int
     {
         $text = trim($text);
         $at = match (true) {
             strlen($text) > 40 || preg_match('/\d/', $text) !== 1 => false,
             ctype_digit($text) => strlen($text) === 10 ? (int) $text : false,
-            default => strtotime($text),
+            // times without a zone are those of the clock on the wall
+            preg_match('/(Z|UTC|GMT|[+-]\d\d:?\d\d)$/i', $text) === 1 => strtotime($text),
+            default => strtotime("{$text} {$this->zone}"),
         };
 
         return $at === false || $at < self::FIRST ? null : $at;

@@ -29,6 +29,12 @@ class IncubatorsTest extends TestCase
         'humid_high' => '97',
     ];
 
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['destino.zone' => 'UTC']);
+    }
+
     private function incubator(): Incubator
     {
         return $this->keeper()->incubators()->create(self::RIGHT);
@@ -131,6 +137,33 @@ class IncubatorsTest extends TestCase
             null, 'file',
         );
         $this->assertSame(6, Reading::query()->count());
+    }
+
+    public function test_hours_are_those_of_the_clock_on_the_wall_across_its_changes(): void
+    {
+        config(['destino.zone' => 'Europe/Vienna']);
+        $incubator = $this->incubator();
+        $csv = "at,temperature\n2026-03-29 01:30,31\n2026-03-29 03:30,32\n2026-10-25T02:30:00+02:00,33\n2026-10-25T02:30:00+01:00,34\n";
+        $this->post(
+            "/incubators/{$incubator->id}/file", ['file' => UploadedFile::fake()->createWithContent('log.csv', $csv)],
+        )->assertSessionHasNoErrors();
+        $this->assertSame(
+            ['2026-03-29 00:30', '2026-03-29 01:30', '2026-10-25 00:30', '2026-10-25 01:30'],
+            Reading::query()->orderBy('at')->get()->map(fn (Reading $one): string => $one->at->format('Y-m-d H:i'))->all(),
+        );
+        $this->travelTo('2026-07-01 10:00:00');
+        $this->post(
+            "/incubators/{$incubator->id}/readings",
+            ['temperature' => '31', 'at' => '2026-07-01T11:58', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
+        $this->assertSame(
+            '2026-07-01 09:58',
+            Reading::query()->where('at', '>', '2026-06-01')->where('at', '<', '2026-08-01')->sole()->at->format('Y-m-d H:i'),
+        );
+        $this->post(
+            "/incubators/{$incubator->id}/readings",
+            ['temperature' => '31', 'at' => '2026-07-01T12:30', 'form_token' => (string) Str::uuid()],
+        )->assertSessionHasErrors('at', null, 'reading');
     }
 
     public function test_fahrenheit_is_read_where_the_heading_says_so(): void

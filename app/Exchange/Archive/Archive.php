@@ -3,6 +3,7 @@
 namespace App\Exchange\Archive;
 
 use App\Exchange\Errors\ExchangeError;
+use App\Exchange\Unpacked;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Support\Facades\DB;
@@ -18,6 +19,11 @@ use ZipArchive;
 class Archive
 {
     public const FORMAT = 'destino-collection/2';
+
+    /** Bytes that an archive may unpack to, and one file in it: the document of 1,000 animals with all they have is about 5 MB. */
+    private const MOST_UNPACKED = 600_000_000;
+
+    private const MOST_DOCUMENT = 60_000_000;
 
     public function __construct(private readonly User $keeper, private readonly Darkroom $darkroom) {}
 
@@ -60,6 +66,7 @@ class Archive
      */
     public static function open(string $path): array
     {
+        Unpacked::check($path, self::MOST_UNPACKED, self::MOST_DOCUMENT);
         $zip = new ZipArchive;
         $photos = [];
         if ($zip->open($path, ZipArchive::RDONLY) === true) {

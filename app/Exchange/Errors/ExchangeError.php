@@ -12,6 +12,11 @@ class ExchangeError extends DomainException implements DestinoError
         return new self("“{$name}” is neither a CSV nor an XLSX file that can be read.");
     }
 
+    public static function unpacksTooLarge(int $megabytes): self
+    {
+        return new self("The file unpacks to more than {$megabytes} MB; nothing of it was read.");
+    }
+
     public static function empty(): self
     {
         return new self('The file holds no rows below its headings.');

@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\House\WallClock;
 use App\Models\Incubator;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
@@ -36,7 +37,11 @@ class HandReadingRequest extends RecordRequest
                 }
             }],
             'humidity' => ['nullable', 'numeric', 'between:0,100'],
-            'at' => ['nullable', 'date', 'before_or_equal:+5 minutes', 'after:2000-01-01'], 'form_token' => ['required', 'uuid'],
+            'at' => ['nullable', 'date', 'after:2000-01-01', function (string $attribute, mixed $value, Closure $fail): void {
+                if (is_string($value) && WallClock::typed($value)->isAfter(Carbon::now()->addMinutes(5))) {
+                    $fail('The time lies in the future.');
+                }
+            }], 'form_token' => ['required', 'uuid'],
         ];
     }
 
@@ -45,13 +50,13 @@ class HandReadingRequest extends RecordRequest
     {
         return [
             'temperature' => 'Give a temperature, a humidity or both.', 'humidity' => 'The humidity is a percentage from 0 to 100.',
-            'at.before_or_equal' => 'The time lies in the future.', 'at' => 'Give the day and the time.',
+            'at' => 'Give the day and the time.',
         ];
     }
 
     public function addTo(Incubator $incubator): int
     {
-        $at = $this->validated('at') === null ? Carbon::now() : Carbon::parse($this->validated('at'));
+        $at = $this->validated('at') === null ? Carbon::now() : WallClock::typed((string) $this->validated('at'));
         $values = array_filter([
             'temperature' => $this->validated('temperature') === null ? null : $this->opened()->house
                 ->celsius($this->validated('temperature')),

@@ -1,0 +1,20 @@
+<?php
+
+namespace App\House;
+
+use Illuminate\Support\Carbon;
+
+/** Moments as the clock on the wall shows them; what is kept is kept in UTC, so that a change of the clocks moves nothing. */
+final class WallClock
+{
+    public static function at(int $second): Carbon
+    {
+        return Carbon::createFromTimestamp($second, config('destino.zone'));
+    }
+
+    /** A day and an hour as they were typed or written to a file; those with a zone of their own keep it. */
+    public static function typed(string $text): Carbon
+    {
+        return Carbon::parse($text, config('destino.zone'))->utc();
+    }
+}
