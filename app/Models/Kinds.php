@@ -25,7 +25,7 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([...self::ofTheHouse(), ...self::ofAnimals(), ...self::ofClutches(), ...self::ofWork()] as $kind) {
+        foreach ([...self::ofTheHouse(), ...self::ofAnimals(), ...self::animals(), ...self::ofClutches(), ...self::ofWork(), ...self::ofMoney()] as $kind) {
             $kinds[$kind->name] = $kind;
         }
 
@@ -103,6 +103,13 @@ final class Kinds
                 'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?',
                 'note' => 'string?',
             ]),
+        ];
+    }
+
+    /** @return list<RecordKind> after those that belong to them */
+    private static function animals(): array
+    {
+        return [
             new RecordKind('animal', Animal::class, 'record', [
                 'name' => 'string', 'number' => 'string?', 'sex' => ['male', 'female', null],
                 'sex_found' => [...self::values(SexFound::class), null], 'sex_certainty' => 'integer',
@@ -161,10 +168,6 @@ final class Kinds
                 ['animals' => 'animal'],
                 removal: Right::Log, section: 'alike', relation: 'alikeSets',
             ),
-            new RecordKind(
-                'price', Price::class, 'price', ['target' => 'string', 'low' => 'integer', 'high' => 'integer', 'note' => 'string?'],
-                removal: Right::Manage, section: 'prices',
-            ),
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
             new RecordKind('project', Project::class, 'project', [
                 'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],
@@ -172,9 +175,6 @@ final class Kinds
                 'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
                 'notes' => 'string?', 'begun_on' => 'string?',
             ], lists: ['forbidden' => 'animal', 'pinned' => 'animal'], removal: Right::Manage, section: 'projects'),
-            new RecordKind('booking', Booking::class, 'booking', [
-                'kind' => self::values(BookingKind::class), 'on' => 'string', 'amount' => 'integer', 'note' => 'string?',
-            ], ['animal_id' => 'animal', 'project_id' => 'project'], removal: Right::Manage, section: 'bookings'),
             new RecordKind('decision', Decision::class, 'decision', [
                 'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string',
                 'on' => 'string',
@@ -199,6 +199,20 @@ final class Kinds
                 ['place' => 'string', 'kind' => ['temperature', 'humidity'], 'value' => 'number', 'at' => 'string'],
                 section: 'readings', isNumbered: false,
             ),
+        ];
+    }
+
+    /** @return list<RecordKind> */
+    private static function ofMoney(): array
+    {
+        return [
+            new RecordKind(
+                'price', Price::class, 'price', ['target' => 'string', 'low' => 'integer', 'high' => 'integer', 'note' => 'string?'],
+                removal: Right::Manage, section: 'prices',
+            ),
+            new RecordKind('booking', Booking::class, 'booking', [
+                'kind' => self::values(BookingKind::class), 'on' => 'string', 'amount' => 'integer', 'note' => 'string?',
+            ], ['animal_id' => 'animal', 'project_id' => 'project'], removal: Right::Manage, section: 'bookings'),
         ];
     }
 
