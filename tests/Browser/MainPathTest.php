@@ -320,7 +320,7 @@ class MainPathTest extends BrowserTestCase
         self::assertSame([], $browser->all('#desk-0'));
         $browser->visit('/animals/20');
         $browser->waitFor('#knowledge', 'Pinstripe het Piebald');
-        $browser->visit('/prove')->click('button[aria-label^="take out: Tidemark"]');
+        $browser->visit('/prove')->click('button[aria-label^="remove Tidemark"]');
         $browser->waitFor('#desk-0', 'Zephyr');
     }
 

@@ -21,7 +21,7 @@
             @if ($state === App\Models\Enums\EggState::GivenUp)<path class="sign" d="M-5 3l10 6M-5 9l10 -6"/>@endif
             @if ($state === App\Models\Enums\EggState::Dead)<path class="sign" d="M0 3v7M-3 5h6"/>@endif
             @if ($egg->marked)<path class="top" d="M-2.5 {{ $state === App\Models\Enums\EggState::Slug ? -6.5 : -9.5 }}h5"/>@endif
-            @foreach ($egg->troubles() as $i => $trouble)<text class="trouble" x="{{ -6 + 6 * $i }}" y="-5">{{ ['dented' => 'd', 'mould' => 'm', 'sweating' => 's'][$trouble->value] }}</text>@endforeach
+            @foreach ($egg->troubles() as $i => $trouble)<path class="trouble" transform="translate({{ -6 + 6 * $i }} -7)" d="{{ ['dented' => 'M-2.2 -1a2.2 2.2 0 0 0 4.4 0', 'mould' => 'M-1.6 0h.01M1.4 -1h.01M.4 1.6h.01M-.6 -1.6h.01', 'sweating' => 'M0 -2.4q2.4 3 0 4.2q-2.4 -1.2 0 -4.2'][$trouble->value] }}"/>@endforeach
             <text class="number" y="1.5">{{ $egg->number }}</text>
         </a>
     @endforeach

@@ -17,7 +17,7 @@
                     <li><p class="mb-1"><a href="{{ route('clutches.show', $one->clutch) }}"><strong>{{ $one->clutch->dam->name }}</strong></a> <span class="soft small">{{ implode(' · ', array_filter([$one->clutch->dam->placeWords(), 'with '.($one->clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'a sire not known')])) }}</span>
                         @if ($one->isOverdue)<span class="tag dead">overdue</span>@elseif ($one->isNow($today))<span class="tag hit">now</span>@endif
                         <span class="d-block">Expect {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">, {{ App\Projects\ProjectPage::percent($one->thisWeek) }} within a week</span>@endif</span><span class="d-block soft small">{{ ucfirst($one->rests) }}.</span></p>
-                        @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p class="mb-0 small"><a href="{{ route('eggs', $one->clutch) }}">egg by egg</a></p>@endif @endif</li>
+                        @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>egg by egg</a></p>@endif @endif</li>
                 @endforeach
             </ul>
             <p class="soft small mb-0 mt-2">Wash your hands after handling; a female on eggs may bite. A female in trouble laying, or an ailing hatchling, is for a reptile veterinarian.</p>
