@@ -63,6 +63,7 @@
                     @foreach ($cues as $one)
                         <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong> <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age" : '' }}</span>
                             <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in {{ $one->share() }}&nbsp;%, in a normal in {{ $one->shareInNormals() }}&nbsp;%</span>
+                            @if ($tally->count($one->cue, $one->rule) > 0)<span class="small d-block">Seen on {{ $tally->count($one->cue, $one->rule) }} confirmed {{ Str::plural('animal', $tally->count($one->cue, $one->rule)) }} of yours: {{ $tally->words($one->cue, $one->rule) }}. With the estimate as {{ App\Looks\CueTally::PRIOR }} more: {{ implode(', ', array_map(fn ($state, $share) => "{$state} {$share}\u{a0}%", $one->cue->states, $tally->percentages($one->cue, $one->rule))) }}.</span>@can('manage')<form method="post" action="{{ route('genes.change') }}" class="d-inline" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="rule" value="{{ $one->key() }}"><input type="hidden" name="chances" value="{{ implode(', ', $tally->percentages($one->cue, $one->rule)) }}"><button class="button slim" type="submit">Use these chances</button></form>@endcan @endif
                             @if ($one->others() !== '')<span class="small soft d-block">Changed by {{ $one->others() }}.</span>@endif
                             @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}. @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue'] ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach @endcan</span>@endif</li>
                     @endforeach
@@ -74,7 +75,7 @@
                             <x-field name="chances" label="Percentage of each state, in that order" :value="old('chances')" placeholder="10, 20, 70"/>
                             <div class="mt-2"><button class="button" type="submit">Use these</button></div></form></details>
                 @endif
-                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts.</p>
+                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts. What you see on animals that are confirmed by a laboratory, by their young, or grown, stands beside them.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">
