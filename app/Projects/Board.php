@@ -191,7 +191,10 @@ class Board
      */
     private function without(array $places, Collection $animals): array
     {
-        $taken = array_map(fn (array $place): int => $place['dam']->id, array_merge([], ...array_values($places)));
+        $taken = [
+            ...array_map(fn (array $place): int => $place['dam']->id, array_merge([], ...array_values($places))),
+            ...array_map(fn (array $one): int => $one['clutch']->dam_id, $this->season->made), // those on eggs among them
+        ];
 
         return array_values($animals->filter(
             fn (Animal $animal): bool => $animal->sex?->value === 'female' && ! in_array($animal->id, $taken, true)

@@ -64,6 +64,7 @@ class BoardTest extends TestCase
         $this->assertSame('together', $this->board()->males[0]['places'][0]['stage']);
         $clutch->events()->create(['kind' => 'laid', 'on' => Carbon::today()->format('Y-m-d'), 'count' => 5]);
         $this->assertCount(1, $this->board()->males[0]['places'], 'what is laid is no longer of the board');
+        $this->assertSame(['Free'], array_map(fn ($dam): string => $dam->name, $this->board()->free), 'she who has just laid is not free');
     }
 
     public function test_a_male_with_too_many_females_is_told_so(): void
