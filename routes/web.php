@@ -153,6 +153,7 @@ Route::get(
     '/exchange/download/{format}', [ExchangeController::class, 'download'],
 )->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
 Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
+Route::delete('/exchange/collection', [ExchangeController::class, 'empty'])->name('exchange.empty');
 Route::get('/exchange/{upload}', [ExchangeController::class, 'preview'])->whereUuid('upload')->name('exchange.preview');
 Route::post('/exchange/{upload}/answers', [ExchangeController::class, 'answer'])->whereUuid('upload')->name('exchange.answer');
 Route::post('/exchange/{upload}', [ExchangeController::class, 'store'])->whereUuid('upload')->name('exchange.store');

@@ -66,6 +66,17 @@ class Standing
         return $count;
     }
 
+    /** Taken one after the other, up to now. */
+    public function mealsInARow(): int
+    {
+        $count = 0;
+        for ($i = count($this->meals) - 1; $i >= 0 && $this->meals[$i]->outcome === FeedOutcome::Taken; $i--) {
+            $count++;
+        }
+
+        return $count;
+    }
+
     /** What it was fed last, which is offered again. */
     public function prey(): ?string
     {

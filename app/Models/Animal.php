@@ -249,6 +249,14 @@ class Animal extends Model implements Removable
     }
 
     /** Whether its genes are still to be read: not known, which is not Normal. */
+    /** Days since it hatched; null where that is not known to the day. */
+    public function ageInDays(Carbon $today): ?int
+    {
+        $isKnown = $this->hatched_on !== null && $this->hatched_precision === Precision::Day;
+
+        return $isKnown && $this->hatched_on->lte($today) ? (int) $this->hatched_on->diffInDays($today) : null;
+    }
+
     public function hasOpenGenes(): bool
     {
         return ($this->getAttributes()['genes_open'] ?? null) !== null;

@@ -9,10 +9,14 @@ use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Incubation\IncubatorCard;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Clutch;
+use App\Models\Enums\CareKind;
 use App\Models\Sighting;
 use App\Models\StatusEvent;
 use Destino\Identification\Cue;
+use Destino\Season\Expectation;
+use Destino\Season\Gap;
 use Illuminate\Support\Carbon;
 
 /** What is due, overdue or worth checking today, by place in the rack. */
@@ -23,6 +27,12 @@ class TodayPage
 
     /** Days without a weight after which one is worth taking. */
     private const UNWEIGHED = 60;
+
+    /** Days in which a hatchling is one that begins. */
+    private const BEGINS = 120;
+
+    /** Meals in a row that are common before a sale. */
+    private const MEALS = 3;
 
     /** Hatchlings are looked at again up to this age, in days. */
     private const YOUNG = 540;
@@ -48,7 +58,7 @@ class TodayPage
         $this->standings = new Standings($keeper, $this->today);
         $this->due = Due::among($keeper, $this->today);
         $this->animals = array_values(
-            $keeper->animals()->with('rack', 'sightings')->get()
+            $keeper->animals()->with(['rack', 'sightings', 'care' => fn ($care) => $care->where('kind', CareKind::Shed)])->get()
                 ->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
                 ->sortBy(fn (Animal $animal): string => ($animal->placeWords() ?? "\u{ffff}")." {$animal->name}")->all(),
         );
@@ -100,6 +110,33 @@ class TodayPage
         usort($long, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
 
         return $long;
+    }
+
+    /**
+     * Hatchlings that have not shed yet, or not eaten three times in a row: what is expected, and how far they are.
+     *
+     * @return list<array{animal: Animal, says: string}> the youngest first
+     */
+    public function beginners(): array
+    {
+        $young = [];
+        [$from, $to] = Expectation::of(Gap::hatchToShed())->window();
+        foreach ($this->animals as $animal) {
+            $age = $animal->clutch_id === null ? null : $animal->ageInDays($this->today);
+            if ($age === null || $age > self::BEGINS) {
+                continue;
+            }
+            $meals = $this->standings->of($animal->id)->mealsInARow();
+            $hasShed = $animal->care->contains(fn (CareEntry $entry): bool => $entry->kind === CareKind::Shed);
+            $says = array_filter([
+                $hasShed ? null : "first shed day {$from} to {$to}, now day {$age}",
+                $meals >= self::MEALS ? null : "{$meals} of ".self::MEALS.' meals in a row',
+            ]);
+            $says === [] ?: $young[$age.sprintf('-%09d', $animal->id)] = ['animal' => $animal, 'says' => implode('; ', $says)];
+        }
+        ksort($young, SORT_NATURAL);
+
+        return array_values($young);
     }
 
     /** @return list<Animal> young whose sex is not known */
@@ -170,6 +207,9 @@ class TodayPage
     {
         $now = array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today));
 
-        return [...$now, ...$this->alarms(), ...$this->hungry(), ...$this->failing(), ...$this->toReview(), ...$this->toSex()] === [];
+        return [
+            ...$now, ...$this->alarms(), ...$this->hungry(), ...$this->failing(), ...$this->toReview(), ...$this->toSex(),
+            ...$this->beginners(),
+        ] === [];
     }
 }

@@ -198,6 +198,12 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->click('#egg a.button')->waitFor('main', 'What the rest');
         $browser->type('#name', 'Jib')->click('#hatchling-form button[type=submit]');
         $browser->waitFor('.said', 'Jib is in the collection');
+        foreach (['shed', 'fed'] as $what) { // the first shed and the first meal, two taps from anywhere
+            $browser->visit('/today');
+            $rows = array_filter($browser->all('li.row-flow'), fn (RemoteWebElement $row): bool => str_contains($row->getText(), 'Jib'));
+            $this->tap(array_values($rows)[0], $what);
+            $browser->waitFor('.said', "Jib: {$what}");
+        }
         $browser->visit('/young?season='.date('Y'));
         self::assertStringContainsString('Jib', $browser->text());
         $browser->visit('/animals?find=Jib')->click('.cards a, table a');

@@ -58,7 +58,8 @@ class AccessTest extends TestCase
         'exchange.store' => 'owner', 'exchange.answer' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner',
         'people.update' => 'owner',
         'people.destroy' => 'owner',
-        'backups' => 'installation', 'backups.store' => 'installation', 'backups.download' => 'installation',
+        'backups' => 'installation', 'backups.store' => 'installation', 'exchange.empty' => 'installation',
+        'backups.download' => 'installation',
         'api.animals.index' => 'viewer', 'api.animals.show' => 'viewer', 'api.animals.weights' => 'viewer',
         'api.readings.index' => 'viewer', 'api.weights.store' => 'helper', 'api.readings.store' => 'helper',
     ];

@@ -130,6 +130,28 @@ class RoundTest extends TestCase
         $this->assertSame([1, 0], [$fed->daysWithoutFood(), $fed->refusals()]);
     }
 
+    public function test_hatchlings_stand_on_today_until_they_have_shed_and_eaten_three_times(): void
+    {
+        $dam = $this->made(['name' => 'Dam']);
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id]);
+        $young = $this->made(
+            ['name' => 'Jib', 'sex' => 'male', 'clutch_id' => $clutch->id, 'hatched_on' => Carbon::today()->subDays(9)->format('Y-m-d')],
+        );
+        $this->made(['name' => 'Grown', 'sex' => 'male', 'clutch_id' => $clutch->id, 'hatched_on' => '2020-01-01']);
+        $this->get('/today')->assertSeeInOrder(
+            ['Hatchlings', 'Jib', 'first shed day 7 to 14, now day 9; 0 of 3 meals in a row'],
+        )->assertDontSee('Grown');
+        $tap = fn (string $what): TestResponse => $this->post(
+            "/animals/{$young->id}/tap", ['what' => $what, 'form_token' => (string) Str::uuid()],
+        );
+        foreach (['shed', 'fed', 'refused', 'fed', 'fed'] as $what) {
+            $tap($what);
+        }
+        $this->get('/today')->assertSee('2 of 3 meals in a row')->assertDontSee('first shed day');
+        $tap('fed');
+        $this->get('/today')->assertDontSee('Hatchlings');
+    }
+
     public function test_the_outbox_is_told_where_to_go_and_a_tap_with_a_token_is_made_once(): void
     {
         $animal = $this->made(['name' => 'Skiff']);

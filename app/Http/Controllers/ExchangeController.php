@@ -2,10 +2,13 @@
 
 namespace App\Http\Controllers;
 
+use App\Backup\BackupError;
+use App\Backup\Vault;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\Exchange\AnimalSheet;
 use App\Exchange\Archive\Archive;
+use App\Exchange\Emptying;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
 use App\Exchange\Upload;
@@ -18,6 +21,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -138,6 +142,25 @@ class ExchangeController extends Controller
         return response(
             $content, 200,
             ['Content-Type' => "{$type}; charset=UTF-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""],
+        );
+    }
+
+    /** Everything goes, after a backup and the word for it. */
+    public function empty(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('keep-installation');
+        $request->validate(['word' => ['required', 'in:empty']], ['word' => 'Type the word empty, so that it does not happen by a slip.']);
+        try {
+            $file = Vault::ofThisInstallation()->make(Carbon::now());
+        } catch (BackupError $error) {
+            throw ValidationException::withMessages(
+                ['word' => "Nothing was removed, since no backup could be made: {$error->getMessage()}"],
+            );
+        }
+        $count = Emptying::of($keeper);
+
+        return redirect()->route('exchange')->with(
+            'said', "{$count} animals and all that belongs to them are gone. The backup {$file} has them.",
         );
     }
 }

@@ -19,6 +19,14 @@
                 @endforeach
             </ul>
             <p class="soft small mb-0 mt-3">Accounts and passwords are in none of these.</p>
+            @can('keep-installation')@if ($animals > 0)
+            <details class="mt-3" @if ($errors->has('word')) open @endif><summary>Empty the collection</summary>
+                <form method="post" action="{{ route('exchange.empty') }}" class="stack mt-2" data-module="once">@csrf @method('delete')
+                    <p class="soft small mb-0">Everything goes: animals, clutches, projects, prices, house rules. A backup is made first; people and their passwords stay.</p>
+                    <x-field name="word" label="Type “empty”" :value="old('word')" maxlength="10" autocomplete="off" autocapitalize="off"/>
+                    <div><button class="button" type="submit">Empty it</button></div>
+                </form></details>
+            @endif @endcan
         </section>
     </div>
 </x-station>

@@ -27,6 +27,10 @@
     @if (($look = $page->toLookAt()) !== [])
         <section class="sheet"><div class="head"><h2>Look again</h2><span class="soft small">what shows at their age now</span></div><ul class="plain">@foreach (array_slice($look, 0, 12) as $one)<li><a href="{{ route('bench', $one['clutch']) }}"><strong>{{ $one['name'] }}</strong></a> <span class="soft small">{{ implode(', ', array_slice($one['cues'], 0, 3)) }}{{ count($one['cues']) > 3 ? ' and '.(count($one['cues']) - 3).' more' : '' }}</span></li>@endforeach</ul></section>
     @endif
+    @if (($begin = $page->beginners()) !== [])
+        <section class="sheet"><div class="head"><h2>Hatchlings</h2><span class="soft small">first shed, and three meals in a row before a sale</span></div>
+            <ul class="plain">@foreach (array_slice($begin, 0, 30) as ['animal' => $animal, 'says' => $says])<li class="row-flow"><span><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$animal->placeWords(), $says])) }}</span></span>@if ($may)<form class="ms-auto taps" method="post" action="{{ route('animals.tap', $animal) }}" data-module="tap" data-about="{{ $animal->name }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><button class="button slim" name="what" value="shed" type="submit">shed</button><button class="button slim" name="what" value="fed" type="submit">fed</button><button class="button slim" name="what" value="refused" type="submit">refused</button></form>@endif</li>@endforeach</ul>@if (count($begin) > 30)<p class="soft small mb-0">and {{ count($begin) - 30 }} more</p>@endif</section>
+    @endif
     @if (($sex = $page->toSex()) !== [])
         <section class="sheet"><div class="head"><h2>To sex</h2></div><ul class="plain">@foreach (array_slice($sex, 0, 20) as $animal)<li><a href="{{ route('animals.edit', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ $animal->placeWords() }}</span></li>@endforeach</ul></section>
     @endif
