@@ -4,7 +4,7 @@ namespace App\House;
 
 use Illuminate\Support\Carbon;
 
-/** Moments as the clock on the wall shows them; what is kept is kept in UTC, so that a change of the clocks moves nothing. */
+/** Moments as the clock on the wall shows them; readings are kept in UTC, so that a change of the clocks moves nothing. */
 final class WallClock
 {
     public static function at(int $second): Carbon

@@ -31,7 +31,7 @@ final readonly class Log
     {
         // Hours or minutes by the beginning of their name, which every database cuts quickly; then spans of them.
         $letters = $seconds >= self::HOUR ? 13 : 16;
-        $rows = $this->of($kind)->whereBetween('at', [$from->format('Y-m-d H:i:s'), $to->format('Y-m-d H:i:s')])
+        $rows = $this->of($kind)->whereBetween('at', [self::inUtc($from), self::inUtc($to)])
             ->selectRaw(
                 "substr(cast(at as text), 1, {$letters}) as part, avg(value) as mean, min(value) as least, max(value) as most, count(*) as count",
             )
@@ -63,14 +63,14 @@ final readonly class Log
     /** @return list<array{int, float, int}> second of the reading, value, second in which it arrived; the earliest first */
     public function recent(string $kind, Carbon $now): array
     {
-        $rows = $this->of($kind)->where('at', '>', $now->copy()->subDays(2)->format('Y-m-d H:i:s'))->orderByDesc('at')->limit(self::RECENT)
+        $rows = $this->of($kind)->where('at', '>', self::inUtc($now->copy()->subDays(2)))->orderByDesc('at')->limit(self::RECENT)
             ->get(['at', 'value', 'created_at']);
         $rows = $rows->isEmpty() ? $this->of($kind)->orderByDesc('at')->limit(20)->get(['at', 'value', 'created_at']) : $rows;
 
         return array_values($rows->reverse()->map(function (\stdClass $row): array {
             $at = (int) strtotime("{$row->at} UTC");
 
-            return [$at, (float) $row->value, $row->created_at === null ? $at : (int) strtotime("{$row->created_at} UTC")];
+            return [$at, (float) $row->value, $row->created_at === null ? $at : (int) strtotime($row->created_at)];
         })->all());
     }
 
@@ -84,5 +84,10 @@ final readonly class Log
     {
         return DB::table('readings')->where('user_id', $this->incubator->user_id)->where('place', $this->incubator->place)
             ->where('kind', $kind);
+    }
+
+    private static function inUtc(Carbon $moment): string
+    {
+        return $moment->copy()->utc()->format('Y-m-d H:i:s');
     }
 }

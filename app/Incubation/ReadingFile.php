@@ -155,7 +155,8 @@ class ReadingFile
         $when = gmdate('Y-m-d H:i:s', $at);
         $this->rows[] = [
             $this->incubator->user_id, $this->incubator->place, $kind, $value, $when,
-            self::token($at, "{$this->incubator->user_id} {$this->incubator->place} {$kind} {$value}"), $when, $when,
+            self::token($at, "{$this->incubator->user_id} {$this->incubator->place} {$kind} {$value}"),
+            date('Y-m-d H:i:s', $at), date('Y-m-d H:i:s', $at), // as if each had come when it was read
         ];
         count($this->rows) < self::CHUNK || $this->flush();
     }

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Casts\InUtc;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -19,7 +20,7 @@ class Reading extends Model implements CollectionRecord
 {
     protected $fillable = ['place', 'kind', 'value', 'at', 'token'];
 
-    protected $casts = ['value' => 'float', 'at' => 'datetime'];
+    protected $casts = ['value' => 'float', 'at' => InUtc::class];
 
     public function collectionId(): int
     {

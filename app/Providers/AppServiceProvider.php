@@ -54,6 +54,7 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();
         $records = array_map(fn (RecordKind $kind): string => $kind->class, Kinds::all());

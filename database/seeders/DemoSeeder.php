@@ -304,9 +304,10 @@ class DemoSeeder extends Seeder
             $clutches[$name]->update(['incubator_id' => $incubator->id]);
             $messages = (new BoxProbe($incubator->place, $celsius, $faults, 7))->readings($now, $days, 30);
             $rows = array_map(function (array $one) use ($keeper): array {
-                $at = Carbon::parse($one['at'])->format('Y-m-d H:i:s');
+                $at = Carbon::parse($one['at'])->format('Y-m-d H:i:s'); // UTC
+                $came = Carbon::parse($one['at'])->setTimezone(date_default_timezone_get())->format('Y-m-d H:i:s');
 
-                return ['user_id' => $keeper->id, 'created_at' => $at, 'updated_at' => $at, 'at' => $at] + $one;
+                return ['user_id' => $keeper->id, 'created_at' => $came, 'updated_at' => $came, 'at' => $at] + $one;
             }, $messages);
             foreach (array_chunk($rows, 400) as $some) {
                 DB::table('readings')->insert($some);

@@ -29,10 +29,17 @@ class IncubatorsTest extends TestCase
         'humid_high' => '97',
     ];
 
-    protected function setUp(): void
+    protected function tearDown(): void
     {
-        parent::setUp();
-        config(['destino.zone' => 'UTC']);
+        date_default_timezone_set('UTC');
+        parent::tearDown();
+    }
+
+    /** The house in another zone than that of the tests. */
+    private function inZone(string $zone): void
+    {
+        config(['destino.zone' => $zone]);
+        date_default_timezone_set($zone);
     }
 
     private function incubator(): Incubator
@@ -141,7 +148,7 @@ class IncubatorsTest extends TestCase
 
     public function test_hours_are_those_of_the_clock_on_the_wall_across_its_changes(): void
     {
-        config(['destino.zone' => 'Europe/Vienna']);
+        $this->inZone('Europe/Vienna');
         $incubator = $this->incubator();
         $csv = "at,temperature\n2026-03-29 01:30,31\n2026-03-29 03:30,32\n2026-10-25T02:30:00+02:00,33\n2026-10-25T02:30:00+01:00,34\n";
         $this->post(
@@ -151,7 +158,7 @@ class IncubatorsTest extends TestCase
             ['2026-03-29 00:30', '2026-03-29 01:30', '2026-10-25 00:30', '2026-10-25 01:30'],
             Reading::query()->orderBy('at')->get()->map(fn (Reading $one): string => $one->at->format('Y-m-d H:i'))->all(),
         );
-        $this->travelTo('2026-07-01 10:00:00');
+        $this->travelTo(Carbon::parse('2026-07-01 10:00:00', 'UTC'));
         $this->post(
             "/incubators/{$incubator->id}/readings",
             ['temperature' => '31', 'at' => '2026-07-01T11:58', 'form_token' => (string) Str::uuid()],
@@ -164,6 +171,33 @@ class IncubatorsTest extends TestCase
             "/incubators/{$incubator->id}/readings",
             ['temperature' => '31', 'at' => '2026-07-01T12:30', 'form_token' => (string) Str::uuid()],
         )->assertSessionHasErrors('at', null, 'reading');
+    }
+
+    public function test_today_is_today_where_the_snakes_are(): void
+    {
+        $incubator = $this->incubator();
+        foreach (['Pacific/Auckland' => ['2026-07-02', '2026-07-01 20:30'], 'America/Los_Angeles' => ['2026-07-01', '2026-07-01 20:30']] as $zone => [$today, $utc]) {
+            $this->inZone($zone);
+            $this->travelTo(Carbon::parse('2026-07-01 20:30', 'UTC'));
+            $animal = $this->made(['name' => $zone, 'genotype' => 'Normal']);
+            $this->post(
+                "/animals/{$animal->id}/tap", ['what' => 'fed', 'on' => $today, 'form_token' => (string) Str::uuid()],
+            )->assertSessionHasNoErrors();
+            $this->assertSame($today, $animal->care()->sole()->on->format('Y-m-d'));
+            $tomorrow = Carbon::parse($today)->addDay()->format('Y-m-d');
+            $this->post(
+                "/animals/{$animal->id}/tap", ['what' => 'fed', 'on' => $tomorrow, 'form_token' => (string) Str::uuid()],
+            )->assertSessionHasErrors('on');
+            Reading::query()->delete();
+            $this->post(
+                "/incubators/{$incubator->id}/readings", ['temperature' => '31.5', 'form_token' => (string) Str::uuid()],
+            )->assertSessionHasNoErrors();
+            $this->assertSame($utc, substr((string) \Illuminate\Support\Facades\DB::table('readings')->value('at'), 0, 16));
+            $this->assertSame([], (new Log($incubator))->recent('humidity', Carbon::now()));
+            [[$at, , $arrived]] = (new Log($incubator))->recent('temperature', Carbon::now());
+            $this->assertSame([Carbon::now()->getTimestamp(), Carbon::now()->getTimestamp()], [$at, $arrived]);
+            $this->get("/incubators/{$incubator->id}?span=day")->assertOk()->assertSee('from 1 reading');
+        }
     }
 
     public function test_fahrenheit_is_read_where_the_heading_says_so(): void

@@ -95,12 +95,12 @@ class Writer
             );
         }
         if (isset($values['deleted_at'])) {
-            $document['taken_out'] = Carbon::parse($values['deleted_at'])->format('Y-m-d H:i:s');
+            $document['taken_out'] = Carbon::parse($values['deleted_at'])->setTimezone(date_default_timezone_get())->format('Y-m-d H:i:s');
         }
 
         return match ($kind->name) {
             'photo' => $this->photograph($document),
-            'reading' => ['at' => Carbon::parse($values['at'])->format('Y-m-d H:i:s')] + $document,
+            'reading' => ['at' => Carbon::parse($values['at'])->utc()->format('Y-m-d H:i:s')] + $document,
             default => $document,
         };
     }

@@ -50,7 +50,7 @@ class HandReadingRequest extends RecordRequest
     {
         return [
             'temperature' => 'Give a temperature, a humidity or both.', 'humidity' => 'The humidity is a percentage from 0 to 100.',
-            'at' => 'Give the day and the time.',
+            'at.date' => 'Give the day and the time.', 'at.after' => 'Give the day and the time.',
         ];
     }
 

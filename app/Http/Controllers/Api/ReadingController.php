@@ -2,13 +2,13 @@
 
 namespace App\Http\Controllers\Api;
 
+use App\House\WallClock;
 use App\Http\Controllers\Controller;
 use App\Models\Reading;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
@@ -83,7 +83,7 @@ class ReadingController extends Controller
             return ['result' => 'refused', 'errors' => $validator->errors()->toArray()];
         }
         $valid = $validator->validated();
-        $at = Carbon::parse($valid['at'])->utc();
+        $at = WallClock::typed($valid['at']);
         $made = $keeper->readings()->createOrFirst(
             ['token' => $valid['token']], ['place' => $valid['place'], 'kind' => $valid['kind'], 'value' => $valid['value'], 'at' => $at],
         );
