@@ -24,9 +24,14 @@ class Examiner
     /** @var array<string, Form> the form in which each gene first shows, by allele */
     private readonly array $forms;
 
-    /** @param list<string> $own alleles that somebody in the collection may carry: they come first */
-    public function __construct(private readonly Gallery $gallery, private readonly array $own)
-    {
+    /**
+     * @param list<string> $own alleles that somebody in the collection may carry: they come first
+     * @param array<string, string> $places region of the body that tells each gene, by allele
+     * @param array<int, string> $photos the one gene that shows on the keeper's own photographs, by their number
+     */
+    public function __construct(
+        private readonly Gallery $gallery, private readonly array $own, private readonly array $places = [], private readonly array $photos = [],
+    ) {
         $catalogue = $gallery->catalogue();
         $this->forms = array_map(
             fn (Allele $allele): Form => $allele->inheritance === Inheritance::Recessive ? $catalogue->twoCopies($allele) : $catalogue
@@ -50,14 +55,16 @@ class Examiner
             $next === null || $this->forms[$next]->locus === $this->forms[$gene]->locus ?: $items[] = "young:{$gene}:{$next}";
         }
 
-        return array_values(array_unique($items));
+        $own = array_map(fn (int $photo): string => "photo:{$photo}", array_keys(array_intersect($this->photos, $visible)));
+
+        return array_values(array_unique([...array_slice($own, 0, 3), ...$items, ...array_slice($own, 3)]));
     }
 
     /** The question of an item; null where the facts do not know it any more. */
     public function question(string $item, int $seed): ?Question
     {
         $parts = explode(':', $item);
-        foreach ($parts[0] === 'odds' ? [] : array_slice($parts, 1) as $gene) {
+        foreach (in_array($parts[0], ['odds', 'photo'], true) ? [] : array_slice($parts, 1) as $gene) {
             if (! isset($this->forms[$gene])) {
                 return null;
             }
@@ -68,6 +75,7 @@ class Examiner
             'name' => isset($parts[1]) ? $this->nameIt($item, $parts[1], $seed) : null,
             'cue' => isset($parts[1]) ? $this->whatTells($item, $parts[1], $seed) : null,
             'young' => isset($parts[2]) ? $this->young($item, $parts[1], $parts[2], $seed) : null,
+            'photo' => $this->ownPhoto($item, (int) ($parts[1] ?? 0), $seed),
             'odds' => $this->odds($item, (int) ($parts[1] ?? 0), $seed),
             default => null,
         };
@@ -109,7 +117,7 @@ class Examiner
             $item, "One is {$name}, the other ".($other === null ? 'a normal' : $against).". Which is the {$name}?",
             [['label' => 'the first', 'look' => $looks[0]], ['label' => 'the second', 'look' => $looks[1]]], $place, null,
             $this->tells($gene, $other),
-            [['label' => $name, 'look' => $right], ['label' => ucfirst($against), 'look' => $wrong]],
+            [['label' => $name, 'look' => $right], ['label' => ucfirst($against), 'look' => $wrong]], $this->places[$gene] ?? null,
         );
     }
 
@@ -123,6 +131,25 @@ class Examiner
             array_map(fn (string $key): array => ['label' => $this->forms[$key]->text, 'look' => null], $options), $answer, $look,
             $this->tells($gene, null),
             [['label' => $this->forms[$gene]->text, 'look' => $look], ['label' => 'A normal', 'look' => $this->look([], $seed)]],
+            $this->places[$gene] ?? null,
+        );
+    }
+
+    /** One of the keeper's own animals, photographed: which gene shows? Null where the photograph, or what it is of, is gone. */
+    private function ownPhoto(string $item, int $photo, int $seed): ?Question
+    {
+        $gene = $this->photos[$photo] ?? null;
+        if ($gene === null || ! isset($this->forms[$gene])) {
+            return null;
+        }
+        [$options, $answer] = $this->among($gene, $this->others($gene, $seed), $seed);
+
+        return new Question(
+            $item, 'One of your own animals. One gene shows: which?',
+            array_map(fn (string $key): array => ['label' => $this->forms[$key]->text, 'look' => null], $options), $answer, null,
+            $this->tells($gene, null),
+            [['label' => "{$this->forms[$gene]->text}, as a scheme", 'look' => $this->look([$this->forms[$gene]], $seed)]],
+            $this->places[$gene] ?? null, $photo,
         );
     }
 
@@ -142,6 +169,7 @@ class Examiner
             array_map(fn (string $key): array => ['label' => $options[$key], 'look' => null], $keys), $answer, null,
             $this->tells($gene, null),
             [['label' => $this->forms[$gene]->text, 'look' => $look], ['label' => 'A normal', 'look' => $this->look([], $seed)]],
+            $this->places[$gene] ?? null,
         );
     }
 

@@ -14,6 +14,8 @@ class Question
      * @param Look|null $look the animal that is asked about
      * @param string $why what to look at, or how it is worked out
      * @param list<array{label: string, look: Look}> $shown what is put side by side in the answer
+     * @param string|null $place region of the body that tells, lifted on the drawings of the answer
+     * @param int|null $photo number of the keeper's own photograph that is asked about
      */
     public function __construct(
         public readonly string $item,
@@ -23,5 +25,7 @@ class Question
         public readonly ?Look $look,
         public readonly string $why,
         public readonly array $shown,
+        public readonly ?string $place = null,
+        public readonly ?int $photo = null,
     ) {}
 }

@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Catalogue\CatalogueShelf;
 use App\Drawing\SkinSvg;
 use App\Looks\Gallery;
+use App\Models\Animal;
 use App\Models\Drill;
 use App\Train\Examiner;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -185,5 +186,39 @@ class LooksTest extends TestCase
         }
         $this->assertSame(0, Artisan::call('destino:looks', ['--genes' => 'Clown', '--svg' => true]));
         $this->assertNotFalse(simplexml_load_string(Artisan::output()));
+    }
+
+    public function test_the_trainer_asks_of_own_photographs_and_lifts_what_tells(): void
+    {
+        $yellow = $this->made(['name' => 'Skiff', 'genotype' => 'Yellow Belly', 'hatched_on' => '2022-01-01']);
+        $two = $this->made(['name' => 'Two', 'genotype' => 'Pastel Yellow Belly']); // two genes show
+        $open = $this->made(['name' => 'Open', 'genotype' => 'Yellow Belly or Gravel']); // not sure
+        $hidden = $this->made(['name' => 'Het', 'genotype' => 'Yellow Belly 66% het Clown']); // what is hidden matters not
+        foreach ([$yellow, $two, $open, $hidden] as $animal) {
+            $animal->photos()->create(['on' => '2026-01-01', 'file' => 'photos/x.jpg', 'width' => 4, 'height' => 3]);
+        }
+        $opened = app(\App\Collection\Doorway::class)->open($this->keeper());
+        $photos = (new \App\Train\Photographed($opened))->genes();
+        $ids = fn (Animal ...$of): array => array_map(fn (Animal $animal): int => $animal->photos()->sole()->id, $of);
+        $this->assertSame(
+            array_fill_keys($ids($yellow), 'yellow-belly'), array_intersect_key($photos, array_flip($ids($yellow, $two, $open))),
+        );
+        $this->assertSame('yellow-belly', $photos[$ids($hidden)[0]] ?? null);
+
+        $examiner = new Examiner(new Gallery($opened->shelf), [], \App\Catalogue\TellingPlaces::of($opened->shelf), $photos);
+        $item = "photo:{$ids($yellow)[0]}";
+        $this->assertContains($item, $examiner->items());
+        $question = $examiner->question($item, 5) ?? $this->fail('it is asked');
+        $this->assertSame(['Yellow Belly', $ids($yellow)[0]], [$question->options[$question->answer]['label'], $question->photo]);
+        $this->assertNotNull($question->place);
+        $this->assertNull($examiner->question('photo:4711', 5), 'a photograph that is gone');
+
+        $this->post('/genes/train/begin');
+        $asked = array_filter(session('train')['items'], fn (string $one): bool => str_starts_with($one, 'photo:'));
+        $this->assertCount(2, $asked);
+        session()->put('train', ['items' => [$item], 'seed' => 5, 'at' => 0, 'right' => 0, 'last' => null]);
+        $this->get('/genes/train')->assertOk()->assertSee('One of your own animals')->assertSee("/photos/{$ids($yellow)[0]}", false);
+        $this->post('/genes/train', ['at' => 0, 'choice' => $question->answer]);
+        $this->get('/genes/train')->assertOk()->assertSee('data-lift-now="'.$question->place.'"', false)->assertSee('Look at: ');
     }
 }

@@ -3,12 +3,14 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Catalogue\TellingPlaces;
 use App\Collection\Opened;
 use App\Looks\Gallery;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Train\Carried;
 use App\Train\Examiner;
+use App\Train\Photographed;
 use App\Train\Round;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -29,7 +31,7 @@ class TrainController extends Controller
             $names = array_map(fn (string $gene): string => $catalogue->alleles[$gene]->name ?? $gene, array_slice($parts, 1));
 
             return match ($parts[0]) {
-                'odds' => 'Odds', 'young' => implode(' with ', $names), default => implode(' or ', $names),
+                'odds' => 'Odds', 'photo' => 'Your own photographs', 'young' => implode(' with ', $names), default => implode(' or ', $names),
             };
         };
 
@@ -72,6 +74,10 @@ class TrainController extends Controller
     {
         $own = (new Carried($this->opened))->alleles();
 
-        return new Round($keeper, (string) $request->user()?->name, $request->session(), new Examiner(new Gallery($this->shelf), $own));
+        $photos = (new Photographed($this->opened))->genes();
+        return new Round(
+            $keeper, (string) $request->user()?->name, $request->session(),
+            new Examiner(new Gallery($this->shelf), $own, TellingPlaces::of($this->shelf), $photos),
+        );
     }
 }

@@ -18,6 +18,7 @@ export function enhance(root) {
     shade.setAttribute('fill-rule', 'evenodd')
     drawing.append(shade)
   })
+  if (root.dataset.liftNow) lift(root.dataset.liftNow)
   for (const item of root.querySelectorAll('[data-lift]')) {
     item.tabIndex = 0
     for (const event of ['pointerenter', 'focus']) item.addEventListener(event, () => lift(item.dataset.lift))
