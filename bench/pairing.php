@@ -47,14 +47,16 @@ foreach (Looks::of($cross)->walk() as $outcome) {
     }
 }
 $drawn = substr_count($page, 'class="skin"');
-$drawing = Stopwatch::milliseconds(function () use ($shelf, $forms, $drawn): void {
+$drawing = Stopwatch::milliseconds(function () use ($shelf, $forms, $drawn): int {
     $gallery = new Gallery($shelf);
     $prints = new Prints($gallery);
     array_map($prints->ofForms(...), $forms);
-    $prints->symbols();
+    $bytes = strlen($prints->symbols());
     foreach (array_slice($forms, 0, $drawn) as $one) {
-        SkinSvg::medium($gallery->ofForms($one), 'x');
+        $bytes += strlen(SkinSvg::medium($gallery->ofForms($one), 'x'));
     }
+
+    return $bytes;
 });
 printf(
     "the page with %d outcomes: %.0f ms, of which drawings %.0f ms: %.2f times the page without (limit 1.5)\n", $outcomes, $whole, $drawing,

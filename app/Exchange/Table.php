@@ -3,6 +3,7 @@
 namespace App\Exchange;
 
 use App\Exchange\Errors\ExchangeError;
+use App\Exchange\Files\Unpacked;
 use PhpOffice\PhpSpreadsheet\Cell\Cell;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Exception as SpreadsheetException;

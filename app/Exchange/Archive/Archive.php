@@ -3,7 +3,7 @@
 namespace App\Exchange\Archive;
 
 use App\Exchange\Errors\ExchangeError;
-use App\Exchange\Unpacked;
+use App\Exchange\Files\Unpacked;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Support\Facades\DB;

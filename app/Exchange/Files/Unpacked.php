@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Exchange;
+namespace App\Exchange\Files;
 
 use App\Exchange\Errors\ExchangeError;
 use ZipArchive;
