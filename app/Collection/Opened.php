@@ -25,7 +25,7 @@ final class Opened
         private readonly ?User $keeper,
         public readonly House $house,
         public readonly CatalogueShelf $shelf,
-        private readonly Kept $kept,
+        public readonly Kept $kept,
     ) {
         $this->today = CarbonImmutable::today();
     }

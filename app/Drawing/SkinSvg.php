@@ -50,18 +50,29 @@ class SkinSvg
         return self::drawn($look, $label, ...self::MEDIUM);
     }
 
-    /** A small one to be used several times on a page. */
-    public static function symbol(Look $look, string $id, bool $isFine = false): string
+    /** What a symbol, or a drawing of medium size, is made of: without its frame, so that it can be kept. */
+    public static function content(Look $look, string $size): string
     {
-        return '<symbol id="'.$id.'" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'">'.self::inner(
-            $look, ...($isFine ? self::CARD : self::SMALL),
-        ).'</symbol>';
+        return self::inner($look, ...match ($size) {
+        'medium' => self::MEDIUM, 'card' => self::CARD, default => self::SMALL
+        });
+    }
+
+    /** A small one to be used several times on a page. */
+    public static function symbol(string $content, string $id): string
+    {
+        return '<symbol id="'.$id.'" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'">'.$content.'</symbol>';
     }
 
     private static function drawn(Look $look, string $label, int $columns, int $rows): string
     {
+        return self::framed(self::inner($look, $columns, $rows), $label);
+    }
+
+    public static function framed(string $content, string $label): string
+    {
         return '<svg xmlns="http://www.w3.org/2000/svg" class="skin" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'" role="img" aria-label="'.htmlspecialchars($label, ENT_QUOTES | ENT_XML1).'">'
-            .self::inner($look, $columns, $rows).'</svg>';
+            .$content.'</svg>';
     }
 
     private static function inner(Look $look, int $columns, int $rows): string

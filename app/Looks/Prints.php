@@ -2,6 +2,7 @@
 
 namespace App\Looks;
 
+use App\Collection\Kept;
 use App\Drawing\SkinSvg;
 use Destino\Appearance\Look;
 use Destino\Genome\Belief;
@@ -16,8 +17,13 @@ class Prints
     /** @var array<string, string> symbols by look */
     private array $symbols = [];
 
-    /** @param bool $isFine with more scales, where a drawing fills a card */
-    public function __construct(private readonly Gallery $gallery, private readonly bool $isFine = false) {}
+    /**
+     * @param bool $isFine with more scales, where a drawing fills a card
+     * @param Kept|null $kept where drawings of earlier pages are found again; each is drawn anew without it
+     */
+    public function __construct(
+        private readonly Gallery $gallery, private readonly bool $isFine = false, private readonly ?Kept $kept = null,
+    ) {}
 
     /** @param array<array-key, Form> $forms */
     public function ofForms(array $forms): string
@@ -37,11 +43,33 @@ class Prints
             if (count($this->symbols) >= self::MOST) {
                 return '';
             }
-            $this->symbols[$key] = SkinSvg::symbol($look, 'skin-'.count($this->symbols), $this->isFine);
+            $this->symbols[$key] = SkinSvg::symbol(
+                $this->content($look, $this->isFine ? 'card' : 'small'), 'skin-'.count($this->symbols),
+            );
         }
         $number = array_search($key, array_keys($this->symbols), true);
 
         return '<svg class="skin small" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true"><use href="#skin-'.$number.'"/></svg>';
+    }
+
+    /** One of medium size, for a row of a few. */
+    public function medium(Look $look, string $label): string
+    {
+        return SkinSvg::framed($this->content($look, 'medium'), $label);
+    }
+
+    /** The same look is the same drawing on every page. */
+    private function content(Look $look, string $size): string
+    {
+        $name = "skin {$size} ".hash('xxh128', serialize([$look->values, $look->seed]));
+        $found = $this->kept?->get($name);
+        if (is_string($found)) {
+            return $found;
+        }
+        $content = SkinSvg::content($look, $size);
+        $this->kept?->put($name, $content);
+
+        return $content;
     }
 
     /** What the drawings of the page stand on: to be printed once, anywhere. */

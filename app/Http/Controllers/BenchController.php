@@ -27,7 +27,10 @@ class BenchController extends Controller
 
         return view(
             'clutches.bench',
-            ['bench' => new Bench($clutch, $this->opened), 'clutch' => $clutch, 'prints' => new Prints(new Gallery($this->opened->shelf))],
+            [
+                'bench' => new Bench($clutch, $this->opened), 'clutch' => $clutch,
+                'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept),
+            ],
         );
     }
 

@@ -52,7 +52,8 @@ class IncubatorController extends Controller
             ),
             'elsewhere' => $this->opened->keeper()->clutches()->with('dam', 'sires.animal')->get()
                 ->filter(
-                    fn (Clutch $clutch): bool => $clutch->laid_on !== null && ! $clutch->isOut() && $clutch->incubator_id !== $incubator->id,
+                    fn (Clutch $clutch): bool => $clutch->laid_on !== null && ! $clutch->isOut()
+                        && $clutch->incubator_id !== $incubator->id,
                 )->values(),
             'token' => (string) Str::uuid(),
         ]);

@@ -60,7 +60,10 @@ class PairController extends Controller
 
         return $page === null
             ? response()->view('pair.show', $this->parts($inquiry, $page, $keeper), 422)
-            : response()->view('pair.sheet', ['page' => $page, 'inquiry' => $inquiry, 'prints' => new Prints(new Gallery($this->shelf))]);
+            : response()->view(
+                'pair.sheet',
+                ['page' => $page, 'inquiry' => $inquiry, 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept)],
+            );
     }
 
     public function export(Request $request, #[CurrentKeeper] User $keeper): Response|StreamedResponse
@@ -115,7 +118,8 @@ class PairController extends Controller
             'page' => $page, 'mates' => null,
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
-            'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf)), 'gallery' => $gallery,
+            'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept),
+            'gallery' => $gallery,
             'malformed' => $this->malformedBefore($inquiry, $keeper),
             'worths' => $inquiry->sireAnimal === null || $inquiry->damAnimal === null
                 ? []

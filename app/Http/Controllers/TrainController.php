@@ -31,13 +31,17 @@ class TrainController extends Controller
             $names = array_map(fn (string $gene): string => $catalogue->alleles[$gene]->name ?? $gene, array_slice($parts, 1));
 
             return match ($parts[0]) {
-                'odds' => 'Odds', 'photo' => 'Your own photographs', 'young' => implode(' with ', $names), default => implode(' or ', $names),
+                'odds' => 'Odds', 'photo' => 'Your own photographs', 'young' => implode(' with ', $names),
+                default => implode(' or ', $names),
             };
         };
 
         return view(
             'train.show',
-            ['round' => $round, 'state' => $round->state(), 'last' => $round->last(), 'question' => $round->question(), 'nameOf' => $nameOf],
+            [
+                'round' => $round, 'state' => $round->state(), 'last' => $round->last(), 'question' => $round->question(),
+                'nameOf' => $nameOf,
+            ],
         );
     }
 

@@ -22,7 +22,8 @@ class YoungController extends Controller
         $season = preg_match('/^(19|20)\d\d$/', $asked) === 1 ? $asked : now()->format('Y');
 
         return view('young.index', [
-            'page' => new KeepOrSell($season, $this->opened), 'prints' => new Prints(new Gallery($this->opened->shelf)),
+            'page' => new KeepOrSell($season, $this->opened),
+            'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept),
             'token' => (string) Str::uuid(),
         ]);
     }

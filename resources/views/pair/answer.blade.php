@@ -47,7 +47,7 @@
         <ul class="looks">
             @foreach ($looks as $row)
                 @php($look = $gallery->ofForms($row->outcome->forms))
-                <li @class(['is-hit' => $row->isHit()])>{!! App\Drawing\SkinSvg::medium($look, $row->outcome->label) !!}
+                <li @class(['is-hit' => $row->isHit()])>{!! $prints->medium($look, $row->outcome->label) !!}
                     <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ $row->outcome->probability->toString() }}, {{ $row->percent() }}</span>
                     @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it: {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span class="d-block small soft">{{ $look->sureness->value === 'unknown' ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif</p></li>
             @endforeach
