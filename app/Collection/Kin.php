@@ -284,7 +284,8 @@ class Kin
     /** @return array{fingerprint: string, keys: array<string, string>, parts: array<string, list<string>>, all: list<string>} */
     private function work(string $fingerprint, string $about): array
     {
-        set_time_limit(max(120, (int) ini_get('max_execution_time'))); // a large collection for the first time
+        $limit = (int) ini_get('max_execution_time'); // 0: none, on the command line
+        $limit === 0 || set_time_limit(max(120, $limit)); // a large collection for the first time
         $kindred = $this->kindred();
         $before = (array) ($this->kept->get("kin:{$this->keeper}")['all'] ?? []);
         $keys = $parts = $all = [];

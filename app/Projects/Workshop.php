@@ -116,7 +116,8 @@ class Workshop
     /** The whole answer, with progress; stops where the record says so. */
     public function work(PlanRecord $record): void
     {
-        set_time_limit(max(900, (int) ini_get('max_execution_time')));
+        $limit = (int) ini_get('max_execution_time'); // 0: none, on the command line
+        $limit === 0 || set_time_limit(max(900, $limit));
         $project = $this->project($record->project);
         $planner = new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'));
         $goOn = function (int $done, int $all) use ($record): bool {
