@@ -54,7 +54,7 @@ class SkinSvg
     public static function content(Look $look, string $size): string
     {
         return self::inner($look, ...match ($size) {
-        'medium' => self::MEDIUM, 'card' => self::CARD, default => self::SMALL
+        'medium' => self::MEDIUM, 'card' => self::CARD, default => self::SMALL,
         });
     }
 

@@ -2,6 +2,7 @@
 
 namespace App\House;
 
+use Carbon\Exceptions\InvalidFormatException;
 use Illuminate\Support\Carbon;
 
 /** Moments as the clock on the wall shows them; readings are kept in UTC, so that a change of the clocks moves nothing. */
@@ -12,9 +13,17 @@ final class WallClock
         return Carbon::createFromTimestamp($second, config('destino.zone'));
     }
 
-    /** A day and an hour as they were typed or written to a file; those with a zone of their own keep it. */
-    public static function typed(string $text): Carbon
+    /**
+     * A day and an hour as they were typed or sent; those with a zone of their own keep it.
+     *
+     * @return Carbon|null null where it is none
+     */
+    public static function typed(string $text): ?Carbon
     {
-        return Carbon::parse($text, config('destino.zone'))->utc();
+        try {
+            return Carbon::parse($text, config('destino.zone'))->utc();
+        } catch (InvalidFormatException) {
+            return null;
+        }
     }
 }

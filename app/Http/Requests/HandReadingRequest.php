@@ -37,8 +37,11 @@ class HandReadingRequest extends RecordRequest
                 }
             }],
             'humidity' => ['nullable', 'numeric', 'between:0,100'],
-            'at' => ['nullable', 'date', 'after:2000-01-01', function (string $attribute, mixed $value, Closure $fail): void {
-                if (is_string($value) && WallClock::typed($value)->isAfter(Carbon::now()->addMinutes(5))) {
+            'at' => ['bail', 'nullable', 'string', 'date', 'after:2000-01-01', function (string $attribute, mixed $value, Closure $fail): void {
+                $at = WallClock::typed((string) $value);
+                if ($at === null) {
+                    $fail('Give the day and the time.');
+                } elseif ($at->isAfter(Carbon::now()->addMinutes(5))) {
                     $fail('The time lies in the future.');
                 }
             }], 'form_token' => ['required', 'uuid'],
@@ -50,13 +53,14 @@ class HandReadingRequest extends RecordRequest
     {
         return [
             'temperature' => 'Give a temperature, a humidity or both.', 'humidity' => 'The humidity is a percentage from 0 to 100.',
-            'at.date' => 'Give the day and the time.', 'at.after' => 'Give the day and the time.',
+            'at.date' => 'Give the day and the time.', 'at.string' => 'Give the day and the time.',
+            'at.after' => 'Give the day and the time.',
         ];
     }
 
     public function addTo(Incubator $incubator): int
     {
-        $at = $this->validated('at') === null ? Carbon::now() : WallClock::typed((string) $this->validated('at'));
+        $at = ($this->validated('at') === null ? null : WallClock::typed((string) $this->validated('at'))) ?? Carbon::now();
         $values = array_filter([
             'temperature' => $this->validated('temperature') === null ? null : $this->opened()->house
                 ->celsius($this->validated('temperature')),

@@ -84,6 +84,9 @@ class ReadingController extends Controller
         }
         $valid = $validator->validated();
         $at = WallClock::typed($valid['at']);
+        if ($at === null) {
+            return ['result' => 'refused', 'errors' => ['at' => ['The at field must be a valid date.']]];
+        }
         $made = $keeper->readings()->createOrFirst(
             ['token' => $valid['token']], ['place' => $valid['place'], 'kind' => $valid['kind'], 'value' => $valid['value'], 'at' => $at],
         );
