@@ -29,6 +29,12 @@ final class OddsPerEggTest extends TestCase
         ];
         yield 'a 66% het keeps two thirds of a het’s promise' => ['66% het Clown', 'Clown', 'Clown', '1/3'];
         yield 'two 66% hets' => ['66% het Clown', '66% het Clown', 'Clown', '1/9'];
+        // by hand: 1/2 · 1/4 · 1/3; 1/4 · 1/2 · 1/2; 1/4 · 1/4
+        yield 'two uncertain hets, one sex' => ['Banana (male maker) 50% het Piebald', 'Pastel 66% het Piebald', 'Piebald, male', '1/24'];
+        yield 'a sure morph, one that may come, an uncertain het' => [
+            'Super Pastel het Clown', 'Enchi 50% het Clown', 'Clown + Pastel + Enchi', '1/16',
+        ];
+        yield 'a compound and a recessive' => ['Mojave het Ultramel', 'Mystic het Ultramel', 'Mojave/Mystic + Ultramel', '1/16'];
         yield 'two uncertain hets and a morph' => ['Pastel 66% het Clown', 'Enchi 50% het Clown', 'Clown + Pastel', '1/24'];
         yield 'a compound and an uncertain het' => [
             'Mojave het Piebald', 'Lesser 66% het Piebald', 'Mojave/Lesser + Piebald', '1/24',
