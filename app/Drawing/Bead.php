@@ -13,8 +13,8 @@ use Destino\Probability\Rational;
 class Bead
 {
     /**
-     * @param  array{fill: float, effect: Effect|null, letter: string}  $left
-     * @param  array{fill: float, effect: Effect|null, letter: string}  $right
+     * @param  array{fill: float, effect: Effect|null, letters: string}  $left
+     * @param  array{fill: float, effect: Effect|null, letters: string}  $right
      */
     public function __construct(public readonly array $left, public readonly array $right, public readonly string $label) {}
 
@@ -23,52 +23,66 @@ class Bead
      */
     public static function ofForm(Form $form, Catalogue $catalogue, ?bool $fromSire = null): self
     {
-        $halves = array_map(fn (string $allele): array => self::half($allele, 1.0, $catalogue), $form->pair);
+        $halves = array_map(fn (string $allele): array => self::half([$allele], 1.0, $catalogue), $form->pair);
 
         return $fromSire === false ? new self($halves[1], $halves[0], $form->text) : new self($halves[0], $halves[1], $form->text);
     }
 
-    /** @param  Distribution<array{string, string}>  $pairs */
+    /**
+     * The copy that is there in any case stands left.
+     *
+     * @param  Distribution<array{string, string}>  $pairs
+     */
     public static function ofBelief(Distribution $pairs, Catalogue $catalogue, string $label): self
     {
-        $one = $two = Rational::zero();
-        $first = [];
+        $carriers = [];
         foreach ($pairs->entries() as [$pair, $chance]) {
             $mutants = array_values(array_filter($pair, fn (string $allele): bool => $allele !== Allele::WILD));
             if ($mutants !== []) {
-                $one = $one->plus($chance);
-                $first[$mutants[0]] = true;
-            }
-            if (count($mutants) === 2) {
-                $two = $two->plus($chance);
-                $first[$mutants[1]] = true;
+                $carriers[] = [$mutants, $chance];
             }
         }
-        $alleles = array_keys($first);
+        $shared = $carriers === [] ? [] : array_values(array_intersect(...array_column($carriers, 0), ...[$carriers[0][0]]));
+        $chances = [Rational::zero(), Rational::zero()];
+        $found = [[], []];
+        foreach ($carriers as [$mutants, $chance]) {
+            if (($shared[0] ?? $mutants[0]) !== $mutants[0]) {
+                $mutants = array_reverse($mutants);
+            }
+            foreach ($mutants as $side => $allele) {
+                $chances[$side] = $chances[$side]->plus($chance);
+                $found[$side][$allele] = true;
+            }
+        }
 
         return new self(
-            self::half($alleles[0] ?? Allele::WILD, $one->toFloat(), $catalogue),
-            self::half($two->isZero() ? Allele::WILD : ($alleles[1] ?? $alleles[0]), $two->toFloat(), $catalogue),
-            $label,
+            self::half(array_keys($found[0]), $chances[0]->toFloat(), $catalogue),
+            self::half(array_keys($found[1]), $chances[1]->toFloat(), $catalogue), $label,
         );
     }
 
-    /** @return array{fill: float, effect: Effect|null, letter: string} */
-    private static function half(string $allele, float $fill, Catalogue $catalogue): array
+    /**
+     * @param  list<string>  $alleles  what may lie there: several cannot be named
+     * @return array{fill: float, effect: Effect|null, letters: string}
+     */
+    private static function half(array $alleles, float $fill, Catalogue $catalogue): array
     {
-        $effect = $allele === Allele::WILD ? null : $catalogue->allele($allele)->effect;
+        $mutant = array_values(array_filter($alleles, fn (string $allele): bool => $allele !== Allele::WILD));
+        $effect = $mutant === [] ? null : $catalogue->allele($mutant[0])->effect;
 
         return [
             'fill' => $effect === null ? 0.0 : $fill, 'effect' => $effect,
-            'letter' => $effect === null ? '' : strtoupper($effect->value[0]),
+            'letters' => match (count($mutant)) {
+                0 => '', 1 => GeneLetters::of($mutant[0], $catalogue), default => '?',
+            },
         ];
     }
 
-    /** As a drawing: the shapes come from the page's defs, the letters say what the gene does to the look. */
+    /** As a drawing: the shapes come from the page's defs, the colour says what the gene does to the look, the letters which it is. */
     public function svg(string $class = '', bool $isHidden = false): string
     {
         $drawn = '';
-        foreach ([[$this->left, '#bead-left', 12], [$this->right, '#bead-right', 30]] as [$half, $shape, $middle]) {
+        foreach ([[$this->left, '#bead-left', 11.5], [$this->right, '#bead-right', 30.5]] as [$half, $shape, $middle]) {
             if ($half['effect'] === null || $half['fill'] <= 0) {
                 continue;
             }
@@ -80,13 +94,12 @@ class Bead
             } else {
                 $drawn .= '<use href="'.$shape.'" class="fill-'.$effect.'"/>';
             }
-            $drawn .= '<text x="'.$middle.'" y="14.5" class="'.($half['fill'] < .6 ? 'half-text' : "ink-{$effect}").'">'
-                .($half['fill'] < 1 ? '?' : $half['letter']).'</text>';
+            $drawn .= '<text x="'.$middle.'" y="14.4" class="'.($half['fill'] < .6 ? 'half-text' : "ink-{$effect}").'">'
+                .e($half['letters']).'</text>';
         }
         $told = $isHidden ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($this->label).'"';
 
         return '<svg class="'.trim("bead {$class}").'" viewBox="0 0 42 22" '.$told
-            .'><use href="#bead-left" class="empty"/><use href="#bead-right" class="empty"/>'.$drawn
-            .'<use href="#bead-rim" class="rim"/></svg>';
+            .'><use href="#bead"/>'.$drawn.'<use href="#bead-rim"/></svg>';
     }
 }

@@ -35,7 +35,11 @@ class SkinSvg
     /** The whole drawing. */
     public static function full(Look $look, string $label): string
     {
-        return self::drawn($look, $label, ...self::FULL);
+        // Its outline is its own: a file of it stands where no style sheet does.
+        return str_replace(
+            'class="skin-edge"', 'class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"',
+            self::drawn($look, $label, ...self::FULL),
+        );
     }
 
     /** A small one for lists. */
@@ -78,9 +82,9 @@ class SkinSvg
     private static function inner(Look $look, int $columns, int $rows): string
     {
         $map = new SkinMap($look, $columns, $rows);
-        $isSmall = $columns < 120;
+        $isSmall = $columns < 80;
         $belly = self::hex($map->belly());
-        $body = '<path class="skin-edge" fill="'.$belly.'" d="'.self::silhouette($isSmall ? 12 : 40).'"/>';
+        $body = '<path class="skin-edge" fill="'.$belly.'" d="'.self::silhouette($isSmall, $rows).'"/>';
         $wide = (self::TAIL - self::NECK) / $columns;
         $high = self::GIRTH / $rows;
         $matrix = implode(' ', array_map(fn (float $number): string => self::number($number), [
@@ -96,7 +100,7 @@ class SkinSvg
     }
 
     /**
-     * Runs of neighbours along one way of the lattice.
+     * Runs of neighbours along one way of the lattice, each told from the end of the one before.
      *
      * @param list<array{int, int}> $cells column and row, in half steps
      */
@@ -106,7 +110,8 @@ class SkinSvg
         foreach ($cells as [$column, $row]) {
             $rows[intdiv($row - $column, 2)][] = intdiv($column + $row, 2);
         }
-        $path = '';
+        krsort($rows);
+        [$path, $atColumn, $atRow] = ['', 0, 0];
         foreach ($rows as $j => $along) {
             sort($along);
             $from = $to = $along[0];
@@ -116,7 +121,8 @@ class SkinSvg
 
                     continue;
                 }
-                $path .= "M{$from} {$j}h".($to - $from);
+                $path .= 'm'.self::pair($from - $atColumn, $j - $atRow).'h'.($to - $from);
+                [$atColumn, $atRow] = [$to, $j];
                 if ($i !== null) {
                     $from = $to = $i;
                 }
@@ -126,33 +132,75 @@ class SkinSvg
         return $path;
     }
 
-    private static function silhouette(int $steps): string
+    /** Two numbers of a path: a minus parts them, a blank where there is none. */
+    private static function pair(int $x, int $y): string
     {
+        return $x.($y < 0 ? '' : ' ').$y;
+    }
+
+    /** Its rim lies outside the outermost scales, so that they do not cover it. */
+    private static function silhouette(bool $isSmall, int $rows): string
+    {
+        $rim = min(6.5, self::GIRTH / $rows);
+        $steps = $isSmall ? 12 : 40;
         $upper = $lower = [];
         for ($k = 0; $k <= $steps; $k++) {
             $u = $k / $steps;
-            $x = self::number(self::NECK + $u * (self::TAIL - self::NECK));
-            $half = self::GIRTH * SkinMap::girth($u) + .8;
-            $upper[] = $x.' '.self::number(self::HEIGHT / 2 - $half);
-            $lower[] = $x.' '.self::number(self::HEIGHT / 2 + $half);
+            $x = self::NECK + $u * (self::TAIL - self::NECK);
+            $half = self::GIRTH * SkinMap::girth($u) + $rim;
+            $upper[] = [$x, self::HEIGHT / 2 - $half];
+            $lower[] = [$x, self::HEIGHT / 2 + $half];
         }
+        $points = [...$upper, ...array_reverse($lower)];
 
-        return 'M'.implode('L', [...$upper, ...array_reverse($lower)]).'z';
+        return $isSmall
+            ? self::straight($points)
+            : 'M'.implode('L', array_map(fn (array $at): string => self::number($at[0]).' '.self::number($at[1]), $points)).'z';
     }
 
     private static function head(Look $look, bool $isSmall): string
     {
         $paths = '';
+        $last = null;
         foreach ((new Head($look))->parts() as ['part' => $part, 'colour' => $colour, 'points' => $points]) {
             if ($isSmall && in_array($part, ['nostril', 'snout', 'pupil'], true)) {
                 continue;
             }
-            $paths .= '<path'.(
-                $part === 'head' ? ' class="skin-edge"' : ''
-            ).' fill="'.self::hex($colour).'" d="'.self::rounded($points, $isSmall ? 0 : 1).'"/>';
+            $outline = $isSmall ? self::straight($points) : self::rounded($points);
+            // Both sides of a part are one path.
+            if ($last === [$part, $colour]) {
+                $paths = substr($paths, 0, -3).$outline.'"/>';
+
+                continue;
+            }
+            $paths .= '<path'.($part === 'head' ? ' class="skin-edge"' : '').' fill="'.self::hex($colour).'" d="'.$outline.'"/>';
+            $last = [$part, $colour];
         }
 
         return '<g transform="translate(2 '.(self::HEIGHT / 2).') scale(1.24 1.3)">'.$paths.'</g>';
+    }
+
+    /**
+     * A closed outline of straight sides, in whole units: nobody sees more of it in a small drawing.
+     *
+     * @param list<array{float, float}> $points
+     */
+    private static function straight(array $points): string
+    {
+        $path = '';
+        $last = null;
+        foreach ($points as [$x, $y]) {
+            $at = [(int) round($x), (int) round($y)];
+            if ($at === $last) {
+                continue;
+            }
+            $path .= $last === null
+                ? 'M'.self::pair(...$at).'l'
+                : (str_ends_with($path, 'l') || $at[0] < $last[0] ? '' : ' ').self::pair($at[0] - $last[0], $at[1] - $last[1]);
+            $last = $at;
+        }
+
+        return $path.'z';
     }
 
     /**
@@ -160,14 +208,14 @@ class SkinSvg
      *
      * @param list<array{float, float}> $points
      */
-    private static function rounded(array $points, int $decimals): string
+    private static function rounded(array $points): string
     {
         $count = count($points);
-        $middle = fn (int $i): string => self::number(($points[$i][0] + $points[($i + 1) % $count][0]) / 2, $decimals).' '
-            .self::number(($points[$i][1] + $points[($i + 1) % $count][1]) / 2, $decimals);
+        $middle = fn (int $i): string => self::number(($points[$i][0] + $points[($i + 1) % $count][0]) / 2).' '
+            .self::number(($points[$i][1] + $points[($i + 1) % $count][1]) / 2);
         $path = 'M'.$middle($count - 1);
         for ($i = 0; $i < $count; $i++) {
-            $path .= 'Q'.self::number($points[$i][0], $decimals).' '.self::number($points[$i][1], $decimals).' '.$middle($i);
+            $path .= 'Q'.self::number($points[$i][0]).' '.self::number($points[$i][1]).' '.$middle($i);
         }
 
         return $path.'z';
@@ -178,10 +226,8 @@ class SkinSvg
         return sprintf('#%06x', $colour);
     }
 
-    private static function number(float $number, int $decimals = 1): string
+    private static function number(float $number): string
     {
-        $text = number_format($number, $decimals, '.', '');
-
-        return $decimals === 0 ? $text : rtrim(rtrim($text, '0'), '.');
+        return rtrim(rtrim(number_format($number, 1, '.', ''), '0'), '.');
     }
 }

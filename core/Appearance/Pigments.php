@@ -8,7 +8,7 @@ namespace Destino\Appearance;
  * From amounts of pigment to a colour, by absorption: light that falls on white skin is taken away by each pigment,
  * R, G, B = white · exp(−Σ amount · coefficient). Taking a pigment away does by itself what it does to the animal.
  */
-final readonly class Pigments
+final class Pigments
 {
     private const WHITE = [251.0, 247.0, 238.0];
 
@@ -25,21 +25,26 @@ final readonly class Pigments
     /** Steps in which amounts are rounded, so that a drawing has few colours and none of them is off its hue. */
     private const STEPS = 6.0;
 
-    public float $black;
+    private const FINE = 8.0;
 
-    public float $dusk;
+    public readonly float $black;
 
-    public float $yellow;
+    public readonly float $dusk;
 
-    public float $red;
+    public readonly float $yellow;
 
-    public float $lavender;
+    public readonly float $red;
+
+    public readonly float $lavender;
 
     /** Share of the black that is brown. */
-    public float $brown;
+    public readonly float $brown;
 
     /** What is left of all pigment. */
-    public float $strength;
+    public readonly float $strength;
+
+    /** @var array<int, int> colours by their rounded amounts: a drawing has few, and thousands of scales of each */
+    private array $mixed = [];
 
     public function __construct(Look $look)
     {
@@ -48,7 +53,7 @@ final readonly class Pigments
         $this->dusk = self::curve($look->at('dusk'), [-3 => 0.0, -2 => .05, -1 => .35, 0 => 1.0, 1 => 2.3, 2 => 4.2, 3 => 6.5])
             * ($black < -1 ? self::curve($black, [-3 => 0.0, -2 => .5, -1 => 1.0]) : 1.0);
         $this->yellow = self::curve($look->at('yellow'), [-3 => 0.0, -2 => .22, -1 => .6, 0 => 1.0, 1 => 1.6, 2 => 2.3, 3 => 2.8]);
-        $this->red = self::curve($look->at('orange_red'), [-3 => 0.0, -2 => .2, -1 => .55, 0 => 1.0, 1 => 1.9, 2 => 3.0, 3 => 4.0]);
+        $this->red = self::curve($look->at('orange_red'), [-3 => 0.0, -2 => .2, -1 => .55, 0 => 1.0, 1 => 1.85, 2 => 2.7, 3 => 3.5]);
         $this->lavender = max(0.0, $look->at('lavender'));
         $this->brown = max(0.0, min(1.0, $look->at('brown') / 2));
         $this->strength = (1 - max(0.0, min(1.0, $look->at('fade') / 3))) ** 1.6;
@@ -66,8 +71,13 @@ final readonly class Pigments
         $r = $red * $this->red * $this->strength;
         $l = ($isDark ? .62 * $this->lavender : .06 * $this->lavender) * min(1.0, $black / ($isDark ? 1.5 : .2)) * $this->strength;
 
-        return self::mixed(
-            round($k * self::STEPS) / self::STEPS, round($y * 8) / 8, round($r * 8) / 8, round($l * self::STEPS) / self::STEPS, $this->brown,
+        $steps = [
+            (int) round($k * self::STEPS), (int) round($y * self::FINE), (int) round($r * self::FINE), (int) round($l * self::STEPS),
+        ];
+        $key = (($steps[0] << 12 | $steps[1]) << 12 | $steps[2]) << 12 | $steps[3];
+
+        return $this->mixed[$key] ??= self::mixed(
+            $steps[0] / self::STEPS, $steps[1] / self::FINE, $steps[2] / self::FINE, $steps[3] / self::STEPS, $this->brown,
         );
     }
 

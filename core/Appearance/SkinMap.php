@@ -185,7 +185,8 @@ final class SkinMap
     private function drawn(float $field, float $x, float $v, float $t, float $grain): float
     {
         $a = $this->a;
-        $wave = $this->noise->smooth($x * 1.2, $v < 0 ? 3.0 : 17.0);
+        $isWavy = $a['lines'] > 0.0 || $a['web'] > 0.0 || $a['sideline'] > 0.0;
+        $wave = $isWavy ? $this->noise->smooth($x * 1.2, $v < 0 ? 3.0 : 17.0) : 0.0;
         if ($a['lines'] > 0.0) {
             $near = min(abs($t - .13 - .04 * $wave), abs($t - .5 - .07 * $wave) * 1.15);
             $field = $near < .022 + .012 * $a['lines'] && $this->noise->smooth($x * .9, $v + 5) > -.75 + .1 * $a['lines'] ? -.4 : $field;

@@ -6,6 +6,7 @@ use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Kept;
 use App\Drawing\Bead;
+use App\Drawing\GeneLetters;
 use App\Drawing\TextFit;
 use App\Drawing\Treemap;
 use App\House\House;
@@ -74,12 +75,13 @@ class DrawingTest extends TestCase
     /** @return iterable<string, array{string, array{float, string}, array{float, string}}> */
     public static function beads(): iterable
     {
-        yield 'one copy' => ['Pastel', [1.0, 'L'], [0.0, '']];
-        yield 'two copies' => ['Clown', [1.0, 'P'], [1.0, 'P']];
-        yield 'a compound in two colours' => ['Mojave/Mystic', [1.0, 'L'], [1.0, 'D']];
-        yield 'a 66 % het, filled by height' => ['66% het Clown', [2 / 3, 'P'], [0.0, '']];
-        yield 'surely one copy, perhaps two' => ['Pinstripe (33% two copies)', [1.0, 'P'], [1 / 3, 'P']];
-        yield 'one of two alleles' => ['Mojave or Mystic', [1.0, 'L'], [0.0, '']];
+        yield 'one copy' => ['Pastel', [1.0, 'Pa'], [0.0, '']];
+        yield 'two copies' => ['Clown', [1.0, 'Cl'], [1.0, 'Cl']];
+        yield 'a compound in two colours' => ['Mojave/Mystic', [1.0, 'Mo'], [1.0, 'My']];
+        yield 'a 66 % het, filled by height' => ['66% het Clown', [2 / 3, 'Cl'], [0.0, '']];
+        yield 'surely one copy, perhaps two' => ['Pinstripe (33% two copies)', [1.0, 'Pi'], [1 / 3, 'Pi']];
+        yield 'one of two alleles: neither is named' => ['Mojave or Mystic', [1.0, '?'], [0.0, '']];
+        yield 'one that is sure, and one of two' => ['Mojave/Mystic or Mojave/Lesser', [1.0, 'Mo'], [1.0, '?']];
     }
 
     /**
@@ -95,14 +97,27 @@ class DrawingTest extends TestCase
 
         $this->assertEqualsWithDelta($left[0], $bead->left['fill'], 1e-12);
         $this->assertEqualsWithDelta($right[0], $bead->right['fill'], 1e-12);
-        $this->assertSame([$left[1], $right[1]], [$bead->left['letter'], $bead->right['letter']]);
+        $this->assertSame([$left[1], $right[1]], [$bead->left['letters'], $bead->right['letters']]);
+    }
+
+    public function test_no_two_genes_share_their_letters(): void
+    {
+        $catalogue = Shelf::catalogue();
+        $letters = array_map(fn (string $allele): string => GeneLetters::of($allele, $catalogue), array_keys($catalogue->alleles));
+
+        $lower = array_map(mb_strtolower(...), $letters);
+        $this->assertSame($lower, array_unique($lower));
+        foreach ($letters as $two) {
+            $this->assertMatchesRegularExpression('/^\p{Lu}[\p{L}\p{N}]$/u', $two);
+        }
+        $this->assertSame('A2', GeneLetters::of('axanthic-2', $catalogue), 'lines are told by their number');
     }
 
     public function test_the_left_half_is_the_sires(): void
     {
         $form = Shelf::catalogue()->form('pastel', 'pastel', '+');
-        $this->assertSame(['L', ''], self::letters(Bead::ofForm($form, Shelf::catalogue(), true)));
-        $this->assertSame(['', 'L'], self::letters(Bead::ofForm($form, Shelf::catalogue(), false)));
+        $this->assertSame(['Pa', ''], self::letters(Bead::ofForm($form, Shelf::catalogue(), true)));
+        $this->assertSame(['', 'Pa'], self::letters(Bead::ofForm($form, Shelf::catalogue(), false)));
     }
 
     /** @return iterable<string, array{string, string, string}> */
@@ -152,6 +167,6 @@ class DrawingTest extends TestCase
     /** @return array{string, string} */
     private static function letters(Bead $bead): array
     {
-        return [$bead->left['letter'], $bead->right['letter']];
+        return [$bead->left['letters'], $bead->right['letters']];
     }
 }

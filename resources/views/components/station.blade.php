@@ -13,7 +13,7 @@
 </head>
 <body>
 <a class="skip" href="#main">Skip to the page</a>
-<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs><path id="bead-left" d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z"/><path id="bead-right" d="M21 1 H31 A10 10 0 0 1 31 21 H21 Z"/><path id="bead-rim" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z M21 1 V21"/></defs></svg>
+<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs><path id="bead-left" d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z"/><path id="bead-right" d="M21 1 H31 A10 10 0 0 1 31 21 H21 Z"/><path id="bead" class="bead-empty" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z"/><path id="bead-rim" class="bead-rim" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z M21 1 V21"/></defs></svg>
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
