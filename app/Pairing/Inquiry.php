@@ -116,6 +116,14 @@ class Inquiry
             : ($animal === null ? '' : "{$animal->name}, changed");
     }
 
+    /** What to call a parent in a line: its name, or what was typed of it. */
+    public function called(string $parent): string
+    {
+        $typed = trim($parent === 'sire' ? $this->sire : $this->dam);
+
+        return $this->nameOf($parent) ?: ($typed === '' ? 'any '.($parent === 'sire' ? 'male' : 'female') : $typed);
+    }
+
     /** What is believed of a parent of the collection, unless its text was changed here. */
     public function asRecorded(string $parent): ?Belief
     {

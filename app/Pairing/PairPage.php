@@ -93,7 +93,11 @@ class PairPage
             return "Every egg is the same: {$most->outcome->label}.";
         }
         $ties = count(array_filter($living, fn (OutcomeRow $row): bool => $row->outcome->probability->equals($most->outcome->probability)));
-        $likely = $ties > 1 ? "none more likely than {$most->oneIn()}" : "most likely {$most->outcome->label}, {$most->oneIn()}";
+        $likely = match (true) {
+            (string) $ties === $total => "each {$most->oneIn()}",
+            $ties > 1 => "most likely {$ties} of them, {$most->oneIn()} each",
+            default => "most likely {$most->outcome->label}, {$most->oneIn()}",
+        };
 
         $lost = $this->prediction->question->hatched ? Rational::zero() : $this->prediction->cross->survival()->complement();
         $deaths = $lost->isZero() ? '' : " {$lost->toString()} of the eggs (".OddsWords::percent($lost).') do not live.';

@@ -70,9 +70,33 @@ class PairTest extends TestCase
 
         $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}&target=Ultramel+%2B+Mojave/Mystic")
             ->assertOk()
-            ->assertSee('Skiff × Tender')
+            ->assertSeeInOrder(['<strong>Skiff</strong>', 'Mojave het Ultramel', '×', '<strong>Tender</strong>', 'Mystic het Ultramel'], false)
             ->assertSee('1/16 per egg');
-        $this->get("/pair?sire_id={$sire->id}&sire=Mojave&dam_id={$dam->id}")->assertOk()->assertSee('Skiff, changed × Tender');
+        $this->get("/pair?sire_id={$sire->id}&sire=Mojave&dam_id={$dam->id}")->assertOk()
+            ->assertSeeInOrder(['<strong>Skiff, changed</strong>', '×', '<strong>Tender</strong>'], false);
+    }
+
+    public function test_what_was_looked_at_last_is_offered_on_the_empty_page(): void
+    {
+        $this->get('/pair')->assertOk()->assertDontSee('Looked at last');
+        foreach (['Pastel', 'Mojave', 'Enchi', 'Fire', 'Spotnose', 'Cinnamon', 'Mojave'] as $sire) {
+            $this->get("/pair?sire={$sire}&dam=Clown&target=het+Clown")->assertOk();
+        }
+        $page = $this->get('/pair')->assertOk()
+            ->assertSeeInOrder(['Mojave × Clown, wanted het Clown', 'Cinnamon × Clown', 'Spotnose × Clown', 'Fire × Clown', 'Enchi × Clown'])
+            ->assertDontSee('Pastel × Clown');
+        $this->assertSame(1, substr_count((string) $page->getContent(), 'Mojave × Clown'), 'one asked twice is there once');
+        $this->get('/pair?sire=Pastle&dam=Clown')->assertUnprocessable();
+        $this->get('/pair')->assertDontSee('Pastle');
+    }
+
+    public function test_ties_are_said_in_plain_words(): void
+    {
+        $this->get('/pair?sire=Pastel&dam=Normal')->assertSee('2 looks can come of this: each 1 in 2.');
+        $this->get('/pair?sire=Pastel&dam=Pastel&by=genotype')->assertSee('3 genotypes can come of this: most likely Pastel, 1 in 2.');
+        $this->get('/pair?sire=Pastel&dam=Pastel+Clown&by=genotype')->assertSee('3 genotypes can come of this');
+        $this->get('/pair?sire=Pastel+Enchi&dam=Enchi&by=look')
+            ->assertSee('6 looks can come of this: most likely 2 of them, 1 in 4 each.');
     }
 
     public function test_the_link_opens_exactly_this_pairing_again(): void
@@ -147,7 +171,7 @@ class PairTest extends TestCase
         $ask = fn (array $query) => $this->get('/pair?'.http_build_query($query + ['dam' => 'Clown', 'target' => 'Clown']))->assertOk();
 
         $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'Mojave'])->assertSee('Clown: 1 per egg')
-            ->assertSee('Punt × a female as typed');
+            ->assertSeeInOrder(['<strong>Punt</strong>', '×', '<strong>Clown</strong>'], false);
         $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'het Clown'])->assertSee('Clown: 1/2 per egg')
             ->assertSee('Punt, changed');
         $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('cannot come of this')

@@ -62,6 +62,7 @@ class ProjectsTest extends TestCase
         $project = Project::query()->sole();
         $latest = fn (): array => $project->plans()->latest('id')->first()->result['routes'] ?? [];
         $this->get('/projects')->assertSeeInOrder(['The season that comes', 'Skiff × Tender', 'Two recessives']);
+        $this->get('/pair')->assertSeeInOrder(['Asked for by your projects', 'Skiff × Tender', 'Two recessives: young to build on']);
 
         $step = $latest()[0]['steps'][0];
         $this->assertSame('Piebald het Clown', $step['keep'][0]['genes']);

@@ -16,9 +16,11 @@ use App\Models\Animal;
 use App\Models\User;
 use App\Pairing\BestMates;
 use App\Pairing\Inquiry;
+use App\Pairing\Lately;
 use App\Pairing\OutcomeSheet;
 use App\Pairing\PairPage;
 use App\People\CurrentKeeper;
+use App\Projects\AskedFor;
 use App\Projects\Workshop;
 use App\Projects\WorthWords;
 use Destino\DestinoError;
@@ -48,8 +50,14 @@ class PairController extends Controller
             );
         }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
+        $lately = new Lately($request->session());
+        $page === null ?: $lately->note($inquiry, $page);
 
-        return response()->view('pair.show', $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422);
+        return response()->view(
+            'pair.show', [
+                'lately' => $lately->all(), 'grants' => $inquiry->isAsked() ? [] : AskedFor::of($this->opened),
+            ] + $this->parts($inquiry, $page, $keeper), $inquiry->errors === [] ? 200 : 422,
+        );
     }
 
     public function sheet(Request $request, #[CurrentKeeper] User $keeper): Response
@@ -115,7 +123,7 @@ class PairController extends Controller
     {
         return [
             'inquiry' => $inquiry,
-            'page' => $page, 'mates' => null,
+            'page' => $page, 'mates' => null, 'lately' => [], 'grants' => [],
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
             'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept),

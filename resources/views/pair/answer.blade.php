@@ -2,9 +2,6 @@
 <section class="sheet" id="answer" aria-label="The answer">
     <p class="answer">@if ($page->targetSentence() !== '')<span @class(['hit' => ! $page->isImpossible()])>{{ $page->targetSentence() }}</span>@else{{ $page->headline() }}@endif</p>
     @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
-    @if ($inquiry->nameOf('sire') !== '' || $inquiry->nameOf('dam') !== '')
-        <p class="soft small mb-0 mt-1">{{ $inquiry->nameOf('sire') ?: 'A male as typed' }} × {{ $inquiry->nameOf('dam') ?: 'a female as typed' }}</p>
-    @endif
     @foreach ($parents as $parent)
         @php($readiness = $parent->readiness($house))
         @if ($readiness->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $readiness->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $readiness->reasons) }}{{ $readiness->likely ? ' Likely from '.$readiness->likely->format('F Y').'.' : '' }}</span></p>@endif

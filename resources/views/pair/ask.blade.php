@@ -1,4 +1,4 @@
-<form class="sheet" method="get" action="{{ route('pair') }}#answer" aria-label="The pairing">
+<form class="{{ $class }}" method="get" action="{{ route('pair') }}#answer" aria-label="The pairing">
     <div class="parents">
         <x-parent-field role="sire" sex="male" :inquiry="$inquiry" :animals="$animals" :beliefs="$beliefs"/>
         <div class="cross" aria-hidden="true">×</div>

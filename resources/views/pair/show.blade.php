@@ -6,17 +6,20 @@
         </x-slot:actions>
     @endif
     <div class="stack">
-        @include('pair.ask')
+        @if ($page || ($mates && $mates->error === null))
+            <details class="sheet fold" id="ask">
+                <summary><span class="fold-line">@foreach (['sire' => 'male', 'dam' => 'female'] as $role => $sex)<x-icon :name="'gender-'.$sex"/> <strong>{{ $inquiry->called($role) }}</strong>@if ($inquiry->nameOf($role) !== '') <span class="soft fold-genes">{{ Str::limit($inquiry->$role, 60) }}</span>@endif @if ($loop->first)× @endif @endforeach <span class="soft">{{ $inquiry->target === '' ? '' : 'wanted '.$inquiry->target.', ' }}{{ $inquiry->eggs }} {{ Str::plural('egg', (int) $inquiry->eggs) }}</span></span><span class="button fold-open no-print">Change</span></summary>
+                @include('pair.ask', ['class' => ''])
+            </details>
+        @else
+            @include('pair.ask', ['class' => 'sheet'])
+        @endif
         @if ($page)
             @include('pair.answer')
         @elseif ($mates && $mates->error === null)
             @include('pair.mates')
         @elseif ($inquiry->errors === [])
-            <section class="empty">
-                <p class="answer">Choose or type a male and a female.</p>
-                <p class="soft">You get the exact odds of everything they can give: by look and by genotype, for an egg and for a clutch.<br>Write as you speak: <em>Pastel het Clown</em>, <em>66% het Piebald</em>, <em>Mojave/Mystic</em>, <em>Yellow Belly or Gravel</em>, <em>Banana (male maker)</em>.</p>
-                <p class="soft mb-0">Leave one side empty and say what you want: you get the best mates. Leave both empty: the best pairs.</p>
-            </section>
+            @include('pair.begin')
         @endif
     </div>
 </x-station>

@@ -10,7 +10,7 @@
             <p>{{ $answered->why }}@if ($answered->place) <span class="soft" data-module="lift" data-lift-now="{{ $answered->place }}">Look at: {{ str_replace('-', ' ', $answered->place) }}.</span>@endif</p>
             @if ($answered->photo)<img class="trainer-photo" src="{{ route('photos.show', $answered->photo) }}" alt="the photograph that was asked about">@endif
             @foreach ($answered->shown as $shown)<figure class="mb-2">{!! App\Drawing\SkinSvg::medium($shown['look'], $shown['label']) !!}<figcaption class="small"><strong>{{ $shown['label'] }}</strong></figcaption></figure>@endforeach
-            <form method="post" action="{{ route('train.next') }}" data-module="trainer">@csrf<button class="button main" type="submit" data-next>{{ $question === null ? 'See how it went' : 'Next question' }}</button> <span class="soft small key-hint">or press Enter</span></form>
+            <form method="post" action="{{ route('train.next') }}" data-module="trainer">@csrf<button class="button main" type="submit" data-next>{{ $question === null ? 'See how it went' : 'Next question' }}</button> <span class="soft small key-hint ms-2">or press Enter</span></form>
         </section>
     @elseif ($question !== null)
         <section class="sheet trainer">

@@ -1,0 +1,43 @@
+<?php
+
+namespace App\Projects;
+
+use App\Collection\Opened;
+use App\Models\Project;
+
+/** The pairings that the projects of a collection ask for now, in words, to be looked at with one tap. */
+class AskedFor
+{
+    /** @return list<array{query: array<string, mixed>, words: string, says: string}> the worthiest first */
+    public static function of(Opened $opened, int $most = 5): array
+    {
+        $keeper = $opened->keeper();
+        /** @var list<Project> $projects */
+        $projects = array_values($keeper->projects()->with('latestPlan')->get()->all());
+        if ($projects === []) {
+            return [];
+        }
+        $season = new SeasonList(
+            $projects, $opened->house->number('females_per_male'), $keeper->clutches()->with('dam', 'sires.animal')->get(),
+        );
+
+        return array_map(fn (array $grant): array => [
+            'query' => [
+                'sire_id' => (int) ltrim($grant['sire'], 'a'), 'dam_id' => (int) ltrim($grant['dam'], 'a'),
+                'target' => self::target($grant['serves']),
+            ],
+            'words' => "{$season->name($grant['sire'])} × {$season->name($grant['dam'])}",
+            'says' => implode('; ', array_map(fn (array $one): string => $one['egg'] > 0
+                ? "{$one['project']->name}: the target in ".ProjectPage::percent($one['egg']).' of the young that hatch'
+                : "{$one['project']->name}: young to build on", $grant['serves'])),
+        ], array_slice($season->grants, 0, $most));
+    }
+
+    /** @param list<array{project: Project, egg: float, gain: float, asked: bool}> $serves */
+    private static function target(array $serves): string
+    {
+        usort($serves, fn (array $a, array $b): int => [$b['egg'] > 0, $b['gain']] <=> [$a['egg'] > 0, $a['gain']]);
+
+        return $serves[0]['project']->target ?? '';
+    }
+}
