@@ -33,7 +33,7 @@ class Relatedness
         if ($this->coefficient->isZero()) {
             return 'The records show no common ancestor of the two.';
         }
-        $share = "{$this->coefficient->toString()} (".OddsWords::percent($this->coefficient).')';
+        $share = OddsWords::fraction($this->coefficient).' ('.OddsWords::percent($this->coefficient).')';
 
         return "Their young would have the inbreeding coefficient F = {$share}".$this->likeness().', through '
             .implode(', ', $this->common).'.'

@@ -97,8 +97,8 @@ class LuckPage
     /** @return list<array{name: string, share: float, text: string}> bad luck and its alternatives, with their odds now */
     public function alternatives(): array
     {
-        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne()) {
-            return [];
+        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne() || $this->isGood()) {
+            return []; // nobody doubts a parent for too many hits
         }
         $after = $this->weighing()->after($this->luck->eggs, $this->luck->hits);
 
@@ -125,7 +125,7 @@ class LuckPage
      */
     public function calm(): ?array
     {
-        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne()) {
+        if ($this->luck === null || $this->luck->chance->isZero() || $this->luck->chance->isOne() || $this->isGood()) {
             return null;
         }
         $p = $this->luck->chance->toFloat();
@@ -142,6 +142,12 @@ class LuckPage
             'points' => implode(' ', $points), 'doubt' => implode(' ', $doubt), 'calm' => $calm <= $most ? $calm : null,
             'most' => $most,
         ];
+    }
+
+    /** Whether there were more hits than was to be expected. */
+    public function isGood(): bool
+    {
+        return $this->luck !== null && ! $this->luck->isBelowExpected() && ! $this->luck->isAsExpected();
     }
 
     private function weighing(): LuckAlternatives
@@ -162,9 +168,26 @@ class LuckPage
 
         return match (true) {
             $this->luck->isAsExpected(), $tail > 0.2 => 'Nothing unusual: keep going.',
-            $tail > 0.05 => 'Unlucky or lucky, but seen every season by somebody. No reason to doubt the parents yet.',
+            $this->luck->isBelowExpected() => $this->badLuck($tail),
+            default => $this->goodLuck($tail),
+        };
+    }
+
+    private function badLuck(float $tail): string
+    {
+        return match (true) {
+            $tail > 0.05 => 'Unlucky, but seen every season by somebody. No reason to doubt the parents yet.',
             $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
             default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be lower than thought, or hits may be overlooked.',
+        };
+    }
+
+    private function goodLuck(float $tail): string
+    {
+        return match (true) {
+            $tail > 0.05 => 'Lucky, but seen every season by somebody. Do not count on it next time.',
+            $tail > 0.005 => 'Rare luck. Enjoy it, and ask whether the chance is higher than you thought: a parent may have two copies, or carry it where you took it for possible.',
+            default => 'So rare that the chance is likely higher than thought: a parent may have two copies, or carry what was only possible. Or something else looks like a hit: have the young told apart once more.',
         };
     }
 

@@ -7,6 +7,7 @@ use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Family\Relatedness;
 use App\Models\Animal;
+use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Genome\Belief;
 use Destino\Genome\Sex;
@@ -210,7 +211,7 @@ class BestMates
     {
         $limit = $this->opened->house->relatednessLimit();
 
-        return Relatedness::of($this->opened->family(), $sire, $dam, $limit)->coefficient->toString();
+        return OddsWords::fraction(Relatedness::of($this->opened->family(), $sire, $dam, $limit)->coefficient);
     }
 
     private function readyWords(Animal $animal, Readiness $readiness): string

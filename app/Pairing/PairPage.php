@@ -100,7 +100,7 @@ class PairPage
         };
 
         $lost = $this->prediction->question->hatched ? Rational::zero() : $this->prediction->cross->survival()->complement();
-        $deaths = $lost->isZero() ? '' : " {$lost->toString()} of the eggs (".OddsWords::percent($lost).') do not live.';
+        $deaths = $lost->isZero() ? '' : ' '.OddsWords::fraction($lost).' of the eggs ('.OddsWords::percent($lost).') do not live.';
 
         return "{$total} {$kind} can come of this: {$likely}.{$deaths}";
     }
@@ -117,8 +117,14 @@ class PairPage
             return "{$target->target->text} cannot come of this: {$why}";
         }
 
-        return "{$target->target->text}: {$chance->perEgg()->toString()} per ".$this->unit().' ('
+        return "{$target->target->text}: ".OddsWords::fraction($chance->perEgg()).' per '.$this->unit().' ('
             .OddsWords::percent($chance->perEgg()).'), '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
+    }
+
+    /** Whether the chance of the target is said in words, its fraction being none that can be read. */
+    public function hasUnreadableChance(): bool
+    {
+        return $this->prediction->target !== null && ! OddsWords::isReadable($this->prediction->target->chance->perEgg());
     }
 
     public function unit(): string

@@ -10,6 +10,7 @@ use App\Models\Clutch;
 use App\Models\Enums\EventKind;
 use App\Models\Project;
 use App\Pairing\PairingCheck;
+use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Pairing\Advice\Stance;
 use Destino\Pairing\Cross;
@@ -107,7 +108,7 @@ class Board
         return [
             'dam' => $dam, 'clutch' => $clutch, 'stage' => self::stage($clutch), 'hope' => $hope, 'egg' => $egg, 'gives' => $gives,
             'ready' => array_merge($ready[0]['reasons'], $ready[1]['reasons']), 'isReady' => $ready[0]['isReady'] && $ready[1]['isReady'],
-            'related' => $related->coefficient->isZero() ? '' : "F {$related->coefficient->toString()}",
+            'related' => $related->coefficient->isZero() ? '' : 'F '.OddsWords::fraction($related->coefficient),
             'stance' => PairingCheck::of($sire, $dam, $this->opened)->stance,
         ];
     }

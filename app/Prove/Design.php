@@ -11,6 +11,7 @@ use App\Models\Animal;
 use App\Models\Project;
 use App\Models\User;
 use App\Words\OddsText;
+use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Genome\Diplotype;
 use Destino\Genome\Sex;
@@ -138,7 +139,7 @@ class Design
             } catch (DestinoError) {
                 continue; // the project's own page says what is wrong with its target
             }
-            $odds->isZero() || $worth[] = "{$project->name}: {$odds->toString()} an egg";
+            $odds->isZero() || $worth[] = "{$project->name}: ".OddsWords::fraction($odds).' an egg';
         }
 
         return implode('; ', $worth);

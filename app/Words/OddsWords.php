@@ -12,6 +12,9 @@ class OddsWords
     /** The sign stays with its number at the end of a line. */
     private const PERCENT = "\u{a0}%";
 
+    /** Fractions beyond this denominator are no longer read: they are said in words. */
+    private const READABLE = 1000;
+
     /** "1 in 8", "about 1 in 5.3", "every", "never". */
     public static function oneIn(Rational $chance): string
     {
@@ -28,6 +31,29 @@ class OddsWords
         return $isWhole
             ? '1 in '.number_format($number)
             : 'about 1 in '.($number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number));
+    }
+
+    /** "35/72"; where nobody could read it, "about 1 in 6.1". */
+    public static function fraction(Rational $chance): string
+    {
+        return match (true) {
+            self::isReadable($chance) => $chance->toString(),
+            $chance->compareTo(Rational::of(1, 2)) > 0 => 'about '.self::percent($chance),
+            default => self::oneIn($chance),
+        };
+    }
+
+    public static function isReadable(Rational $chance): bool
+    {
+        return $chance->denominator()->isLessThan(self::READABLE);
+    }
+
+    /** The same as HTML, with the exact number a tap away where it is not shown. */
+    public static function exact(Rational $chance, ?string $label = null): string
+    {
+        return self::isReadable($chance)
+            ? $chance->toString()
+            : '<details class="exact"><summary>'.e($label ?? self::fraction($chance)).'</summary>'.$chance->toString().'</details>';
     }
 
     /** A percentage that never claims 0 or 100 for what is neither. */

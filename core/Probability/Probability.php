@@ -21,13 +21,19 @@ final readonly class Probability extends Rational
     }
 
     /**
-     * A chance that a person typed: "3/64", "0.25", "25%", "12.5 %".
+     * A chance that a person typed: "3/64", "0.25", ".25", "25%", "12.5 %", "1 in 16".
      *
      * @throws InvalidNumber when unreadable, below 0 or above 1
      */
     public static function typed(string $text): self
     {
-        return self::from(Rational::parse($text));
+        if (preg_match('/^\s*(?:about\s+)?(\d+)\s+(?:in|out of|of)\s+(\d+(?:\.\d+)?)\s*$/i', $text, $parts) === 1) {
+            $in = Rational::parse($parts[2]);
+
+            return self::from($in->isZero() ? throw InvalidNumber::unreadable($text) : Rational::parse($parts[1])->dividedBy($in));
+        }
+
+        return self::from(Rational::parse(preg_match('/^\s*[.,]\d/', $text) === 1 ? '0'.trim($text) : $text));
     }
 
     public static function zero(): self

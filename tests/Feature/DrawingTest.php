@@ -120,6 +120,16 @@ class DrawingTest extends TestCase
         $this->assertSame(['', 'Pa'], self::letters(Bead::ofForm($form, Shelf::catalogue(), false)));
     }
 
+    public function test_a_fraction_that_cannot_be_read_is_said_in_words(): void
+    {
+        $this->assertSame('35/72', OddsWords::fraction(Rational::of(35, 72)));
+        $this->assertSame('1', OddsWords::fraction(Rational::of(1)));
+        $this->assertSame('about 1 in 13', OddsWords::fraction(Rational::of(81, 1024)));
+        $this->assertSame("about 83\u{a0}%", OddsWords::fraction(Rational::of(3333, 4001)));
+        $this->assertStringContainsString('<summary>exact</summary>81/1024', OddsWords::exact(Rational::of(81, 1024), 'exact'));
+        $this->assertSame('1/16', OddsWords::exact(Rational::of(1, 16), 'exact'));
+    }
+
     /** @return iterable<string, array{string, string, string}> */
     public static function odds(): iterable
     {

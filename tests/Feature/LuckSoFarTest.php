@@ -93,6 +93,36 @@ class LuckSoFarTest extends TestCase
         $this->assertSame([6, 1, 3.0], [$rows[0]['known'], $rows[0]['hits'], $rows[0]['expected']]);
     }
 
+    public function test_the_luck_of_a_clutch_a_pairing_and_a_female(): void
+    {
+        $males = array_map(
+            fn (string $name) => $this->made(['name' => $name, 'sex' => 'male', 'genotype' => 'het Clown']), ['Skiff', 'Wherry'],
+        );
+        $female = $this->made(['name' => 'Tender', 'genotype' => 'Clown']);
+        $first = $this->clutch($males[0], $female, [['not Clown', 4]]);
+        $this->clutch($males[0], $female, [['Clown', 1], ['not Clown', 1]]);
+        $this->clutch($males[1], $female, [['Clown', 3]]);
+        $ask = fn (string $of, string $target = 'Clown') => $this->get('/luck?'.http_build_query(['of' => $of, 'target' => $target]));
+
+        // 1/2 an egg: none of 4; 1 of 6; 4 of 9.
+        $ask("clutch-{$first->id}")->assertOk()->assertSee('0 hits in 4 young, 2.0 expected')->assertSee("As few or fewer in 6.3\u{a0}%");
+        $ask("pair-{$males[0]->id}-{$female->id}")->assertSee('1 hit in 6 young, 3.0 expected')->assertSee('About 11 in 100 do as badly.');
+        $ask("dam-{$female->id}")->assertSee('4 hits in 9 young, 4.5 expected')->assertSee('Wherry × Tender');
+        $ask("dam-{$female->id}", 'Piebald')->assertOk()->assertSee('Nothing to reckon with');
+        $ask("dam-{$female->id}", '')->assertUnprocessable()->assertSee('Say what you hoped for');
+        $ask("dam-{$female->id}", 'Clwon')->assertUnprocessable()->assertSee('Clwon');
+        $ask('clutch-99999')->assertUnprocessable()->assertSee('Choose one of your hatched clutches');
+        $this->get('/luck')->assertOk()->assertSee('From your own records');
+    }
+
+    public function test_good_luck_is_not_talked_about_as_bad(): void
+    {
+        $this->get('/luck?chance=1+in+16&eggs=20&hits=6')->assertOk()
+            ->assertSee('So rare that the chance is likely higher than thought')
+            ->assertDontSee('Luck, or something else')->assertDontSee('How long to stay calm');
+        $this->get('/luck?chance=1/4&eggs=8&hits=4')->assertOk()->assertSee('Lucky, but seen every season by somebody');
+    }
+
     public function test_a_season_is_reckoned_each_pairing_once(): void
     {
         foreach (['Clown', 'het Clown'] as $target) {

@@ -49,7 +49,7 @@
             @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->objectPronoun() }}.</p>@endif
             <table class="list"><caption class="visually-hidden">Genes passed on, with the chance per egg</caption><tbody>
                 @foreach ($card->passesOn() as [$allele, $chance])
-                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{{ $chance->toString() }}</strong></td><td class="num soft">{{ App\Words\OddsWords::oneIn($chance) }}</td></tr>
+                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{!! App\Words\OddsWords::exact($chance, 'exact') !!}</strong></td><td class="num soft">{{ App\Words\OddsWords::oneIn($chance) }}</td></tr>
                 @endforeach
             </tbody></table>
         </section>
@@ -171,7 +171,7 @@
     <section class="sheet mt-3" id="family">
         <div class="head"><h2>Family</h2>
             @php($f = $family->inbreeding($animal))
-            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.$f->toString().($f->isZero() ? ', as far as the records go' : ' ('.App\Words\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
+            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.App\Words\OddsWords::fraction($f).($f->isZero() ? ', as far as the records go' : ' ('.App\Words\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
         </div>
         @if ($page->tree->isKnown())
             <h3 class="mb-2">Ancestors</h3>

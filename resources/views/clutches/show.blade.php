@@ -69,7 +69,7 @@
                 <ul class="plain lines">
                     @forelse ($clutch->counts as $count)
                         @php($odds = $page->oddsOf($count))
-                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} @if ($odds)the parents as recorded give this with {{ $odds->toString() }} ({{ App\Words\OddsWords::percent($odds) }}) an egg @endif</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
+                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} @if ($odds)the parents as recorded give this with {{ App\Words\OddsWords::fraction($odds) }} ({{ App\Words\OddsWords::percent($odds) }}) an egg @endif</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
                     @empty<li class="soft">Nothing counted.</li>@endforelse
                 </ul>
                 @if ($mayLog)

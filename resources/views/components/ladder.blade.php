@@ -48,7 +48,7 @@
         <ul class="by-sex">
             @foreach (Destino\Genome\Sex::cases() as $sex)
                 @php($own = $target->bySex($sex))
-                <li><x-icon :name="'gender-'.$sex->value" style="width:.9rem"/> {{ $sex->value }}: <strong>{{ $own->perEgg()->toString() }}</strong>, {{ App\Words\OddsWords::percent($own->atLeastOne($eggs)) }} in {{ $eggs }}</li>
+                <li><x-icon :name="'gender-'.$sex->value" style="width:.9rem"/> {{ $sex->value }}: <strong>{{ App\Words\OddsWords::fraction($own->perEgg()) }}</strong>, {{ App\Words\OddsWords::percent($own->atLeastOne($eggs)) }} in {{ $eggs }}</li>
             @endforeach
         </ul>
     @endif

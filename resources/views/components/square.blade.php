@@ -11,16 +11,16 @@
     <table class="square">
         <caption class="visually-hidden">{{ $title }}: gametes of the sire in the rows, of the dam in the columns</caption>
         <tr><td class="soft small" style="background:none">sire ↓ dam →</td>
-            @foreach ($square->maternal as [$haplotype, $odds])<th scope="col">{{ $names($haplotype) }}<span class="odds">{{ $odds->toString() }}</span></th>@endforeach
+            @foreach ($square->maternal as [$haplotype, $odds])<th scope="col">{{ $names($haplotype) }}<span class="odds">{{ App\Words\OddsWords::fraction($odds) }}</span></th>@endforeach
         </tr>
         @foreach ($square->paternal as $i => [$haplotype, $odds])
-            <tr><th scope="row">{{ $names($haplotype) }}<span class="odds">{{ $odds->toString() }}</span></th>
+            <tr><th scope="row">{{ $names($haplotype) }}<span class="odds">{{ App\Words\OddsWords::fraction($odds) }}</span></th>
                 @foreach ($square->maternal as $k => $maternal)
                     @php($forms = $square->forms($i, $k))
                     <td @class(['dead' => collect($forms)->contains(fn ($form) => $form->isLethal())])>
                         @foreach ($forms as $form)<x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue, in_array($form->pair[0], $haplotype, true))" aria-hidden="true"/> @endforeach
                         <br>{{ $square->sex($i, $k)?->value }} {{ implode(' ', array_map($page->names(...), $forms)) }}
-                        <span class="odds">{{ $square->probability($i, $k)->toString() }}</span>
+                        <span class="odds">{{ App\Words\OddsWords::fraction($square->probability($i, $k)) }}</span>
                     </td>
                 @endforeach
             </tr>

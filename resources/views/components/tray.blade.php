@@ -18,11 +18,11 @@
             $fits = max(1, (int) floor(($w - 20) / 20));
             $lines = App\Drawing\TextFit::lines($row->outcome->label, $w - 20, 14, (int) floor(($h - ($showsGenes ? 66 : 40)) / 17));
             $size = $w > 110 && $h > 60 ? 19 : 14;
-            $fraction = $row->outcome->probability->toString();
+            $fraction = App\Words\OddsWords::fraction($row->outcome->probability);
             $share = ($row->isHit() ? '★ ' : '').(mb_strlen($fraction) * $size * .58 + ($row->isHit() ? 20 : 0) > $w - 20 ? $row->percent() : $fraction);
             $sexMark = $row->outcome->sex === null ? '' : ' '.$row->outcome->sex->value;
         @endphp
-        <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit(), 'is-dead' => $row->outcome->isLethal]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" @if ($lines === []) aria-label="{{ $row->outcome->probability->toString() }} {{ $row->outcome->label }}{{ $sexMark }}" @endif data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $row->outcome->probability->toString() }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
+        <a href="#outcome-{{ $row->number }}" @class(['scute', 'is-hit' => $row->isHit(), 'is-dead' => $row->outcome->isLethal]) transform="translate({{ round($tile['x'] + 2, 2) }} {{ round($tile['y'] + 2, 2) }})" @if ($lines === []) aria-label="{{ $fraction }} {{ $row->outcome->label }}{{ $sexMark }}" @endif data-reading="{{ $row->outcome->label }}{{ $row->knownAs() === '' ? '' : ' ('.$row->knownAs().')' }}{{ $sexMark }}: {{ $fraction }} per {{ $page->unit() }}, {{ $row->percent() }}, {{ $row->oneIn() }}.{{ $row->outcome->isLethal ? ' Does not live.' : '' }}{{ $row->isHit() ? ($row->share->isOne() ? ' Meets the target.' : ' May meet the target.') : '' }}">
             <rect class="ground" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
             <rect class="tint fill-{{ $tone }}" width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}"/>
             @if ($row->outcome->isLethal)<rect width="{{ round($w, 2) }}" height="{{ round($h, 2) }}" rx="{{ min(12, $w / 3, $h / 3) }}" fill="url(#dead-{{ $width }})"/>@endif

@@ -2,7 +2,7 @@
     <x-prove-tabs here="luck"/>
     <div class="stack">
         <form class="sheet luck-form" method="get" aria-label="Chance, eggs and hits">
-            @foreach ([['chance', 'Chance per egg', '1/6', 'text'], ['eggs', 'Eggs in all', '40', 'numeric'], ['hits', 'Hits among them', '0', 'numeric']] as [$field, $label, $example, $mode])
+            @foreach ([['chance', 'Chance per egg', '1/6, 6 % or 1 in 16', 'text'], ['eggs', 'Eggs in all', '40', 'numeric'], ['hits', 'Hits among them', '0', 'numeric']] as [$field, $label, $example, $mode])
                 <div class="field">
                     <label for="{{ $field }}">{{ $label }}</label>
                     <input class="input" id="{{ $field }}" name="{{ $field }}" value="{{ $page->typed[$field] }}" placeholder="{{ $example }}" inputmode="{{ $mode }}" aria-describedby="{{ $field }}-error" @if (isset($page->errors[$field])) aria-invalid="true" @endif>
@@ -16,6 +16,7 @@
                 @endforeach
             </div></details>
         </form>
+        @include('luck.own')
         @if ($page->luck)
             @php($bars = $page->bars())
             @php($peak = max(array_column($bars, 'chance')))
@@ -29,7 +30,7 @@
                         @if ($bar['hits'] === $page->luck->hits || $i % max(1, intdiv(count($bars), 12)) === 0)<text @class(['here' => $bar['hits'] === $page->luck->hits]) x="{{ round(($i + .5) * $w, 2) }}" y="220" text-anchor="middle">{{ $bar['hits'] }}</text>@endif
                         @if ($bar['hits'] === $page->luck->hits)<text class="here" x="{{ round(min(860, max(40, ($i + .5) * $w)), 2) }}" y="{{ round(192 - max($h, 1), 2) }}" text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
                     @endforeach
-                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ $page->luck->chance->toString() }}</text>
+                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ App\Words\OddsWords::fraction($page->luck->chance) }}</text>
                 </svg>
                 <dl class="facts mt-2">
                     <dt>Expected</dt><dd>{{ rtrim(rtrim(number_format($page->luck->expected()->toFloat(), 2), '0'), '.') }} hits</dd>
@@ -59,8 +60,8 @@
                     <p class="soft small mb-0">Full line: no hit so far, if all is right. Broken line: a parent does not carry it, if none has come.</p>
                 </section>
             @endif
-        @elseif ($page->errors === [])
-            <section class="empty"><p class="answer">Bad luck, or a wrong belief?</p><p class="soft">Give the chance per egg, how many eggs you have had, and how many were hits. You see how often chance alone does that.</p></section>
+        @elseif ($page->errors === [] && ! $own->isAsked())
+            <section class="empty is-low"><p class="answer">Bad luck, or a wrong belief?</p><p class="soft">Give the chance per egg, how many eggs you have had, and how many were hits. You see how often chance alone does that.</p></section>
         @endif
     </div>
 </x-station>

@@ -1,6 +1,7 @@
 @php($question = $page->prediction->question)
 <section class="sheet" id="answer" aria-label="The answer">
     <p class="answer">@if ($page->targetSentence() !== '')<span @class(['hit' => ! $page->isImpossible()])>{{ $page->targetSentence() }}</span>@else{{ $page->headline() }}@endif</p>
+    @if ($page->hasUnreadableChance())<div class="small soft">{!! App\Words\OddsWords::exact($page->prediction->target->chance->perEgg(), 'Exactly') !!}</div>@endif
     @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
     @foreach ($parents as $parent)
         @php($readiness = $parent->readiness($house))
@@ -45,7 +46,7 @@
             @foreach ($looks as $row)
                 @php($look = $gallery->ofForms($row->outcome->forms))
                 <li @class(['is-hit' => $row->isHit()])>{!! $prints->medium($look, $row->outcome->label) !!}
-                    <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ $row->outcome->probability->toString() }}, {{ $row->percent() }}</span>
+                    <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ App\Words\OddsWords::fraction($row->outcome->probability) }}, {{ $row->percent() }}</span>
                     @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it: {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span class="d-block small soft">{{ $look->sureness->value === 'unknown' ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif</p></li>
             @endforeach
         </ul>

@@ -2,7 +2,7 @@
 @foreach ($assumptions->readings as $reading)<p class="mb-1">{{ $reading }}</p>@endforeach
 <ul class="mb-2">@foreach ($assumptions->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul>
 @php($survival = $page->prediction->cross->survival())
-@if (! $survival->isOne())<p>{{ $survival->toString() }} of the eggs do not die of their form ({{ App\Words\OddsWords::percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
+@if (! $survival->isOne())<p>{{ App\Words\OddsWords::fraction($survival) }} of the eggs do not die of their form ({{ App\Words\OddsWords::percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
 @php($claims = $page->claims())
 @if ($claims !== [])
     <h3 class="mb-2">Keepers disagree about these; the choice changes the numbers above</h3>

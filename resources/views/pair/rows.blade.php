@@ -23,7 +23,7 @@
             <td><x-beads :beads="$row->beads"/></td>
             @if ($hasSex)<td data-label="Sex">{{ $row->outcome->sex?->value }}</td>@endif
             @if ($page->prediction->question->by->value === 'look')<td class="num" data-label="Genotypes that look like this" data-value="{{ $row->outcome->genotypes }}">{{ $row->outcome->genotypes }}</td>@endif
-            <td class="num" data-label="Chance" data-value="{{ $row->outcome->probability->toFloat() }}"><strong>{{ $row->outcome->probability->toString() }}</strong></td>
+            <td class="num" data-label="Chance" data-value="{{ $row->outcome->probability->toFloat() }}"><strong>{!! App\Words\OddsWords::exact($row->outcome->probability, 'exact') !!}</strong></td>
             <td class="num">{{ $row->percent() }}</td>
             <td class="num soft">{{ $row->oneIn() }}</td>
         </tr>

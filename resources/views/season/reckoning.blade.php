@@ -27,12 +27,8 @@
             @if ($page->rows === [])
                 <p class="mb-0 soft">Nothing to compare yet: {{ $page->typed === '' ? 'a project, or a target typed here, says what you hope for' : 'no pairing of the season gives it by chance' }}, and the young have to be told apart, kept as animals or counted by look.</p>
             @else
-                <p class="answer">{{ $all->hits }} of {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected. @if ($all->tail()->toFloat() > .4)<span class="soft">As was to be expected.</span>@else<span class="soft">{{ $all->isBelowExpected() ? 'As few or fewer' : 'As many or more' }} in {{ App\Words\OddsWords::percent($all->tail()) }} of such seasons.</span>@endif</p>
-                <div class="scroll" tabindex="0" role="region" aria-label="Pairings of the season"><table class="list stacked">
-                    <thead><tr><th scope="col">Pairing</th><th scope="col">Hoped for</th><th scope="col" class="num">An egg</th><th scope="col" class="num">Hits</th><th scope="col" class="num">Expected</th><th scope="col">Luck</th></tr></thead>
-                    <tbody>@foreach ($page->rows as $row)
-                        <tr><td data-label="Pairing"><strong>{{ $row['pair'] }}</strong></td><td data-label="Hoped for">{{ $row['hope'] }}</td><td class="num" data-label="An egg">{{ $row['chance'] }}</td><td class="num" data-label="Hits"><strong>{{ $row['hits'] }}</strong> of {{ $row['known'] }}</td><td class="num" data-label="Expected">{{ number_format($row['expected'], 1) }}</td><td data-label="Luck" @class(['text-odd' => $row['isOdd']])>{{ $row['sentence'] }}</td></tr>
-                    @endforeach</tbody></table></div>
+                <p class="answer">{{ $all->hits }} of {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected. <span class="soft">{{ App\Projects\LuckSoFar::inWords($all, 'seasons') }}</span></p>
+                <x-luck-rows :rows="$page->rows" label="Pairings of the season"/>
             @endif
             @if ($page->silent() > 0)<p class="soft small mb-0 mt-3">{{ $page->silent() }} hatched {{ Str::plural('clutch', $page->silent()) }} {{ $page->silent() === 1 ? 'stands' : 'stand' }} in no row: more than one possible sire, nothing of the target to be had by chance, or nothing told of the young. The odds are those of the parents as they are believed now, with all that their young have said.</p>@endif
         </section>

@@ -69,10 +69,22 @@ final class WeightsTest extends TestCase
     {
         self::assertSame('1/3', Probability::ratio(2, 6)->toString());
         self::assertSame('1/8', Probability::typed('12.5 %')->toString());
+        foreach (['1 in 16' => '1/16', ' 3 out of 8 ' => '3/8', 'about 1 in 6.4' => '5/32', '.06' => '3/50', ',5' => '1/2', '0 in 4' => '0'] as $text => $is) {
+            self::assertSame($is, Probability::typed($text)->toString(), $text);
+        }
         self::assertTrue(Probability::one()->isOne());
         self::assertTrue(Probability::zero()->isZero());
         $same = Probability::ratio(1, 7);
         self::assertSame($same, Probability::from($same));
+        $refused = [];
+        foreach (['1 in 0', '3 in 2', '1 in', 'in 4', '1 in 4 in 4'] as $text) {
+            try {
+                self::fail("read as a chance: {$text}, ".Probability::typed($text)->toString());
+            } catch (InvalidNumber $error) {
+                $refused[] = $error->getMessage();
+            }
+        }
+        self::assertCount(5, $refused);
         $refused = [];
         foreach ([Rational::of(-1, 9), Rational::of(10, 9), Rational::of(9)] as $number) {
             try {
