@@ -27,6 +27,12 @@ class Order
         if (in_array($event->kind, [EventKind::Pipped, EventKind::Out, EventKind::Hatched], true) && $laid?->on !== null && $event->on !== null && $laid->on->diffInDays($event->on) < 45) {
             return 'That is '.(int) $laid->on->diffInDays($event->on).' days after laying, and eggs take 53 to 62. Is the day right?';
         }
+        if ($event->kind === EventKind::Laid) {
+            $unlikely = Unlikely::eggs((int) $event->count + (int) $event->infertile) ?? Unlikely::age($clutch->dam, $event->on);
+            if ($unlikely !== null) {
+                return $unlikely;
+            }
+        }
         if ($clutch->eggsGone() > ($laid->count ?? PHP_INT_MAX)) {
             return 'That makes more young and bad eggs than good eggs were laid. Is a number wrong?';
         }

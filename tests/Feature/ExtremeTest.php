@@ -18,7 +18,7 @@ class ExtremeTest extends TestCase
         foreach (range(1, 7) as $year) {
             $this->post('/clutches', [
                 'dam_id' => $dam->id, 'sires' => [$sire->id], 'laid_on' => 2018 + $year.'-04-01', 'eggs_good' => '10',
-                'hatched_on' => 2018 + $year.'-06-01', 'hatched' => '10',
+                'hatched_on' => 2018 + $year.'-06-01', 'hatched' => '10', 'sure' => '1',
             ])->assertSessionHasNoErrors();
         }
         foreach ($this->keeper()->clutches()->get() as $clutch) {
@@ -56,7 +56,7 @@ class ExtremeTest extends TestCase
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown', 'hatched_on' => '2019-07-01']);
         foreach ([['sires' => [$sire->id, $other->id]], ['sires' => [$sire->id], 'outside' => 'A neighbour’s male'], ['outside' => 'Nobody’s']] as $sires) {
             $this->followingRedirects()->post(
-                '/clutches', $sires + ['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'form_token' => (string) Str::uuid()],
+                '/clutches', $sires + ['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'sure' => '1', 'form_token' => (string) Str::uuid()],
             )->assertOk()->assertSee('is noted');
         }
         foreach ($this->keeper()->clutches()->get() as $clutch) {

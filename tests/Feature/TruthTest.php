@@ -118,7 +118,7 @@ class TruthTest extends TestCase
                 $this->assertContains($this->get($page)->getStatusCode(), [200, 404], $page);
             }
         }
-        $form = ['dam_id' => $dam->id, 'sires' => [$sire->id, $other->id], 'laid_on' => '2026-04-01', 'eggs_good' => 4];
+        $form = ['dam_id' => $dam->id, 'sires' => [$sire->id, $other->id], 'laid_on' => '2026-04-01', 'eggs_good' => 4, 'sure' => '1'];
         $this->followingRedirects()->post('/clutches', $form)->assertOk()->assertSee('Possible sires');
         $this->clutch($dam, [null], ['hatched' => 1])->counts()->create(['saw' => 'Clown', 'count' => 1]);
         $this->assertSame('het Clown', $this->text($dam), 'a visual of hers, whoever the sire was');

@@ -10,12 +10,14 @@ use App\Models\Enums\Precision;
 use App\Models\Enums\SexFound;
 use App\Models\Statement;
 use App\Models\User;
+use App\Season\Unlikely;
 use Closure;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
@@ -70,7 +72,7 @@ class AnimalRequest extends FormRequest
             'sire_name' => ['nullable', 'string', 'max:80'],
             'dam_name' => ['nullable', 'string', 'max:80'],
             'version' => ['nullable', 'integer'],
-            'form_token' => ['nullable', 'uuid'],
+            'form_token' => ['nullable', 'uuid'], 'sure' => ['nullable', 'boolean'],
         ];
     }
 
@@ -154,7 +156,7 @@ class AnimalRequest extends FormRequest
     /** @return array<string, mixed> */
     private function values(): array
     {
-        $values = $this->safe()->except(['version', 'form_token', 'genotype', 'said_by', 'price', 'hatched_on', 'sex_certainty']);
+        $values = $this->safe()->except(['version', 'form_token', 'sure', 'genotype', 'said_by', 'price', 'hatched_on', 'sex_certainty']);
         if ($this->has('sex_certainty')) {
             $values['sex_certainty'] = (int) ($this->validated('sex_certainty') ?? 100);
         }
@@ -188,6 +190,23 @@ class AnimalRequest extends FormRequest
                 }
             }
         });
+        $validator->after(fn (Validator $validator) => $this->askAboutParents($validator));
+    }
+
+    /** A parent that was hardly of an age is asked about once. */
+    private function askAboutParents(Validator $validator): void
+    {
+        $hatched = Precision::read((string) $this->input('hatched_on'));
+        if ($validator->errors()->isNotEmpty() || $hatched === null || $this->boolean('sure')) {
+            return;
+        }
+        // The latest day that is meant, so that a year alone raises no question.
+        $laid = Carbon::parse($hatched[0])->addDays([Precision::Day->value => 0, Precision::Month->value => 30][$hatched[1]->value] ?? 364)->subDays(57);
+        foreach (['dam_id', 'sire_id'] as $field) {
+            $parent = $this->input($field) === null ? null : $this->opened()->family()->animal((int) $this->input($field));
+            $question = $parent === null ? null : Unlikely::age($parent, $laid);
+            $question === null ?: $validator->errors()->add('sure', $question);
+        }
     }
 
     private function someDay(): Closure

@@ -6,11 +6,13 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
 use App\Pairing\PairingCheck;
+use App\Season\Unlikely;
 use Closure;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
@@ -60,7 +62,7 @@ class ClutchRequest extends RecordRequest
             'reason' => ['nullable', 'string', 'max:2000'],
             'notes' => ['nullable', 'string', 'max:10000'],
             'version' => ['nullable', 'integer'],
-            'form_token' => ['nullable', 'uuid'],
+            'form_token' => ['nullable', 'uuid'], 'sure' => ['nullable', 'boolean'],
         ];
     }
 
@@ -112,6 +114,11 @@ class ClutchRequest extends RecordRequest
             $this->order($validator);
             if ($validator->errors()->isEmpty() && $this->input('laid_on') === null && $dam !== null) {
                 $this->askTheHouse($validator, $dam, $sires);
+            }
+            if ($validator->errors()->isEmpty() && $dam !== null && ! $this->boolean('sure')) {
+                foreach ($this->unlikely($dam, $sires) as $question) {
+                    $validator->errors()->add('sure', $question);
+                }
             }
         });
     }
@@ -168,6 +175,22 @@ class ClutchRequest extends RecordRequest
         }
     }
 
+    /**
+     * @param list<Animal> $sires
+     * @return list<string>
+     */
+    private function unlikely(Animal $dam, array $sires): array
+    {
+        $day = fn (string $field): ?Carbon => $this->input($field) === null ? null : Carbon::parse($this->input($field));
+        $itself = $this->subject();
+
+        return Unlikely::ofClutch(
+            ['paired' => $day('paired_on'), 'laid' => $day('laid_on'), 'hatched' => $day('hatched_on')],
+            (int) $this->input('eggs_good') + (int) $this->input('eggs_infertile'), $dam, $sires,
+            $itself instanceof Clutch ? $itself : null, $this->input('form_token'),
+        );
+    }
+
     /** @param list<Animal> $sires */
     private function askTheHouse(Validator $validator, Animal $dam, array $sires): void
     {
@@ -185,7 +208,7 @@ class ClutchRequest extends RecordRequest
     /** @return array<string, mixed> */
     private function values(): array
     {
-        return $this->safe()->except(['sires', 'sire_name', 'version', 'form_token']);
+        return $this->safe()->except(['sires', 'sire_name', 'version', 'form_token', 'sure']);
     }
 
     private function writeSires(Clutch $clutch): void

@@ -55,6 +55,7 @@
             <x-field name="price" label="Price paid" :unit="$house->currency()" :value="old('price', $animal->price_cents === null ? '' : number_format($animal->price_cents / 100, 2, '.', ''))" inputmode="decimal"/>
         </div>
         <x-field name="notes" label="Notes" type="textarea" rows="4" :value="old('notes', $animal->notes)"/>
+        <x-unlikely/>
         <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Add to the collection' : 'Save' }}</button><a href="{{ $isNew ? route('animals.index') : route('animals.show', $animal) }}">Cancel</a></div>
     </form>
     @unless ($isNew)

@@ -30,6 +30,7 @@
         <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">Made for</label><input class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target" spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target')) aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
         <x-field name="reason" label="Reason" :value="old('reason', $clutch->reason)" maxlength="2000" hint="Needed where the house rules warn of the pairing."/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $clutch->notes)"/>
+        <x-unlikely/>
         <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Record it' : 'Save' }}</button><a href="{{ $isNew ? route('clutches.index') : route('clutches.show', $clutch) }}">Cancel</a></div>
     </form>
     @if (! $isNew && Gate::allows('manage', $clutch))<div class="mt-3"><x-take-out kind="clutch" :record="$clutch" :label="$clutch->title()" class=""/></div>@endif
