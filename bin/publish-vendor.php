@@ -17,7 +17,7 @@ $files = [
     '@fontsource-variable/hanken-grotesk/files/hanken-grotesk-latin-ext-wght-normal.woff2' => 'fonts/hanken-latin-ext.woff2',
     '@fontsource-variable/hanken-grotesk/LICENSE' => 'fonts/hanken-LICENSE',
 ];
-foreach (['arrow-left-right', 'box-arrow-right', 'check-circle', 'clock-history', 'egg', 'grid', 'hourglass-split', 'house', 'question-circle', 'shield-check', 'upload', 'diagram-3', 'lightbulb', 'signpost-split', 'book', 'collection', 'dice-5', 'three-dots', 'sunrise', 'thermometer-half', 'download', 'exclamation-triangle', 'eye', 'gender-female', 'gender-male', 'grid-3x3', 'info-circle', 'link-45deg', 'moon-stars', 'pencil', 'plus-lg', 'printer', 'search', 'star-fill', 'x-octagon'] as $icon) {
+foreach (['arrow-left-right', 'box-arrow-right', 'chat-quote', 'check-circle', 'clock-history', 'egg', 'grid', 'hourglass-split', 'house', 'question-circle', 'shield-check', 'upload', 'diagram-3', 'lightbulb', 'signpost-split', 'book', 'collection', 'dice-5', 'three-dots', 'sunrise', 'thermometer-half', 'download', 'exclamation-triangle', 'eye', 'gender-female', 'gender-male', 'grid-3x3', 'info-circle', 'link-45deg', 'moon-stars', 'pencil', 'plus-lg', 'printer', 'search', 'star-fill', 'x-octagon'] as $icon) {
     $files["bootstrap-icons/icons/{$icon}.svg"] = "icons/{$icon}.svg";
 }
 foreach ($files as $from => $to) {

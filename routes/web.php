@@ -58,6 +58,8 @@ Route::post('/animals/chosen/undo', [BulkController::class, 'undo'])->name('bulk
 Route::resource('animals', AnimalController::class)->except('destroy');
 Route::get('/animals/{animal}/history', [AnimalController::class, 'history'])->name('animals.history');
 Route::get('/animals/{animal}/paper.pdf', [PaperController::class, 'animal'])->name('papers.animal');
+Route::get('/animals/{animal}/ask', [PaperController::class, 'opinion'])->name('papers.opinion');
+Route::get('/animals/{animal}/ask.html', [PaperController::class, 'opinionFile'])->name('papers.opinion.file');
 Route::get('/labels.pdf', [PaperController::class, 'labels'])->name('papers.labels');
 Route::get('/offered.csv', [PaperController::class, 'sale'])->name('papers.sale');
 Route::post('/animals/{animal}/statements', [StatementController::class, 'store'])->name('statements.store');
@@ -123,6 +125,7 @@ Route::get('/prove/traits/create', [OddTraitController::class, 'create'])->name(
 Route::post('/prove/traits', [OddTraitController::class, 'store'])->name('traits.store');
 Route::get('/prove/traits/{trait}', [OddTraitController::class, 'show'])->name('traits.show');
 Route::post('/prove/traits/{trait}/entries', [OddTraitController::class, 'add'])->name('traits.add');
+Route::get('/animals/{animal}/puzzle', [ProveController::class, 'puzzle'])->name('animals.puzzle')->whereNumber('animal');
 Route::get('/prove/{animal}', [ProveController::class, 'animal'])->name('prove.animal')->whereNumber('animal');
 Route::get('/prove/{animal}/{group}', [ProveController::class, 'design'])->name('prove.design')->whereNumber('animal');
 Route::get('/projects/{project}/story', [ProjectController::class, 'story'])->name('projects.story');

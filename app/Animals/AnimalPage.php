@@ -17,6 +17,7 @@ use App\Models\Photo;
 use App\Models\Rack;
 use App\Models\Statement;
 use App\Models\StatusEvent;
+use App\Prove\ContradictionDesk;
 use Destino\Genome\Condition;
 use Destino\Husbandry\Readiness;
 use Destino\Inference\Descent\Reason;
@@ -128,6 +129,12 @@ class AnimalPage
             ),
             'sides' => array_map($this->side(...), $conflict[1]),
         ], $this->beliefs->why($this->animal->id)['conflicts']);
+    }
+
+    /** @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> what does not fit, with what may explain it */
+    public function puzzles(): array
+    {
+        return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open(["a{$this->animal->id}"]);
     }
 
     /**

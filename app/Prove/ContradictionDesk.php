@@ -22,11 +22,17 @@ class ContradictionDesk
 
     public function __construct(private readonly User $keeper, private readonly Beliefs $beliefs, private readonly CatalogueShelf $shelf) {}
 
-    /** @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> */
-    public function open(): array
+    /**
+     * @param list<string>|null $of only what concerns one of these ("a5" an animal, "c7" counted young)
+     * @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}>
+     */
+    public function open(?array $of = null): array
     {
         $open = [];
         foreach ($this->beliefs->kin->contradictions() as $contradiction) {
+            if ($of !== null && array_intersect([$contradiction->subject, ...$contradiction->others], $of) === []) {
+                continue;
+            }
             $open[] = [
                 'subject' => $this->names($contradiction), 'link' => $this->link($contradiction->subject),
                 'about' => $this->about($contradiction),

@@ -10,6 +10,7 @@ class EveryPageTest extends BrowserTestCase
     /** @return iterable<string, array{string}> */
     public static function pages(): iterable
     {
+        yield 'ask somebody' => ['/animals/25/ask'];
         yield 'pair, empty' => ['/pair'];
         yield 'pair, answered' => ['/pair?sire_id=7&dam_id=3&target=Genetic+Stripe'];
         yield 'pair, linked to sex' => ['/pair?sire_id=16&dam_id=18&by=genotype&target=Banana,+female'];

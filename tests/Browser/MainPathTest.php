@@ -312,16 +312,17 @@ class MainPathTest extends BrowserTestCase
 
     public function test_what_cannot_be_is_decided_and_taken_back(): void
     {
-        $browser = $this->browser()->visit('/prove');
-        $browser->waitFor('#desk-0', 'Tidemark carries Piebald');
-        $browser->type('#reason-0', 'Half her back is white.')->click('#desk-0 button[type="submit"]');
+        // Where the mark stands the explanations open, and there it is decided.
+        $browser = $this->browser()->visit('/animals?view=list')->click('a[data-title="Zephyr"]');
+        $browser->waitFor('dialog #puzzle-0', 'Tidemark carries Piebald');
+        $browser->type('dialog #reason-0', 'Half her back is white.')->click('dialog #puzzle-0 button[type="submit"]');
         $browser->waitFor('.said', 'worked out anew');
-        $browser->waitFor('main', 'What you decided');
-        self::assertSame([], $browser->all('#desk-0'));
+        $browser->visit('/prove')->waitFor('main', 'What you decided');
+        self::assertSame([], $browser->all('#puzzle-0'));
         $browser->visit('/animals/20');
         $browser->waitFor('#knowledge', 'Pinstripe het Piebald');
         $browser->visit('/prove')->click('button[aria-label^="remove Tidemark"]');
-        $browser->waitFor('#desk-0', 'Zephyr');
+        $browser->waitFor('#puzzle-0', 'Zephyr');
     }
 
     public function test_a_female_is_proved_from_the_question_to_the_pairing(): void

@@ -87,7 +87,7 @@ class BadInputTest extends TestCase
         ],
         [
             'post', '/prove/decisions',
-            ['explanation' => 'unrecorded|a{animal}|clown', 'reason' => 'It was seen.', 'form_token' => '{token}'],
+            ['explanation' => 'unrecorded|a{animal}|clown', 'reason' => 'It was seen.', 'form_token' => '{token}', 'from' => ''],
         ],
         [
             'post', '/prove/traits',

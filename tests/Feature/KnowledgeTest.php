@@ -55,7 +55,7 @@ class KnowledgeTest extends TestCase
         $this->get("/animals/{$animal->id}")->assertSeeInOrder([
             'These cannot both be right about Clown', '“Clown”, own identification', '“het Clown”, the seller',
         ]);
-        $this->get('/animals')->assertSee('statements conflict');
+        $this->get('/animals')->assertSee('does not fit: why?');
         $this->assertSame(['Clown', 'het Clown'], $animal->statements()->pluck('text')->all());
 
         $wrong = $animal->statements()->latest('id')->first();

@@ -47,22 +47,31 @@ class ProveTest extends TestCase
     {
         $this->demo();
         $this->get('/prove')->assertSeeInOrder([
-            'Zephyr', 'cannot be', 'Tidemark carries Piebald, and nobody recorded it', "60\u{a0}%",
+            'Zephyr', 'does not fit the recorded parents', 'Tidemark carries Piebald, and nobody recorded it', "60\u{a0}%",
             'Zephyr is not what it was taken for',
         ]);
-        $form = ['explanation' => "unrecorded|a{$this->id('Tidemark')}|piebald", 'form_token' => (string) Str::uuid()];
+        $zephyr = $this->id('Zephyr');
+        foreach (["/animals/{$zephyr}", "/animals/{$zephyr}/puzzle"] as $inPlace) {
+            $this->get($inPlace)->assertOk()->assertSeeInOrder(["animal-{$zephyr}", 'Tidemark carries Piebald, and nobody recorded it']);
+        }
+        $this->get('/animals?view=list')->assertSee("/animals/{$zephyr}/puzzle");
+        $this->get("/animals/{$this->id('Anchor')}/puzzle")->assertOk()->assertDontSee('does not fit the recorded parents');
+        $form = [
+            'explanation' => "unrecorded|a{$this->id('Tidemark')}|piebald", 'form_token' => (string) Str::uuid(), 'from' => "animal-{$zephyr}",
+        ];
         $this->post('/prove/decisions', $form)->assertSessionHasErrors('reason');
+        $this->post('/prove/decisions', ['from' => 'https://elsewhere.example', 'reason' => 'x'] + $form)->assertSessionHasErrors('from');
         $form['reason'] = 'Half her back is white: it cannot be anything else.';
-        $this->post('/prove/decisions', $form)->assertSessionHasNoErrors();
+        $this->post('/prove/decisions', $form)->assertSessionHasNoErrors()->assertRedirect("/animals/{$zephyr}");
         $this->post('/prove/decisions', $form);
         $decision = Decision::query()->sole();
-        $this->get('/prove')->assertDontSee('cannot be</h2>', false)->assertSee('What you decided')->assertSee('Half her back is white');
+        $this->get('/prove')->assertDontSee('does not fit the recorded parents')->assertSee('What you decided')->assertSee('Half her back is white');
         $this->assertSame(['Pinstripe het Piebald', 'Pinstripe Piebald'], array_map($this->text(...), ['Tidemark', 'Zephyr']));
         $this->get("/animals/{$this->id('Zephyr')}")->assertDontSee('cannot both be right');
         $this->assertSame(1, Animal::query()->where('name', 'Tidemark')->sole()->statements()->count(), 'no statement is overwritten');
 
         $this->delete("/records/decision/{$decision->id}")->assertRedirect('/prove');
-        $this->get('/prove')->assertSee('cannot be');
+        $this->get('/prove')->assertSee('does not fit the recorded parents');
         $this->assertSame('Pinstripe 60% het Piebald', $this->text('Tidemark'));
 
         foreach (['made-up|a1|', 'unrecorded|a99999|piebald', 'unrecorded|x1|'] as $wrong) {
@@ -118,7 +127,7 @@ class ProveTest extends TestCase
         ) {
             $this->get($page)->assertOk();
         }
-        $this->get('/prove')->assertSee('cannot be')->assertSee('Young');
+        $this->get('/prove')->assertSee('does not fit the recorded parents')->assertSee('Young');
     }
 
     public function test_two_possible_sires_share_what_hatched(): void

@@ -24,7 +24,7 @@ class TruthTest extends TestCase
         $this->clutch($dam, [$sire->id], ['hatched' => 4])->counts()->create(['saw' => 'Pastel', 'count' => 1]);
         $this->get('/prove')
             ->assertOk()
-            ->assertSee('cannot be')
+            ->assertSee('does not fit the recorded parents')
             ->assertSeeInOrder(["{$sire->name} carries Pastel, and nobody recorded it", 'is not what it was taken for']);
     }
 

@@ -14,7 +14,10 @@ use App\Papers\Certificate;
 use App\Papers\Label;
 use App\Papers\LabelSheets;
 use App\Papers\SaleList;
+use App\Papers\SecondOpinion;
 use App\People\CurrentKeeper;
+use App\Photos\Darkroom;
+use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -57,6 +60,29 @@ class PaperController extends Controller
             $stream = fopen('php://output', 'w');
             SaleList::write($stream, $cards);
         }, 'destino-offered-'.now()->format('Y-m-d').'.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** One page to ask somebody with, and what they said. */
+    public function opinion(Animal $animal, Request $request, Darkroom $darkroom): View
+    {
+        $this->authorize('view', $animal);
+
+        return view('papers.opinion', ['of' => $this->asked($animal, $request, $darkroom)]);
+    }
+
+    public function opinionFile(Animal $animal, Request $request, Darkroom $darkroom): Response
+    {
+        $this->authorize('view', $animal);
+
+        return response()->view('papers.opinion-file', ['of' => $this->asked($animal, $request, $darkroom)])
+            ->header('Content-Disposition', 'attachment; filename="'.(Str::slug($animal->name) ?: 'animal').'.html"');
+    }
+
+    private function asked(Animal $animal, Request $request, Darkroom $darkroom): SecondOpinion
+    {
+        $question = $request->query('question');
+
+        return new SecondOpinion($animal, is_string($question) ? trim(mb_substr($question, 0, 1000)) : '', $this->opened, $darkroom);
     }
 
     /** @return list<AnimalCard> */

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Animals\AnimalPage;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\House\House;
@@ -39,6 +40,14 @@ class ProveController extends Controller
             'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
             'faults' => $beliefs->kin->kindred()->faults, 'error' => $beliefs->kin->error(),
         ]);
+    }
+
+    /** What does not fit at one animal, to be shown where its mark stands. */
+    public function puzzle(Animal $animal): View
+    {
+        $this->authorize('view', $animal);
+
+        return view('prove.puzzle', ['page' => new AnimalPage($animal, $this->opened), 'animal' => $animal]);
     }
 
     /** The evidence on one animal, group by group. */
@@ -117,7 +126,11 @@ class ProveController extends Controller
     {
         $request->addTo($keeper);
 
-        return redirect()->route('prove')->with('said', 'Kept, and everything that follows from it is worked out anew.');
+        [$from, $id] = explode('-', (string) ($request->validated('from') ?? 'prove-0'));
+
+        return redirect()->to(match ($from) {
+            'animal' => route('animals.show', $id), 'clutch' => route('clutches.show', $id), default => route('prove'),
+        })->with('said', 'Kept, and everything that follows from it is worked out anew.');
     }
 
     /** What has changed is read; from now on changes count from here. */

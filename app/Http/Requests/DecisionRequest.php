@@ -24,7 +24,7 @@ class DecisionRequest extends RecordRequest
         return [
             'explanation' => ['required', "regex:/^(({$kinds})\\|[ac]\\d{1,12}\\|[a-z0-9,-]{0,900}(\\|[a-z0-9-]{0,60})?(;|$)){1,12}$/"],
             'reason' => ['required', 'string', 'max:1000'],
-            'form_token' => ['nullable', 'uuid'],
+            'form_token' => ['nullable', 'uuid'], 'from' => ['nullable', 'string', 'regex:/^(animal|clutch)-\d{1,12}$/'],
         ];
     }
 

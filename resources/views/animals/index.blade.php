@@ -46,7 +46,7 @@
                 <tbody>
                     @foreach ($cards as $card)
                         @php($animal = $card->animal)
-                        <tr>@if ($may)<td><input type="checkbox" form="chosen-form" name="chosen[]" value="{{ $animal->id }}" aria-label="Choose {{ $animal->name }}" @checked(in_array((string) $animal->id, array_map(strval(...), (array) old('chosen', [])), true))></td>@endif<td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
+                        <tr>@if ($may)<td><input type="checkbox" form="chosen-form" name="chosen[]" value="{{ $animal->id }}" aria-label="Choose {{ $animal->name }}" @checked(in_array((string) $animal->id, array_map(strval(...), (array) old('chosen', [])), true))></td>@endif<td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <x-clash-mark :animal="$animal"/>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
                             <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span>@endif</td>
                             <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
                             <td data-label="Last food" data-value="{{ $animal->latestFeed?->on->format('Y-m-d') }}">{{ $animal->latestFeed ? $animal->latestFeed->on->format('j M').', '.$animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $animal->placeWords() }}</td></tr>
@@ -63,10 +63,9 @@
                         <span>{{ $card->genotype() }}</span>
                         @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
-                        @if ($card->hasConflict())<span><span class="tag dead">statements conflict</span></span>@endif
                         {!! App\Drawing\Signs::beads($card->beads()) !!}
                         <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Models\Enums\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
-                    </a></li>
+                    </a>@if ($card->hasConflict())<x-clash-mark :animal="$card->animal" words="does not fit: why?"/>@endif</li>
                 @endforeach
             </ul>
         @endif

@@ -3,6 +3,7 @@
     <x-slot:actions>
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
         <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Paper</a>
+        <a class="button" href="{{ route('papers.opinion', $animal) }}"><x-icon name="chat-quote"/>Ask somebody</a>
         @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>@endif
         @if ($animal->sex)<a class="button main" href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->objectPronoun() }}</a>@endif
     </x-slot:actions>
@@ -16,9 +17,7 @@
             @php($look = $gallery->ofBelief($card->belief(), $card->days(), $animal->id))
             <figure class="mb-3">{!! App\Drawing\SkinSvg::full($look, $animal->name.': '.$card->genotype()) !!}<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>
-            @foreach ($page->conflicts() as $conflict)
-                <div class="clash mt-3" role="note"><p class="mb-1"><x-icon name="exclamation-triangle"/> <strong>These cannot both be right about {{ $conflict['about'] }}:</strong></p><ul class="mb-1">@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul><p class="small mb-0">Until it is settled, each counts with the trust of its source. Correct or take out the one that is wrong; nothing is overwritten. What may explain young that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a>.</p></div>
-            @endforeach
+            @if ($card->hasConflict())<div id="puzzle">@include('prove.puzzle')</div>@endif
             @php($reasons = $page->reasons())
             @if ($reasons !== [])
                 <details class="mt-3"><summary>Why, locus by locus</summary>

@@ -41,7 +41,7 @@
             <section class="sheet">
                 <div class="head"><h2>Kept as animals</h2></div>
                 <ul class="plain">
-                    @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <span class="tag dead">conflict</span>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
+                    @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <x-clash-mark :animal="$card->animal"/>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
                     <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif><summary>Add a hatchling</summary>

@@ -5,19 +5,7 @@
     <div class="stack">
     @foreach ($faults as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault->getMessage() }} Until it is mended, nothing is concluded of this family from its young.</span></p>@endforeach
     @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to be worked out exactly. Its odds are sampled, within about {{ App\Words\OddsText::percent($error) }}.</span></p>@endif
-    @foreach ($open as $one)
-        <section class="sheet" id="desk-{{ $loop->index }}">
-            <div class="head"><h2><a href="{{ $one['link'] }}">{{ $one['subject'] }}</a> cannot be</h2><span class="soft small">{{ $one['about'] }}: the recorded parents do not give it</span></div>
-            @if ($one['explanations'] === [])<p class="mb-0">No one or two mistakes in the records explain it. Look at the parents, the clutch and the statements together.</p>@else
-            <form method="post" action="{{ route('prove.decide') }}" class="stack" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Illuminate\Support\Str::uuid() }}">
-                <fieldset class="plain-set"><legend class="visually-hidden">What explains it</legend>
-                    <ul class="plain odds-bars">@foreach ($one['explanations'] as $why)<li><label class="pick"><input type="radio" name="explanation" value="{{ $why['value'] }}" @checked(old('explanation', $loop->first ? $why['value'] : '') === $why['value'])> <span>{{ $why['text'] }}</span> <strong class="ms-auto num">{{ $why['share'] }}</strong></label><div class="bar" aria-hidden="true"><i style="width:{{ $why['width'] }}%"></i></div></li>@endforeach</ul>
-                </fieldset>
-                <p class="soft small mb-0">Until you decide, every explanation counts with these odds; they rest on how often records are wrong, which you can set in the <a href="{{ route('house') }}">house rules</a>.</p>
-                @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Decide, and say why" :value="old('reason')" maxlength="1000" hint="The decision is kept with its reason, and can be taken back."/><x-field-error id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main" type="submit">Hold it to be so</button></div>@endcan
-            </form>@endif
-        </section>
-    @endforeach
+    @include('prove.puzzles', ['puzzles' => $open])
     @foreach ($unlikely as $one)
         <section class="sheet">
             <div class="head"><h2><a href="{{ $one['link'] }}">{{ $one['subject'] }}</a>: possible, and hardly so</h2><span class="soft small">{{ $one['about'] }}: looks like these, or less likely ones, come about once in {{ $one['chance'] }}</span></div>
