@@ -42,6 +42,11 @@ class Choices
                 'g' => ['grams', 'What scales for snakes show.'],
                 'oz' => ['ounces', 'For those who think in pounds; kept in grams all the same.'],
             ]],
+            'week' => ['label' => 'The week begins on', 'default' => 'monday', 'options' => [
+                'monday' => ['Monday', 'As most calendars have it.'],
+                'sunday' => ['Sunday', 'As calendars in North America have it.'],
+                'saturday' => ['Saturday', 'For weeks that begin with the weekend.'],
+            ]],
             'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
                 'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
                 'even' => ['even', 'Plans are judged by the year that half of them reach.'],

@@ -140,6 +140,14 @@ class House
         return ! is_numeric($text) ? null : ($this->simple('temperature') === 'C' ? (float) $text : ((float) $text - 32) * 5 / 9);
     }
 
+    /** 0 Sunday, 1 Monday, 6 Saturday. */
+    public function firstDayOfWeek(): int
+    {
+        return match ($this->simple('week')) {
+            'sunday' => 0, 'saturday' => 6, default => 1,
+        };
+    }
+
     public function temperature(float $celsius): string
     {
         return $this->simple('temperature') === 'C' ? number_format($celsius, 1).' °C' : number_format($celsius * 9 / 5 + 32, 1).' °F';

@@ -181,16 +181,26 @@ class TodayPage
         return $this->benches[$clutch] ??= new Bench(Clutch::query()->findOrFail($clutch), $this->opened);
     }
 
-    /** @return list<StatusEvent> statuses to be looked at again */
+    /** @return list<StatusEvent> statuses to be looked at again by now */
     public function toReview(): array
+    {
+        return array_values(array_filter($this->reviews(), fn (StatusEvent $event): bool => (bool) $event->review_on?->lte($this->today)));
+    }
+
+    public function week(): Week
+    {
+        return new Week($this->due, $this->reviews(), $this->today, $this->opened->house->firstDayOfWeek());
+    }
+
+    /** @return list<StatusEvent> with a day on which to look again */
+    private function reviews(): array
     {
         $ids = array_map(fn (Animal $animal): int => $animal->id, $this->animals);
         $latest = StatusEvent::query()->where('user_id', $this->opened->keeper()->id)->orderBy('on')->orderBy('id')->get()
             ->keyBy('animal_id');
 
         return array_values($latest->filter(
-            fn (StatusEvent $event): bool => $event->review_on !== null && $event->review_on->lte($this->today)
-                && in_array($event->animal_id, $ids, true),
+            fn (StatusEvent $event): bool => $event->review_on !== null && in_array($event->animal_id, $ids, true),
         )->load('animal')->all());
     }
 

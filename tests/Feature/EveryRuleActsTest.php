@@ -13,6 +13,7 @@ use App\Models\Animal;
 use App\Models\HouseRules;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
+use App\Season\TodayPage;
 use Destino\Genome\Sex;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
@@ -116,6 +117,7 @@ class EveryRuleActsTest extends TestCase
             $key === 'relatedness' => $this->related($choices[$key]),
             $key === 'slash' => serialize($opened->shelf->reader()->read('Lesser/Butter', Sex::Female)->belief),
             $key === 'dominance' => (string) preg_replace('/\s+/', ' ', strip_tags($this->get('/genes')->getContent())),
+            $key === 'week' => (string) (new TodayPage($opened))->week()->days[0]['day'],
             $key === 'weight' => $opened->house->weight(1420),
             $key === 'temperature' => $opened->house->temperature(31.5).$opened->house->celsius('31.5'),
             $key === 'opening' => (string) $this->opening($opened->house),
