@@ -54,19 +54,72 @@ class EntryScriptTest extends TestCase
     public function test_with_the_server_ends_whatever_was_started_beside_it(): void
     {
         $this->while(['serve'], function (string $address, int $script): void {
-            $beside = array_map(intval(...), explode(' ', trim((string) file_get_contents("/proc/{$script}/task/{$script}/children"))));
-            $this->assertCount(3, $beside, 'the clock, the worker and the server');
-            $servers = array_values(
-                array_filter($beside, fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0")),
-            );
+            $this->workers($script, 2);
+            $beside = self::below($script);
+            $servers = array_values(array_filter(
+                self::childrenOf($script), fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0"),
+            ));
             $this->assertCount(1, $servers);
             posix_kill($servers[0], SIGKILL);
-            $isThere = fn (int $one): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$one}/status")) === 1;
-            for ($try = 0; $try < 100 && array_filter($beside, $isThere) !== []; $try++) {
+            for ($try = 0; $try < 100 && array_filter($beside, self::isThere(...)) !== []; $try++) {
                 usleep(100_000);
             }
-            $this->assertSame([], array_values(array_filter($beside, $isThere)));
+            $this->assertSame([], array_values(array_filter($beside, self::isThere(...))));
         });
+    }
+
+    public function test_a_worker_that_ends_is_followed_by_another(): void
+    {
+        $this->while(['serve'], function (string $address, int $script): void {
+            $first = $this->workers($script, 2);
+            foreach ($first as $worker) {
+                posix_kill($worker, SIGKILL);
+            }
+            $this->assertSame([], array_intersect($this->workers($script, 2, $first), $first));
+        });
+    }
+
+    /**
+     * @param list<int> $without that are on their way out
+     * @return list<int> the workers below the script, once there are as many
+     */
+    private function workers(int $script, int $count, array $without = []): array
+    {
+        $found = [];
+        for ($try = 0; $try < 100 && count($found) !== $count; $try++) {
+            usleep(100_000);
+            $found = array_values(array_filter(
+                array_diff(self::below($script), $without),
+                fn (int $one): bool => self::isThere($one) && str_contains((string) @file_get_contents("/proc/{$one}/cmdline"), "queue:work\0"),
+            ));
+        }
+        $this->assertCount($count, $found);
+
+        return $found;
+    }
+
+    private static function isThere(int $process): bool
+    {
+        return preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$process}/status")) === 1;
+    }
+
+    /** @return list<int> */
+    private static function childrenOf(int $process): array
+    {
+        $children = trim((string) @file_get_contents("/proc/{$process}/task/{$process}/children"));
+
+        return $children === '' ? [] : array_map(intval(...), explode(' ', $children));
+    }
+
+    /** @return list<int> everything that a process has started */
+    private static function below(int $process): array
+    {
+        $all = [];
+        foreach (self::childrenOf($process) as $child) {
+            array_push($all, $child, ...self::below($child));
+        }
+
+        return $all;
     }
 
     public function test_the_scale_sends_a_round_to_the_running_demo(): void
