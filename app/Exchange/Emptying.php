@@ -18,6 +18,7 @@ final class Emptying
             foreach (array_reverse(Kinds::sections()) as $kind) {
                 DB::table(self::table($kind))->where('user_id', $keeper->id)->delete(); // what belongs to a record goes with it
             }
+            DB::table('imports')->where('user_id', $keeper->id)->delete();
             DB::table('house_rules')->where('user_id', $keeper->id)->delete();
 
             return $animals;

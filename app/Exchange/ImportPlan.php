@@ -98,6 +98,23 @@ class ImportPlan
         );
     }
 
+    /**
+     * Rows for the eye: of a long list those that need a look, and the first of the others.
+     *
+     * @return list<ImportRow>
+     */
+    public function shown(int $most = 400): array
+    {
+        if (count($this->rows) <= $most) {
+            return $this->rows;
+        }
+        $needs = fn (ImportRow $row): bool => $row->errors !== [] || $row->repeats !== '' || $row->genesUnread || $row->remarks !== [];
+        $first = array_slice(array_values(array_filter($this->rows, $needs)), 0, $most - 100);
+        $others = array_slice(array_values(array_filter($this->rows, fn (ImportRow $row): bool => ! $needs($row))), 0, $most - count($first));
+
+        return [...$first, ...$others];
+    }
+
     /** @return array<string, int> */
     public function counts(): array
     {

@@ -6,47 +6,84 @@ use App\Collection\Numbering;
 use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Rack;
+use Closure;
 use Destino\Husbandry\PedigreeError;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
-/** Writes the rows of a plan into a collection: all of them or, where anything goes wrong, none. */
+/**
+ * Writes the rows of a plan into a collection, a few in each transaction, so that others can write beside it: all of them or,
+ * where anything goes wrong, none.
+ */
 class Importer
 {
+    private const ROWS = 40;
+
+    /** @var array<string, true> tubs given away so far */
+    private array $places = [];
+
+    /** @var list<int> racks that were made */
+    private array $racks = [];
+
     public function __construct(private readonly Opened $opened) {}
 
     /**
      * @param  list<ImportRow>  $rows
+     * @param  Closure(list<int>): void|null  $wrote  called with the numbers of all animals so far, within the transaction of the last
      * @return list<Animal> in the order of the rows
      *
      * @throws PedigreeError when the list makes an animal its own ancestor
      */
-    public function write(array $rows): array
+    public function write(array $rows, ?Closure $wrote = null): array
     {
-        return DB::transaction(function () use ($rows): array {
-            $made = [];
-            $places = [];
-            foreach ($rows as $row) {
-                $animal = $this->opened->keeper()->animals()->create($this->values($row, $places));
-                if (! $row->genesUnread) {
-                    $animal->statements()->create([
-                        'text' => $row->genes, 'source' => $row->saidBy, 'on' => $row->values['acquired_on'], 'names_all' => true,
-                    ]);
-                }
-                if ($row->grams !== null && $row->weighedOn !== null) {
-                    $animal->care()->create(['kind' => 'weight', 'on' => $row->weighedOn, 'grams' => $row->grams]);
-                }
-                if ($row->status !== null) {
-                    $animal->statusEvents()->create([
-                        'status' => $row->status, 'on' => $row->values['acquired_on'] ?? now()->format('Y-m-d'),
-                    ]);
-                }
-                $made[] = $animal;
+        $made = [];
+        try {
+            foreach (array_chunk($rows, self::ROWS) as $few) {
+                DB::transaction(function () use ($few, &$made, $wrote): void {
+                    foreach ($few as $row) {
+                        $made[] = $this->animal($row);
+                    }
+                    $wrote === null ?: $wrote(array_map(fn (Animal $animal): int => $animal->id, $made));
+                });
             }
             $this->joinParents($rows, $made);
             $this->checkPedigree();
+        } catch (Throwable $error) {
+            $this->withdraw($made);
+            throw $error;
+        }
 
-            return $made;
-        });
+        return $made;
+    }
+
+    private function animal(ImportRow $row): Animal
+    {
+        $animal = $this->opened->keeper()->animals()->create($this->values($row, $this->places));
+        if (! $row->genesUnread) {
+            $animal->statements()->create([
+                'text' => $row->genes, 'source' => $row->saidBy, 'on' => $row->values['acquired_on'], 'names_all' => true,
+            ]);
+        }
+        if ($row->grams !== null && $row->weighedOn !== null) {
+            $animal->care()->create(['kind' => 'weight', 'on' => $row->weighedOn, 'grams' => $row->grams]);
+        }
+        if ($row->status !== null) {
+            $animal->statusEvents()->create([
+                'status' => $row->status, 'on' => $row->values['acquired_on'] ?? now()->format('Y-m-d'),
+            ]);
+        }
+
+        return $animal;
+    }
+
+    /** @param list<Animal> $made of which none is to stay */
+    private function withdraw(array $made): void
+    {
+        foreach (array_chunk(array_reverse($made), self::ROWS) as $few) {
+            DB::transaction(fn () => array_walk($few, fn (Animal $animal) => $animal->forceDelete()));
+        }
+        Rack::query()->whereKey($this->racks)->whereDoesntHave('animals')->delete();
+        $this->opened->refresh();
     }
 
     /**
@@ -77,10 +114,13 @@ class Importer
 
     private function rack(string $name, int $row, int $column): Rack
     {
-        $rack = $this->opened->keeper()->racks()->where('name', $name)->first()
-            ?? $this->opened->keeper()->racks()->create([
+        $rack = $this->opened->keeper()->racks()->where('name', $name)->first();
+        if ($rack === null) {
+            $rack = $this->opened->keeper()->racks()->create([
                 'name' => $name, 'rows' => 1, 'columns' => 1, 'position' => $this->opened->keeper()->racks()->count(),
             ]);
+            $this->racks[] = $rack->id;
+        }
         if ($row > $rack->rows || $column > $rack->columns) {
             $rack->update(['rows' => max($row, $rack->rows), 'columns' => max($column, $rack->columns)]);
         }
@@ -99,18 +139,31 @@ class Importer
             $byName[mb_strtolower($animal->name)] = $animal->id;
             $byName[mb_strtolower((string) $animal->number)] = $animal->id;
         }
-        foreach ($rows as $i => $row) {
-            $parents = [];
-            foreach (['sire', 'dam'] as $role) {
-                if ($row->{$role} !== null) {
-                    $id = $byName[mb_strtolower($row->{$role})] ?? null;
-                    $parents[$id === null ? "{$role}_name" : "{$role}_id"] = $id ?? $row->{$role};
+        foreach (array_chunk($rows, self::ROWS, true) as $few) {
+            DB::transaction(function () use ($few, $made, $byName): void {
+                foreach ($few as $i => $row) {
+                    $parents = self::parents($row, $byName);
+                    $parents === [] ?: $made[$i]->update($parents);
                 }
-            }
-            if ($parents !== []) {
-                $made[$i]->update($parents);
+            });
+        }
+    }
+
+    /**
+     * @param  array<string, int>  $byName
+     * @return array<string, int|string>
+     */
+    private static function parents(ImportRow $row, array $byName): array
+    {
+        $parents = [];
+        foreach (['sire', 'dam'] as $role) {
+            if ($row->{$role} !== null) {
+                $id = $byName[mb_strtolower($row->{$role})] ?? null;
+                $parents[$id === null ? "{$role}_name" : "{$role}_id"] = $id ?? $row->{$role};
             }
         }
+
+        return $parents;
     }
 
     /** @throws PedigreeError */

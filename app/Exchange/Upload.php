@@ -3,13 +3,10 @@
 namespace App\Exchange;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Opened;
 use App\Exchange\Archive\Archive;
 use App\Exchange\Errors\ExchangeError;
 use App\House\House;
 use App\Models\User;
-use App\Photos\Darkroom;
-use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -98,38 +95,27 @@ class Upload
         $this->isArchive() ? Archive::open($this->path()) : Table::read($this->path(), $this->name);
     }
 
-    /** What it would become, with the columns as they are matched in the request or, without a match, as their headings say. */
-    public function plan(Request $request, User $keeper, CatalogueShelf $shelf, House $house): ImportPlan
+    /**
+     * What it would become, with the columns as they were chosen or, without a choice, as their headings say.
+     *
+     * @param array<string, mixed> $choices columns and dates, as typed
+     */
+    public function plan(array $choices, User $keeper, CatalogueShelf $shelf, House $house): ImportPlan
     {
         $table = Table::read($this->path(), $this->name);
         $columns = Field::match($table->headings);
-        $chosen = (array) $request->input('columns', []);
+        $chosen = (array) ($choices['columns'] ?? []);
         foreach (array_keys($columns) as $i) {
             if (is_string($chosen[$i] ?? null)) {
                 $columns[$i] = Field::tryFrom($chosen[$i]);
             }
         }
-        $dates = (string) $request->input('dates');
+        $dates = is_string($choices['dates'] ?? null) ? $choices['dates'] : '';
 
         return new ImportPlan(
             $table, $columns, $keeper, $shelf, $house,
             in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '', $this->answers(),
         );
-    }
-
-    /**
-     * @return int animals written
-     *
-     * @throws ExchangeError
-     */
-    public function write(Request $request, Opened $opened, Darkroom $darkroom): int
-    {
-        if ($this->isArchive()) {
-            return (new Archive($opened->keeper(), $darkroom))->take(...Archive::open($this->path()));
-        }
-        $plan = $this->plan($request, $opened->keeper(), $opened->shelf, $opened->house);
-
-        return count((new Importer($opened))->write($plan->ready($request->boolean('repeated'))));
     }
 
     private static function folder(User $keeper): string

@@ -100,6 +100,12 @@ class User extends Authenticatable
         return $this->hasMany(Clutch::class);
     }
 
+    /** @return HasMany<Import, $this> */
+    public function imports(): HasMany
+    {
+        return $this->hasMany(Import::class);
+    }
+
     /** @return HasMany<Project, $this> */
     public function projects(): HasMany
     {

@@ -55,6 +55,8 @@ class AccessTest extends TestCase
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
         'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
         'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.preview' => 'owner',
+        'imports.show' => 'owner', 'imports.progress' => 'owner', 'imports.rest' => 'owner', 'imports.clutches' => 'owner',
+        'imports.back' => 'owner', 'imports.again' => 'owner',
         'exchange.store' => 'owner', 'exchange.answer' => 'owner', 'people.index' => 'owner', 'people.store' => 'owner',
         'people.update' => 'owner',
         'people.destroy' => 'owner',
@@ -94,6 +96,9 @@ class AccessTest extends TestCase
             'trait' => (string) $this->keeper()->oddTraits()->create(['name' => 'Mine'])->id,
             'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id,
             'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,
+            'import' => (string) $this->keeper()->imports()->create(
+                ['upload' => (string) Str::uuid(), 'name' => 'list.csv', 'state' => 'failed'],
+            )->id,
             'upload' => (string) Str::uuid(), 'file' => 'none.sqlite', 'person' => (string) $this->person(Role::Helper)->id, 'token' => '1',
         ];
     }

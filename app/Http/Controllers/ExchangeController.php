@@ -8,11 +8,14 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\Exchange\AnimalSheet;
 use App\Exchange\Archive\Archive;
+use App\Exchange\Bringing;
 use App\Exchange\Emptying;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
+use App\Exchange\Table;
 use App\Exchange\Upload;
 use App\Http\Requests\UploadRequest;
+use App\Jobs\BringIn;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Photos\Darkroom;
@@ -30,6 +33,9 @@ use Symfony\Component\HttpFoundation\Response as AnyResponse;
 /** Bringing in and taking out. Nothing is written before it has been looked at. */
 class ExchangeController extends Controller
 {
+    /** Rows that are brought in while one waits. */
+    private const AT_ONCE = 300;
+
     public function __construct(
         private readonly Opened $opened,
         private readonly CatalogueShelf $shelf,
@@ -40,7 +46,7 @@ class ExchangeController extends Controller
     {
         $this->authorize('manage');
 
-        return view('exchange.index', ['animals' => $keeper->animals()->count()]);
+        return view('exchange.index', ['animals' => $keeper->animals()->count(), 'imports' => $keeper->imports()->latest('id')->limit(10)->get()]);
     }
 
     public function download(string $format, #[CurrentKeeper] User $keeper): AnyResponse
@@ -86,7 +92,7 @@ class ExchangeController extends Controller
                 'animals' => $keeper->animals()->withTrashed()->count(),
             ]
             : [
-                'upload' => $upload, 'plan' => $upload->plan($request, $keeper, $this->shelf, $this->opened->house), 'archive' => null,
+                'upload' => $upload, 'plan' => $upload->plan($request->query(), $keeper, $this->shelf, $this->opened->house), 'archive' => null,
                 'animals' => $keeper->animals()->count(),
             ]);
     }
@@ -113,12 +119,19 @@ class ExchangeController extends Controller
     public function store(Request $request, string $upload, #[CurrentKeeper] User $keeper, Darkroom $darkroom): RedirectResponse
     {
         $this->authorize('manage');
+        $import = $keeper->imports()->where('upload', $upload)->first();
+        if ($import !== null) { // the second click of a double one
+            return redirect()->route('imports.show', $import);
+        }
         $upload = Upload::find($keeper, $upload);
         if ($upload === null) {
             return redirect()->route('exchange')->with('said', 'That file was taken in or left already. Look at the animals.');
         }
+        if (! $upload->isArchive()) {
+            return $this->bringIn($request, $upload, $keeper);
+        }
         try {
-            $count = $upload->write($request, $this->opened, $darkroom);
+            $count = (new Archive($keeper, $darkroom))->take(...Archive::open($upload->path()));
         } catch (DestinoError $error) {
             return redirect()->route('exchange.preview', [$upload->id] + $request->query())
                 ->withErrors(['file' => $error->getMessage()])
@@ -127,6 +140,28 @@ class ExchangeController extends Controller
         $upload->forget();
 
         return redirect()->route('animals.index')->with('said', number_format($count).' '.Str::plural('animal', $count).' brought in.');
+    }
+
+    /** A short list at once, a long one in the background; a receipt of either. */
+    private function bringIn(Request $request, Upload $upload, User $keeper): RedirectResponse
+    {
+        $import = Bringing::begin($keeper, $upload, [
+            'columns' => (array) $request->query('columns', []), 'dates' => $request->query('dates'), 'repeated' => $request->boolean('repeated'),
+        ]);
+        if ($import->wasRecentlyCreated) {
+            count(Table::read($upload->path(), $upload->name)->rows) > self::AT_ONCE
+                ? BringIn::dispatch($import->id)->afterCommit()
+                : (new Bringing($this->opened))->work($import);
+        }
+        $import->refresh();
+        if ($import->state === 'failed') {
+            $import->delete(); // nothing came of it: the file can be tried again
+
+            return redirect()->route('exchange.preview', [$upload->id] + $request->query())
+                ->withErrors(['file' => $import->receipt['error'] ?? ''])->withInput();
+        }
+
+        return redirect()->route('imports.show', $import);
     }
 
     private function archive(User $keeper, string $name): BinaryFileResponse

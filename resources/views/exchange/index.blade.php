@@ -9,6 +9,7 @@
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.xlsx,.zip,.json"/>
                 <div><button class="button main" type="submit">Look at it</button></div>
             </form>
+            @if (count($imports) > 0)<h3 class="h6 mt-3 mb-1">Brought in before</h3><ul class="plain">@foreach ($imports as $import)<li><a href="{{ route('imports.show', $import) }}">{{ $import->name }}</a> <span class="soft small">{{ $import->created_at?->format('j M Y') }}, {{ $import->state === 'done' ? count($import->animals).' '.Str::plural('animal', count($import->animals)) : $import->state }}</span></li>@endforeach</ul>@endif
             <p class="soft small mb-0 mt-3">Headings that are understood by themselves: name, number, sex, hatched, genes, said by, source, acquired, price, sire, dam, status, weight, rack, row, column, notes, and common words for them. Any other column is kept in the notes.</p>
         </section>
         <section class="sheet">

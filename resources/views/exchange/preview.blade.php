@@ -52,13 +52,14 @@
             </section>
         @endif
         <section class="sheet" data-module="rows">
-            <div class="head"><h2>Row by row</h2></div>
+            @php($shown = $plan->shown())
+            <div class="head"><h2>Row by row</h2>@if (count($shown) < $counts['rows'])<span class="soft small">{{ count($shown) }} of {{ number_format($counts['rows']) }} rows: those that need a look first</span>@endif</div>
             <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="repeats"></div>
             <p class="small soft mb-1" data-count aria-live="polite"></p>
             <div class="scroll" tabindex="0" role="region" aria-label="Rows of the list"><table class="list stacked">
                 <thead><tr><th data-sort>Row</th><th data-sort>Name</th><th data-sort>State</th><th>What was understood</th><th>What was not, or was assumed</th></tr></thead>
                 <tbody>
-                    @foreach ($plan->rows as $row)
+                    @foreach ($shown as $row)
                         @php($state = $row->errors !== [] ? 'no animal' : ($row->repeats !== '' ? 'repeats' : ($row->genesUnread ? 'genes to read' : ($row->remarks !== [] ? 'with remarks' : 'ready'))))
                         <tr><td data-label="Row" data-value="{{ $row->line }}">{{ $row->line }}</td><td data-label="Name">{{ $row->values['name'] }} @if ($row->values['number'])<span class="soft small">{{ $row->values['number'] }}</span>@endif</td>
                             <td data-label="State"><span @class(['tag', 'dead' => $state === 'no animal', 'doubt' => in_array($state, ['genes to read', 'repeats', 'with remarks'])])>{{ $state }}</span></td>

@@ -1,0 +1,81 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Exchange\AnimalSheet;
+use App\Exchange\Bringing;
+use App\Exchange\ClutchOffers;
+use App\Models\Import;
+use App\Models\User;
+use App\People\CurrentKeeper;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** What became of a list. */
+class ImportController extends Controller
+{
+    public function show(Import $import): View
+    {
+        $this->authorize('manage', $import);
+
+        return view('exchange.receipt', [
+            'import' => $import, 'offers' => $import->state === 'done' ? ClutchOffers::among($import->animals) : [],
+        ]);
+    }
+
+    public function progress(Import $import): JsonResponse
+    {
+        $this->authorize('manage', $import);
+
+        return response()->json(['state' => $import->isOpen() ? 'running' : 'done', 'progress' => $import->progress]);
+    }
+
+    /** Rows that were left out or taken with a remark, as they were written, with why. */
+    public function rest(Import $import): StreamedResponse
+    {
+        $this->authorize('manage', $import);
+        $receipt = $import->receipt ?? [];
+
+        return response()->streamDownload(function () use ($receipt): void {
+            $stream = fopen('php://output', 'w');
+            $write = fn (array $cells) => fputcsv(
+                $stream, array_map(fn (mixed $cell): string => AnimalSheet::safe((string) $cell), $cells), ',', '"', '',
+            );
+            $write([...($receipt['headings'] ?? []), 'row', 'state', 'why']);
+            foreach (['left' => 'left out', 'remarks' => 'brought in with a remark'] as $kind => $state) {
+                foreach ($receipt[$kind] ?? [] as $row) {
+                    $write([...$row['cells'], $row['line'], $state, $row['why']]);
+                }
+            }
+        }, 'destino-rest-'.(Str::slug(pathinfo($import->name, PATHINFO_FILENAME)) ?: 'list').'.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    public function clutches(Request $request, Import $import, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('manage', $import);
+        $valid = $request->validate(['offers' => ['required', 'array', 'max:500'], 'offers.*' => ['string', 'max:20']], ['offers' => 'Choose at least one.']);
+        $count = ClutchOffers::note($keeper, $import->animals, array_values($valid['offers']));
+
+        return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('clutch', $count).' noted.');
+    }
+
+    public function takeBack(Import $import): RedirectResponse
+    {
+        $this->authorize('manage', $import);
+        $count = $import->isOpen() || $import->state === 'taken back' ? 0 : Bringing::takeBack($import);
+
+        return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' taken back.');
+    }
+
+    public function putBack(Import $import): RedirectResponse
+    {
+        $this->authorize('manage', $import);
+        $count = $import->state === 'taken back' ? Bringing::putBack($import) : 0;
+
+        return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' back again.');
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Exchange\Bringing;
+use App\Exchange\Upload;
+use App\Jobs\BringIn;
+use App\Models\Animal;
+use App\Models\Clutch;
+use App\Models\Import;
+use App\Models\Rack;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+/** What became of a list: its receipt, its clutches, and the way back. */
+class ImportTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private const LIST = [
+        ['number', 'name', 'sex', 'hatched', 'genes', 'sire', 'dam', 'rack', 'mood'],
+        ['1', 'Skiff', 'm', '2020-07-01', 'Pastel', '', '', 'Loft', ''],
+        ['2', 'Tender', 'f', '2020-07-02', 'Clown', '', '', 'Loft', ''],
+        ['3', 'Gig', 'f', '2023-08-01', 'Pastel het Clown', 'Skiff', 'Tender', '', ''],
+        ['4', 'Dory', 'm', '2023-08-01', 'het Clown', 'Skiff', 'Tender', '', ''],
+        ['5', 'Punt', '?!', '2023-08-01', 'Pastle', 'Skiff', 'Tender', '', 'shy'],
+        ['6', 'Ark', 'f', '2023', 'Clown', 'Skiff', 'Tender', '', ''],
+        ['1', 'Skiff', 'm', '2020-07-01', 'Pastel', '', '', '', ''],
+        ['', '', '', '', '', '', '', '', '=nobody'],
+    ];
+
+    public function test_a_receipt_tells_what_came_in_what_was_left_and_why(): void
+    {
+        $import = $this->bring(self::LIST);
+        $this->get("/imports/{$import->id}")->assertOk()
+            ->assertSeeInOrder(['6 animals brought in.', 'Left out', '2', 'Left out', 'It repeats', 'says nothing of an animal', 'Brought in with a remark', 'Punt', 'is no sex']);
+        $rows = array_map(
+            fn (string $line): array => str_getcsv($line, ',', '"', ''),
+            explode("\n", trim((string) $this->get("/imports/{$import->id}/rest.csv")->streamedContent())),
+        );
+        $this->assertSame(['number', 'name', 'sex', 'hatched', 'genes', 'sire', 'dam', 'rack', 'mood', 'row', 'state', 'why'], $rows[0]);
+        $this->assertSame(['1', 'Skiff', '8', 'left out'], [$rows[1][0], $rows[1][1], $rows[1][9], $rows[1][10]]);
+        $this->assertSame(["'=nobody", '9'], [$rows[2][8], $rows[2][9]], 'no formula goes out');
+        $this->assertSame(['Punt', 'Pastle', 'brought in with a remark'], [$rows[3][1], $rows[3][4], $rows[3][10]]);
+        $this->get('/exchange')->assertSee('Brought in before')->assertSee('6 animals');
+    }
+
+    public function test_likely_clutches_are_offered_and_noted_once(): void
+    {
+        $import = $this->bring(self::LIST);
+        $page = (string) $this->get("/imports/{$import->id}")->assertSeeInOrder(['Likely clutches', 'Tender × Skiff', '1 August 2023', 'Gig, Dory, Punt'])->getContent();
+        preg_match_all('/name="offers\[\]" value="(\w+)"/', $page, $keys);
+        $this->assertCount(1, $keys[1], 'a year alone is no clutch');
+        $this->post("/imports/{$import->id}/clutches", ['offers' => []])->assertSessionHasErrors('offers');
+        $this->post("/imports/{$import->id}/clutches", ['offers' => ['nonsense', ...$keys[1]]])->assertSessionHasNoErrors();
+        $this->post("/imports/{$import->id}/clutches", ['offers' => $keys[1]]);
+        $clutch = Clutch::query()->sole();
+        $this->assertSame(
+            ['2023-08-01', null, 3, 'Skiff'],
+            [$clutch->hatched_on?->format('Y-m-d'), $clutch->hatched, $clutch->hatchlings()->count(), $clutch->sires()->sole()->animal?->name],
+        );
+        $this->get("/imports/{$import->id}")->assertDontSee('Likely clutches');
+    }
+
+    public function test_it_is_taken_back_put_back_and_brought_in_anew(): void
+    {
+        $import = $this->bring(self::LIST);
+        $this->delete("/imports/{$import->id}")->assertRedirect();
+        $this->delete("/imports/{$import->id}");
+        $this->assertSame([0, 'taken back'], [Animal::query()->count(), $import->refresh()->state]);
+        $this->get("/imports/{$import->id}")->assertSee('Taken back');
+        $this->post("/imports/{$import->id}/again");
+        $this->assertSame(['1', '2', '3', '4', '5', '6'], Animal::query()->orderBy('id')->pluck('number')->all());
+        $this->assertSame('Loft', Animal::query()->where('name', 'Skiff')->sole()->rack?->name);
+
+        $this->delete("/imports/{$import->id}");
+        $this->assertSame(6, count($this->bring(self::LIST)->animals), 'numbers are free again');
+        $this->post("/imports/{$import->id}/again");
+        $this->assertSame([12, 6], [Animal::query()->count(), Animal::query()->whereNotNull('number')->count()], 'no number twice');
+    }
+
+    public function test_a_long_list_is_brought_in_by_a_worker_once(): void
+    {
+        Queue::fake();
+        $list = [['number', 'name', 'genes']];
+        for ($i = 1; $i <= 301; $i++) {
+            $list[] = ["N{$i}", "Snake {$i}", 'Pastel'];
+        }
+        $import = $this->bring($list);
+        $this->assertSame(['waiting', 0], [$import->state, Animal::query()->count()]);
+        Queue::assertPushedOn('quick', BringIn::class);
+        $this->get("/imports/{$import->id}")->assertSee('being brought in');
+        $this->getJson("/imports/{$import->id}/progress")->assertJson(['state' => 'running', 'progress' => 0]);
+        $this->delete("/imports/{$import->id}");
+        $this->assertSame('waiting', $import->refresh()->state, 'what is going on is not taken back in between');
+
+        foreach ([1, 2] as $worker) {
+            app()->call([new BringIn($import->id), 'handle']);
+        }
+        $this->assertSame(['done', 301, 301], [$import->refresh()->state, Animal::query()->count(), count($import->animals)]);
+        $this->getJson("/imports/{$import->id}/progress")->assertJson(['state' => 'done', 'progress' => 100]);
+    }
+
+    public function test_a_list_that_is_its_own_ancestor_leaves_nothing_behind(): void
+    {
+        $list = [
+            ['name', 'sex', 'genes', 'sire', 'dam', 'rack'], ['Skiff', 'm', 'Pastel', 'Dory', '', 'Loft'], ['Dory', 'm', 'Clown', 'Skiff', '', 'Loft'],
+        ];
+        $this->post('/exchange/'.$this->upload($list))->assertSessionHasErrors('file');
+        $this->assertSame([0, 0, 0], [Animal::withTrashed()->count(), Rack::query()->count(), Import::query()->count()]);
+    }
+
+    public function test_what_was_broken_off_can_be_taken_back(): void
+    {
+        $import = Bringing::begin($this->keeper(), Upload::keep($this->keeper(), UploadedFile::fake()->createWithContent('x.csv', "name\nSkiff\n")), []);
+        $import->update(['state' => 'working', 'animals' => [$this->made(['name' => 'Skiff', 'genotype' => 'Pastel'])->id]]);
+        (new BringIn($import->id))->failed(null);
+        $this->get("/imports/{$import->id}")->assertSee('broken off')->assertSee('Take back the 1 that came in');
+        $this->delete("/imports/{$import->id}");
+        $this->assertSame(0, Animal::query()->count());
+    }
+
+    /** @param list<list<string>> $list */
+    private function bring(array $list): Import
+    {
+        $this->post('/exchange/'.$this->upload($list))->assertSessionHasNoErrors();
+
+        return Import::query()->latest('id')->firstOrFail();
+    }
+
+    /**
+     * @param list<list<string>> $list
+     * @return string what the file is called until it is brought in
+     */
+    private function upload(array $list): string
+    {
+        $lines = array_map(fn (array $row): string => implode(',', array_map(fn (string $cell): string => '"'.$cell.'"', $row)), $list);
+        $answer = $this->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('list.csv', implode("\n", $lines))]);
+
+        return Str::afterLast((string) $answer->headers->get('Location'), '/');
+    }
+}
