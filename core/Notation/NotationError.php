@@ -29,7 +29,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
         $shown = self::shown($piece);
         $hint = $suggestions === [] ? 'Names of genes are listed under Genes.' : 'Did you mean '.self::list($suggestions, 'or').'?';
 
-        return new self("“{$shown}” at {$position} is not a known name. {$hint}", $shown, $position, array_values($suggestions));
+        return new self("“{$shown}” is not a known name. {$hint}", $shown, $position, array_values($suggestions));
     }
 
     public static function strayPiece(string $piece, int $position): self
@@ -37,7 +37,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
         $shown = self::shown($piece);
 
         return new self(
-            "“{$shown}” at {$position} has no meaning here. Write gene names, with het, super or a percentage before them.",
+            "“{$shown}” has no meaning here. Write gene names, with het, super or a percentage before them.",
             $shown,
             $position,
         );
@@ -54,7 +54,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
             default => ' can mean several things: '.self::list($choices, 'or').'? ',
         };
 
-        return new self("“{$shown}” at {$position}{$means}{$question}", $shown, $position, $choices);
+        return new self("“{$shown}”{$means}{$question}", $shown, $position, $choices);
     }
 
     /**
@@ -75,7 +75,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function namedTwice(string $piece, int $position, string $twoCopies): self
     {
         return new self(
-            "“{$piece}” is named twice (again at {$position}). For two copies write {$twoCopies}.",
+            "“{$piece}” is named twice. For two copies write {$twoCopies}.",
             $piece,
             $position,
             [$twoCopies],
@@ -85,7 +85,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function howLikely(string $piece, int $position, string $form): self
     {
         return new self(
-            "How likely is “{$piece}” at {$position}? Give the chance: 66% (from two hets), 50% (from one het).",
+            "How likely is “{$piece}”? Give the chance: 66% (from two hets), 50% (from one het).",
             self::shown($piece),
             $position,
             ["66% {$form}", "50% {$form}"],
@@ -95,7 +95,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function impossiblePercentage(string $piece, int $position): self
     {
         return new self(
-            "“{$piece}” at {$position} is not a possible chance: it must be more than 0% and at most 100%.",
+            "“{$piece}” is not a possible chance: it must be more than 0% and at most 100%.",
             self::shown($piece),
             $position,
         );
@@ -104,7 +104,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function percentagesOver100(string $piece, int $position, string $locus): self
     {
         return new self(
-            "The chances at one locus ({$locus}) come to more than 100% with “{$piece}” at {$position}: an animal has one or the other.",
+            "The chances at one locus ({$locus}) come to more than 100% with “{$piece}”: an animal has one or the other.",
             self::shown($piece),
             $position,
         );
@@ -113,7 +113,7 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     /** @param list<string> $suggestions */
     public static function misplaced(string $piece, int $position, string $why, array $suggestions = []): self
     {
-        return new self("“{$piece}” at {$position}: {$why}", self::shown($piece), $position, $suggestions);
+        return new self("“{$piece}”: {$why}", self::shown($piece), $position, $suggestions);
     }
 
     public static function nothingToRead(string $what): self

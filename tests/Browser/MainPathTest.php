@@ -294,7 +294,7 @@ class MainPathTest extends BrowserTestCase
         $browser->find('#file')->sendKeys($list);
         $browser->click('main form button[type="submit"]');
         $browser->waitFor('.answer', '2 of 2 rows can be brought in');
-        self::assertStringContainsString('“Pastle” at 1 is not a known name', $browser->text());
+        self::assertStringContainsString('“Pastle” is not a known name', $browser->text());
         $browser->click('main form button.main');
         $browser->waitFor('.said', '2 animals brought in');
         unlink($list);

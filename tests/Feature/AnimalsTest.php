@@ -50,7 +50,7 @@ class AnimalsTest extends TestCase
         yield 'no name' => [['name' => ''], 'name', 'Give the animal a name.'];
         yield 'a very long name' => [['name' => str_repeat('Skiff ', 20)], 'name', 'The name has more than 80 characters.'];
         yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male, female or not known.'];
-        yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” at 1 is not a known name. Did you mean Mojave?'];
+        yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” is not a known name. Did you mean Mojave?'];
         yield 'three alleles' => [['genotype' => 'Mojave Mystic Lesser'], 'genotype', 'all stand at one locus'];
         yield 'a female maker of males' => [
             ['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker',

@@ -104,7 +104,7 @@ class ExchangeTest extends TestCase
         $rows[9][0] = 'A7'; // the number of another row
         $preview = $this->followingRedirects()->upload('snakes.csv', $this->csv($rows))
             ->assertSee('299 of 300 rows can be brought in as they stand.')
-            ->assertSee('“Pastle” at 1 is not a known name')
+            ->assertSee('“Pastle” is not a known name')
                 ->assertSee('“perhaps” is no sex')
                 ->assertSee('can be read in two ways')
                 ->assertSee('the number A7 belongs to row 8')

@@ -191,8 +191,8 @@ class PairTest extends TestCase
     public static function badInput(): iterable
     {
         $pair = ['sire' => 'Pastel', 'dam' => 'Mojave'];
-        yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” at 1 is not a known name. Did you mean Pastel or Pastave?'];
-        yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” at 1 is not a known name.'];
+        yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” is not a known name. Did you mean Pastel or Pastave?'];
+        yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” is not a known name.'];
         yield 'three alleles' => [['dam' => 'Mojave Mystic Lesser'] + $pair, 'Mojave, Mystic and Lesser all stand at one locus'];
         yield 'a shared word' => [
             ['sire' => 'Axanthic'] + $pair,

@@ -399,7 +399,7 @@ final class PlannerTest extends TestCase
         yield 'an unknown assumption' => [['assumptions' => ['layrate' => 1]] + $right, '“layrate” is not an assumption'];
         yield 'an impossible rate' => [['assumptions' => ['lay_rate' => 1.5]] + $right, 'between 0 and 1'];
         yield 'a horizon in the past' => [['horizon' => 0] + $right, 'horizon'];
-        yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” at 1'];
+        yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” is not a known name'];
         yield 'two of one name' => [
             [
                 'animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']],
