@@ -63,6 +63,7 @@ Route::get('/animals/{animal}/ask', [PaperController::class, 'opinion'])->name('
 Route::get('/animals/{animal}/ask.html', [PaperController::class, 'opinionFile'])->name('papers.opinion.file');
 Route::get('/labels.pdf', [PaperController::class, 'labels'])->name('papers.labels');
 Route::get('/offered.csv', [PaperController::class, 'sale'])->name('papers.sale');
+Route::post('/animals/{animal}/link', [AnimalController::class, 'link'])->name('animals.link');
 Route::post('/animals/{animal}/statements', [StatementController::class, 'store'])->name('statements.store');
 Route::get('/statements/{statement}/edit', [StatementController::class, 'edit'])->name('statements.edit');
 Route::put('/statements/{statement}', [StatementController::class, 'update'])->name('statements.update');

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Animals\AnimalPage;
 use App\Animals\AnimalSearch;
 use App\Animals\History;
+use App\Animals\OpenNames;
 use App\Animals\RackView;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
@@ -63,11 +64,11 @@ class AnimalController extends Controller
         ], $search->error === null ? 200 : 422);
     }
 
-    public function create(#[CurrentKeeper] User $keeper): View
+    public function create(Request $request, #[CurrentKeeper] User $keeper): View
     {
         $this->authorize('manage');
         $blank = new Animal([
-            'name' => '', 'number' => null, 'sex' => null, 'sex_found' => null, 'notes' => '', 'hatched_on' => null,
+            'name' => mb_substr((string) $request->query('name'), 0, 80), 'number' => null, 'sex' => Sex::tryFrom((string) $request->query('sex')), 'sex_found' => null, 'notes' => '', 'hatched_on' => null,
             'source' => null, 'acquired_on' => null, 'price_cents' => null, 'sire_id' => null, 'sire_name' => null,
             'dam_id' => null, 'dam_name' => null,
         ]);
@@ -96,10 +97,22 @@ class AnimalController extends Controller
             'animals.show',
             [
                 'page' => new AnimalPage($animal, $this->opened), 'animal' => $animal, 'house' => $this->house,
+                'named' => (new OpenNames($keeper, $animal))->young(),
                 'token' => (string) Str::uuid(), 'gallery' => new Gallery($this->shelf),
                 'worths' => (new WorthWords($keeper, new Workshop($this->opened)))->ofAnimal($animal->id),
                 'price' => (new Book($this->opened))->of($animal),
             ],
+        );
+    }
+
+    /** It is the one that others name as their parent. */
+    public function link(Animal $animal, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('manage', $animal);
+        $count = (new OpenNames($keeper, $animal))->link();
+
+        return redirect()->route('animals.show', $animal)->with(
+            'said', $count === 0 ? 'Nobody is named so any more.' : "{$animal->name} is now a parent of {$count}.",
         );
     }
 

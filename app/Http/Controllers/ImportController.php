@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Exchange\AnimalSheet;
 use App\Exchange\Bringing;
 use App\Exchange\ClutchOffers;
+use App\Exchange\OutsideNames;
 use App\Models\Import;
 use App\Models\User;
 use App\People\CurrentKeeper;
@@ -23,7 +24,7 @@ class ImportController extends Controller
         $this->authorize('manage', $import);
 
         return view('exchange.receipt', [
-            'import' => $import, 'offers' => $import->state === 'done' ? ClutchOffers::among($import->animals) : [],
+            'import' => $import, 'outside' => $import->state === 'done' ? OutsideNames::of($import->animals) : [], 'offers' => $import->state === 'done' ? ClutchOffers::among($import->animals) : [],
         ]);
     }
 

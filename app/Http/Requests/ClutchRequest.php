@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Clutch\Followers;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
@@ -146,11 +147,13 @@ class ClutchRequest extends RecordRequest
                     'version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is still below: save again to put it in place of that.',
                 ]);
             }
+            $followers = new Followers($current);
             $current->fill($this->values());
             $current->version++;
             $current->save();
             $current->sires()->delete();
             $this->writeSires($current);
+            $followers->follow();
         });
     }
 

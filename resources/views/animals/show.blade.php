@@ -8,6 +8,10 @@
         @if ($animal->sex)<a class="button main" href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair {{ $animal->objectPronoun() }}</a>@endif
     </x-slot:actions>
     <p class="where row-flow">@if ($animal->number)<span class="tag">{{ $animal->number }}</span>@endif <span class="tag">{{ $animal->status()->value }}</span> @if ($animal->placeWords())<span class="tag">{{ $animal->placeWords() }}</span>@endif <x-sex :animal="$animal"/> <span>{{ $animal->sexWords() }}</span> @if ($card->age())<span class="soft">{{ $card->age() }} old</span>@endif</p>
+    @if ($named !== [] && $may)
+        <section class="asks mb-3" aria-label="A parent by name"><p class="mb-2"><strong>Is this the {{ $animal->name }} that {{ count($named) === 1 ? $named[0]->name.' names' : count($named).' animals name' }} as {{ count($named) === 1 ? 'its' : 'their' }} {{ $animal->isMale() ? 'sire' : 'dam' }}?</strong> <span class="soft small">{{ implode(', ', array_map(fn ($one) => $one->name, array_slice($named, 0, 6))) }}{{ count($named) > 6 ? ' and '.(count($named) - 6).' more' : '' }}. So far it is a name only, and no kinship follows from it.</span></p>
+            <form method="post" action="{{ route('animals.link', $animal) }}" data-module="once">@csrf<button class="button slim" type="submit">Yes, it is {{ $animal->objectPronoun() }}</button></form></section>
+    @endif
     <div class="two">
         <div class="stack">
         <section class="sheet" id="knowledge">

@@ -33,6 +33,13 @@
             </form>
         </section>
     @endif
+    @if ($outside !== [])
+        <section class="sheet">
+            <div class="head"><h2>Parents that are a name only</h2><span class="soft small">no kinship follows from a name</span></div>
+            <ul class="plain">@foreach (array_slice($outside, 0, 30) as $one)<li><strong>{{ $one['name'] }}</strong> <span class="soft">{{ $one['role'] }} of {{ $one['count'] }}.</span> <a href="{{ route('animals.create', ['name' => $one['name'], 'sex' => $one['sex']]) }}">It is one animal: add it</a></li>@endforeach</ul>
+            <p class="soft small mb-0 mt-2">Once it is there, its page asks whether it is the one they name. If it is elsewhere, set its status to sold.</p>
+        </section>
+    @endif
     @foreach (['left' => 'Left out', 'remarks' => 'Brought in with a remark'] as $kind => $title)
         @if ($import->state === 'done' && $receipt[$kind] !== [])
             <section class="sheet">

@@ -1,0 +1,94 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Animal;
+use App\Models\Clutch;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+/** Parents that are corrected, and parents that were a name only until they came. */
+class FollowTest extends TestCase
+{
+    use RefreshDatabase;
+
+    /** @var array<string, Animal> */
+    private array $animals = [];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        foreach (['Skiff' => 'male', 'Wherry' => 'male', 'Punt' => 'male', 'Tender' => 'female', 'Gig' => 'female'] as $name => $sex) {
+            $this->animals[$name] = $this->made(['name' => $name, 'sex' => $sex, 'genotype' => 'Pastel', 'hatched_on' => '2019-07-01']);
+        }
+    }
+
+    public function test_young_follow_the_sires_of_their_clutch(): void
+    {
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->animals['Tender']->id, 'laid_on' => '2025-05-01']);
+        $clutch->sires()->create(['animal_id' => $this->animals['Skiff']->id]);
+        $young = $this->young($clutch, 'Skiff');
+
+        $this->change($clutch, ['Skiff', 'Wherry']);
+        $this->assertNull($young->refresh()->sire_id, 'he was taken for granted, and is no longer');
+        $this->change($clutch, ['Wherry']);
+        $this->assertSame($this->animals['Wherry']->id, $young->refresh()->sire_id);
+        $this->change($clutch, ['Wherry', 'Punt'], 'Gig');
+        $this->assertSame([null, $this->animals['Gig']->id], [$young->refresh()->sire_id, $young->dam_id]);
+    }
+
+    public function test_a_sire_that_was_told_apart_stays_while_he_is_possible(): void
+    {
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->animals['Tender']->id, 'laid_on' => '2025-05-01']);
+        foreach (['Skiff', 'Wherry'] as $name) {
+            $clutch->sires()->create(['animal_id' => $this->animals[$name]->id]);
+        }
+        $told = $this->young($clutch, 'Skiff');
+        $open = $this->young($clutch, null);
+        $this->change($clutch, ['Skiff', 'Wherry', 'Punt']);
+        $this->assertSame([$this->animals['Skiff']->id, null], [$told->refresh()->sire_id, $open->refresh()->sire_id]);
+        $this->change($clutch, ['Wherry', 'Punt']);
+        $this->assertSame([null, null], [$told->refresh()->sire_id, $open->refresh()->sire_id], 'whom nobody holds possible any more');
+        $this->change($clutch, ['Punt']);
+        $this->assertSame(
+            [$this->animals['Punt']->id, $this->animals['Punt']->id], [$told->refresh()->sire_id, $open->refresh()->sire_id],
+        );
+    }
+
+    public function test_a_name_becomes_an_animal_when_the_keeper_says_so(): void
+    {
+        $dory = $this->made(['name' => 'Dory', 'genotype' => 'Clown', 'sire_name' => 'ÖLAND ', 'hatched_on' => '2022-07-01']);
+        $elder = $this->made(['name' => 'Elder', 'genotype' => 'Clown', 'sire_name' => 'Öland', 'hatched_on' => '2015-07-01']);
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->animals['Tender']->id, 'laid_on' => '2025-05-01']);
+        $clutch->sires()->create(['name' => 'öland']);
+        $this->get('/animals/create?name=%C3%96land&sex=male')->assertOk()->assertSee('value="Öland"', false);
+        $sire = $this->made(['name' => 'Öland', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2018-07-01']);
+        $dam = $this->made(['name' => 'Öland', 'sex' => 'female', 'genotype' => 'Clown', 'hatched_on' => '2018-07-01']);
+
+        $this->get("/animals/{$dam->id}")->assertDontSee('names as its');
+        $this->get("/animals/{$sire->id}")->assertSee('Is this the Öland that Dory names as its sire?');
+        $this->assertNull($dory->refresh()->sire_id, 'nothing is linked by itself');
+        $this->post("/animals/{$sire->id}/link")->assertRedirect();
+        $this->post("/animals/{$sire->id}/link")->assertSessionHas('said', 'Nobody is named so any more.');
+        $this->assertSame([$sire->id, null], [$dory->refresh()->sire_id, $dory->sire_name]);
+        $this->assertSame('Öland', $elder->refresh()->sire_name, 'older than it is no young of it');
+        $this->assertSame($sire->id, $clutch->sires()->sole()->animal_id);
+    }
+
+    private function young(Clutch $clutch, ?string $sire): Animal
+    {
+        return $this->made([
+            'name' => 'Young '.Animal::query()->count(), 'genotype' => null, 'clutch_id' => $clutch->id, 'dam_id' => $clutch->dam_id,
+            'sire_id' => $sire === null ? null : $this->animals[$sire]->id, 'hatched_on' => '2025-06-28',
+        ]);
+    }
+
+    /** @param list<string> $sires */
+    private function change(Clutch $clutch, array $sires, string $dam = 'Tender'): void
+    {
+        $this->put("/clutches/{$clutch->id}", [
+            'dam_id' => $this->animals[$dam]->id, 'sires' => array_map(fn (string $name): int => $this->animals[$name]->id, $sires),
+            'laid_on' => '2025-05-01', 'version' => $clutch->refresh()->version,
+        ])->assertSessionHasNoErrors();
+    }
+}
