@@ -10,7 +10,7 @@ $isVersioned = preg_match('~^/build/[0-9a-f]{8,32}(/(?:css|js)/.+)$~', $path, $f
 $file = str_contains($path, "\0") ? false : realpath($public.($isVersioned ? $found[1] : $path));
 $types = [
     'css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2',
-    'txt' => 'text/plain; charset=utf-8',
+    'txt' => 'text/plain; charset=utf-8', 'webp' => 'image/webp',
 ];
 $type = $file === false ? null : $types[strtolower(pathinfo($file, PATHINFO_EXTENSION))] ?? null;
 if ($file === false || $type === null || ! is_file($file) || ! str_starts_with($file, $public.'/')) {

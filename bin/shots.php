@@ -2,6 +2,7 @@
 
 // Takes the pictures of docs/screenshots from a fresh demo collection: one of each main view.
 
+use App\Guide\Chapter;
 use Tests\Browser\Support\Browser;
 use Tests\Browser\Support\Server;
 
@@ -38,6 +39,17 @@ function importPreview(Browser $browser): void
     $browser->click('main form button[type="submit"]');
     $browser->waitFor('.answer', 'rows can be brought in');
 }
+/** The same picture, small, for the chapters of the guide that show it. */
+function forTheGuide(string $name, string $picture): void
+{
+    foreach (Chapter::cases() as $chapter) {
+        if ($chapter->picture() === $name) {
+            $large = imagecreatefrompng($picture);
+            imagewebp(imagescale($large, min(900, imagesx($large)), -1, IMG_BICUBIC), dirname(__DIR__)."/public/pictures/{$name}.webp", 78);
+        }
+    }
+}
+
 $folder = dirname(__DIR__).'/docs/screenshots';
 is_dir($folder) || mkdir($folder, 0775, true);
 $server = Server::start(demo: true, works: true, plans: ($argv[1] ?? 'project') === 'project' ? .5 : 0);
@@ -53,6 +65,7 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
         $browser->visit($path)->click('.trainer button.main');
         usleep(500_000);
         $browser->picture("{$folder}/{$name}.png");
+        forTheGuide($name, "{$folder}/{$name}.png");
         echo "{$name}.png\n";
 
         continue;
@@ -60,6 +73,7 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     $path === 'import' ? importPreview($browser) : $browser->visit($path);
     usleep(700_000);
     $browser->picture("{$folder}/{$name}.png");
+    forTheGuide($name, "{$folder}/{$name}.png");
     echo "{$name}.png\n";
 }
 $browser->quit();

@@ -28,6 +28,36 @@ enum Chapter: string
         };
     }
 
+    /** The picture of the demo that goes with it: a name in public/pictures, as bin/destino shots makes them. */
+    public function picture(): string
+    {
+        return match ($this) {
+            self::BringIn => 'import',
+            self::Pair => 'pair',
+            self::Lay => 'today-phone',
+            self::Hatch => 'eggs-phone',
+            self::TellApart => 'bench',
+            self::Prove => 'prove',
+            self::Plan => 'project',
+            self::Sell => 'money',
+        };
+    }
+
+    /** What the picture shows, for those who do not see it. */
+    public function shows(): string
+    {
+        return match ($this) {
+            self::BringIn => 'A list before it is brought in: what was understood of each row, and what needs a word.',
+            self::Pair => 'The odds of a pairing: the tray, the chance in one clutch, the likeliest looks.',
+            self::Lay => 'Today on a phone: what is due of each pair, and the buttons that log it.',
+            self::Hatch => 'The eggs of a clutch as they lie in the box, and what was seen of one.',
+            self::TellApart => 'The bench: siblings side by side, the cues seen of each, the odds of each gene.',
+            self::Prove => 'Open questions, and a hatchling that does not fit with what may explain it.',
+            self::Plan => 'A project: what to do now, and the chance by year.',
+            self::Sell => 'The account of a year, and the price book.',
+        };
+    }
+
     /** The chapter that a page belongs to, by the station under which it stands and its address. */
     public static function of(string $station, string $path): self
     {

@@ -52,6 +52,18 @@ class Prints
         return '<svg class="skin small" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true"><use href="#skin-'.$number.'"/></svg>';
     }
 
+    /**
+     * As ofForms() draws it, with more scales where it stands large.
+     *
+     * @param array<array-key, Form> $forms
+     */
+    public function wide(array $forms): string
+    {
+        $content = $this->content($this->gallery->ofForms($forms), 'card');
+
+        return '<svg class="skin" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true">'.$content.'</svg>';
+    }
+
     /** One of medium size, for a row of a few. */
     public function medium(Look $look, string $label): string
     {

@@ -23,7 +23,7 @@ use Destino\Probability\Rational;
  * With a target and one side empty the question is: who is the best mate? With both empty: which is the best pair?
  *
  * @phpstan-type Mate array{sire: Animal|null, dam: Animal|null, egg: Rational, clutch: Rational,
- *     readiness: list<string>, isReady: bool, related: string, stance: Stance|null}
+ *     else: string, readiness: list<string>, isReady: bool, related: string, stance: Stance|null}
  */
 class BestMates
 {
@@ -201,7 +201,9 @@ class BestMates
 
         return [
             'sire' => $sire, 'dam' => $dam, 'egg' => $chance->perEgg(),
-            'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs), 'readiness' => $words, 'isReady' => $isReady,
+            'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs),
+            'else' => implode(' × ', array_map(fn (Animal $animal): string => $this->opened->beliefs()->text($animal->id), array_filter($asked))),
+            'readiness' => $words, 'isReady' => $isReady,
             'related' => $areHere ? $this->related($sire, $dam) : '',
             'stance' => $areHere ? PairingCheck::of($sire, $dam, $this->opened)->stance : null,
         ];

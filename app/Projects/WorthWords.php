@@ -45,6 +45,21 @@ class WorthWords
         return $words;
     }
 
+    /** @return array<string, list<string>> projects that a pairing could serve this season, by "sire dam"; those that ask for it first */
+    public function served(): array
+    {
+        $served = [];
+        foreach ($this->projects as $project) {
+            $result = $project->latestPlan->result ?? [];
+            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['policy']['now']['matings'] ?? []);
+            foreach ([...$asked, ...array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['possible'] ?? [])] as $pair) {
+                $served[$pair][$project->name] ??= in_array($pair, $asked, true) ? "{$project->name} asks for it" : $project->name;
+            }
+        }
+
+        return array_map(array_values(...), $served);
+    }
+
     /** @return list<array{project: Project, says: string, now: bool}> */
     public function ofAnimal(int $id): array
     {

@@ -45,6 +45,25 @@ class SnakeRoomTest extends BrowserTestCase
         self::fail("There is no button “{$what}” in: {$within->getText()}");
     }
 
+    public function test_the_best_mate_is_found_and_the_pairing_planned_on_a_phone(): void
+    {
+        $browser = $this->browser()->visit('/pair?sire_id=7&target=Genetic+Stripe');
+        $browser->waitFor('#answer', 'The best mates for Gunwale toward Genetic Stripe');
+        self::assertSame(390, (int) $browser->script('return document.documentElement.scrollWidth'));
+        $first = $browser->find('#answer tbody tr');
+        foreach (['An egg', 'In a clutch', 'Ready', 'Projects', 'House rules'] as $label) {
+            self::assertCount(1, $first->findElements(WebDriverBy::cssSelector("td[data-label='{$label}']")), $label);
+        }
+        $pair = $browser->find('#answer tbody a')->getText();
+        $browser->click('#answer tbody a');
+        $browser->waitFor('#ask summary', 'wanted Genetic Stripe');
+        foreach (explode(' × ', $pair) as $name) {
+            self::assertStringContainsString($name, $browser->find('#ask summary')->getText());
+        }
+        $browser->click('#ask summary');
+        self::assertTrue($browser->find('#target')->isDisplayed(), 'what was asked can be changed');
+    }
+
     public function test_a_tap_without_a_connection_waits_and_is_made_once(): void
     {
         $browser = $this->browser()->visit('/today');

@@ -63,4 +63,14 @@ class WordsTest extends TestCase
         );
         $this->get('/guide')->assertSeeInOrder(['1/6 an egg', '55', 'after 64 days', '11', '3']);
     }
+
+    public function test_each_chapter_of_the_guide_has_its_picture(): void
+    {
+        $page = $this->get('/guide')->assertOk();
+        foreach (Chapter::cases() as $chapter) {
+            $page->assertSee("pictures/{$chapter->picture()}.webp")->assertSee($chapter->shows());
+            $this->assertFileExists(public_path("pictures/{$chapter->picture()}.webp"));
+            $this->assertFileExists(base_path("docs/screenshots/{$chapter->picture()}.png"), 'from which it is made');
+        }
+    }
 }

@@ -46,7 +46,7 @@ class PairController extends Controller
             $mates->error === null ?: $inquiry->errors['target'] = $mates->error;
 
             return response()->view(
-                'pair.show', ['mates' => $mates] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422,
+                'pair.show', ['mates' => $mates, 'served' => (new WorthWords($keeper, new Workshop($this->opened)))->served()] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422,
             );
         }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);

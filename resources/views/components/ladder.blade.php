@@ -36,9 +36,10 @@
             @endforeach
         </svg>
     @endif
+    @php($most = max([1, ...array_filter($page->eggsFor($chance))]))
     <ul class="rungs" aria-label="{{ ucfirst(Str::plural($unit)) }} needed">
         @foreach ($page->eggsFor($chance) as $level => $needed)
-            <li><span>{{ $level }} %</span><span class="bar"><i style="width:{{ $level }}%"></i></span><span class="needed">{{ $needed === null ? 'never' : number_format($needed).' '.Str::plural($unit, $needed) }}</span></li>
+            <li><span>{{ $level }} %</span><span @class(['bar', 'is-never' => $needed === null])>@if ($needed !== null)<i style="width:{{ round(100 * min(1, $needed / max(1, $most)), 1) }}%"></i>@endif</span><span class="needed">{{ $needed === null ? 'never' : number_format($needed).' '.Str::plural($unit, $needed) }}</span></li>
         @endforeach
     </ul>
     @if ($chance->isUncertain() && ! $chance->ceiling()->isOne())
