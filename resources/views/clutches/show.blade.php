@@ -21,7 +21,7 @@
                 <div class="head"><h2>What happened</h2></div>
                 <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
                 @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of single eggs, at the eggs</a></p>@endif
-                @if ($mayLog)<p class="mt-3 mb-1 soft small">Log for today:</p><x-event-taps :clutch="$clutch" :taps="App\Models\Enums\EventKind::ofClutches()"/>@endif
+                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch" :taps="App\Models\Enums\EventKind::ofClutches()"/>@endif
             </section>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
                 @if ($verdict->stance !== Destino\Pairing\Advice\Stance::Inform)

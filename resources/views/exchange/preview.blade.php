@@ -35,13 +35,13 @@
         </form>
         @if (($problems = $plan->problems()) !== [])
             <section class="sheet" id="problems">
-                <div class="head"><h2>What needs a word from you</h2><span class="soft small">equal cells are answered once; left as they are, their text stays with the animals</span></div>
+                <div class="head"><h2>What needs a word from you</h2><span class="soft small">equal cells are answered once; where only one name comes near, it is filled in: look, and read again. Left as they are, their text stays with the animals</span></div>
                 <form method="post" action="{{ route('exchange.answer', [$upload->id] + request()->query()) }}" data-module="once">@csrf
                     <ul class="plain problems">
                         @foreach (array_slice($problems, 0, 120) as $i => $one)
                             <li><label for="answer-{{ $i }}"><strong>{{ $one['text'] }}</strong> <span class="soft small">{{ $one['field'] }}, {{ count($one['rows']) === 1 ? 'row '.$one['rows'][0] : count($one['rows']).' rows: '.implode(', ', array_slice($one['rows'], 0, 6)).(count($one['rows']) > 6 ? ' …' : '') }}</span></label>
                                 <span class="d-block small soft">{{ $one['message'] }}</span>
-                                <input class="input" id="answer-{{ $i }}" name="answers[{{ $one['key'] }}]" maxlength="500" list="choices-{{ $i }}" placeholder="{{ $one['choices'][0] ?? 'write it anew, or leave it' }}" spellcheck="false" autocapitalize="off">
+                                <input class="input" id="answer-{{ $i }}" name="answers[{{ $one['key'] }}]" maxlength="500" value="{{ count($one['choices']) === 1 ? $one['choices'][0] : '' }}" list="choices-{{ $i }}" placeholder="{{ $one['choices'][0] ?? 'write it anew, or leave it' }}" spellcheck="false" autocapitalize="off">
                                 @if ($one['choices'] !== [])<datalist id="choices-{{ $i }}">@foreach ($one['choices'] as $choice)<option value="{{ $choice }}"></option>@endforeach</datalist>@endif</li>
                         @endforeach
                     </ul>
