@@ -89,6 +89,8 @@ Route::get('/today', [SeasonController::class, 'today'])->name('today');
 Route::post('/clutches/{clutch}/events', [SeasonController::class, 'log'])->name('events.store');
 Route::get('/season', [SeasonController::class, 'board'])->name('season.board');
 Route::get('/season/{season}', [SeasonController::class, 'reckoning'])->where('season', '[0-9]{4}')->name('season.reckoning');
+Route::post('/today/taps', [SeasonController::class, 'tapSeveral'])->name('taps.several');
+Route::post('/today/taps/undo', [SeasonController::class, 'undoSeveral'])->name('taps.undo');
 Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('animals.tap');
 
 Route::resource('clutches', ClutchController::class)->except('destroy');

@@ -21,6 +21,22 @@ class SnakeRoomTest extends BrowserTestCase
         $this->browser()->visit('/today')->script('localStorage.removeItem("destino.outbox")');
     }
 
+    public function test_a_first_shed_and_a_meal_are_within_three_taps(): void
+    {
+        foreach (['shed', 'fed'] as $what) {
+            $browser = $this->browser()->visit('/animals')->click('.rail > .station[href$="/today"]'); // one
+            $browser->waitFor('h1', 'Today');
+            $form = $browser->find('form.taps[action*="/animals/"]');
+            $name = (string) $form->getAttribute('data-about');
+            $button = $form->findElement(WebDriverBy::cssSelector("button[value='{$what}']"));
+            $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
+            $button->click(); // two
+            $browser->waitFor('.said', "{$name}: {$what}");
+            $browser->click('.said button');
+            $browser->waitFor('.said', 'Removed');
+        }
+    }
+
     /** The place on Today of a female. */
     private function row(string $dam): RemoteWebElement
     {
@@ -62,6 +78,23 @@ class SnakeRoomTest extends BrowserTestCase
         }
         $browser->click('#ask summary');
         self::assertTrue($browser->find('#target')->isDisplayed(), 'what was asked can be changed');
+    }
+
+    public function test_what_several_did_is_one_tap_more_and_undone_at_once(): void
+    {
+        $browser = $this->browser()->visit('/today');
+        $ticks = $browser->all('input[form="several-begin"]');
+        self::assertGreaterThan(1, count($ticks));
+        $name = fn (RemoteWebElement $tick): string => str_replace('Tick ', '', (string) $tick->getAttribute('aria-label'));
+        $names = array_map($name, array_slice($ticks, 0, 2));
+        foreach (array_slice($ticks, 0, 2) as $tick) {
+            $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $tick);
+            $tick->click();
+        }
+        $browser->click('#several-begin button[value="fed"]');
+        $browser->waitFor('.said', 'Fed logged for '.implode(', ', $names));
+        $browser->click('.said button')->waitFor('.said', 'Taken back for 2.');
+        $browser->click('#several-begin button[value="shed"]')->waitFor('main', 'Tick the animals first');
     }
 
     public function test_a_tap_without_a_connection_waits_and_is_made_once(): void

@@ -206,6 +206,7 @@ class BadInputTest extends TestCase
         ],
         ['get', '/pair/sheet', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6']],
         ['get', '/pair/outcomes.csv', ['sire' => 'Pastel', 'dam' => 'Clown', 'target' => 'Clown', 'eggs' => '6', 'by' => 'look']],
+        ['post', '/today/taps', ['what' => 'fed', 'on' => '', 'chosen' => ['{animal}'], 'form_token' => '{token}']],
         ['get', '/luck', ['chance' => '1/4', 'eggs' => '12', 'hits' => '3', 'of' => '', 'target' => '']],
         [
             'get', '/animals',

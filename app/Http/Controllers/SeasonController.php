@@ -5,7 +5,10 @@ namespace App\Http\Controllers;
 use App\Collection\Opened;
 use App\Http\Requests\EventRequest;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Clutch;
+use App\Models\User;
+use App\People\CurrentKeeper;
 use App\Projects\Board;
 use App\Projects\SeasonReckoning;
 use App\Season\Due;
@@ -19,6 +22,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 
 /** The snake room: what is due, and what happened, in a tap. */
 class SeasonController extends Controller
@@ -29,7 +33,37 @@ class SeasonController extends Controller
         'shed' => ['kind' => 'shed'],
     ];
 
+    private const TAP_MESSAGES = [
+        'what' => 'Choose what to log.', 'on' => 'The day lies in the future, or is none.', 'chosen' => 'Tick the animals first.',
+    ];
+
+    /** Where the entries of the last tap for several stand, to be undone. */
+    private const UNDO = 'taps-undo';
+
     public function __construct(private readonly Opened $opened) {}
+
+    /** @return array<string, mixed> */
+    private static function tapRules(): array
+    {
+        return [
+            'what' => ['required', Rule::in(array_keys(self::TAPS))],
+            'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'form_token' => ['nullable', 'uuid'],
+        ];
+    }
+
+    /** @param array<string, mixed> $valid what was tapped */
+    private static function logged(Animal $animal, array $valid): CareEntry
+    {
+        $values = self::TAPS[$valid['what']] + ['on' => $valid['on'] ?? Carbon::today()->format('Y-m-d')];
+        $prey = $valid['what'] === 'shed' ? null : $animal->latestFeed()->value('prey');
+        if (isset($valid['form_token'])) {
+            return $animal->care()->createOrFirst(['form_token' => $valid['form_token']], $values + ['prey' => $prey]);
+        }
+
+        // the second of two quick taps changes nothing
+        return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($values)->first() ?? $animal->care()
+            ->create($values + ['prey' => $prey]);
+    }
 
     public function today(): View
     {
@@ -76,26 +110,44 @@ class SeasonController extends Controller
     public function tap(Request $request, Animal $animal): RedirectResponse
     {
         $this->authorize('log', $animal);
-        $valid = $request->validate(
-            [
-                'what' => ['required', Rule::in(array_keys(self::TAPS))],
-                'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'], 'form_token' => ['nullable', 'uuid'],
-            ],
-            ['what' => 'Choose what to log.', 'on' => 'The day lies in the future, or is none.'],
-        );
-        $entry = DB::transaction(function () use ($animal, $valid) {
-            $values = self::TAPS[$valid['what']] + ['on' => $valid['on'] ?? Carbon::today()->format('Y-m-d')];
-            $prey = $valid['what'] === 'shed' ? null : $animal->latestFeed()->value('prey');
-            if (isset($valid['form_token'])) {
-                return $animal->care()->createOrFirst(['form_token' => $valid['form_token']], $values + ['prey' => $prey]);
-            }
-
-            // the second of two quick taps changes nothing
-            return $animal->care()->where('created_at', '>', now()->subSeconds(10))->where($values)->first() ?? $animal->care()
-                ->create($values + ['prey' => $prey]);
-        });
+        $valid = $request->validate(self::tapRules(), self::TAP_MESSAGES);
+        $entry = DB::transaction(fn (): CareEntry => self::logged($animal, $valid));
 
         return redirect()->route('today')->with('said', "{$animal->name}: {$entry->sentence()}.")
             ->with('undo', route('records.destroy', ['care', $entry->id]))->with('undo_method', 'delete');
+    }
+
+    /** The same of several animals. */
+    public function tapSeveral(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('log');
+        $valid = $request->validate(
+            self::tapRules() + ['chosen' => ['required', 'array', 'max:2000'], 'chosen.*' => ['integer']], self::TAP_MESSAGES,
+        );
+        $animals = $keeper->animals()->whereKey($valid['chosen'])->orderBy('name')->get();
+        if ($animals->isEmpty()) {
+            throw ValidationException::withMessages(['chosen' => 'None of these animals is here any more.']);
+        }
+        $entries = DB::transaction(
+            fn (): array => array_map(fn (Animal $animal): int => self::logged($animal, $valid)->id, array_values($animals->all())),
+        );
+        $request->session()->put(self::UNDO, $entries);
+
+        return redirect()->route('today')->with(
+            'said', ucfirst($valid['what']).' logged for '.$animals->take(4)->pluck('name')->implode(', ')
+                .($animals->count() > 4 ? ' and '.($animals->count() - 4).' more' : '').'.',
+        )->with('undo', route('taps.undo'));
+    }
+
+    public function undoSeveral(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $this->authorize('log');
+        $ids = $request->session()->pull(self::UNDO, []);
+        $entries = CareEntry::query()->whereKey(is_array($ids) ? $ids : [])->where('user_id', $keeper->id)->get();
+        DB::transaction(fn () => $entries->each->delete());
+
+        return redirect()->route('today')->with(
+            'said', $entries->isEmpty() ? 'There is nothing to take back any more.' : "Taken back for {$entries->count()}.",
+        );
     }
 }

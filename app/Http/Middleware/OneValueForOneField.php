@@ -17,7 +17,7 @@ class OneValueForOneField
         'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
         'columns' => 'exchange/*', 'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
         'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*',
-        'chosen' => 'animals/chosen', 'offers' => 'imports/*',
+        'chosen' => ['animals/chosen', 'today/taps'], 'offers' => 'imports/*',
     ];
 
     public function handle(Request $request, Closure $next): Response
