@@ -6,6 +6,7 @@ use App\Collection\Opened;
 use App\Models\AlikeSet;
 use App\Models\Animal;
 use App\Models\Clutch as ClutchRecord;
+use App\Models\ClutchSire;
 use App\Models\Sighting;
 use App\Models\Statement;
 use Destino\DestinoError;
@@ -70,7 +71,7 @@ class Bench
             if ($sire->animal !== null) {
                 $sires[] = [
                     'id' => (string) $sire->animal->id, 'belief' => $this->prior($kindred, $sire->animal->id, Sex::Male),
-                    'weight' => Rational::one(),
+                    'weight' => $this->weight($sire),
                 ];
             }
         }
@@ -92,6 +93,19 @@ class Bench
             $this->prior($kindred, $this->clutch->dam_id, Sex::Female), $sires,
             array_values(array_map($this->young(...), $this->hatchlings)), $counts, $this->alike(),
         );
+    }
+
+    /** Kept sperm weighs what the keeper gives it; the males of this season share the rest. */
+    private function weight(ClutchSire $sire): Rational
+    {
+        $kept = $this->clutch->sires->whereNotNull('kept');
+        $fresh = $this->clutch->sires->count() - $kept->count();
+
+        return match (true) {
+            $kept->isEmpty() => Rational::one(),
+            $sire->kept !== null => Rational::of(max(1, $sire->kept), 100),
+            default => Rational::of(max(1, 100 - (int) $kept->sum('kept')), 100 * max(1, $fresh)),
+        };
     }
 
     /** What is believed of a parent without this clutch. */

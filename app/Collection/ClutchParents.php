@@ -8,6 +8,7 @@ use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\Roles;
 use Destino\Inference\Evidence\Tally;
 use Destino\Notation\Target;
+use Destino\Probability\Rational;
 
 /**
  * Whose young the hatchlings and eggs of each clutch are. A clutch has one sire out of those that are possible; a hatchling
@@ -18,6 +19,9 @@ class ClutchParents
 {
     /** @var array<int, list<string|null>> possible sires by clutch; null for one from outside */
     private array $sires = [];
+
+    /** @var array<int, array<string, Rational>> weight of each possible sire by clutch, where some are less likely than others */
+    private array $weights = [];
 
     /** @var array<int, string> dam by clutch */
     private array $dams = [];
@@ -34,6 +38,7 @@ class ClutchParents
                 $row['sires'],
             );
             $this->sires[$row['id']] = $sires === [] ? [null] : array_values(array_unique($sires));
+            $this->weights[$row['id']] = self::weigh($sires, array_map(intval(...), array_filter($row['kept'] ?? [], is_numeric(...))));
             $this->dams[$row['id']] = "a{$row['dam']}";
         }
         foreach ($records['animals'] as $id => $row) {
@@ -54,6 +59,42 @@ class ClutchParents
                 $this->sires[$clutch] = $named;
             }
         }
+    }
+
+    /**
+     * A male of an earlier season weighs what the keeper gives his kept sperm; those of this season share the rest.
+     *
+     * @param list<string|null> $sires
+     * @param array<int, int> $kept percent by place among them
+     * @return array<string, Rational> by sire, the empty text for one from outside; empty where all are alike
+     */
+    private static function weigh(array $sires, array $kept): array
+    {
+        if ($kept === [] || count($sires) < 2) {
+            return [];
+        }
+        $rest = max(1, 100 - array_sum($kept));
+        $fresh = count($sires) - count($kept);
+        $weights = [];
+        foreach ($sires as $i => $sire) {
+            $own = isset($kept[$i]) ? Rational::of(max(1, $kept[$i]), 100) : Rational::of($rest, 100 * max(1, $fresh));
+            $weights[(string) $sire] = isset($weights[(string) $sire]) ? $weights[(string) $sire]->plus($own) : $own;
+        }
+
+        return $weights;
+    }
+
+    /**
+     * @param list<string|null> $sires some of the possible ones
+     * @return list<Rational> their weights; empty where all are alike
+     */
+    public function weights(int $clutch, array $sires): array
+    {
+        $weights = $this->weights[$clutch] ?? [];
+
+        return $weights === [] || count($sires) < 2 ? [] : array_map(
+            fn (?string $sire): Rational => $weights[(string) $sire] ?? Rational::one(), $sires,
+        );
     }
 
     /** @return list<string|null> */

@@ -63,16 +63,17 @@ class Kin
     {
         $clutches = [];
         foreach (DB::table('clutches')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'dam_id']) as $row) {
-            $clutches[$row->id] = ['id' => $row->id, 'dam' => $row->dam_id, 'hatched' => null, 'sires' => []];
+            $clutches[$row->id] = ['id' => $row->id, 'dam' => $row->dam_id, 'hatched' => null, 'sires' => [], 'kept' => []];
         }
         $events = DB::table('clutch_events')->whereIn('clutch_id', array_keys($clutches))->whereNull('deleted_at')->orderBy('id');
         foreach ((clone $events)->where('kind', EventKind::Hatched->value)->get(['clutch_id', 'count']) as $row) {
             $clutches[$row->clutch_id]['hatched'] = $row->count;
         }
         foreach (
-            DB::table('clutch_sires')->whereIn('clutch_id', array_keys($clutches))->orderBy('id')->get(['clutch_id', 'animal_id']) as $row
+            DB::table('clutch_sires')->whereIn('clutch_id', array_keys($clutches))->orderBy('id')->get(['clutch_id', 'animal_id', 'kept']) as $row
         ) {
             $clutches[$row->clutch_id]['sires'][] = $row->animal_id;
+            $clutches[$row->clutch_id]['kept'][] = $row->kept;
         }
         $counts = $events->where('kind', EventKind::Counted->value)->get(['id', 'clutch_id', 'saw', 'count', 'dead']);
         $decisions = DB::table('decisions')->where('user_id', $keeper)
@@ -154,7 +155,7 @@ class Kin
             [$possible, $clutch] = $parents->of($row, $one->sire);
             $individuals[$id] = new Individual(
                 $id, $one->sex, count($possible) === 1 ? $possible[0] : null, $one->dam, $testimonies, null,
-                count($possible) > 1 ? $possible : [], [], $clutch,
+                count($possible) > 1 ? $possible : [], $parents->weights((int) $row['clutch_id'], $possible), $clutch,
             );
         }
 
@@ -189,7 +190,7 @@ class Kin
                 if ($number > 0) {
                     $broods[] = new Brood(
                         "c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number,
-                        $count['dead'], [], "k{$clutch['id']}",
+                        $count['dead'], $parents->weights($clutch['id'], $parents->sires($clutch['id'])), "k{$clutch['id']}",
                     );
                 }
             }

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $user_id
  * @property int|null $animal_id
  * @property string|null $name where he is outside the collection
+ * @property int|null $kept percent, where he was with her in an earlier season only and she may have kept his sperm
  * @property Animal|null $animal
  */
 class ClutchSire extends Model implements CollectionRecord
@@ -20,11 +21,11 @@ class ClutchSire extends Model implements CollectionRecord
 
     public $timestamps = false;
 
-    protected $fillable = ['animal_id', 'name'];
+    protected $fillable = ['animal_id', 'name', 'kept'];
 
-    protected $attributes = ['animal_id' => null, 'name' => null];
+    protected $attributes = ['animal_id' => null, 'name' => null, 'kept' => null];
 
-    protected $casts = ['animal_id' => 'integer'];
+    protected $casts = ['animal_id' => 'integer', 'kept' => 'integer'];
 
     /** @return BelongsTo<Animal, $this> */
     public function animal(): BelongsTo

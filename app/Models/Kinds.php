@@ -134,7 +134,7 @@ final class Kinds
                 'name' => 'string', 'place' => 'string', 'celsius' => 'number', 'low' => 'number', 'high' => 'number',
                 'humid_low' => 'integer?', 'humid_high' => 'integer?', 'notes' => 'string?',
             ], removal: Right::Manage, section: 'incubators'),
-            new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?'], ['animal_id' => 'animal']),
+            new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?', 'kept' => 'integer?'], ['animal_id' => 'animal']),
             new RecordKind('egg', Egg::class, 'egg', [
                 'number' => 'integer', 'slug' => 'boolean', 'across' => 'integer', 'down' => 'integer', 'marked' => 'boolean',
                 'apart' => 'boolean', 'clump' => 'integer?', 'grams' => 'integer?', 'note' => 'string?',
@@ -169,6 +169,7 @@ final class Kinds
                 removal: Right::Log, section: 'alike', relation: 'alikeSets',
             ),
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
+            new RecordKind('import', Import::class, 'list brought in', [], isNumbered: false), // of this installation, not of the animals
             new RecordKind('project', Project::class, 'project', [
                 'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],
                 'weight' => 'integer', 'budget' => 'integer?', 'tubs' => 'integer?',

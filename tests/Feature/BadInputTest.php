@@ -64,6 +64,7 @@ class BadInputTest extends TestCase
                 'dam_id' => '{dam}', 'sires' => ['{animal}'], 'label' => '', 'sire_name' => '', 'paired_on' => '',
                 'laid_on' => '2025-05-01', 'hatched_on' => '', 'eggs_good' => '6', 'eggs_infertile' => '', 'hatched' => '',
                 'reason' => '', 'notes' => '', 'form_token' => '{token}', 'sure' => '1',
+                'kept_id' => '', 'kept' => '',
             ],
         ],
         [

@@ -2,9 +2,12 @@
 
 namespace Tests\Feature;
 
+use App\Clutch\Bench;
+use App\Collection\Doorway;
 use App\Models\Animal;
 use App\Models\Clutch;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Support\Shelf;
 use Tests\TestCase;
 
 /** Parents that are corrected, and parents that were a name only until they came. */
@@ -73,6 +76,37 @@ class FollowTest extends TestCase
         $this->assertSame([$sire->id, null], [$dory->refresh()->sire_id, $dory->sire_name]);
         $this->assertSame('Öland', $elder->refresh()->sire_name, 'older than it is no young of it');
         $this->assertSame($sire->id, $clutch->sires()->sole()->animal_id);
+    }
+
+    public function test_kept_sperm_weighs_what_the_keeper_gives_it(): void
+    {
+        $this->animals['Punt']->statements()->delete();
+        $this->animals['Punt']->statements()->create(['text' => 'Enchi', 'source' => 'own', 'names_all' => true]);
+        $tender = $this->animals['Tender'];
+        $form = [
+            'dam_id' => $tender->id, 'sires' => [$this->animals['Skiff']->id, $this->animals['Wherry']->id], 'laid_on' => '2025-05-01',
+            'kept_id' => $this->animals['Punt']->id, 'kept' => '20',
+        ];
+        foreach ([['kept' => '0'], ['kept' => '100'], ['kept_id' => $tender->id], ['kept_id' => $this->animals['Skiff']->id]] as $wrong) {
+            $this->post('/clutches', $wrong + $form)->assertSessionHasErrors();
+        }
+        $this->post('/clutches', $form)->assertSessionHasNoErrors();
+        $clutch = Clutch::query()->sole();
+        $this->get("/clutches/{$clutch->id}")->assertSee('kept sperm of an earlier season, 20 %');
+        $this->get("/clutches/{$clutch->id}/edit")->assertSee('value="20"', false);
+        $young = $this->young($clutch, null);
+
+        // Two of this season share 80 of 100; the kept one passes Enchi on to half of his young: 1/5 · 1/2.
+        $target = Shelf::shelf()->targets()->read('Enchi');
+        $chance = fn (): string => $target->chanceFor(
+            app(Doorway::class)->open($this->keeper()->fresh())->beliefs()->belief($young->id), Shelf::catalogue(),
+        )->toString();
+        $this->assertSame('1/10', $chance());
+        $bench = new Bench($clutch, app(Doorway::class)->open($this->keeper()->fresh()));
+        $this->assertEqualsWithDelta([.4, .4, .2], array_column($bench->sires(), 'share'), 1e-9);
+        $this->put("/clutches/{$clutch->id}", ['kept_id' => '', 'kept' => '', 'version' => $clutch->refresh()->version] + $form)
+            ->assertSessionHasNoErrors();
+        $this->assertSame('0', $chance());
     }
 
     private function young(Clutch $clutch, ?string $sire): Animal

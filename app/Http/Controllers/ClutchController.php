@@ -54,7 +54,7 @@ class ClutchController extends Controller
         return view(
             'clutches.form',
             [
-                'clutch' => $clutch, 'chosen' => array_filter([(string) $request->query('sire_id')]), 'outside' => '',
+                'clutch' => $clutch, 'chosen' => array_filter([(string) $request->query('sire_id')]), 'outside' => '', 'kept' => null,
                 'token' => (string) Str::uuid(),
             ] + $this->candidates($keeper),
         );
@@ -86,7 +86,8 @@ class ClutchController extends Controller
 
         return view('clutches.form', [
             'clutch' => $clutch, 'token' => null,
-            'chosen' => $clutch->sires->pluck('animal_id')->filter()->map(strval(...))->all(),
+            'kept' => $clutch->sires->firstWhere('kept', '!==', null),
+            'chosen' => $clutch->sires->whereNull('kept')->pluck('animal_id')->filter()->map(strval(...))->all(),
             'outside' => (string) $clutch->sires->firstWhere('animal_id', null)?->name,
         ] + $this->candidates($keeper));
     }

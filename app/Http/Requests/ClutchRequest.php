@@ -24,6 +24,9 @@ use Illuminate\Validation\Validator;
  */
 class ClutchRequest extends RecordRequest
 {
+    /** Percent that kept sperm gets where the keeper gives none: rare beside a male of the season. An assumption. */
+    private const KEPT = 5;
+
     protected function ability(): string
     {
         return 'log';
@@ -49,6 +52,7 @@ class ClutchRequest extends RecordRequest
             'sires' => ['array', 'max:8'],
             'sires.*' => ['integer', 'distinct'],
             'sire_name' => ['nullable', 'string', 'max:80'],
+            'kept_id' => ['nullable', 'integer'], 'kept' => ['nullable', 'integer', 'between:1,99'],
             'label' => ['nullable', 'string', 'max:60'],
             'paired_on' => ['nullable', ...self::DAY],
             'laid_on' => ['nullable', ...self::DAY],
@@ -81,6 +85,7 @@ class ClutchRequest extends RecordRequest
             'eggs_infertile' => 'Give the infertile eggs as a whole number from 0 to 40.',
             'hatched' => 'Give the hatched as a whole number from 0 to 40.',
             'sire_name.max' => 'The name of the sire has more than 80 characters.',
+            'kept' => 'Give how likely it is that she kept his sperm as a whole number from 1 to 99 %.',
             'label.max' => 'The label has more than 60 characters.',
             'reason.max' => 'The reason has more than 2,000 characters.',
             'notes.max' => 'The notes have more than 10,000 characters.',
@@ -112,6 +117,7 @@ class ClutchRequest extends RecordRequest
                     $validator->errors()->add('sires', "{$sire->name} is not male.");
                 }
             }
+            $this->kept($validator);
             $this->order($validator);
             if ($validator->errors()->isEmpty() && $this->input('laid_on') === null && $dam !== null) {
                 $this->askTheHouse($validator, $dam, $sires);
@@ -155,6 +161,18 @@ class ClutchRequest extends RecordRequest
             $this->writeSires($current);
             $followers->follow();
         });
+    }
+
+    /** A male of an earlier season is of the collection, male, and not among those of this one; somebody of this season may be unknown. */
+    private function kept(Validator $validator): void
+    {
+        $id = $this->input('kept_id') === null ? null : (int) $this->input('kept_id');
+        $male = $id === null ? null : $this->keeper()->animals()->find($id);
+        if ($id !== null && ($male === null || $male->sex !== Sex::Male)) {
+            $validator->errors()->add('kept_id', 'That male is not in your collection.');
+        } elseif ($id !== null && in_array($id, array_map(intval(...), $this->input('sires')), true)) {
+            $validator->errors()->add('kept_id', "{$male?->name} is among the sires of this season already.");
+        }
     }
 
     private function order(Validator $validator): void
@@ -211,13 +229,16 @@ class ClutchRequest extends RecordRequest
     /** @return array<string, mixed> */
     private function values(): array
     {
-        return $this->safe()->except(['sires', 'sire_name', 'version', 'form_token', 'sure']);
+        return $this->safe()->except(['sires', 'sire_name', 'kept_id', 'kept', 'version', 'form_token', 'sure']);
     }
 
     private function writeSires(Clutch $clutch): void
     {
         foreach ($this->sires() as $sire) {
             $clutch->sires()->create(['animal_id' => $sire->id]);
+        }
+        if ($this->validated('kept_id') !== null) {
+            $clutch->sires()->create(['animal_id' => (int) $this->validated('kept_id'), 'kept' => (int) ($this->validated('kept') ?? self::KEPT)]);
         }
         if ($this->validated('sire_name') !== null) {
             $clutch->sires()->create(['name' => $this->validated('sire_name')]);

@@ -13,10 +13,11 @@
             <div class="field">
                 <label for="sires">Possible sires</label>
                 <select class="input" @if (count($sires) > 15) data-module="combobox" @endif id="sires" name="sires[]" multiple size="6" aria-describedby="sires-hint sires-error">@foreach ($sires as $sire)<option value="{{ $sire->id }}" @selected(in_array((string) $sire->id, $chosen, true))>{{ $sire->name }}</option>@endforeach</select>
-                <span class="hint" id="sires-hint">All males that were with her this season, and one whose sperm she may have kept. Hold Ctrl to choose several.</span>
+                <span class="hint" id="sires-hint">All males that were with her this season.</span>
                 <x-field-error id="sires-error" :message="$errors->first('sires') ?: $errors->first('sires.*')"/>
             </div>
             <x-field name="label" label="Label" :value="old('label', $clutch->label)" maxlength="60" hint="If you call it something; else the season and the parents name it."/>
+            <div class="two"><x-choice name="kept_id" label="Kept sperm of an earlier season" blank="none" :value="old('kept_id', $kept?->animal_id)" :options="collect($sires)->pluck('name', 'id')->all()"/><x-field name="kept" label="How likely" unit="%" :value="old('kept', $kept?->kept)" inputmode="numeric" placeholder="5"/></div>
             <x-field name="sire_name" label="or a sire outside the collection, by name" :value="old('sire_name', $outside)" maxlength="80"/>
         </div>
         <div class="three">

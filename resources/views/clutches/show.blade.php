@@ -9,7 +9,7 @@
                 <p class="mb-0">{{ $page->account() }}</p>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
-                    <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt><dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }} <span class="soft small">outside the collection</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known @endforelse</dd>
+                    <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt><dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }} <span class="soft small">outside the collection</span>@endif @if ($sire->kept !== null)<span class="soft small">kept sperm of an earlier season, {{ $sire->kept }} %</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known @endforelse</dd>
                     @foreach (['paired_on' => 'Paired', 'laid_on' => 'Laid', 'hatched_on' => 'Hatched'] as $day => $words)@if ($clutch->{$day})<dt>{{ $words }}</dt><dd>{{ $clutch->{$day}->format('j F Y') }}</dd>@endif @endforeach
                     @if ($clutch->incubator)<dt>Incubator</dt><dd><a href="{{ route('incubators.show', $clutch->incubator) }}">{{ $clutch->incubator->name }}</a></dd>@endif
                     @if ($clutch->target)<dt>Made for</dt><dd>{{ $clutch->target }}</dd>@endif
