@@ -131,6 +131,12 @@ class AnimalPage
         ], $this->beliefs->why($this->animal->id)['conflicts']);
     }
 
+    /** How many of its cues the keeper has read. */
+    public function cuesRead(): int
+    {
+        return $this->animal->sightings()->whereNull('who')->distinct()->count('cue');
+    }
+
     /** @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> what does not fit, with what may explain it */
     public function puzzles(): array
     {

@@ -6,8 +6,12 @@ use App\Catalogue\CatalogueShelf;
 use App\House\House;
 use App\Models\Enums\EventKind;
 use Destino\DestinoError;
+use Destino\Genome\Belief;
+use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
+use Destino\Genome\Sex;
 use Destino\Genome\State;
+use Destino\Identification\Glimpsing;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
@@ -21,6 +25,7 @@ use Destino\Notation\Target;
 use Destino\Probability\Distribution;
 use Destino\Probability\Probability;
 use Destino\Probability\Rational;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -84,7 +89,27 @@ class Kin
         return [
             'clutches' => array_values($clutches), 'counts' => array_values($counts->map(fn (object $row): array => (array) $row)->all()),
             'decisions' => array_values($decisions->map(fn (object $row): array => (array) $row)->all()),
+            'sightings' => self::sightings($keeper),
         ];
+    }
+
+    /**
+     * The latest reading of each cue by the keeper, with the age at it; what others saw counts for nothing.
+     *
+     * @return array<int, array<string, array{string, int|null}>> state and days by animal and cue
+     */
+    private static function sightings(int $keeper): array
+    {
+        $seen = [];
+        $rows = DB::table('sightings')->join('animals', 'animals.id', '=', 'sightings.animal_id')->where('sightings.user_id', $keeper)
+            ->whereNull('sightings.deleted_at')->whereNull('animals.deleted_at')->whereNull('who')->orderBy('sightings.id')
+            ->get(['animal_id', 'cue', 'state', 'sightings.on', 'hatched_on']);
+        foreach ($rows as $row) {
+            $days = $row->hatched_on === null ? null : max(0, (int) Carbon::parse($row->hatched_on)->diffInDays(Carbon::parse($row->on), false));
+            $seen[(int) $row->animal_id][$row->cue] = [$row->state, $days];
+        }
+
+        return $seen;
     }
 
     /** Equal as long as what the relatives say of an animal is the same. */
@@ -159,10 +184,61 @@ class Kin
             );
         }
 
-        return new Kindred(
-            $this->shelf->catalogue(), $individuals, $this->broods($parents, $individuals, $clutches), self::rates($this->house),
-            $this->decided(),
+        $broods = $this->broods($parents, $individuals, $clutches);
+        $of = fn (array $individuals): Kindred => new Kindred(
+            $this->shelf->catalogue(), $individuals, $broods, self::rates($this->house), $this->decided(),
         );
+        $without = $of($individuals);
+        $seen = $this->glimpses($without, $individuals, $clutches);
+
+        return $seen === [] ? $without : $of(array_replace($individuals, $seen));
+    }
+
+    /**
+     * Animals of which cues were read, each with what these say: judged by what is believed of it without any cue.
+     *
+     * @param array<string, Individual> $individuals
+     * @param list<int> $clutches that are left out, their young's cues with them
+     * @return array<string, Individual>
+     */
+    private function glimpses(Kindred $without, array $individuals, array $clutches): array
+    {
+        $glimpsing = new Glimpsing($this->shelf->catalogue());
+        $found = [];
+        foreach ($this->records['sightings'] ?? [] as $id => $read) {
+            $one = $individuals["a{$id}"] ?? null;
+            if ($one === null || in_array($this->records['animals'][$id]['clutch_id'], $clutches, true)) {
+                continue;
+            }
+            $seen = $days = [];
+            foreach ($read as $key => [$state, $age]) {
+                $cue = $this->shelf->cues()[$key] ?? null;
+                if ($cue !== null && in_array($state, $cue->states, true)) {
+                    [$seen[$key], $days[$key]] = [$cue->state($state), $age];
+                }
+            }
+            $belief = $seen === [] ? null : $this->beliefWithin($without, $one);
+            $glimpses = $belief === null ? null : $glimpsing->of($this->shelf->cues(), $seen, $belief, $days);
+            $glimpses === null ?: $found["a{$id}"] = $one->seenSo($glimpses);
+        }
+
+        return $found;
+    }
+
+    private function beliefWithin(Kindred $kindred, Individual $one): ?Belief
+    {
+        $family = $kindred->familyOf($one->id);
+        $factors = [];
+        foreach ($family === null ? [] : $kindred->groupSetsOf($family) as $groups) {
+            $states = $kindred->posterior($family, $groups)->of[$one->id] ?? null;
+            if ($states !== null) {
+                $factors[] = new JointBelief(
+                    array_map(fn (LinkageGroup $group): string => $group->key, $groups), self::readableStates($states),
+                );
+            }
+        }
+
+        return $factors === [] ? null : new Belief($one->sex ?? Sex::Female, $factors);
     }
 
     /**

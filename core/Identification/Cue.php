@@ -41,4 +41,31 @@ final readonly class Cue
             array_unique(array_merge([], ...array_map(static fn (CueRule $rule): array => $rule->when?->loci() ?? [], $this->rules))),
         );
     }
+
+    /**
+     * Of two cues that show the same thing the clearer one.
+     *
+     * @param array<string, self> $cues by key
+     * @param array<string, int> $seen state by cue
+     * @return array<string, int> those that count
+     */
+    public static function counting(array $cues, array $seen): array
+    {
+        foreach (array_keys($seen) as $key) {
+            $other = $cues[$key]->repeats ?? null;
+            if ($other !== null && array_key_exists($key, $seen) && array_key_exists($other, $seen)) {
+                unset($seen[$cues[$key]->clarity($seen[$key]) > $cues[$other]->clarity($seen[$other]) ? $other : $key]);
+            }
+        }
+
+        return $seen;
+    }
+
+    /** How far the chances of a state lie apart between the rules. */
+    private function clarity(int $state): float
+    {
+        $chances = array_map(static fn (CueRule $rule): float => max(1e-6, $rule->chances[$state]->toFloat()), $this->rules);
+
+        return max($chances) / min($chances);
+    }
 }

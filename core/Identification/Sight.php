@@ -162,27 +162,7 @@ final class Sight
     /** @return array<string, int> cues that count: of two that show the same thing the clearer one */
     public function recorded(Hatchling $one): array
     {
-        $cues = $one->cues;
-        foreach (array_keys($one->cues) as $key) {
-            $other = $this->cues[$key]->repeats;
-            if ($other !== null && isset($cues[$key], $cues[$other])) {
-                unset(
-                    $cues[
-                        $this->clarity($this->cues[$key], $cues[$key]) > $this->clarity($this->cues[$other], $cues[$other]) ? $other : $key
-                    ],
-                );
-            }
-        }
-
-        return $cues;
-    }
-
-    /** How far the chances of a state lie apart between the rules. */
-    private function clarity(Cue $cue, int $state): float
-    {
-        $chances = array_map(static fn (CueRule $rule): float => max(1e-6, $rule->chances[$state]->toFloat()), $cue->rules);
-
-        return max($chances) / min($chances);
+        return Cue::counting($this->cues, $one->cues);
     }
 
     /** @param list<string> $groups */

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Clutch\Bench;
 use App\Collection\Doorway;
 use App\Models\Animal;
 use App\Models\Decision;
@@ -263,5 +264,37 @@ class ProveTest extends TestCase
     private function id(string $name): int
     {
         return Animal::query()->where('name', $name)->sole()->id;
+    }
+
+    public function test_cues_read_on_the_bench_are_evidence_once(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => '66% het Clown']);
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched_on' => '2026-06-28', 'hatched' => 1]);
+        $clutch->sires()->create(['animal_id' => $sire->id]);
+        $young = $this->made([
+            'name' => 'Dory', 'sex' => null, 'genotype' => null, 'sire_id' => $sire->id, 'dam_id' => $dam->id, 'clutch_id' => $clutch->id,
+            'hatched_on' => '2026-06-28',
+        ]);
+        $this->assertSame(['66% het Clown', 'possible Clown (33%) 66% het Clown'], [$this->text('Tender'), $this->text('Dory')]);
+        $young->sightings()->create(['cue' => 'head-stamp', 'state' => 'odd shape', 'on' => '2026-07-01', 'who' => 'Marlen']);
+        $this->assertSame('66% het Clown', $this->text('Tender'), 'what another saw counts for nothing');
+
+        $young->sightings()->create(['cue' => 'head-stamp', 'state' => 'odd shape', 'on' => '2026-07-01']);
+        $opened = app(Doorway::class)->open($this->keeper()->fresh());
+        $genotypes = (new Bench($clutch, $opened))->found?->genotypes((string) $young->id, 20)[0] ?? [];
+        $clowns = array_filter($genotypes, fn (array $one): bool => $one['alleles']['clown'] === ['clown', 'clown']);
+        $share = array_sum(array_column($clowns, 'decimal'));
+        $this->assertEqualsWithDelta(
+            $share, $opened->shelf->targets()->read('Clown')->chanceFor($opened->beliefs()->belief($young->id), $opened->shelf->catalogue())->toFloat(),
+            1e-6, 'the bench and the record say the same',
+        );
+        $this->assertGreaterThan(.9, $share);
+        $belief = $opened->shelf->targets()->read('het Clown')->chanceFor($opened->beliefs()->belief($dam->id), $opened->shelf->catalogue())->toFloat();
+        // P(dam het | seen) from P(Clown | seen) = x: her share is x + (1 − x) · (1/3) / (2/3).
+        $this->assertEqualsWithDelta($share + (1 - $share) / 2, $belief, 1e-6);
+        $this->get("/animals/{$young->id}")->assertSee('1 cue read on the bench');
+        $young->sightings()->whereNull('who')->delete();
+        $this->assertSame('66% het Clown', $this->text('Tender'));
     }
 }

@@ -252,6 +252,9 @@ final class Kindred
                     self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
                 }
             }
+            foreach (array_keys($member->animal->glimpses->likelihoods ?? []) as $set) {
+                self::tie($tied, explode('|', $set));
+            }
             $saw = $member->animal->saw ?? $member->brood?->saw;
             foreach ($saw?->loci() ?? [] as $locus) {
                 self::tie($tied, [$this->catalogue->groupOf($locus)->key]);

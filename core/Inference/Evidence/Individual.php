@@ -19,6 +19,7 @@ final readonly class Individual
      * @param list<string|null> $possibleSires where more than one male may be the sire; null for one outside the records
      * @param list<Rational> $weights of the possible sires, above 0; empty where all are alike
      * @param string|null $clutch name of the clutch, whose young share one sire; null where none is named
+     * @param Glimpses|null $glimpses what was seen of its cues; heard of animals with a recorded parent
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class Individual
         public array $possibleSires = [],
         public array $weights = [],
         public ?string $clutch = null,
+        public ?Glimpses $glimpses = null,
     ) {}
 
     public function isFounder(): bool
@@ -55,6 +57,7 @@ final readonly class Individual
             $this->possibleSires,
             $this->weights,
             $this->clutch,
+            $this->glimpses,
         );
     }
 
@@ -71,6 +74,15 @@ final readonly class Individual
             $this->possibleSires,
             $this->weights,
             $this->clutch,
+            $this->glimpses,
+        );
+    }
+
+    public function seenSo(?Glimpses $glimpses): self
+    {
+        return new self(
+            $this->id, $this->sex, $this->sire, $this->dam, $this->testimonies, $this->saw, $this->possibleSires, $this->weights,
+            $this->clutch, $glimpses,
         );
     }
 }

@@ -72,6 +72,12 @@ final readonly class AnimalEvidence
                 $says[$number] = $says[$number]->times($weight);
             }
         }
+        $glimpses = $member->animal->glimpses;
+        if ($glimpses !== null) {
+            foreach ($numbers as $number) {
+                $says[$number] = $says[$number]->times($glimpses->of($this->space->state($number), $this->space->groupKeys()));
+            }
+        }
 
         return $says;
     }

@@ -71,6 +71,12 @@ final class FamilyContent
                 $content[] = [$member->id, $seen, $member->brood?->count, $member->brood?->isDead];
             }
         }
+        foreach ($this->hypothesis->family->members as $member) {
+            $glimpsed = $member->isFounder() ? [] : $member->animal?->glimpses?->content(array_map(strval(...), array_keys($keys))) ?? [];
+            if ($glimpsed !== []) {
+                $content[] = [$member->id, 'seen', $glimpsed];
+            }
+        }
         foreach ($hiding as $id => $concealed) {
             $content[] = [$id, self::hidden($concealed)];
         }
