@@ -3,6 +3,7 @@
 namespace App\Projects;
 
 use App\Collection\Opened;
+use App\Health\BeforeOfPairs;
 use App\Models\Project;
 
 /** The pairings that the projects of a collection ask for now, in words, to be looked at with one tap. */
@@ -19,6 +20,7 @@ class AskedFor
         }
         $season = new SeasonList(
             $projects, $opened->house->number('females_per_male'), $keeper->clutches()->with('dam', 'sires.animal')->get(),
+            BeforeOfPairs::of($opened),
         );
 
         return array_map(fn (array $grant): array => [
@@ -29,7 +31,8 @@ class AskedFor
             'words' => "{$season->name($grant['sire'])} × {$season->name($grant['dam'])}",
             'says' => implode('; ', array_map(fn (array $one): string => $one['egg'] > 0
                 ? "{$one['project']->name}: the target in ".ProjectPage::percent($one['egg']).' of the young that hatch'
-                : "{$one['project']->name}: young to build on", $grant['serves'])),
+                : "{$one['project']->name}: young to build on", $grant['serves']))
+                .($season->seenBefore($grant['sire'], $grant['dam']) === '' ? '' : "; {$season->seenBefore($grant['sire'], $grant['dam'])}"),
         ], array_slice($season->grants, 0, $most));
     }
 

@@ -5,6 +5,7 @@ namespace App\Projects;
 use App\Collection\AnimalCard;
 use App\Collection\Opened;
 use App\Family\Relatedness;
+use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Enums\EventKind;
@@ -47,7 +48,7 @@ class Board
         $keeper = $opened->keeper();
         $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
         $projects = array_values($keeper->projects()->with('latestPlan')->get()->all());
-        $this->season = new SeasonList($projects, $opened->house->number('females_per_male'), $clutches);
+        $this->season = new SeasonList($projects, $opened->house->number('females_per_male'), $clutches, BeforeOfPairs::of($opened));
         $animals = $keeper->animals()->with('rack', 'latestStatus', 'latestWeight')->get();
         $this->animals = $animals->keyBy('id')->all();
         $places = $this->noted($clutches);

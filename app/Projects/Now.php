@@ -19,7 +19,7 @@ class Now
         );
     }
 
-    /** @return list<array{pair: string, why: string, worth: string, link: string|null, forbid: string|null}> the worthiest first */
+    /** @return list<array{pair: string, why: string, worth: string, before: string, link: string|null, forbid: string|null}> the worthiest first */
     public function matings(): array
     {
         return array_map(fn (array $mating): array => [
@@ -28,6 +28,7 @@ class Now
                 ? 'the target in '.ProjectPage::percent($mating['target_an_egg']).' of the young that hatch'
                 : 'young to build on',
             'worth' => WorthWords::worth($mating, $this->page->year($this->page->project->horizon)),
+            'before' => $this->page->seenBefore($mating['sire'], $mating['dam']),
             'link' => $this->link($mating),
             'forbid' => $this->ids($mating) === null ? null : implode(':', $this->ids($mating)),
         ], $this->now['matings']);

@@ -76,6 +76,12 @@ class ProjectPage
         return $this->result['policy'] ?? null;
     }
 
+    /** What was seen in young of a pair before; empty where nothing was. */
+    public function seenBefore(string $sire, string $dam): string
+    {
+        return $this->workshop->before()["{$sire} {$dam}"]['words'] ?? '';
+    }
+
     public function now(): ?Now
     {
         return isset($this->policy()['now']) ? new Now($this->policy()['now'], $this) : null;

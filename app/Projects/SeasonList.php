@@ -41,8 +41,9 @@ class SeasonList
      * @param list<Project> $projects with their latest plans
      * @param int $femalesPerMale of the house
      * @param iterable<Clutch> $clutches of the collection
+     * @param array<string, array{share: float, words: string}> $before malformed young of pairs (BeforeOfPairs)
      */
-    public function __construct(array $projects, int $femalesPerMale, iterable $clutches = [])
+    public function __construct(array $projects, int $femalesPerMale, iterable $clutches = [], private readonly array $before = [])
     {
         [$this->made, $taken, $served] = $this->together($clutches);
         $wishes = $this->wishes($projects, $taken);
@@ -71,6 +72,12 @@ class SeasonList
         return $wishes;
     }
 
+    /** What was seen in young of a pair before; empty where nothing was. */
+    public function seenBefore(string $sire, string $dam): string
+    {
+        return $this->before["{$sire} {$dam}"]['words'] ?? '';
+    }
+
     public function name(string $id): string
     {
         return $this->names[$id] ?? $id;
@@ -94,7 +101,8 @@ class SeasonList
                 if (isset($this->names[$pair['sire']], $this->names[$pair['dam']])) {
                     $key = "{$pair['sire']} {$pair['dam']}";
                     $wishes[$key] ??= ['sire' => $pair['sire'], 'dam' => $pair['dam'], 'weight' => 0.0, 'serves' => []];
-                    $wishes[$key]['weight'] += $project->weight * $missing * $pair['hazard'];
+                    // A pair of which young were malformed gives fewer that a project can use.
+                    $wishes[$key]['weight'] += $project->weight * $missing * $pair['hazard'] * ($this->before[$key]['share'] ?? 1);
                     $wishes[$key]['serves'][] = [
                         'project' => $project, 'egg' => (float) $pair['target_an_egg'], 'gain' => $missing * $pair['hazard'],
                         'asked' => in_array($key, $asked, true),

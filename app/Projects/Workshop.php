@@ -5,6 +5,7 @@ namespace App\Projects;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Documents\PlanDocument;
+use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Enums\Status;
@@ -41,7 +42,16 @@ class Workshop
 
     private const TRIED_RUNS = 400;
 
+    /** @var array<string, array{share: float, words: string}>|null */
+    private ?array $before = null;
+
     public function __construct(private readonly Opened $opened) {}
+
+    /** @return array<string, array{share: float, words: string}> malformed young of pairs, by "a1 a2" */
+    public function before(): array
+    {
+        return $this->before ??= BeforeOfPairs::of($this->opened);
+    }
 
     /**
      * The project as the core plans it: every animal that is here and may be bred, with what is believed of it.

@@ -2,9 +2,13 @@
 
 namespace Tests\Feature;
 
+use App\Collection\Doorway;
+use App\Collection\Opened;
+use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Observation;
+use App\Projects\SeasonList;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -57,6 +61,34 @@ class MalformedTest extends TestCase
         $this->get("/pair?sire_id={$this->sire->id}&dam_id={$clutch->dam_id}")->assertSee(
             'Of this pair before: 2 of 6 young that are recorded were malformed or ailing.',
         );
+    }
+
+    public function test_the_season_and_the_plans_know_it(): void
+    {
+        $clutch = $this->clutch();
+        $project = $this->keeper()->projects()->create(['name' => 'Dark', 'target' => 'Super Cinnamon', 'horizon' => 3]);
+        $pair = ['sire' => "a{$this->sire->id}", 'dam' => "a{$clutch->dam_id}"];
+        $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x', 'result' => [
+            'names' => [$pair['sire'] => 'Sire', $pair['dam'] => 'Dam'],
+            'possible' => [$pair + ['target_an_egg' => .25, 'hazard' => .5]],
+            'policy' => ['now' => ['matings' => [$pair + ['target_an_egg' => .25]], 'buy' => [], 'keep' => []], 'probability_by_season' => [['decimal' => .5, 'low' => .4, 'high' => .6, 'season' => 3]]],
+        ]]);
+        $projects = [$project->load('latestPlan')];
+        $weight = fn (): float => (new SeasonList($projects, 4, [], BeforeOfPairs::of($this->opened())))->grants[0]['weight'];
+        $sound = $weight();
+        $this->get('/pair')->assertSee('Sire × Dam')->assertDontSee('malformed');
+        foreach (['Young 0', 'Young 1'] as $name) {
+            $this->note($name, ['decision' => 'watch']);
+        }
+        $this->assertEqualsWithDelta($sound * (6 - 2 + 2) / (6 + 2), $weight(), 1e-12, 'it is counted for that much less');
+        foreach (['/pair', '/season', '/projects'] as $page) {
+            $this->get($page)->assertOk()->assertSee('2 of 6 young that are recorded of this pair were malformed or ailing', false);
+        }
+    }
+
+    private function opened(): Opened
+    {
+        return app(Doorway::class)->open($this->keeper()->fresh());
     }
 
     public function test_the_last_look_counts(): void

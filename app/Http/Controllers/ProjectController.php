@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Collection\Opened;
 use App\Collection\Statuses;
+use App\Health\BeforeOfPairs;
 use App\House\House;
 use App\Http\Requests\ProjectRequest;
 use App\Jobs\MakePlan;
@@ -38,7 +39,9 @@ class ProjectController extends Controller
 
         return response()->view('projects.index', [
             'projects' => $projects, 'question' => $question, 'worths' => $question->answers($projects->all(), $workshop),
-            'season' => new SeasonList($projects->all(), $this->house->number('females_per_male'), $clutches),
+            'season' => new SeasonList(
+                $projects->all(), $this->house->number('females_per_male'), $clutches, BeforeOfPairs::of($this->opened),
+            ),
             'buys' => NextBuys::of($projects->all(), $workshop),
             'pages' => $projects->mapWithKeys(fn (Project $project): array => [$project->id => new ProjectPage($project, $workshop)]),
         ], $question->error() === null ? 200 : 422);

@@ -13,7 +13,7 @@
     <ul class="plain">
         @foreach ($now->matings() as $mating)
             <li class="row-flow in-line">
-                <span>@if ($mating['link'])<a href="{{ $mating['link'] }}"><strong>{{ $mating['pair'] }}</strong></a>@else<strong>{{ $mating['pair'] }}</strong>@endif <span class="soft">{{ $mating['why'] }}{{ $mating['worth'] === '' ? '' : '; '.$mating['worth'] }}</span></span>
+                <span>@if ($mating['link'])<a href="{{ $mating['link'] }}"><strong>{{ $mating['pair'] }}</strong></a>@else<strong>{{ $mating['pair'] }}</strong>@endif <span class="soft">{{ $mating['why'] }}{{ $mating['worth'] === '' ? '' : '; '.$mating['worth'] }}</span>@if ($mating['before'] !== '')<span class="field-error"><x-icon name="exclamation-triangle"/><span>{{ ucfirst($mating['before']) }}: think before repeating it.</span></span>@endif</span>
                 @can('manage', $project)@if ($mating['forbid'])<form class="ms-auto no-print" method="post" action="{{ route('projects.forbid', $project) }}">@csrf<input type="hidden" name="pairs[]" value="{{ $mating['forbid'] }}"><button class="quiet" type="submit" aria-label="leave out {{ $mating['pair'] }}">leave out</button></form>@endif @endcan
             </li>
         @endforeach

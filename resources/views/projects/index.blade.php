@@ -14,7 +14,7 @@
             <ul class="plain">
                 @foreach ($season->grants as $grant)
                     <li class="row-flow in-line"><span><a href="{{ route('pair', ['sire_id' => ltrim($grant['sire'], 'a'), 'dam_id' => ltrim($grant['dam'], 'a')]) }}"><strong>{{ $season->name($grant['sire']) }} × {{ $season->name($grant['dam']) }}</strong></a>
-                        <span class="soft">@foreach ($grant['serves'] as $one)<a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: {{ $one['egg'] > 0 ? 'the target in '.App\Projects\ProjectPage::percent($one['egg']).' of the young that hatch' : 'young to build on' }}{{ $loop->last ? '' : '; ' }}@endforeach</span></span>
+                        <span class="soft">@foreach ($grant['serves'] as $one)<a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: {{ $one['egg'] > 0 ? 'the target in '.App\Projects\ProjectPage::percent($one['egg']).' of the young that hatch' : 'young to build on' }}{{ $loop->last ? '' : '; ' }}@endforeach</span>@if (($seen = $season->seenBefore($grant['sire'], $grant['dam'])) !== '')<span class="field-error d-block"><x-icon name="exclamation-triangle"/><span>{{ $seen }}: counted for that much less here.</span></span>@endif</span>
                         @can('log')<a class="quiet ms-auto no-print" href="{{ route('clutches.create', ['sire_id' => ltrim($grant['sire'], 'a'), 'dam_id' => ltrim($grant['dam'], 'a'), 'target' => $grant['serves'][0]['project']->target ?? null]) }}">note the pairing</a>@endcan</li>
                 @endforeach
             </ul>
