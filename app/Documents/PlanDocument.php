@@ -39,7 +39,7 @@ class PlanDocument
             'buy' => array_map(
                 fn (Founder $offer): array => [
                     'id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price,
-                ],
+                ] + ($offer->from > 1 ? ['from_season' => $offer->from] : []),
                 $answer->bought,
             ),
             'matings' => array_map(fn (Mating $mating): array => [

@@ -10,11 +10,14 @@ class Now
      */
     public function __construct(private readonly array $now, private readonly ProjectPage $page) {}
 
-    /** @return list<array{genes: string, sex: string, cents: int}> */
+    /** @return list<array{genes: string, sex: string, cents: int, from: string}> from: the year in which it is to be had, where that is not now */
     public function purchases(): array
     {
         return array_map(
-            fn (array $buy): array => ['genes' => $buy['genes'], 'sex' => $buy['sex'], 'cents' => (int) round(100 * $buy['price'])],
+            fn (array $buy): array => [
+                'genes' => $buy['genes'], 'sex' => $buy['sex'], 'cents' => (int) round(100 * $buy['price']),
+                'from' => isset($buy['from_season']) ? $this->page->year($buy['from_season'] - 1) : '',
+            ],
             $this->now['buy'],
         );
     }

@@ -76,6 +76,14 @@ class ProjectPage
         return $this->result['policy'] ?? null;
     }
 
+    /** @return list<string> offers that are not to be had any more, in words */
+    public function goneOffers(): array
+    {
+        $gone = array_filter($this->project->offers, fn (array $offer): bool => isset($offer['until']) && $offer['until'] < now()->format('Y-m-d'));
+
+        return array_values(array_map(fn (array $offer): string => "{$offer['sex']} {$offer['genes']}, until {$offer['until']}", $gone));
+    }
+
     /** What was seen in young of a pair before; empty where nothing was. */
     public function seenBefore(string $sire, string $dam): string
     {

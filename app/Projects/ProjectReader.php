@@ -101,6 +101,7 @@ class ProjectReader
             self::whole(self::number($animal, 'age')), self::whole(self::number($animal, 'weight')),
             $isOffer ? (self::number($animal, 'price') ?? 0.0) : null,
             isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
+            $isOffer ? max(1, self::whole(self::number($animal, 'from_season')) ?? 1) : 1,
         );
     }
 

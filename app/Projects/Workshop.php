@@ -215,7 +215,7 @@ class Workshop
             $project->assumptions->toArray(),
             array_map(
                 fn (Founder $founder): array => [
-                    $founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price,
+                    $founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price, $founder->from,
                 ],
                 $project->founders,
             ),
@@ -257,16 +257,30 @@ class Workshop
         );
     }
 
+    /** The first season whose pairings begin when an offer is to be had. */
+    private static function seasonFrom(?string $day): int
+    {
+        $season = 1;
+        while ($day !== null && $season < Project::MOST_SEASONS && self::pairing()->addYears($season - 1)->format('Y-m-d') < $day) {
+            $season++;
+        }
+
+        return $season;
+    }
+
     /** @return list<Founder> */
     private function offers(ProjectRecord $record): array
     {
         $founders = [];
         foreach ($record->offers as $i => $offer) {
+            if (isset($offer['until']) && $offer['until'] < Carbon::today()->format('Y-m-d')) {
+                continue; // no longer to be had; the project's page says so
+            }
             $sex = Sex::from($offer['sex']);
             $belief = $this->opened->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
             $founders[] = new Founder(
                 "offer {$i}", $sex, $belief, (new Printer($this->opened->shelf->catalogue()))->belief($belief), $offer['age'],
-                null, (float) $offer['price'],
+                null, (float) $offer['price'], from: self::seasonFrom($offer['from'] ?? null),
             );
         }
 

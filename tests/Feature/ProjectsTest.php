@@ -2,10 +2,16 @@
 
 namespace Tests\Feature;
 
+use App\Collection\Doorway;
+use App\Http\Requests\ProjectRequest;
 use App\Models\Project;
 use App\Models\User;
+use App\Projects\ProjectPage;
+use App\Projects\Workshop;
 use Database\Seeders\DemoSeeder;
+use Destino\Planning\Given\Founder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
@@ -53,6 +59,27 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$project->id}")->assertSee('The collection has changed since this plan was made.');
         $this->post("/projects/{$project->id}/plan")->assertRedirect();
         $this->get("/projects/{$project->id}")->assertSee('New one is one already')->assertSee('Earlier plans');
+    }
+
+    public function test_offers_have_their_days(): void
+    {
+        Carbon::setTestNow('2026-06-15');
+        $read = ProjectRequest::offers("female, Clown, 24 months, 400, from 2027-03\nmale, until 2026-05, Piebald, 300\nfemale, Pastel, 90, until soon");
+        $this->assertSame(['2027-03-01', '2026-05-31'], [$read[0]['from'], $read[1]['until']]);
+        $this->assertSame('Line 3: write the day as from 2027-03-01 or until 2027-03.', $read[2]);
+        $this->post('/projects', ['offers' => 'female, Clown, 400, until soon'] + self::FORM)->assertSessionHasErrors('offers');
+
+        $this->animals();
+        Queue::fake();
+        $lines = "female, Clown, 24 months, 400, from 2027-03\nfemale, Clown, 400\nmale, Piebald, 300, until 2026-05-31\nmale, Piebald, 300, until 2026-06-15";
+        $this->post('/projects', ['offers' => $lines] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $opened = app(Doorway::class)->open($this->keeper()->fresh());
+        $offers = array_values(array_filter((new Workshop($opened))->project($project)->founders, fn (Founder $one): bool => $one->isOffer()));
+        // Pairings begin in December 2026, and those of the year after are the first behind March 2027.
+        $this->assertSame([['offer 0', 2], ['offer 1', 1], ['offer 3', 1]], array_map(fn (Founder $one): array => [$one->id, $one->from], $offers));
+        $this->get("/projects/{$project->id}/edit")->assertSee('24 months, 400, from 2027-03-01')->assertSee('until 2026-05-31');
+        $this->assertSame(['male Piebald, until 2026-05-31'], (new ProjectPage($project, new Workshop($opened)))->goneOffers());
     }
 
     public function test_a_cross_is_left_out_and_the_number_to_keep_is_fixed(): void

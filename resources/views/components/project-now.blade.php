@@ -6,7 +6,7 @@
 <div>
 @if ($now->purchases() !== [])
     <h3 class="mb-2">Buy</h3>
-    <ul class="plain">@foreach ($now->purchases() as $buy)<li><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong> <span class="soft">for {{ $house->money($buy['cents']) }}</span></li>@endforeach</ul>
+    <ul class="plain">@foreach ($now->purchases() as $buy)<li><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong> <span class="soft">for {{ $house->money($buy['cents']) }}{{ $buy['from'] === '' ? '' : ', as soon as it is to be had, in '.$buy['from'] }}</span></li>@endforeach</ul>
 @endif
 @if ($now->matings() !== [])
     <h3 class="mb-2">Mate</h3>

@@ -1,5 +1,5 @@
 @php($isNew = ! $project->exists)
-@php($offerText = implode("\n", array_map(fn ($offer) => "{$offer['sex']}, {$offer['genes']}, {$offer['age']} months, {$offer['price']}", $project->offers)))
+@php($offerText = implode("\n", array_map(fn ($offer) => "{$offer['sex']}, {$offer['genes']}, {$offer['age']} months, {$offer['price']}".(isset($offer['from']) ? ", from {$offer['from']}" : '').(isset($offer['until']) ? ", until {$offer['until']}" : ''), $project->offers)))
 <x-station :title="$isNew ? 'New project' : 'Change '.$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
     <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('projects.store') : route('projects.update', $project) }}" data-module="once">
         @csrf
@@ -19,7 +19,7 @@
             <x-field name="weight" label="Weight against other projects" unit="1 to 9" :value="old('weight', $project->weight)" inputmode="numeric"/>
             <x-field name="begun_on" label="Begun on" type="date" :value="old('begun_on', $project->begun_on?->format('Y-m-d'))"/>
         </div>
-        <x-field name="offers" label="Animals you could buy" type="textarea" rows="3" :value="old('offers', $offerText)" hint="One a line: female, Clown het Piebald, 24 months, 400"/>
+        <x-field name="offers" label="Animals you could buy" type="textarea" rows="3" :value="old('offers', $offerText)" hint="One a line: female, Clown het Piebald, 24 months, 400. Add “from 2027-03” or “until 2027-01-31” where it is not to be had at any time."/>
         <p class="soft small mb-0">All animals of the collection that are here and of known sex count as founders, with what is believed of them.</p>
         <details @if ($errors->has('assumptions') || $errors->has('assumptions.*') || $project->assumptions !== []) open @endif><summary>Assumptions of this project</summary>
             <x-field-error id="assumptions-error" :message="$errors->first('assumptions')"/>

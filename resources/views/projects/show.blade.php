@@ -15,6 +15,7 @@
         <section class="sheet">
             <div class="head"><h2>What to do now</h2><span class="soft small">this season, as far as it is known today</span></div>
             <x-project-now :$now :$house :$project/>
+            @if (($gone = $page->goneOffers()) !== [])<p class="soft small mb-0 mt-2">No longer to be had, and left out: {{ implode('; ', $gone) }}.</p>@endif
             @can('manage', $project)
                 <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not" data-module="once">@csrf
                     <span class="soft">Why not</span>

@@ -213,6 +213,23 @@ final class PolicyTest extends TestCase
         );
     }
 
+    /** The same runs: what comes later helps later, and never more. */
+    public function testAnOfferHelpsFromTheSeasonInWhichItIsToBeHad(): void
+    {
+        $outcome = static function (?int $from): array {
+            $market = $from === null ? [] : ['market' => [['genes' => 'Clown', 'sex' => 'female', 'age' => 40, 'price' => 10, 'from_season' => $from]]];
+            $policy = new Policy(Shelf::catalogue(), self::read('Clown', [['male', 'het Clown'], ['female', 'Normal']], 5, $market));
+            $answer = $policy->answer(400, 3);
+
+            return array_map(static fn (int $season): float => $answer->outcome->by($season), range(1, 5));
+        };
+        [$never, $late, $early] = [$outcome(null), $outcome(3), $outcome(1)];
+        self::assertSame(0.0, $never[0] + $late[0]);
+        self::assertGreaterThan(.5, $early[0]);
+        self::assertGreaterThan($never[2] + .4, $late[2], 'from the third season on she is there');
+        self::assertGreaterThanOrEqual($late[4], $early[4] + .02);
+    }
+
     public function testTheWorthOfAMatingIsWhatIsLostWithoutIt(): void
     {
         $answer = (
