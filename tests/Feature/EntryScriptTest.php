@@ -68,6 +68,21 @@ class EntryScriptTest extends TestCase
         });
     }
 
+    public function test_an_address_that_cannot_be_had_is_said_and_nothing_is_left_running(): void
+    {
+        foreach ([['DESTINO_PORT', 'x1'], ['DESTINO_PORT', '0'], ['DESTINO_PORT', '70000'], ['DESTINO_HOST', '203.0.113.7'], ['DESTINO_HOST', 'no such host']] as [$name, $value]) {
+            $script = proc_open(
+                ['bin/destino', 'serve'], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 2),
+                [$name => $value, 'DESTINO_DATABASE' => $this->database] + getenv(),
+            );
+            $this->assertIsResource($script);
+            [$out, $said] = array_map(fn ($pipe): string => (string) stream_get_contents($pipe), array_slice($pipes, 0, 2));
+            $this->assertSame(1, proc_close($script), $said);
+            $this->assertStringContainsString("“{$value}”", $said);
+            $this->assertStringNotContainsString('Destino is at', $out);
+        }
+    }
+
     public function test_a_worker_that_ends_is_followed_by_another(): void
     {
         $this->while(['serve'], function (string $address, int $script): void {

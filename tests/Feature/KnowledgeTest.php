@@ -114,7 +114,7 @@ class KnowledgeTest extends TestCase
             ->assertSee('Ready')
             ->assertDontSee('Light');
         $this->getJson('/read?as=search&text=carries+Clown,+ready')->assertJsonPath('errors', []);
-        $this->get('/animals?genes=carries+Clwn,+ready')->assertStatus(422)->assertSee('at 9');
+        $this->get('/animals?genes=carries+Clwn,+ready')->assertStatus(422)->assertSee('“Clwn” is not a known name');
 
         $this->post(
             '/searches', ['name' => 'Clown girls', 'query' => 'genes=carries+Clown,+female,+ready&evil[]=x'],

@@ -62,11 +62,13 @@ final class Policy
         $work = $quick ? (int) ($this->effort * self::QUICK_WORK) : $this->work();
         $bought = $this->purchases($seed, intdiv($work, 4));
         $go(1, 4);
-        $play = $this->playing($bought);
+        $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
+        $keeper = $quick ? $this->keeper : (new Rollouts($this, $this->keeper))->improved($begun, $bought, $seed, intdiv($work, 3));
+        $play = $this->playing($bought, $keeper);
         $outcome = $play->run($this->affordable($play, $runs, $seed, $work, true), $seed);
         $go(2, 4);
         $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
-        $matings = $this->matings($start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
+        $matings = $this->matings($keeper, $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
         $go(4, 4);
 
         return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed, $this->possible());
@@ -195,18 +197,18 @@ final class Policy
      * @param list<Founder> $bought
      * @return list<Mating>
      */
-    private function matings(Situation $start, array $bought, Outcome $outcome, int $seed, int $work): array
+    private function matings(Keeper $keeper, Situation $start, array $bought, Outcome $outcome, int $seed, int $work): array
     {
-        $pairs = $this->keeper->mate($start);
+        $pairs = $keeper->mate($start);
         $outlook = $this->keeper->outlook($start);
         $runs = $work === 0
             ? 0
             : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
         $isPlayed = $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
-        $with = $isPlayed ? $this->playing($bought)->seasons($runs, $seed) : [];
+        $with = $isPlayed ? $this->playing($bought, $keeper)->seasons($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
-            $without = $isPlayed ? $this->playing($bought, new Otherwise($this->keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
+            $without = $isPlayed ? $this->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
             $lost = $isPlayed ? self::difference($with, $without) : [null, 0.0];
             $later = $isPlayed ? self::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
