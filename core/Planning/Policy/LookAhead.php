@@ -29,8 +29,10 @@ final class LookAhead implements Keeper
 
     private const ONE_MORE_FEMALE = 0.92;
 
-    /** Situations that are remembered. */
-    private const REMEMBERED = 4000;
+    /** Numbers that are kept of situations that may come again. */
+    private const REMEMBERED = 500_000;
+
+    private int $kept = 0;
 
     /** @var array<string, Outlook> */
     private array $known = [];
@@ -107,9 +109,39 @@ final class LookAhead implements Keeper
     {
         $chosen = $this->round($situation, $situation->animals, $candidates);
         // What one more is worth depends on who is there: a male beside females without one, for instance.
-        $rest = array_values(array_filter($candidates, static fn (Holding $one): bool => ! in_array($one, $chosen, true)));
+        $left = static fn (array $chosen): array => array_values(
+            array_filter($candidates, static fn (Holding $one): bool => ! in_array($one, $chosen, true)),
+        );
+        $chosen = [...$chosen, ...$this->round($situation, [...$situation->animals, ...$chosen], $left($chosen))];
+        if ($left($chosen) === [] || ! $this->outlook(new Situation($situation->season + 1, $situation->animals, $situation->found))->isScarce) {
+            return $chosen;
+        }
 
-        return [...$chosen, ...$this->round($situation, [...$situation->animals, ...$chosen], $rest)];
+        return [...$chosen, ...$this->together($situation, $chosen, $left($chosen))];
+    }
+
+    /**
+     * Where males are few a son and a daughter are worth something only together: those without whom something is lost of what
+     * all of them would add.
+     *
+     * @param list<Holding> $chosen
+     * @param list<Holding> $candidates
+     * @return list<Holding>
+     */
+    private function together(Situation $situation, array $chosen, array $candidates): array
+    {
+        $beside = [...$situation->animals, ...$chosen];
+        $whole = $this->hazardOf($situation, $beside, $candidates);
+        $least = self::LEAST_GAIN / max(self::DOUBT, exp(-$whole));
+        $losses = $kept = [];
+        foreach ($candidates as $i => $animal) {
+            $losses["{$animal->type} {$animal->from}"] ??= $whole - $this->hazardOf($situation, $beside, array_diff_key($candidates, [$i => true]));
+            if ($losses["{$animal->type} {$animal->from}"] >= $least) {
+                $kept[] = $animal;
+            }
+        }
+
+        return $kept;
     }
 
     /**
@@ -265,10 +297,12 @@ final class LookAhead implements Keeper
                 [$type, $from] = explode(' ', $of);
                 $held[] = [(int) $type, (int) $from, (float) $count];
             }
-            if (count($this->known) >= self::REMEMBERED) {
-                $this->known = array_slice($this->known, self::REMEMBERED >> 1, null, true);
-            }
             $this->known[$key] = new Outlook($this->law, $situation->season, $held, $weights, $free);
+            $this->kept += $this->known[$key]->size;
+            if ($this->kept > self::REMEMBERED) { // the older half gives way
+                $this->known = array_slice($this->known, count($this->known) >> 1, null, true);
+                $this->kept = array_sum(array_map(static fn (Outlook $one): int => $one->size, $this->known));
+            }
         }
 
         return $this->known[$key];

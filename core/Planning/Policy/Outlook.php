@@ -29,6 +29,9 @@ final class Outlook
     /** @var array<int, array<int, float>> males ready by season and type: P(one is there) follows */
     private array $males = [];
 
+    /** @var array<int, float> females that the males of a season can serve */
+    private array $capacity = [];
+
     /** @var array<int, array<int, float>> worth of one more animal, by type and the season in which it is ready */
     private array $worth = [];
 
@@ -47,6 +50,12 @@ final class Outlook
     /** The sum of all hazards that are foreseen. */
     public float $hazard = 0.0;
 
+    /** Numbers that it keeps. */
+    public readonly int $size;
+
+    /** Whether some season has more females than its males can serve. */
+    public bool $isScarce = false;
+
     private ?float $best = null;
 
     /**
@@ -64,6 +73,9 @@ final class Outlook
         $this->gather();
         $this->forward();
         $this->backward();
+        // Of the pairs only those of this season are asked for again; the others take most of the room.
+        $this->pairs = array_intersect_key($this->pairs, [$season => true]);
+        $this->size = count($this->pairs[$season] ?? []) + count($this->worth) * (1 + $law->horizon - $season);
     }
 
     /** What one more animal of a type, ready in a season, adds to the sum of hazards. */
@@ -190,9 +202,10 @@ final class Outlook
         $types = $this->law->types;
         $horizon = $this->law->horizon;
         /** @var array<int, array<int, float>> $arrivals animals that are ready from a season on, by type */
-        $arrivals = [];
+        $arrivals = $sires = [];
         foreach ($this->held as [$type, $from, $count]) { // males that are held are there for certain
             $season = max($from, $this->season);
+            $sires[$season] = ($sires[$season] ?? 0.0) + ($types->isMale($type) ? $count : 0.0);
             $arrivals[$season][$type] = ($arrivals[$season][$type] ?? 0.0) + ($types->isMale($type) ? 50.0 * $count : $count);
         }
         $room = $this->free === null ? null : (float) $this->free;
@@ -207,10 +220,14 @@ final class Outlook
             }
             $this->males[$season] = $males;
             $this->females[$season] = $females;
+            $this->capacity[$season] = ($this->capacity[$season - 1] ?? 0.0) + $this->law->femalesPerMale * ($sires[$season] ?? 0.0);
+            $this->isScarce = $this->isScarce || array_sum($females) > $this->capacity[$season];
             foreach ($this->housed($this->expected($season, $toTheBest), $season, $room) as $child => $count) {
                 if ($count > self::SOME && isset($this->earliest[$child])) {
-                    $ready = $season + ($types->isMale($child) ? $this->law->maleDelay : $this->law->femaleDelay);
+                    $isMale = $types->isMale($child);
+                    $ready = $season + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
                     $arrivals[$ready][$child] = ($arrivals[$ready][$child] ?? 0.0) + $count;
+                    $sires[$ready] = ($sires[$ready] ?? 0.0) + ($isMale ? $count : 0.0);
                 }
             }
         }
@@ -221,7 +238,11 @@ final class Outlook
     {
         $breeds = $season + $this->law->shortest <= $this->law->horizon;
         $young = [];
-        foreach ($this->females[$season] as $dam => $count) {
+        $served = $this->served($season, array_map($this->law->types->promise(...), array_combine(
+            array_keys($this->females[$season]), array_keys($this->females[$season]),
+        )))[0];
+        foreach ($this->females[$season] as $dam => $all) {
+            $count = $all * ($served[$dam] ?? 1.0);
             foreach ($toTheBest ? $this->ranked($dam, $season) : $this->mates($dam, $season) as [$sire, $share]) {
                 $pair = $this->law->types->pair($sire, $dam);
                 $matings = $count * $share;
@@ -322,26 +343,28 @@ final class Outlook
     private function backward(): void
     {
         for ($season = $this->law->horizon; $season >= $this->season; $season--) {
-            $gains = [];
+            $values = $ranks = $gains = [];
             foreach ($this->femaleTypes as $dam) {
-                if ($this->earliest[$dam] > $season) {
-                    continue;
+                if ($this->earliest[$dam] <= $season) {
+                    $ranks[$dam] = $this->ranked($dam, $season);
+                    $values[$dam] = 0.0;
+                    foreach ($ranks[$dam] as [, $share, , , $own]) {
+                        $values[$dam] += $share * $own;
+                    }
                 }
-                $ranked = $this->ranked($dam, $season);
-                $value = 0.0;
-                foreach ($ranked as [, $share, , , $own]) {
-                    $value += $share * $own;
-                }
-                $this->worth[$dam][$season] = ($this->worth[$dam][$season + 1] ?? 0.0) + $value;
+            }
+            [$served, $least] = $this->served($season, $values);
+            foreach ($values as $dam => $value) { // where males are few one more female takes the place of another
+                $this->worth[$dam][$season] = ($this->worth[$dam][$season + 1] ?? 0.0) + max(0.0, $value - $least);
                 $count = $this->females[$season][$dam] ?? 0.0;
                 if ($count > self::SOME) {
-                    $this->gains($dam, $season, $count, $ranked, $gains);
+                    $this->gains($dam, $season, $count, $served[$dam] ?? 1.0, $ranks[$dam], $gains);
                 }
             }
             foreach ($this->maleTypes as $sire) {
                 if ($this->earliest[$sire] <= $season) {
                     $this->worth[$sire][$season] = ($this->worth[$sire][$season + 1] ?? 0.0) + (
-                        isset($gains[$sire]) ? $this->served($gains[$sire]) : 0.0
+                        isset($gains[$sire]) ? $this->gained($gains[$sire]) : 0.0
                     );
                 }
             }
@@ -349,12 +372,43 @@ final class Outlook
     }
 
     /**
+     * The share of the females of each type that the males of a season can serve, those of most value first, and the value that
+     * one more female gives up: that of the last one served, where all males have as many as they can.
+     *
+     * @param array<int, float> $values by type
+     * @return array{array<int, float>, float} shares that are less than 1, by type
+     */
+    private function served(int $season, array $values): array
+    {
+        $left = $this->capacity[$season];
+        if (array_sum($this->females[$season]) <= $left) {
+            return [[], 0.0];
+        }
+        arsort($values);
+        $shares = [];
+        $least = 0.0;
+        foreach ($values as $dam => $value) {
+            $count = $this->females[$season][$dam] ?? 0.0;
+            if ($count > $left) {
+                $shares[$dam] = $left / $count;
+                $least = $left > 0.0 ? $value : $least;
+            } elseif ($count > 0.0) {
+                $least = $value;
+            }
+            $left = max(0.0, $left - $count);
+        }
+
+        return [$shares, $least];
+    }
+
+    /**
      * What one more male of each type would add to the females of a type.
      *
+     * @param float $served share of them that has a male already
      * @param list<array{int, float, float, float, float}> $ranked
      * @param array<int, list<array{float, float}>> $gains worth and number of females, by male; added to
      */
-    private function gains(int $dam, int $season, float $count, array $ranked, array &$gains): void
+    private function gains(int $dam, int $season, float $count, float $served, array $ranked, array &$gains): void
     {
         $least = 0.0; // what a female has without any more males
         foreach ($ranked as [, $share, , , $worth]) {
@@ -368,6 +422,9 @@ final class Outlook
             if ($own <= 0.0) {
                 continue;
             }
+            if ($served < 1.0) {
+                $gains[$sire][] = [$own, $count * (1 - $served)];
+            }
             $with = 0.0;
             $rest = 1.0;
             foreach ($ranked as [, $share, $before, $there, $worth]) {
@@ -379,13 +436,13 @@ final class Outlook
             }
             $gain = $with + $rest * $own - $least;
             if ($gain > 1e-9) {
-                $gains[$sire][] = [$gain, $count];
+                $gains[$sire][] = [$gain, $count * $served];
             }
         }
     }
 
     /** @param list<array{float, float}> $gains those of the females that he can serve count, the best first */
-    private function served(array $gains): float
+    private function gained(array $gains): float
     {
         if (count($gains) > 1) {
             usort($gains, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -446,7 +503,7 @@ final class Outlook
                         $gains[] = [$value - $now, $count];
                     }
                 }
-                $best = $this->served($gains);
+                $best = $this->gained($gains);
             } else {
                 foreach ($this->males[$season] ?? [] as $sire => $count) {
                     $best = max($best, $this->value($sire, $type, $season) * (1 - exp(-$count)));

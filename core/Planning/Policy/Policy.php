@@ -17,11 +17,13 @@ use Destino\Planning\Play\Outcome;
  */
 final class Policy
 {
-    /** Runs that show what one costs. */
+    /** Runs that show what one costs: of a seed of their own, since runs that were played before cost nothing. */
     private const TRIAL = 5;
 
-    /** Work that an answer may take (Law::$work), and a first one; about a second each 100,000. */
-    public const WORK = 700_000;
+    private const TRIAL_SEED = 104_729;
+
+    /** Work that an answer may take (Law::$work), and a first one; about a second each 200,000. */
+    public const WORK = 1_200_000;
 
     /** Large projects may take longer: so many times. */
     private const LARGE = 2;
@@ -30,8 +32,17 @@ final class Policy
 
     private const FEWEST = 60;
 
+    /** Of a first answer: a wide band at once. */
+    private const FEWEST_AT_ONCE = 8;
+
     /** Of what is only compared with the answer. */
-    private const FEWEST_COMPARED = 30;
+    private const FEWEST_COMPARED = 20;
+
+    /** Of sets of offers that are only to be told from the best. */
+    private const FEWEST_SIFTED = 6;
+
+    /** Sets that are compared well. */
+    private const SIFTED = 3;
 
     /** Sets of offers that are compared, and a gain that is worth the money. */
     private const MOST_BOUGHT = 3;
@@ -44,6 +55,9 @@ final class Policy
     private const MOST_POSSIBLE = 240;
 
     public readonly Law $law;
+
+    /** Trials so far, each of a seed of its own. */
+    private int $trials = 0;
 
     private readonly LookAhead $keeper;
 
@@ -60,12 +74,12 @@ final class Policy
     {
         $go = $goOn ?? static fn (int $done, int $of): bool => true;
         $work = $quick ? (int) ($this->effort * self::QUICK_WORK) : $this->work();
-        $bought = $this->purchases($seed, intdiv($work, 4));
+        $bought = $quick ? $this->foreseen() : $this->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
         $keeper = $quick ? $this->keeper : (new Rollouts($this, $this->keeper))->improved($begun, $bought, $seed, intdiv($work, 3));
         $play = $this->playing($bought, $keeper);
-        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, true), $seed);
+        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $quick ? self::FEWEST_AT_ONCE : self::FEWEST), $seed);
         $go(2, 4);
         $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
         $matings = $this->matings($keeper, $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
@@ -93,14 +107,14 @@ final class Policy
     }
 
     /** How many runs can be played with so much work, as far as a few show. */
-    public function affordable(Play $play, int $runs, int $seed, int $work, bool $isAnswer = false): int
+    public function affordable(Play $play, int $runs, int $seed, int $work, int $fewest = self::FEWEST_COMPARED): int
     {
         $before = $this->law->work;
-        $play->run(min($runs, self::TRIAL), $seed);
+        $play->run(min($runs, self::TRIAL), $seed + ++$this->trials * self::TRIAL_SEED);
         $each = max(1, intdiv($this->law->work - $before, self::TRIAL));
 
         return max(
-            min($runs, (int) ceil($this->effort * ($isAnswer ? self::FEWEST : self::FEWEST_COMPARED))), min($runs, intdiv($work, $each)),
+            min($runs, (int) ceil($this->effort * $fewest)), min($runs, intdiv($work, $each)),
         );
     }
 
@@ -128,6 +142,9 @@ final class Policy
         if (count($sets) === 1) {
             return [];
         }
+        if (count($sets) > self::SIFTED) {
+            $sets = $this->sifted($sets, $seed, intdiv($work, 3));
+        }
         $runs = $this->affordable($this->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
         $best = [];
         $most = -1.0;
@@ -139,6 +156,41 @@ final class Policy
         }
 
         return $best;
+    }
+
+    /** @return list<Founder> offers that are worth their money as looked ahead from the start: for a first answer */
+    private function foreseen(): array
+    {
+        $best = [];
+        $most = null;
+        foreach ($this->setsOfOffers() as $set) { // the cheaper ones first
+            $chance = $this->keeper->outlook(new Situation(1, $this->playing($set)->start(), ['male' => 0, 'female' => 0]))->chance();
+            if ($most === null || $chance > $most + self::WORTH_BUYING) {
+                [$best, $most] = [$set, $chance];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Nothing, and those that do best in a few runs.
+     *
+     * @param list<list<Founder>> $sets nothing first, the cheaper before the dearer
+     * @return list<list<Founder>> in the same order
+     */
+    private function sifted(array $sets, int $seed, int $work): array
+    {
+        $runs = $this->affordable($this->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)), self::FEWEST_SIFTED);
+        $scores = [];
+        foreach (array_slice($sets, 1, null, true) as $i => $set) {
+            $scores[$i] = self::score($this->outcome($set, $runs, $seed));
+        }
+        arsort($scores);
+        $left = [0, ...array_slice(array_keys($scores), 0, self::SIFTED - 1)];
+        sort($left);
+
+        return array_map(static fn (int $i): array => $sets[$i], $left);
     }
 
     /** The chance at the horizon and, a little, how early it comes. */
@@ -161,7 +213,9 @@ final class Policy
             if ($offer->price <= $left) {
                 $left -= (float) $offer->price;
                 $together[] = $offer;
-                $sets[] = $together;
+                if (count($together) > 1) {
+                    $sets[] = $together;
+                }
             }
         }
         usort($sets, static fn (array $a, array $b): int => self::cost($a) <=> self::cost($b));

@@ -44,6 +44,13 @@ final class PolicyTest extends TestCase
         yield 'slow females' => [[2], [[true, [1], 40], [false, [0], 40]], $rules(5, null, 4, 30)];
         yield 'it can be at once' => [[2], [[true, [1], 40], [false, [1], 40]], $rules(3)];
         yield 'two genes from two parents, one tub' => [[2, 1], [[true, [1, 0], 40], [false, [0, 1], 40]], $rules(5, 1)];
+        yield 'a male for one of two females' => [[2], [[true, [1], 40], [false, [1], 40], [false, [0], 40]], $rules(4, null, 1)];
+        yield 'a male for one of a female now and one later' => [[2], [[true, [1], 40], [false, [1], 40], [false, [1], 6]], $rules(4, null, 1)];
+        yield 'two genes, a male for one female' => [
+            [1, 1], [[true, [1, 0], 40], [false, [0, 1], 40], [false, [0, 0], 40]], $rules(4, null, 1),
+        ];
+        yield 'two genes, two males, one tub' => [[2, 1], [[true, [1, 0], 40], [true, [0, 1], 40], [false, [1, 0], 40]], $rules(4, 1)];
+        yield 'slow females, a male for one' => [[2], [[true, [1], 40], [false, [0], 40], [false, [1], 6]], $rules(5, null, 1, 30)];
         yield 'a late female' => [[1, 1], [[true, [1, 0], 40], [false, [0, 1], 6]], $rules(4, 1)];
     }
 
