@@ -7,6 +7,7 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -169,6 +170,8 @@ class Browser
                 return $this->all($selector) !== [] && str_contains($this->text($selector), $text);
             } catch (StaleElementReferenceException|NoSuchElementException) {
                 return false; // the page changed under the question
+            } catch (UnknownErrorException $error) { // in the very moment of the change the driver has no better name for it
+                return str_contains($error->getMessage(), 'does not belong to the document') ? false : throw $error;
             }
         }, "“{$text}” did not appear in {$selector}");
 
