@@ -20,6 +20,8 @@ final class Policy
     /** Runs that show what one costs: of a seed of their own, since runs that were played before cost nothing. */
     private const TRIAL = 5;
 
+    private const TRIAL_OF_LARGE = 3;
+
     private const TRIAL_SEED = 104_729;
 
     /** Work that an answer may take (Law::$work), and a first one; about a second each 200,000. */
@@ -34,6 +36,8 @@ final class Policy
 
     /** Of a first answer: a wide band at once. */
     private const FEWEST_AT_ONCE = 8;
+
+    private const FEWEST_OF_LARGE = 4;
 
     /** Of what is only compared with the answer. */
     private const FEWEST_COMPARED = 20;
@@ -79,7 +83,7 @@ final class Policy
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
         $keeper = $quick ? $this->keeper : (new Rollouts($this, $this->keeper))->improved($begun, $bought, $seed, intdiv($work, 3));
         $play = $this->playing($bought, $keeper);
-        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $quick ? self::FEWEST_AT_ONCE : self::FEWEST), $seed);
+        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $quick ? ($this->isLarge() ? self::FEWEST_OF_LARGE : self::FEWEST_AT_ONCE) : self::FEWEST), $seed);
         $go(2, 4);
         $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
         $matings = $this->matings($keeper, $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
@@ -101,17 +105,20 @@ final class Policy
     /** Work that an answer may take, by the size of the project. */
     public function work(): int
     {
-        $isLarge = count($this->project->founders) > 25 || count($this->law->space->groups) > 3;
+        return (int) ($this->effort * self::WORK * ($this->isLarge() ? self::LARGE : 1));
+    }
 
-        return (int) ($this->effort * self::WORK * ($isLarge ? self::LARGE : 1));
+    private function isLarge(): bool
+    {
+        return count($this->project->founders) > 25 || count($this->law->space->groups) > 3;
     }
 
     /** How many runs can be played with so much work, as far as a few show. */
     public function affordable(Play $play, int $runs, int $seed, int $work, int $fewest = self::FEWEST_COMPARED): int
     {
         $before = $this->law->work;
-        $play->run(min($runs, self::TRIAL), $seed + ++$this->trials * self::TRIAL_SEED);
-        $each = max(1, intdiv($this->law->work - $before, self::TRIAL));
+        $play->run(min($runs, $this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL), $seed + ++$this->trials * self::TRIAL_SEED);
+        $each = max(1, intdiv($this->law->work - $before, $this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL));
 
         return max(
             min($runs, (int) ceil($this->effort * $fewest)), min($runs, intdiv($work, $each)),
