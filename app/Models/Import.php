@@ -24,6 +24,9 @@ use Illuminate\Support\Carbon;
  */
 class Import extends Model implements CollectionRecord
 {
+    /** Seconds without a sign. */
+    private const LONGEST = 1200;
+
     protected $fillable = ['upload', 'name', 'state', 'progress', 'choices', 'animals', 'receipt'];
 
     protected $attributes = ['state' => 'waiting', 'progress' => 0, 'choices' => '[]', 'animals' => '[]', 'receipt' => null];
@@ -43,6 +46,12 @@ class Import extends Model implements CollectionRecord
 
     public function isOpen(): bool
     {
-        return in_array($this->state, ['waiting', 'working'], true);
+        return in_array($this->state, ['waiting', 'working'], true) && ! $this->isBrokenOff();
+    }
+
+    /** Nothing was written for longer than a worker may take: whoever worked at it is gone. */
+    public function isBrokenOff(): bool
+    {
+        return $this->state === 'working' && $this->updated_at !== null && $this->updated_at->lt(now()->subSeconds(self::LONGEST));
     }
 }

@@ -22,7 +22,7 @@ use Destino\Probability\Rational;
 final class Glimpsing
 {
     /** Genotypes that are gone through at the most; beyond them the cues stay on the bench. */
-    private const MOST = 40_000;
+    public const MOST = 40_000;
 
     /** However clear a cue: one in so many is misread. An assumption. */
     private const MISREAD = 1000;

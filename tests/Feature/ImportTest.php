@@ -117,6 +117,10 @@ class ImportTest extends TestCase
     {
         $import = Bringing::begin($this->keeper(), Upload::keep($this->keeper(), UploadedFile::fake()->createWithContent('x.csv', "name\nSkiff\n")), []);
         $import->update(['state' => 'working', 'animals' => [$this->made(['name' => 'Skiff', 'genotype' => 'Pastel'])->id]]);
+        $this->get("/imports/{$import->id}")->assertSee('being brought in');
+        $this->travel(30)->minutes();
+        $this->get("/imports/{$import->id}")->assertSee('broken off')->assertSee('Take back the 1 that came in'); // nobody is left to say so
+        $this->travelBack();
         (new BringIn($import->id))->failed(null);
         $this->get("/imports/{$import->id}")->assertSee('broken off')->assertSee('Take back the 1 that came in');
         $this->delete("/imports/{$import->id}");

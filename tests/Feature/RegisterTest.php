@@ -74,10 +74,14 @@ class RegisterTest extends TestCase
         $this->putJson("/animals/{$one->id}/place", ['to' => "{$rack->id}:3:1"])->assertStatus(422);
         $this->putJson("/animals/{$one->id}/place", ['to' => '999:1:1'])->assertStatus(422);
         $this->get('/animals?view=rack')->assertSeeInOrder(['Harbour', 'Tender', 'Skiff', '2·1']);
-        $this->put("/racks/{$rack->id}", ['name' => 'Harbour', 'rows' => 2, 'columns' => 1])->assertSessionHasErrors('rows');
+        $this->put("/racks/{$rack->id}", ['name' => 'Harbour', 'rows' => 2, 'columns' => 1])
+            ->assertSessionHasErrors('rows', null, "rack-{$rack->id}");
+        $page = $this->followingRedirects()->from('/racks')->put("/racks/{$rack->id}", ['name' => 'Harbour East', 'rows' => 99, 'columns' => 1])
+            ->assertSeeInOrder(['Harbour East', 'A rack has 1 to 30 rows.', 'Build a rack']);
+        $this->assertSame(1, substr_count((string) $page->getContent(), 'A rack has 1 to 30 rows.'), 'at its own card, and what was typed is kept there');
         $this->post("/animals/{$one->id}/status", ['status' => 'died', 'on' => '2026-01-01']);
         $this->assertNull($one->refresh()->rack_id, 'a dead animal leaves its tub');
-        $this->followingRedirects()->delete("/racks/{$rack->id}")->assertSee('its 1 animal are without a tub');
+        $this->followingRedirects()->delete("/racks/{$rack->id}")->assertSee('its one animal is without a tub');
     }
 
     public function test_a_clutch_from_pairing_to_hatchlings(): void

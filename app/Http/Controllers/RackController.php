@@ -48,7 +48,7 @@ class RackController extends Controller
 
         return redirect()->route('racks.index')->with(
             'said',
-            "{$rack->name} is gone".($count === 0 ? '.' : "; its {$count} ".Str::plural('animal', $count).' are without a tub.'),
+            "{$rack->name} is gone".($count === 0 ? '.' : ($count === 1 ? '; its one animal is' : "; its {$count} animals are").' without a tub.'),
         );
     }
 

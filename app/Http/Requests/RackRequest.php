@@ -15,6 +15,13 @@ class RackRequest extends RecordRequest
         return $this->route('rack');
     }
 
+    /** What is wrong with a rack stands at that rack. */
+    protected function prepareForValidation(): void
+    {
+        $rack = $this->route('rack');
+        $this->errorBag = $rack instanceof Rack ? "rack-{$rack->id}" : 'default';
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -7,7 +7,7 @@
         @elseif ($import->state === 'taken back')
             <p class="answer">Taken back: nothing of this list is in the collection.</p>
             <form method="post" action="{{ route('imports.again', $import) }}" data-module="once">@csrf<button class="button" type="submit">Put it back</button></form>
-        @elseif ($import->state === 'failed')
+        @elseif ($import->state === 'failed' || $import->isBrokenOff())
             <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $receipt['error'] ?? 'It was broken off.' }}</span></p>
             @if ($count > 0)<form method="post" action="{{ route('imports.back', $import) }}" data-module="once">@csrf @method('delete')<button class="button" type="submit">Take back the {{ $count }} that came in</button></form>@endif
         @else

@@ -42,6 +42,12 @@ final class OddsPerEggTest extends TestCase
         yield 'two copies, a recessive and a sex' => [
             'Super Pastel het Ultramel', 'Pastel het Ultramel', 'Super Pastel + Ultramel, female', '1/16',
         ];
+        // 1/4 · 2/3 · 1/2 with Enchi in every egg; 1/4 · 1/3 · 1/2; 1/4 · 1/4
+        yield 'two copies that pass in every egg' => [
+            'Super Enchi het Piebald', '66% het Piebald Pastel', 'Piebald + Enchi + Pastel', '1/12',
+        ];
+        yield 'two uncertain hets and another morph' => ['66% het Clown Mojave', '50% het Clown Enchi', 'Clown + Mojave', '1/24'];
+        yield 'another compound and a recessive' => ['Lesser het Ultramel', 'Mystic het Ultramel', 'Ultramel + Lesser/Mystic', '1/16'];
         yield 'uncertain which of two alleles' => ['Yellow Belly or Gravel', 'Normal', 'Gravel', '1/4'];
         yield 'uncertain which of two loci: never both' => ['Pastel or Enchi', 'Normal', 'Pastel + Enchi', '0'];
         yield 'nor neither twice as often' => ['Pastel or Enchi', 'Normal', 'Normal', '1/2'];
