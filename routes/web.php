@@ -141,6 +141,7 @@ Route::get('/genes/own', [GeneChangeController::class, 'create'])->name('genes.o
 Route::post('/genes/own', [GeneChangeController::class, 'store'])->name('genes.change');
 Route::get('/genes/compare', [LooksController::class, 'compare'])->name('looks.compare');
 Route::get('/genes/design', [LooksController::class, 'design'])->name('looks.design');
+Route::get('/genes/drawing.svg', [LooksController::class, 'drawing'])->name('looks.drawing');
 Route::get('/genes/confusions', [LooksController::class, 'confusions'])->name('looks.confusions');
 Route::get('/genes/train', [TrainController::class, 'show'])->name('train');
 Route::post('/genes/train', [TrainController::class, 'answer'])->name('train.answer');

@@ -46,6 +46,12 @@ final readonly class Kept
         return hash('xxh128', serialize($files));
     }
 
+    /** Another after a change of the code. */
+    public function mark(): string
+    {
+        return substr($this->prefix, 0, 8);
+    }
+
     public function get(string $name): mixed
     {
         return $this->store->get($this->prefix.$name);

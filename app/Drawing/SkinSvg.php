@@ -35,11 +35,19 @@ class SkinSvg
     /** The whole drawing. */
     public static function full(Look $look, string $label): string
     {
-        // Its outline is its own: a file of it stands where no style sheet does.
-        return str_replace(
-            'class="skin-edge"', 'class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"',
-            self::drawn($look, $label, ...self::FULL),
-        );
+        return self::edged(self::drawn($look, $label, ...self::FULL));
+    }
+
+    /** A drawing of which the content was kept, as a file. */
+    public static function file(string $content): string
+    {
+        return self::edged(self::framed($content, ''));
+    }
+
+    /** Its outline is its own: a file of it stands where no style sheet does. */
+    private static function edged(string $drawing): string
+    {
+        return str_replace('class="skin-edge"', 'class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"', $drawing);
     }
 
     /** A small one for lists. */

@@ -20,9 +20,11 @@ class Prints
     /**
      * @param bool $isFine with more scales, where a drawing fills a card
      * @param Kept|null $kept where drawings of earlier pages are found again; each is drawn anew without it
+     * @param bool $isLoose a drawing that is not kept comes by itself, so that nobody waits for it
      */
     public function __construct(
         private readonly Gallery $gallery, private readonly bool $isFine = false, private readonly ?Kept $kept = null,
+        private readonly bool $isLoose = false,
     ) {}
 
     /** @param array<array-key, Form> $forms */
@@ -38,45 +40,84 @@ class Prints
 
     public function of(Look $look): string
     {
+        return $this->used($look, '<img class="skin small" src="%s" width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'" alt="" loading="lazy">');
+    }
+
+    /**
+     * As ofForms() draws it, inside another drawing; with more scales where it stands large.
+     *
+     * @param array<array-key, Form> $forms
+     */
+    public function inDrawing(array $forms, bool $isWide): string
+    {
+        $image = '<image href="%s" width="100%%" height="100%%" preserveAspectRatio="xMinYMid"/>';
+        $look = LoosePrint::exact($this->gallery->ofForms($forms));
+        if (! $isWide) {
+            return $this->used($look, $image);
+        }
+        $content = $this->content($look, 'card');
+
+        return $content === null
+            ? sprintf($image, $this->address($look, 'card'))
+            : '<svg class="skin" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true">'.$content.'</svg>';
+    }
+
+    /** One of medium size, for a row of a few. */
+    public function medium(Look $look, string $label): string
+    {
+        $look = LoosePrint::exact($look);
+        $content = $this->content($look, 'medium');
+
+        return $content === null
+            ? '<img class="skin" src="'.$this->address($look, 'medium').'" width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'" alt="'.e($label).'" loading="lazy">'
+            : SkinSvg::framed($content, $label);
+    }
+
+    /** One that came by itself, as a file. */
+    public function file(LoosePrint $print): string
+    {
+        return SkinSvg::file((string) $this->content($print->look, $print->size));
+    }
+
+    private function used(Look $look, string $image): string
+    {
+        $look = LoosePrint::exact($look);
         $key = serialize([$look->values, $look->seed]);
         if (! isset($this->symbols[$key])) {
             if (count($this->symbols) >= self::MOST) {
                 return '';
             }
-            $this->symbols[$key] = SkinSvg::symbol(
-                $this->content($look, $this->isFine ? 'card' : 'small'), 'skin-'.count($this->symbols),
-            );
+            $content = $this->content($look, $this->size());
+            if ($content === null) {
+                return sprintf($image, $this->address($look, $this->size()));
+            }
+            $this->symbols[$key] = SkinSvg::symbol($content, 'skin-'.count($this->symbols));
         }
         $number = array_search($key, array_keys($this->symbols), true);
 
         return '<svg class="skin small" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true"><use href="#skin-'.$number.'"/></svg>';
     }
 
-    /**
-     * As ofForms() draws it, with more scales where it stands large.
-     *
-     * @param array<array-key, Form> $forms
-     */
-    public function wide(array $forms): string
+    private function size(): string
     {
-        $content = $this->content($this->gallery->ofForms($forms), 'card');
-
-        return '<svg class="skin" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true">'.$content.'</svg>';
+        return $this->isFine ? 'card' : 'small';
     }
 
-    /** One of medium size, for a row of a few. */
-    public function medium(Look $look, string $label): string
+    private function address(Look $look, string $size): string
     {
-        return SkinSvg::framed($this->content($look, 'medium'), $label);
+        return e(LoosePrint::address($look, $size, (string) $this->kept?->mark()));
     }
 
-    /** The same look is the same drawing on every page. */
-    private function content(Look $look, string $size): string
+    /** The same look is the same drawing on every page; null where it is to come by itself. */
+    private function content(Look $look, string $size): ?string
     {
         $name = "skin {$size} ".hash('xxh128', serialize([$look->values, $look->seed]));
         $found = $this->kept?->get($name);
         if (is_string($found)) {
             return $found;
+        }
+        if ($this->isLoose) {
+            return null;
         }
         $content = SkinSvg::content($look, $size);
         $this->kept?->put($name, $content);

@@ -10,6 +10,7 @@ use App\Models\Drill;
 use App\Train\Examiner;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 class LooksTest extends TestCase
@@ -37,8 +38,18 @@ class LooksTest extends TestCase
 
     public function test_every_outcome_of_a_pairing_has_its_drawing(): void
     {
-        $page = $this->get('/pair?sire=Pastel+Enchi&dam=Mojave+het+Clown&target=Pastel+Mojave')->assertOk();
+        $ask = '/pair?sire=Pastel+Enchi&dam=Mojave+het+Clown&target=Pastel+Mojave';
+        // Nobody waits for drawings that were never made: they come by themselves, each under an address that says all of it.
+        $this->assertStringNotContainsString('<symbol', $first = (string) $this->get($ask)->assertOk()->getContent());
+        $files = $this->drawings($first);
+        $page = $this->get($ask)->assertOk();
         $html = (string) $page->getContent();
+        $this->assertStringNotContainsString('/genes/drawing.svg', $html);
+        preg_match_all('~<symbol[^>]*>(.*?)</symbol>~', $html, $symbols);
+        foreach ($symbols[1] as $symbol) {
+            $bare = str_replace('class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"', 'class="skin-edge"', $files);
+            $this->assertStringContainsString($symbol, $bare);
+        }
         $this->assertSame(8, substr_count($html, '<symbol id="skin-'));
         $page->assertSeeInOrder(['The likeliest looks', 'Pastel Enchi Mojave', '★', 'All outcomes']);
         foreach (range(0, 7) as $i) {
@@ -47,9 +58,43 @@ class LooksTest extends TestCase
         $this->get('/pair?sire=Mojave+Pastel&dam=Mojave&by=genotype')->assertSee('Not to be seen in it: Pastel.');
     }
 
+    /** All drawings that a page asks for, one after the other. */
+    private function drawings(string $html): string
+    {
+        preg_match_all('~(?:src|href)="(/genes/drawing\.svg[^"]*)"~', $html, $found);
+        $this->assertNotSame([], $found[1]);
+
+        return implode('', array_map(function (string $address): string {
+            $answer = $this->get(html_entity_decode($address))->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+            $this->assertStringContainsString('immutable', (string) $answer->headers->get('Cache-Control'));
+
+            return (string) $answer->getContent();
+        }, array_unique($found[1])));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function addressesOfNoDrawing(): iterable
+    {
+        yield 'an axis that is none' => ['amounts=feathers~100&seed=0&size=small'];
+        yield 'an amount beyond all' => ['amounts=yellow~99999&seed=0&size=small'];
+        yield 'an axis twice' => ['amounts=yellow~100.yellow~100&seed=0&size=small'];
+        yield 'no number' => ['amounts=yellow~much&seed=0&size=small'];
+        yield 'a size that is none' => ['amounts=yellow~100&seed=0&size=poster'];
+        yield 'a seed that is none' => ['amounts=yellow~100&seed=1e9&size=small'];
+        yield 'nothing' => [''];
+    }
+
+    #[DataProvider('addressesOfNoDrawing')]
+    public function test_an_address_that_tells_no_drawing_is_no_page(string $query): void
+    {
+        $this->get('/genes/drawing.svg?'.$query)->assertNotFound();
+    }
+
     public function test_the_heaviest_pairing_stays_light(): void
     {
-        $html = (string) $this->get('/pair?sire=Pastel+Enchi+Leopard+Banana&dam=Mojave+Fire+Yellow+Belly')->assertOk()->getContent();
+        $ask = '/pair?sire=Pastel+Enchi+Leopard+Banana&dam=Mojave+Fire+Yellow+Belly';
+        $this->drawings((string) $this->get($ask)->assertOk()->getContent());
+        $html = (string) $this->get($ask)->assertOk()->getContent();
         $this->assertSame(60, substr_count($html, '<tr id="outcome-'));
         $this->assertLessThan(480_000, strlen($html));
     }

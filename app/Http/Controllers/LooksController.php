@@ -8,6 +8,7 @@ use App\Looks\Comparison;
 use App\Looks\Confusions;
 use App\Looks\DesignPage;
 use App\Looks\Gallery;
+use App\Looks\LoosePrint;
 use App\Looks\Prints;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -36,6 +37,22 @@ class LooksController extends Controller
         $page = new DesignPage($request, $gallery, $this->opened);
 
         return response()->view('looks.design', ['page' => $page], $page->error === null ? 200 : 422);
+    }
+
+    /** One small drawing. Its address says all of it, so it may be kept for ever. */
+    public function drawing(Request $request): Response
+    {
+        $this->authorize('read');
+        $gallery = new Gallery($this->shelf);
+        $print = LoosePrint::told(
+            $request->string('amounts')->toString(), $request->string('seed')->toString(), $request->string('size')->toString(),
+            $gallery->facts(),
+        );
+        abort_if($print === null, 404);
+
+        return response((new Prints($gallery, kept: $this->opened->kept))->file($print), 200, [
+            'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 
     public function confusions(): View

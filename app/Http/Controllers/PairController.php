@@ -126,7 +126,7 @@ class PairController extends Controller
             'page' => $page, 'mates' => null, 'lately' => [], 'grants' => [],
             'animals' => $this->candidates($keeper),
             'beliefs' => $this->beliefs($keeper),
-            'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept),
+            'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept, isLoose: true),
             'gallery' => $gallery,
             'malformed' => $this->malformedBefore($inquiry, $keeper),
             'worths' => $inquiry->sireAnimal === null || $inquiry->damAnimal === null

@@ -42,7 +42,7 @@
                 <text x="11" y="{{ 46 + 17 * count($lines) }}" font-size="12.5">{{ trim($sexMark) }}</text>
             @endif
             @php($free = $h - (48 + 17 * count($lines)) - ($showsGenes ? 30 : 6) - ($sexMark === '' ? 0 : 18))
-            @if ($prints && ! $row->outcome->isLethal && $w > 96 && $free > 18)<svg x="8" y="{{ round($h - ($showsGenes ? 32 : 8) - min($free, ($w - 16) * .15), 2) }}" width="{{ round($w - 16, 2) }}" height="{{ round(min($free, ($w - 16) * .15), 2) }}" preserveAspectRatio="xMinYMid">{!! $w > 240 ? $prints->wide($row->outcome->forms) : $prints->ofForms($row->outcome->forms) !!}</svg>@endif
+            @if ($prints && ! $row->outcome->isLethal && $w > 96 && $free > 18)<svg x="8" y="{{ round($h - ($showsGenes ? 32 : 8) - min($free, ($w - 16) * .15), 2) }}" width="{{ round($w - 16, 2) }}" height="{{ round(min($free, ($w - 16) * .15), 2) }}" preserveAspectRatio="xMinYMid">{!! $prints->inDrawing($row->outcome->forms, $w > 240) !!}</svg>@endif
         </a>
     @endforeach
     @if ($hasRest)
