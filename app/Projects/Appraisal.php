@@ -33,7 +33,7 @@ class Appraisal
             'animals' => array_map(self::entry(...), Worth::ofOwned($policy, $answer->bought, $seed)),
             'next' => array_map(
                 self::entry(...),
-                Worth::ofMore($this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort),
+                Worth::ofMore($this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort, $policy->first()),
             ),
         ];
     }
@@ -49,14 +49,15 @@ class Appraisal
     /**
      * What an animal would be worth that is not there: a gift, a find, an offer.
      *
+     * @param  list<array{string, string}>  $first  pairs that the plan begins with
      * @return array<string, mixed>
      *
      * @throws DestinoError when its genes cannot be read
      */
-    public function ofOne(Project $project, string $genes, Sex $sex, ?int $months, int $seed): array
+    public function ofOne(Project $project, string $genes, Sex $sex, ?int $months, int $seed, array $first = []): array
     {
         $worths = Worth::ofMore(
-            $this->shelf->catalogue(), $project, [$this->founder('one more', $genes, $sex, $months)], $seed, $this->effort,
+            $this->shelf->catalogue(), $project, [$this->founder('one more', $genes, $sex, $months)], $seed, $this->effort, $first,
         );
 
         return self::entry($worths[0]);

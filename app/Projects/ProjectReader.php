@@ -50,7 +50,24 @@ class ProjectReader
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
             self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
             array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
+            sound: self::sound($rules['sound'] ?? [], $known),
         );
+    }
+
+    /**
+     * @param  list<array{sire: int|string, dam: int|string, share: float}>  $pairs
+     * @param  list<string>  $known
+     * @return array<string, float>
+     */
+    private static function sound(array $pairs, array $known): array
+    {
+        $shares = [];
+        foreach ($pairs as $i => $pair) {
+            [$sire, $dam] = self::ids([$pair['sire'], $pair['dam']], "rules.sound[{$i}]", $known);
+            $shares["{$sire} {$dam}"] = (float) $pair['share'];
+        }
+
+        return $shares;
     }
 
     /**

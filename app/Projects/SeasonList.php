@@ -98,13 +98,14 @@ class SeasonList
             $missing = $chances === [] ? 0.0 : max(.01, 1 - $chances[count($chances) - 1]['decimal']);
             $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['policy']['now']['matings'] ?? []);
             foreach ($result['possible'] ?? [] as $pair) {
+                // A pair of which young were malformed gives fewer that a project can use: as a plan knows it, or since then.
                 if (isset($this->names[$pair['sire']], $this->names[$pair['dam']])) {
                     $key = "{$pair['sire']} {$pair['dam']}";
+                    $hazard = $pair['hazard'] * ($this->before[$key]['share'] ?? 1) / ($result['sound'][$key] ?? 1);
                     $wishes[$key] ??= ['sire' => $pair['sire'], 'dam' => $pair['dam'], 'weight' => 0.0, 'serves' => []];
-                    // A pair of which young were malformed gives fewer that a project can use.
-                    $wishes[$key]['weight'] += $project->weight * $missing * $pair['hazard'] * ($this->before[$key]['share'] ?? 1);
+                    $wishes[$key]['weight'] += $project->weight * $missing * $hazard;
                     $wishes[$key]['serves'][] = [
-                        'project' => $project, 'egg' => (float) $pair['target_an_egg'], 'gain' => $missing * $pair['hazard'],
+                        'project' => $project, 'egg' => (float) $pair['target_an_egg'], 'gain' => $missing * $hazard,
                         'asked' => in_array($key, $asked, true),
                     ];
                 }

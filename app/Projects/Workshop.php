@@ -76,6 +76,7 @@ class Workshop
             $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
             $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
             $this->opened->house->stances($this->opened->shelf->catalogue()), $record->wanted === 'sure',
+            sound: array_map(fn (array $one): float => $one['share'], $this->before()),
         );
     }
 
@@ -119,7 +120,9 @@ class Workshop
 
         return $record->plans()->create([
             'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
-            'result' => PlanDocument::of($plan) + ['names' => $this->names($record), 'possible' => Appraisal::possible($plan->policy)],
+            'result' => PlanDocument::of($plan) + [
+                'names' => $this->names($record), 'sound' => $project->sound, 'possible' => Appraisal::possible($plan->policy),
+            ],
         ]);
     }
 
@@ -139,11 +142,12 @@ class Workshop
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
         $result = PlanDocument::of($plan) + [
-            'names' => $this->names($record->project), 'pairs' => $this->pairs($planner, $project, $record->project),
+            'names' => $this->names($record->project), 'sound' => $project->sound, 'pairs' => $this->pairs($planner, $project, $record->project),
         ];
         if ($plan->policy !== null && $goOn(1, 1)) {
             $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
             $result = $this->weighed($planner->policy(), $plan->policy, $record) + $result;
+            $result['first'] = $planner->policy()->first();
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
         }
@@ -187,7 +191,8 @@ class Workshop
     public function tryPair(ProjectRecord $record, PlanRecord $plan, int $sire, int $dam): void
     {
         $project = $this->project($record);
-        $policy = new Policy($this->opened->shelf->catalogue(), $project, null, (float) config('destino.plan_effort'));
+        $policy = (new Policy($this->opened->shelf->catalogue(), $project, null, (float) config('destino.plan_effort')))
+            ->beginning($plan->result['first'] ?? []);
         $bought = array_column($plan->result['policy']['now']['buy'] ?? [], 'id');
         $offers = array_values(array_filter($project->founders, fn (Founder $one): bool => in_array($one->id, $bought, true)));
         $figures = $policy->gainOf("a{$sire}", "a{$dam}", $offers, self::TRIED_RUNS, $plan->seed);
@@ -211,7 +216,7 @@ class Workshop
     {
         return hash('xxh128', serialize([
             $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden,
-            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances,
+            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->sound,
             $project->assumptions->toArray(),
             array_map(
                 fn (Founder $founder): array => [

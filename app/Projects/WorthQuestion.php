@@ -59,7 +59,10 @@ class WorthQuestion
                 continue; // has it already, or its target cannot be read: its own page says so
             }
             try {
-                $answer = $workshop->appraisal()->ofOne($workshop->project($project), $this->genes, $this->sex, $this->months, self::SEED);
+                $answer = $workshop->appraisal()->ofOne(
+                    $workshop->project($project), $this->genes, $this->sex, $this->months, self::SEED,
+                    $project->latestPlan->result['first'] ?? [],
+                );
             } catch (DestinoError $error) {
                 $this->error = $error->getMessage();
 

@@ -9,6 +9,7 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Observation;
 use App\Projects\SeasonList;
+use App\Projects\Workshop;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -81,6 +82,11 @@ class MalformedTest extends TestCase
             $this->note($name, ['decision' => 'watch']);
         }
         $this->assertEqualsWithDelta($sound * (6 - 2 + 2) / (6 + 2), $weight(), 1e-12, 'it is counted for that much less');
+        // A plan that is made from now on plays with fewer sound young, and its figures are not lessened once more.
+        $known = (new Workshop($this->opened()))->project($project)->sound;
+        $this->assertSame(["{$pair['sire']} {$pair['dam']}" => .75], $known);
+        $project->latestPlan->update(['result' => ['sound' => $known] + $project->latestPlan->result]);
+        $this->assertEqualsWithDelta($sound, $weight(), 1e-12);
         foreach (['/pair', '/season', '/projects'] as $page) {
             $this->get($page)->assertOk()->assertSee('2 of 6 young that are recorded of this pair were malformed or ailing', false);
         }

@@ -28,6 +28,8 @@ final readonly class Project
      * @param array<string, Stance> $stances what to do when a cross can bring a condition: refuse leaves the cross out, warn
      *     is told with it
      * @param bool $sure whether a pair is wanted that gives the target in every egg that lives
+     * @param array<string, float> $sound share of the young that are sound, by "sire dam" (ids of founders), where malformed ones
+     *     were seen of a pair: only the sound ones count and are kept
      * @param bool $provesFirst whether an animal that may not carry what it is used for is test-crossed for a season before it is built on
      */
     public function __construct(
@@ -45,7 +47,14 @@ final readonly class Project
         public array $stances = [],
         public bool $sure = false,
         public bool $provesFirst = false,
+        public array $sound = [],
     ) {}
+
+    /** Share of the young of two animals that are sound, as far as is known of these two. */
+    public function soundOf(string $sire, string $dam): float
+    {
+        return $this->sound === [] ? 1.0 : $this->sound["{$sire} {$dam}"] ?? 1.0;
+    }
 
     /** @param list<Founder> $founders */
     public function withFounders(array $founders): self
@@ -76,7 +85,7 @@ final readonly class Project
         return new self(
             $this->target, $this->founders, $this->assumptions, $this->horizon, $budget ? null : $this->budget, $this->tubs,
             $inbreeding ? null : $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $pins ? [] : $this->pinned,
-            $stances ? [] : $this->stances, $this->sure, $this->provesFirst,
+            $stances ? [] : $this->stances, $this->sure, $this->provesFirst, $this->sound,
         );
     }
 
@@ -85,7 +94,7 @@ final readonly class Project
     {
         return new self(
             $this->target, $founders, $assumptions, $this->horizon, $this->budget, $tubs, $this->mostInbreeding, $this->wanted,
-            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $provesFirst,
+            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $provesFirst, $this->sound,
         );
     }
 }

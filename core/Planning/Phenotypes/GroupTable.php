@@ -85,6 +85,9 @@ final class GroupTable
     /** @var array<int, array<string, float>> */
     private array $passes = [];
 
+    /** @var array<int, int> look on the grid by look */
+    private array $coarse = [];
+
     private ?bool $monotone = null;
 
     /** @var array<int, float> */
@@ -284,6 +287,9 @@ final class GroupTable
     /** Steps of a chance that is rounded, so that what is much alike is one phenotype. */
     private const GRID = 48;
 
+    /** The same for young that are only looked ahead for: halves, thirds and quarters stay what they are. */
+    private const COARSE = 12;
+
     /**
      * The look that stands for diplotypes in proportion to some weights, rounded to a coarse grid.
      *
@@ -299,6 +305,36 @@ final class GroupTable
             $steps = $state === array_key_first($weights) ? $left : (int) round(self::GRID * $weight / $total);
             $left -= $steps;
             $rounded->add($state, null, Rational::of($steps, self::GRID));
+        }
+
+        return $this->look($rounded);
+    }
+
+    /**
+     * A look that is much like another one, on the grid: over generations in which something is hidden their number would grow
+     * without end. What is possible stays possible.
+     */
+    public function coarse(int $look): int
+    {
+        return $this->coarse[$look] ??= $this->isOnGrid($look) ? $look : $this->rounded($look);
+    }
+
+    private function isOnGrid(int $look): bool
+    {
+        foreach ($this->looks[$look] as $p) {
+            if (! $p->times(Rational::of(self::COARSE))->denominator()->isEqualTo(1)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function rounded(int $look): int
+    {
+        $rounded = self::nothing();
+        foreach ($this->looks[$look] as $state => $p) {
+            $rounded->add($state, null, Rational::of(max(1, (int) round(self::COARSE * $p->toFloat()))));
         }
 
         return $this->look($rounded);

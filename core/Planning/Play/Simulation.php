@@ -138,7 +138,7 @@ final class Simulation
                     [$laid, $hatchlings] = $this->clutch($male->states, $female->states);
                     $eggs += $laid;
                     $hits = 0;
-                    foreach ($hatchlings as [$states, $sex]) {
+                    foreach ($this->sound($hatchlings, $male, $female) as [$states, $sex]) {
                         if ((! $project->sure || $step->isLast) && $this->meets($states, $sex)) {
                             $found[$sex->value]++;
                         }
@@ -196,7 +196,7 @@ final class Simulation
                 $founder->from,
                 $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
             );
-            $animals[$key][] = $this->grown($states, $this->looks[$key], $first);
+            $animals[$key][] = $this->grown($states, $this->looks[$key], $first, $founder->id);
             // what is bought has not hatched here
             if (! $founder->isOffer() && ! $this->space->project->sure && $this->meets($states, $founder->sex)) {
                 $found[$founder->sex->value]++;
@@ -213,10 +213,10 @@ final class Simulation
      * @param list<int> $states
      * @param list<int> $looks what the keeper knows of it
      */
-    private function grown(array $states, array $looks, int $from): PlayedAnimal
+    private function grown(array $states, array $looks, int $from, string $founder = ''): PlayedAnimal
     {
         if (! $this->space->project->provesFirst) {
-            return new PlayedAnimal($states, $from);
+            return new PlayedAnimal($states, $from, founder: $founder);
         }
         $isDoubtful = false;
         $isAsHoped = true;
@@ -225,12 +225,23 @@ final class Simulation
             $isAsHoped = $isAsHoped && $table->isAsHoped($looks[$i], $states[$i]);
         }
         if (! $isDoubtful) {
-            return new PlayedAnimal($states, $from);
+            return new PlayedAnimal($states, $from, founder: $founder);
         }
         $assumptions = $this->space->project->assumptions;
         $misses = $this->next() < $assumptions->layRate ? (1 - $assumptions->survival() / 2) ** $this->eggs() : 1.0;
 
-        return new PlayedAnimal($states, $from + 1, ! $isAsHoped && $this->next() >= $misses ? $from + 1 : null);
+        return new PlayedAnimal($states, $from + 1, ! $isAsHoped && $this->next() >= $misses ? $from + 1 : null, $founder);
+    }
+
+    /**
+     * @param list<array{list<int>, Sex}> $hatchlings
+     * @return list<array{list<int>, Sex}> those that are sound, where malformed young of the two were seen before
+     */
+    private function sound(array $hatchlings, PlayedAnimal $male, PlayedAnimal $female): array
+    {
+        $share = $this->space->project->soundOf($male->founder, $female->founder);
+
+        return $share >= 1.0 ? $hatchlings : array_values(array_filter($hatchlings, fn (): bool => $this->next() < $share));
     }
 
     private function eggs(): int

@@ -15,6 +15,16 @@ final class LookAhead implements Keeper
     /** A young that adds less than this to the chance is not kept for it. */
     private const LEAST_GAIN = 0.002;
 
+    /** Of so many young and more each has to add more than that: nobody fills a house with what may help a little. */
+    private const MANY = 24;
+
+    /** Animals of each sex that are looked at where there are more. */
+    private const LEADING_MALES = 20;
+
+    private const LEADING_FEMALES = 60;
+
+    private const OF_EACH_GENE = 5;
+
     /** Looking ahead in expected numbers is too hopeful: never less than so much is left to gain. */
     private const DOUBT = 0.05;
 
@@ -30,7 +40,7 @@ final class LookAhead implements Keeper
     private const ONE_MORE_FEMALE = 0.92;
 
     /** Numbers that are kept of situations that may come again. */
-    private const REMEMBERED = 500_000;
+    private const REMEMBERED = 250_000;
 
     private int $kept = 0;
 
@@ -63,7 +73,7 @@ final class LookAhead implements Keeper
     private function wishes(Situation $situation): array
     {
         $males = $females = [];
-        foreach ($situation->animals as $animal) {
+        foreach ($this->leading($situation->animals) as $animal) {
             if ($animal->from <= $situation->season) {
                 $animal->isMale ? $males[] = $animal : $females[] = $animal;
             }
@@ -92,11 +102,35 @@ final class LookAhead implements Keeper
         if ($young === [] || $situation->season >= $this->law->horizon) {
             return $held;
         }
-        if ($this->project->tubs !== null) {
-            return $this->withinTubs($situation, [...$held, ...$young]);
-        }
+        $kept = $this->project->tubs === null
+            ? [...$held, ...$this->chosen($situation, $young)]
+            : $this->withinTubs($situation, [...$held, ...$young]);
 
-        return [...$held, ...$this->chosen($situation, $young)];
+        return $this->project->keep === [] ? $kept : $this->asWritten($kept, $held, $young);
+    }
+
+    /**
+     * So many of a young as the project says, whatever they are worth; the rest as it was found best, as far as there are tubs.
+     *
+     * @param list<Holding> $kept
+     * @param list<Holding> $held
+     * @param list<Holding> $young
+     * @return list<Holding>
+     */
+    private function asWritten(array $kept, array $held, array $young): array
+    {
+        $first = $named = [];
+        foreach ($this->project->keep as $words => $count) {
+            $of = array_filter([...$held, ...$young], fn (Holding $one): bool => $this->law->types->isCalled($one->type, $words));
+            foreach (array_values($of) as $i => $one) {
+                $named[$one->id] = true;
+                $first += $i < $count ? [$one->id => $one] : [];
+            }
+        }
+        $rest = array_filter($kept, static fn (Holding $one): bool => ! isset($named[$one->id]));
+        $all = [...array_values($first), ...array_values($rest)];
+
+        return $this->project->tubs === null ? $all : array_slice($all, 0, $this->project->tubs);
     }
 
     /**
@@ -132,7 +166,7 @@ final class LookAhead implements Keeper
     {
         $beside = [...$situation->animals, ...$chosen];
         $whole = $this->hazardOf($situation, $beside, $candidates);
-        $least = self::LEAST_GAIN / max(self::DOUBT, exp(-$whole));
+        $least = $this->leastGain($beside, $whole);
         $losses = $kept = [];
         foreach ($candidates as $i => $animal) {
             $losses["{$animal->type} {$animal->from}"] ??= $whole - $this->hazardOf($situation, $beside, array_diff_key($candidates, [$i => true]));
@@ -142,6 +176,18 @@ final class LookAhead implements Keeper
         }
 
         return $kept;
+    }
+
+    /**
+     * What one more has to add to the sum of hazards to be kept.
+     *
+     * @param list<Holding> $beside
+     */
+    private function leastGain(array $beside, float $hazard): float
+    {
+        $young = count(array_filter($beside, static fn (Holding $one): bool => $one->isYoung));
+
+        return max(1.0, ($young / self::MANY) ** 2) * self::LEAST_GAIN / max(self::DOUBT, exp(-$hazard));
     }
 
     /**
@@ -167,7 +213,7 @@ final class LookAhead implements Keeper
             $animal = $candidates[$i];
             $worth *= ($animal->isMale ? self::ONE_MORE_MALE : self::ONE_MORE_FEMALE) ** ($alike[$animal->type] ?? 0);
             $isNew = ! isset($here[$animal->type]) && ! isset($alike[$animal->type]);
-            $least = self::LEAST_GAIN / max(self::DOUBT, exp(-$hazard));
+            $least = $this->leastGain([...$beside, ...$chosen], $hazard);
             if ($worth >= ($isNew ? self::FIRST_OF_ITS_KIND * $least : $least)) {
                 $chosen[] = $animal;
                 $hazard += $worth;
@@ -280,12 +326,14 @@ final class LookAhead implements Keeper
     {
         $counts = [];
         $young = 0;
-        foreach ($situation->animals as $animal) {
+        foreach ($this->leading($situation->animals) as $animal) {
             $from = max($animal->from, $situation->season);
             if ($from <= $this->law->horizon) {
                 $counts["{$animal->type} {$from}"] = min($animal->isMale ? 2 : 4, ($counts["{$animal->type} {$from}"] ?? 0) + 1);
-                $young += $animal->isYoung ? 1 : 0;
             }
+        }
+        foreach ($this->project->tubs === null ? [] : $situation->animals as $animal) {
+            $young += $animal->isYoung && max($animal->from, $situation->season) <= $this->law->horizon ? 1 : 0;
         }
         ksort($counts);
         $weights = $this->weights($situation->found);
@@ -308,16 +356,62 @@ final class LookAhead implements Keeper
         return $this->known[$key];
     }
 
+    /**
+     * Where there are very many animals those of each sex that carry most, and for each gene that is asked for some that have most
+     * of it: the others would be mated last.
+     *
+     * @param list<Holding> $animals
+     * @return list<Holding>
+     */
+    private function leading(array $animals): array
+    {
+        if (count($animals) <= self::LEADING_MALES) {
+            return $animals;
+        }
+        $bySex = [[], []];
+        foreach ($animals as $i => $animal) {
+            $bySex[$animal->isMale ? 0 : 1][$i] = $this->law->types->promise($animal->type);
+        }
+        $chosen = [];
+        foreach ([self::LEADING_MALES, self::LEADING_FEMALES] as $sex => $most) {
+            $chosen += count($bySex[$sex]) <= $most ? $bySex[$sex] : $this->best($animals, $bySex[$sex], $most);
+        }
+
+        return array_values(array_intersect_key($animals, $chosen));
+    }
+
+    /**
+     * @param list<Holding> $animals
+     * @param array<int, float> $promises of some of them
+     * @return array<int, float> those that stay
+     */
+    private function best(array $animals, array $promises, int $most): array
+    {
+        $types = $this->law->types;
+        arsort($promises);
+        $best = array_slice($promises, 0, $most, true);
+        foreach ($types->askedGroups() as $group) {
+            $wanted = array_map(static fn (int $i): float => $types->wanted($animals[$i]->type, $group), array_combine(
+                array_keys($promises), array_keys($promises),
+            ));
+            arsort($wanted);
+            $best += array_intersect_key($promises, array_slice($wanted, 0, self::OF_EACH_GENE, true));
+        }
+
+        return $best;
+    }
+
     /** The worth of a pair; its hits do not count where an animal that must be used is not behind it yet, or it is too closely related. */
     private function worthOf(Outlook $outlook, Holding $sire, Holding $dam): float
     {
-        $worth = $outlook->pair($sire->type, $dam->type);
+        $sound = $this->project->soundOf($sire->id, $dam->id);
+        $worth = $sound * $outlook->pair($sire->type, $dam->type);
         $pinned = count($this->project->pinned);
         $behind = count(array_unique([...$sire->pins, ...$dam->pins]));
         if ($behind === $pinned && ! $this->law->kinship->isTooClose($sire, $dam)) {
             return $worth;
         }
-        $ofYoung = max(0.0, $worth - $this->law->hazard($this->law->types->pair($sire->type, $dam->type), [1.0, 1.0]));
+        $ofYoung = max(0.0, $worth - $sound * $this->law->hazard($this->law->types->pair($sire->type, $dam->type), [1.0, 1.0]));
 
         return $pinned === 0 ? $ofYoung : $ofYoung * (0.1 + $behind / $pinned);
     }

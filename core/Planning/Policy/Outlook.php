@@ -20,6 +20,9 @@ final class Outlook
 
     private const GENERATIONS = 4;
 
+    /** Pairs of all seasons that are kept for animals that were not foreseen. */
+    private const REMEMBERED = 2000;
+
     /** Fewer animals than this are not looked at. */
     private const SOME = 1e-3;
 
@@ -75,7 +78,8 @@ final class Outlook
         $this->backward();
         // Of the pairs only those of this season are asked for again; the others take most of the room.
         $this->pairs = array_intersect_key($this->pairs, [$season => true]);
-        $this->size = count($this->pairs[$season] ?? []) + count($this->worth) * (1 + $law->horizon - $season);
+        $this->size = array_sum(array_map(count(...), [$this->pairs[$season] ?? [], ...$this->worth, ...$this->males, ...$this->females]))
+            + count($this->earliest);
     }
 
     /** What one more animal of a type, ready in a season, adds to the sum of hazards. */
@@ -491,6 +495,9 @@ final class Outlook
     /** An animal of a type that was not foreseen: what it adds beside those that are there. */
     private function unforeseen(int $type, int $from): float
     {
+        if (array_sum(array_map(count(...), $this->pairs)) > self::REMEMBERED) {
+            $this->pairs = array_intersect_key($this->pairs, [$this->season => true]);
+        }
         $sum = 0.0;
         for ($season = $from; $season <= $this->law->horizon; $season++) {
             $best = 0.0;

@@ -165,6 +165,8 @@ final class Play
         $eggs = $this->eggs($chance);
         $course->eggs += $eggs;
         $young = $signs = [];
+        $share = $this->space->project->soundOf($sire->id, $dam->id);
+        $sound = $share < 1.0 ? $streams->of("sound {$season} {$dam->id}") : null;
         $pins = array_values(array_unique([...$sire->pins, ...$dam->pins]));
         $counts = count($pins) === count($this->space->project->pinned) && ! $this->law->kinship->isTooClose($sire, $dam)
             && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $this->space->project->sure);
@@ -174,7 +176,8 @@ final class Play
                 continue;
             }
             [$own, $sex] = $hatchling;
-            if ($counts && $this->meets($own, $sex)) {
+            $isSound = $sound === null || self::draw($sound) < $share; // drawn apart, so that nothing else moves
+            if ($isSound && $counts && $this->meets($own, $sex)) {
                 $course->found[$sex->value]++;
             }
             [$looks, $seen] = $this->known($sire, $dam, $own);
@@ -183,8 +186,8 @@ final class Play
             $states[$id] = $own;
             $isMale = $sex === Sex::Male;
             $ready = $season + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
-            if ($looks !== null && $ready <= $this->law->horizon) {
-                $young[] = new Holding($id, $this->law->types->of($looks, $isMale), $isMale, $ready, true, $pins);
+            if ($isSound && $looks !== null && $ready <= $this->law->horizon) {
+                $young[] = new Holding($id, $this->law->types->young($looks, $isMale), $isMale, $ready, true, $pins);
             }
         }
         [$ofSire, $ofDam] = $this->proof->after($this->law->types->looks($sire->type), $this->law->types->looks($dam->type), $signs);

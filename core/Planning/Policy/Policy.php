@@ -20,24 +20,28 @@ final class Policy
     /** Runs that show what one costs: of a seed of their own, since runs that were played before cost nothing. */
     private const TRIAL = 5;
 
-    private const TRIAL_OF_LARGE = 3;
+    private const TRIAL_OF_LARGE = 2;
 
     private const TRIAL_SEED = 104_729;
 
     /** Work that an answer may take (Law::$work), and a first one; about a second each 200,000. */
     public const WORK = 1_200_000;
 
-    /** Large projects may take longer: so many times. */
-    private const LARGE = 2;
+    /** Large projects may take longer: so many times; with very many genes each run takes more than its work says. */
+    private const LARGE = 4;
+
+    private const MANY_GENES = 4;
 
     public const QUICK_WORK = 60_000;
 
     private const FEWEST = 60;
 
+    private const FEWEST_OF_LARGE = 24;
+
     /** Of a first answer: a wide band at once. */
     private const FEWEST_AT_ONCE = 8;
 
-    private const FEWEST_OF_LARGE = 4;
+    private const FEWEST_AT_ONCE_OF_LARGE = 4;
 
     /** Of what is only compared with the answer. */
     private const FEWEST_COMPARED = 20;
@@ -63,6 +67,9 @@ final class Policy
     /** Trials so far, each of a seed of its own. */
     private int $trials = 0;
 
+    /** @var list<array{string, string}> pairs that are made first (Rollouts) */
+    private array $first = [];
+
     private readonly LookAhead $keeper;
 
     /** @param float $effort share of the usual work that answers may take; less work gives wider bands */
@@ -81,15 +88,23 @@ final class Policy
         $bought = $quick ? $this->foreseen() : $this->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
-        $keeper = $quick ? $this->keeper : (new Rollouts($this, $this->keeper))->improved($begun, $bought, $seed, intdiv($work, 3));
-        $play = $this->playing($bought, $keeper);
-        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $quick ? ($this->isLarge() ? self::FEWEST_OF_LARGE : self::FEWEST_AT_ONCE) : self::FEWEST), $seed);
+        $this->first = $quick ? [] : (new Rollouts($this, $this->keeper))->pairs($begun, $bought, $seed, intdiv($work, 3));
+        $play = $this->playing($bought);
+        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $this->fewest($quick)), $seed);
         $go(2, 4);
         $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
-        $matings = $this->matings($keeper, $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
+        $matings = $this->matings($this->begun(), $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
         $go(4, 4);
 
         return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed, $this->possible());
+    }
+
+    private function fewest(bool $isQuick): int
+    {
+        return match (true) {
+            $isQuick => $this->isLarge() ? self::FEWEST_AT_ONCE_OF_LARGE : self::FEWEST_AT_ONCE,
+            default => $this->isLarge() ? self::FEWEST_OF_LARGE : self::FEWEST,
+        };
     }
 
     /**
@@ -105,7 +120,9 @@ final class Policy
     /** Work that an answer may take, by the size of the project. */
     public function work(): int
     {
-        return (int) ($this->effort * self::WORK * ($this->isLarge() ? self::LARGE : 1));
+        $isLonger = $this->isLarge() && count($this->law->space->groups) <= self::MANY_GENES;
+
+        return (int) ($this->effort * self::WORK * ($isLonger ? self::LARGE : 1));
     }
 
     private function isLarge(): bool
@@ -125,10 +142,38 @@ final class Policy
         );
     }
 
+    /** @return list<array{string, string}> pairs that an answer begins with, since they were found to do better than looking ahead has it */
+    public function first(): array
+    {
+        return $this->first;
+    }
+
+    /**
+     * Begins as another answer does, so that what is compared with it differs in one thing only.
+     *
+     * @param list<array{string, string}> $pairs sire and dam (ids); those that are not there are passed over
+     */
+    public function beginning(array $pairs): self
+    {
+        $this->first = $pairs;
+
+        return $this;
+    }
+
+    private function begun(): Keeper
+    {
+        $keeper = $this->keeper;
+        foreach ($this->first as [$sire, $dam]) {
+            $keeper = new Insisting($keeper, $sire, $dam, $this->law->femalesPerMale);
+        }
+
+        return $keeper;
+    }
+
     /** @param list<Founder> $bought */
     public function playing(array $bought, ?Keeper $keeper = null): Play
     {
-        return new Play($this->law, $keeper ?? $this->keeper, array_map(static fn (Founder $founder): string => $founder->id, $bought));
+        return new Play($this->law, $keeper ?? $this->begun(), array_map(static fn (Founder $founder): string => $founder->id, $bought));
     }
 
     /** The first season in which the target can hatch, with everything that is owned or offered; null where it never can. */
@@ -264,8 +309,8 @@ final class Policy
         $outlook = $this->keeper->outlook($start);
         $runs = $work === 0
             ? 0
-            : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs)))));
-        $isPlayed = $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
+            : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
+        $isPlayed = $runs >= min($outcome->runs, self::FEWEST_COMPARED) && $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
         $with = $isPlayed ? $this->playing($bought, $keeper)->seasons($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
@@ -274,7 +319,8 @@ final class Policy
             $later = $isPlayed ? self::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
             $matings[] = new Mating(
-                $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1], $outlook->pair($sire->type, $dam->type), ...$later,
+                $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1],
+                $this->project->soundOf($sire->id, $dam->id) * $outlook->pair($sire->type, $dam->type), ...$later,
             );
         }
         usort(
@@ -303,7 +349,7 @@ final class Policy
     public function gainOf(string $sire, string $dam, array $bought, int $runs, int $seed): array
     {
         $runs = $this->affordable($this->playing($bought), $runs, $seed, intdiv($this->work(), 4));
-        $with = $this->playing($bought, new Insisting($this->keeper, $sire, $dam, $this->law->femalesPerMale));
+        $with = $this->playing($bought, new Insisting($this->begun(), $sire, $dam, $this->law->femalesPerMale));
 
         [$with, $without] = [$with->seasons($runs, $seed), $this->playing($bought)->seasons($runs, $seed)];
 
@@ -370,8 +416,9 @@ final class Policy
         }
         $expected = [];
         foreach ($matings as $mating) {
+            $young = $this->law->young * $this->project->soundOf($mating->sire, $mating->dam);
             foreach ($this->law->types->pair($byId[$mating->sire]->type, $byId[$mating->dam]->type)->children as $child => $chance) {
-                $expected[$child] = ($expected[$child] ?? 0.0) + $this->law->young * $chance;
+                $expected[$child] = ($expected[$child] ?? 0.0) + $young * $chance;
             }
         }
         $young = [];

@@ -30,19 +30,19 @@ final readonly class Rollouts
     /**
      * @param list<Founder> $bought
      * @param int $work that it may take (Law::$work)
-     * @return Keeper the same, or one who begins with better pairs
+     * @return list<array{string, string}> pairs (ids of sire and dam) to begin with, one after the other
      */
-    public function improved(Situation $start, array $bought, int $seed, int $work): Keeper
+    public function pairs(Situation $start, array $bought, int $seed, int $work): array
     {
-        $best = $this->keeper;
+        [$best, $pairs] = [$this->keeper, []];
         $others = $this->others($start);
         if ($others === []) {
-            return $best;
+            return [];
         }
         $each = intdiv($work, (1 + count($others)) * self::ROUNDS);
         $runs = min(self::MOST, $this->policy->affordable($this->policy->playing($bought), self::MOST, $seed, $each));
         if ($runs < self::FEWEST) {
-            return $best;
+            return [];
         }
         $seasons = $this->policy->playing($bought, $best)->seasons($runs, $seed);
         for ($round = 0; $round < self::ROUNDS; $round++) {
@@ -52,16 +52,16 @@ final readonly class Rollouts
                 $own = $this->policy->playing($bought, $with)->seasons($runs, $seed);
                 [$gain, $error] = Policy::difference($own, $seasons);
                 if ($gain > max(self::ERRORS * $error, $found[0] ?? 0.0)) {
-                    $found = [$gain, $with, $own];
+                    $found = [$gain, $with, $own, [$sire->id, $dam->id]];
                 }
             }
             if ($found === null) {
                 break;
             }
-            [, $best, $seasons] = $found;
+            [, $best, $seasons, $pairs[]] = $found;
         }
 
-        return $best;
+        return $pairs;
     }
 
     /** @return list<array{Holding, Holding}> the most promising pairs that are not made */

@@ -8,6 +8,7 @@ use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Search\RouteStep;
 use Destino\Planning\Search\Welfare;
 
 /**
@@ -22,8 +23,17 @@ final class Types
     /** Kinds of young of one pair that are looked ahead for, those that carry most first. */
     private const MOST_CHILDREN = 40;
 
+    /** Pairs that are kept, of some three kilobytes each. */
+    private const REMEMBERED = 24_000;
+
     /** @var array<string, int> */
     private array $numbers = [];
+
+    /** @var array<int, array<string, true>> what young of a type are called, where a project says how many to keep of some */
+    private array $told = [];
+
+    /** @var array<string, string> words by phenotypes */
+    private array $texts = [];
 
     /** @var list<list<int>> phenotypes by group */
     private array $looks = [];
@@ -53,7 +63,7 @@ final class Types
     /** @param list<int> $looks phenotypes by group */
     public function of(array $looks, bool $isMale): int
     {
-        $key = implode('.', $looks).($isMale ? 'm' : 'f');
+        $key = self::key($looks, $isMale);
         if (! isset($this->numbers[$key])) {
             $this->numbers[$key] = count($this->looks);
             $this->looks[] = $looks;
@@ -62,6 +72,37 @@ final class Types
         }
 
         return $this->numbers[$key];
+    }
+
+    /**
+     * A young as a keeper takes it: alike where the chances of what it carries are much alike.
+     *
+     * @param list<int> $looks phenotypes by group
+     */
+    public function young(array $looks, bool $isMale): int
+    {
+        $coarse = [];
+        foreach ($looks as $i => $look) {
+            $coarse[] = $this->space->groups[$i]->coarse($look);
+        }
+        $type = $this->of($coarse, $isMale);
+        foreach ($this->space->project->keep === [] ? [] : [null, $isMale ? Sex::Male : Sex::Female] as $sex) {
+            $this->told[$type][RouteStep::wordsOf($this->texts[implode('.', $looks)] ??= $this->space->text($looks), $sex)] = true;
+        }
+
+        return $type;
+    }
+
+    /** Whether young of this type are what some words of a way call them (RouteStep::young). */
+    public function isCalled(int $type, string $words): bool
+    {
+        return isset($this->told[$type][$words]);
+    }
+
+    /** @param list<int> $looks phenotypes by group */
+    private static function key(array $looks, bool $isMale): string
+    {
+        return implode('.', $looks).($isMale ? 'm' : 'f');
     }
 
     /** @return list<int> */
@@ -95,7 +136,15 @@ final class Types
 
     public function pair(int $sire, int $dam): Pair
     {
-        return $this->pairs[$sire << 24 | $dam] ??= $this->mate($sire, $dam);
+        $number = $sire << 24 | $dam;
+        if (! isset($this->pairs[$number])) {
+            if (count($this->pairs) >= self::REMEMBERED) { // the older half gives way
+                $this->pairs = array_slice($this->pairs, self::REMEMBERED >> 1, null, true);
+            }
+            $this->pairs[$number] = $this->mate($sire, $dam);
+        }
+
+        return $this->pairs[$number];
     }
 
     private function mate(int $sire, int $dam): Pair
@@ -104,13 +153,14 @@ final class Types
         if ($this->welfare->refuses($male, $female)) {
             return new Pair(0.0, 0.0, 0.0, [], true);
         }
-        $young = [];
-        $this->descend($male, $female, 0, [], 1.0, null, [], $young);
+        $young = $looks = [];
+        $this->descend($male, $female, 0, [], 1.0, null, [], $young, $looks);
         arsort($young);
         $children = [];
-        foreach ($young as $key => $chance) {
+        foreach ($young as $key => $chance) { // only those that are looked ahead for get a number
             if (count($children) < self::MOST_CHILDREN || $chance >= 0.02) {
-                $children[$key] = $chance;
+                $type = $this->young($looks[$key], str_ends_with($key, 'm'));
+                $children[$type] = ($children[$type] ?? 0.0) + $chance;
             }
         }
         $hits = $this->hits($male, $female);
@@ -169,10 +219,11 @@ final class Types
      * @param list<int> $female
      * @param list<int> $looks so far
      * @param list<Mask> $hiding
-     * @param array<int, float> $young P(an egg that hatches is of this type), added to
+     * @param array<string, float> $young P(an egg that hatches is of this type) by its key, added to
+     * @param array<string, list<int>> $all phenotypes by the same key, added to
      */
     private function descend(
-        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young,
+        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young, array &$all,
     ): void {
         if ($chance < self::RARE) {
             return;
@@ -180,8 +231,9 @@ final class Types
         if ($at === count($this->space->groups)) {
             if ($this->isUseful($looks)) {
                 foreach ($sex === null ? [Sex::Male, Sex::Female] : [$sex] as $own) {
-                    $type = $this->of($looks, $own === Sex::Male);
-                    $young[$type] = ($young[$type] ?? 0.0) + $chance * $this->space->shareOf($own);
+                    $key = self::key($looks, $own === Sex::Male);
+                    $young[$key] = ($young[$key] ?? 0.0) + $chance * $this->space->shareOf($own);
+                    $all[$key] = $looks;
                 }
             }
 
@@ -190,7 +242,7 @@ final class Types
         $group = $this->space->groups[$at];
         foreach ($group->cross($male[$at], $female[$at], $hiding) as [$look, , $p, $ownSex]) {
             $more = $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding;
-            $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young);
+            $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young, $all);
         }
     }
 

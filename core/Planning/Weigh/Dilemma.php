@@ -43,7 +43,7 @@ final readonly class Dilemma
     private static function played(
         string $question, string $choice, Policy $policy, Project $variant, array $bought, int $runs, int $seed, int $work,
     ): self {
-        $own = new Policy($policy->law->space->catalogue, $variant, null, $policy->effort);
+        $own = (new Policy($policy->law->space->catalogue, $variant, null, $policy->effort))->beginning($policy->first());
         if ($own->leastSeasons($variant->horizon) === null) {
             return new self($question, $choice, null, 0.0);
         }

@@ -39,7 +39,8 @@ final readonly class Influence
             $play = static function (int|float $figure) use ($policy, $space, $assumption, $bought, $runs, $seed): Outcome {
                 $under = $space->under(PlanAssumptions::of([$assumption => $figure] + $space->project->assumptions->toArray()));
 
-                return (new Policy($space->catalogue, $under->project, $under, $policy->effort))->outcome($bought, $runs, $seed);
+                return (new Policy($space->catalogue, $under->project, $under, $policy->effort))
+                    ->beginning($policy->first())->outcome($bought, $runs, $seed);
             };
             $all[] = new self($assumption, $low, $high, $play($low), $play($high));
         }

@@ -28,7 +28,7 @@ final readonly class KeepBack
         $chances = [];
         foreach (self::TUBS as $tubs) {
             $with = $space->for($space->project->withTubs($tubs));
-            $own = new Policy($space->catalogue, $with->project, $with, $policy->effort);
+            $own = (new Policy($space->catalogue, $with->project, $with, $policy->effort))->beginning($policy->first());
             $affordable = $own->affordable($own->playing($bought), $runs, $seed, intdiv($policy->work(), 2 * count(self::TUBS)));
             $chances[$tubs] = $own->outcome($bought, $affordable, $seed)->by($space->project->horizon);
         }

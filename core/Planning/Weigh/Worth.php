@@ -58,7 +58,8 @@ final readonly class Worth
         foreach ($owned as $animal) {
             $rest = array_values(array_filter($space->project->founders, static fn (Founder $one): bool => $one->id !== $animal->id));
             $less = $space->for($space->project->withFounders($rest));
-            $without = (new Policy($space->catalogue, $less->project, $less, $policy->effort))->playing($bought)->seasons($runs, $seed);
+            $own = (new Policy($space->catalogue, $less->project, $less, $policy->effort))->beginning($policy->first());
+            $without = $own->playing($bought)->seasons($runs, $seed);
             $worths[] = self::between($animal, $with, $without, $space->project->horizon);
         }
 
@@ -69,16 +70,18 @@ final readonly class Worth
      * Animals that are not owned, as if each came for nothing.
      *
      * @param list<Founder> $more
+     * @param list<array{string, string}> $first pairs that the answer begins with (Policy::first)
      * @return list<self> the worthiest first
      */
-    public static function ofMore(Catalogue $catalogue, Project $project, array $more, int $seed, float $effort = 1.0): array
-    {
+    public static function ofMore(
+        Catalogue $catalogue, Project $project, array $more, int $seed, float $effort = 1.0, array $first = [],
+    ): array {
         $gifts = array_map(static fn (Founder $one): Founder => new Founder(
             $one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, 0.0,
         ), $more);
         $owned = array_values(array_filter($project->founders, static fn (Founder $one): bool => ! $one->isOffer()));
         $all = $project->withFounders([...$owned, ...$gifts]);
-        $policy = new Policy($catalogue, $all, new Space($catalogue, $all), $effort);
+        $policy = (new Policy($catalogue, $all, new Space($catalogue, $all), $effort))->beginning($first);
         $gifts = self::promising($policy, $gifts);
         if ($gifts === []) {
             return [];

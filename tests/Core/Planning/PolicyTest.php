@@ -101,6 +101,66 @@ final class PolicyTest extends TestCase
         self::assertSame($outcome($animals), $outcome([...$animals, ['female', 'Pastel']]));
     }
 
+    public function testMalformedYoungOfAPairDoNotCountAndAreNotKept(): void
+    {
+        $assumptions = ['lay_rate' => .8, 'clutch_mean' => 4, 'clutch_sd' => 0, 'infertile' => 0, 'hatch' => 1];
+        $chance = static function (float $share, int $horizon, array $animals) use ($assumptions): float {
+            $sound = array_map(static fn (string $dam): array => ['sire' => 'A0', 'dam' => $dam, 'share' => $share], ['A1']);
+
+            return (new Policy(Shelf::catalogue(), self::read(
+                'Clown', $animals, $horizon, ['assumptions' => $assumptions, 'rules' => ['sound' => $share < 1 ? $sound : []]],
+            )))->outcome([], 6000, 5)->by($horizon);
+        };
+        $hets = [['male', 'het Clown'], ['female', 'het Clown']];
+        $shares = [1.0, .5, .2];
+        foreach ($shares as $share) { // by hand: four eggs, each 1/4 and sound
+            self::assertEqualsWithDelta(.8 * (1 - (1 - $share / 4) ** 4), $chance($share, 1, $hets), .02, "share {$share}");
+        }
+        // Young that are kept are fewer too: daughters who carry it go back to their sire.
+        $far = [['male', 'het Clown'], ['female', 'Normal']];
+        self::assertGreaterThan($chance(.05, 5, $far) + .2, $chance(1.0, 5, $far));
+        // A way that is played out knows it too.
+        $planner = new Planner(Shelf::catalogue(), self::read('Clown', $hets, 1, [
+            'assumptions' => $assumptions, 'rules' => ['sound' => [['sire' => 'A0', 'dam' => 'A1', 'share' => .5]]],
+        ]));
+        self::assertEqualsWithDelta(
+            .8 * (1 - (1 - .5 / 4) ** 4), $planner->play($planner->routes()[0], 6000, 5)->by(1), .02, 'the way',
+        );
+        // Another male of the same genes is taken instead of one whose young with her were malformed.
+        $project = self::read('Clown', [['male', 'het Clown'], ['female', 'het Clown'], ['male', 'het Clown']], 2, [
+            'assumptions' => $assumptions, 'rules' => ['sound' => [['sire' => 'A0', 'dam' => 'A1', 'share' => .5]]],
+        ]);
+        $law = new Law(new Space(Shelf::catalogue(), $project));
+        $start = (new Play($law, $keeper = new LookAhead($law)))->start();
+        self::assertSame('A2', $keeper->mate(new Situation(1, $start, ['male' => 0, 'female' => 0]))[0][0]->id);
+    }
+
+    public function testSoManyAreKeptAsTheProjectSays(): void
+    {
+        $project = self::read('Clown', [['male', 'het Clown'], ['female', 'Normal']], 5);
+        $kept = static function (array $keep, ?int $tubs = null) use ($project): array {
+            $own = new Project($project->target, $project->founders, $project->assumptions, 5, tubs: $tubs, keep: $keep);
+            $law = new Law($space = new Space(Shelf::catalogue(), $own));
+            $looks = $space->groups[0]->cross(...array_map(static fn ($one): int => $space->looksOf($one)[0], $own->founders));
+            $type = $law->types->young([$looks[0][0]], false);
+            $young = array_map(static fn (int $i): Holding => new Holding("young {$i}", $type, false, 4, true), range(1, 9));
+            $start = (new Play($law, $keeper = new LookAhead($law)))->start();
+            $one = $keeper->keep(new Situation(1, $start, ['male' => 0, 'female' => 0]), array_slice($young, 0, 5));
+            $both = $keeper->keep(new Situation(2, [...$start, ...$one], ['male' => 0, 'female' => 0]), array_slice($young, 5));
+
+            return [count($one), count($both)];
+        };
+        self::assertSame([2, 2], $kept(['female 50% het Clown' => 2]), 'two, and none of the next clutch');
+        self::assertSame([5, 7], $kept(['50% het Clown' => 7]), 'as they hatch');
+        self::assertSame([5, 6], $kept(['female 50% het Clown' => 7], 6), 'no more than there are tubs');
+        self::assertSame($kept([]), $kept(['male 50% het Clown' => 1]), 'of others nothing is said');
+        // What is kept moves the chance.
+        $chance = static fn (array $keep): float => (new Policy(Shelf::catalogue(), new Project(
+            $project->target, $project->founders, $project->assumptions, 5, keep: $keep,
+        )))->outcome([], 1500, 3)->by(5);
+        self::assertGreaterThan($chance(['female 50% het Clown' => 1]) + .1, $chance([]));
+    }
+
     public function testAnEventHasAStreamOfItsOwn(): void
     {
         $one = new Streams(1, 7);
