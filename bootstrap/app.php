@@ -27,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class]);
         $middleware->append(NothingCutOff::class);
         $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerOutbox::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
-        $middleware->api(append: [LayOutCollection::class]);
+        $middleware->api(prepend: [OneValueForOneField::class], append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: EnterCollection::class);

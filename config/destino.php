@@ -15,6 +15,9 @@ return [
         return in_array($zone, timezone_identifiers_list(DateTimeZone::ALL_WITH_BC), true) ? $zone : 'UTC';
     })(),
 
+    // Where backups of a database server go; those of a file lie beside it.
+    'backups' => env('DESTINO_BACKUPS') ?: storage_path('app/private/backups'),
+
     // The folder with the gene facts.
     'catalogue' => base_path('catalogue'),
 

@@ -17,10 +17,18 @@ class BackupError extends DomainException implements DestinoError
         return new self("{$file} is no sound Destino database: {$why}. Nothing was changed.");
     }
 
+    public static function notWritten(string $path, string $why): self
+    {
+        return new self("No backup was made: {$path} could not be written ({$why}). Nothing was changed.");
+    }
+
+    public static function notPutBack(string $why): self
+    {
+        return new self("The backup could not be put back ({$why}). Everything is as it was before.");
+    }
+
     public static function notAFile(): self
     {
-        return new self(
-            'Backups are made of the SQLite file; this installation keeps its data elsewhere. Use the backups of that database server.',
-        );
+        return new self('There is no database file to make a backup of.');
     }
 }

@@ -3,11 +3,11 @@
 namespace App\Backup;
 
 use Illuminate\Support\Carbon;
-use SQLite3;
+use Illuminate\Support\Facades\Storage;
 
 /**
- * Backups of the database: copies that are consistent while it is in use, checked after they are made, and kept as a
- * small rotation: the last ten, and one for each of the last six months.
+ * Backups: copies that are consistent while the collection is in use, checked after they are made, with the photographs beside
+ * them, and kept as a small rotation: the last ten, and one for each of the last six months.
  */
 class Vault
 {
@@ -15,33 +15,44 @@ class Vault
 
     public const MONTHS = 6;
 
-    public function __construct(private readonly string $database, private readonly string $folder) {}
+    /** A copy that nobody has finished for so long is swept away. */
+    private const UNFINISHED = 3600;
+
+    public function __construct(
+        private readonly Storehouse $store, private readonly string $folder, private readonly ?PhotoShelf $photos = null,
+    ) {}
 
     public static function ofThisInstallation(): self
     {
-        $database = (string) config('database.connections.sqlite.database');
-        if (config('database.default') !== 'sqlite' || ! is_file($database)) {
+        /** @var array<string, mixed> $connection */
+        $connection = config('database.connections.'.config('database.default'));
+        $database = (string) $connection['database'];
+        if ($connection['driver'] === 'pgsql') {
+            [$store, $folder] = [new PostgresServer($connection), (string) config('destino.backups')];
+        } elseif (is_file($database)) {
+            [$store, $folder] = [new SqliteFile($database), dirname($database).'/backups/'.pathinfo($database, PATHINFO_FILENAME)];
+        } else {
             throw BackupError::notAFile();
         }
 
-        return new self($database, dirname($database).'/backups/'.pathinfo($database, PATHINFO_FILENAME));
+        return new self($store, $folder, new PhotoShelf(Storage::disk('local')->path('photos'), "{$folder}/photos"));
     }
 
     /** @return list<array{file: string, at: Carbon, bytes: int}> newest first */
     public function backups(): array
     {
         $found = [];
-        foreach (glob("{$this->folder}/*.sqlite") ?: [] as $path) {
-            if (preg_match('/^(\d{8}-\d{6})(?:-\d+)?\.sqlite$/', basename($path), $part)) {
-                $found[] = [
+        foreach (glob("{$this->folder}/*.{$this->store->ending()}") ?: [] as $path) {
+            if (preg_match('/^(\d{8}-\d{6})(?:-(\d+))?\.\w+$/', basename($path), $part)) {
+                $found[$part[1].sprintf('%06d', $part[2] ?? 1)] = [
                     'file' => basename($path), 'at' => Carbon::createFromFormat('Ymd-His', $part[1]) ?? Carbon::now(),
                     'bytes' => (int) filesize($path),
                 ];
             }
         }
-        usort($found, fn (array $a, array $b): int => $b['file'] <=> $a['file']);
+        krsort($found, SORT_STRING);
 
-        return $found;
+        return array_values($found);
     }
 
     public function path(string $file): string
@@ -60,22 +71,31 @@ class Vault
     /**
      * @return string the file's name
      *
-     * @throws BackupError when the copy is not sound
+     * @throws BackupError when it cannot be written, or the copy is not sound
      */
     public function make(Carbon $now): string
     {
-        is_dir($this->folder) || mkdir($this->folder, 0700, true);
+        is_dir($this->folder) || @mkdir($this->folder, 0700, true) || throw BackupError::notWritten($this->folder, 'the folder cannot be made');
+        $this->sweep();
         $name = $now->format('Ymd-His');
-        for ($i = 2; is_file($this->path("{$name}.sqlite")); $i++) {
+        for ($i = 2; is_file($this->path("{$name}.{$this->store->ending()}")); $i++) {
             $name = $now->format('Ymd-His')."-{$i}";
         }
+        $file = "{$name}.{$this->store->ending()}";
         $unfinished = $this->path("{$name}.part");
-        self::copy($this->database, $unfinished);
-        self::check($unfinished, "{$name}.sqlite");
-        rename($unfinished, $this->path("{$name}.sqlite"));
+        try {
+            $this->store->copyTo($unfinished);
+            $this->store->check($unfinished, $file);
+        } catch (BackupError $error) {
+            @unlink($unfinished);
+
+            throw $error;
+        }
+        $this->photos?->keep();
+        rename($unfinished, $this->path($file));
         $this->rotate();
 
-        return "{$name}.sqlite";
+        return $file;
     }
 
     /**
@@ -91,38 +111,21 @@ class Vault
         if (! is_file($path)) {
             throw BackupError::noFile($file);
         }
-        self::check($path, $file);
+        $this->store->check($path, $file);
         $before = $this->make($now);
-        self::copy($path, $this->database);
+        $this->store->replaceBy($path);
+        $this->photos?->putBack();
 
         return $before;
     }
 
-    private static function copy(string $from, string $to): void
+    /** What a copy left that was broken off. */
+    private function sweep(): void
     {
-        $source = new SQLite3($from, SQLITE3_OPEN_READONLY);
-        $source->busyTimeout(5000);
-        $target = new SQLite3($to);
-        $target->busyTimeout(5000);
-        $source->backup($target);
-        $target->close();
-        $source->close();
-    }
-
-    /** @throws BackupError */
-    private static function check(string $path, string $name): void
-    {
-        try {
-            $copy = new SQLite3($path, SQLITE3_OPEN_READONLY);
-            $copy->enableExceptions(true);
-            $answer = (string) $copy->querySingle('PRAGMA integrity_check');
-            $copy->querySingle('SELECT count(*) FROM animals');
-            $copy->close();
-        } catch (\Exception $error) {
-            throw BackupError::damaged($name, $error->getMessage());
-        }
-        if ($answer !== 'ok') {
-            throw BackupError::damaged($name, $answer);
+        foreach (glob("{$this->folder}/{,photos/}*.part*", GLOB_BRACE) ?: [] as $part) {
+            if (filemtime($part) < time() - self::UNFINISHED) {
+                @unlink($part);
+            }
         }
     }
 

@@ -11,9 +11,20 @@ class BusyDatabase
 {
     private const SECONDS = 5;
 
+    /** What SQLite and PostgreSQL say then. */
+    private const SAID = [
+        'database is locked', 'database table is locked', 'SQLSTATE[55P03]', 'SQLSTATE[40P01]', 'SQLSTATE[40001]', 'SQLSTATE[53300]',
+    ];
+
     public static function is(Throwable $error): bool
     {
-        return str_contains($error->getMessage(), 'database is locked') || str_contains($error->getMessage(), 'database table is locked');
+        foreach (self::SAID as $words) {
+            if (str_contains($error->getMessage(), $words)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public static function answer(Request $request): Response

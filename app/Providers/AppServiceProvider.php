@@ -6,6 +6,8 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Doorway;
 use App\Collection\Kept;
 use App\Collection\Opened;
+use App\Database\OneWriter;
+use App\Database\PostgresConnection;
 use App\Database\SqliteConnector;
 use App\House\House;
 use App\Models\Enums\Right;
@@ -16,10 +18,13 @@ use App\Photos\Darkroom;
 use App\Policies\RecordPolicy;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\Paginator;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Storage;
@@ -49,11 +54,13 @@ class AppServiceProvider extends ServiceProvider
         $this->app->bind(CatalogueShelf::class, fn (): CatalogueShelf => $this->app->make(Opened::class)->shelf);
         $this->app->bind(House::class, fn (): House => $this->app->make(Opened::class)->house);
         $this->app->bind('db.connector.sqlite', SqliteConnector::class);
+        Connection::resolverFor('pgsql', fn (...$given): PostgresConnection => new PostgresConnection(...$given));
         $this->app->bind(Darkroom::class, fn (): Darkroom => new Darkroom(Storage::disk('local')));
     }
 
     public function boot(): void
     {
+        Event::listen(TransactionBeginning::class, OneWriter::wait(...));
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();

@@ -22,7 +22,7 @@ class BusyTest extends TestCase
     {
         parent::setUp();
         $this->file = (string) tempnam(sys_get_temp_dir(), 'destino-');
-        config(['database.connections.sqlite.database' => $this->file]);
+        config(['database.default' => 'sqlite', 'database.connections.sqlite.database' => $this->file]);
         app('db')->purge();
         Artisan::call('migrate', ['--force' => true]);
     }
@@ -40,7 +40,7 @@ class BusyTest extends TestCase
         $writers = array_map(
             fn (): Process => new Process(
                 [PHP_BINARY, base_path('tests/Support/writer.php'), (string) $animal->id, '40'],
-                env: ['DB_DATABASE' => $this->file, 'CACHE_STORE' => 'array'], timeout: 120,
+                env: ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->file, 'CACHE_STORE' => 'array'], timeout: 120,
             ),
             range(1, 4),
         );

@@ -49,7 +49,8 @@ class EmptyingTest extends TestCase
         $this->made(['name' => 'Skiff']);
         $this->get('/exchange')->assertOk()->assertSee('Empty the collection');
         $this->delete('/exchange/collection', ['word' => 'yes'])->assertSessionHasErrors('word');
-        // a database in memory cannot be backed up
+        $this->keeper();
+        config(['database.connections.'.config('database.default').'.database' => 'none']); // no backup can be made of it
         $this->delete('/exchange/collection', ['word' => 'empty'])->assertSessionHasErrors('word');
         $this->assertStringContainsString('no backup could be made', (string) session('errors')->first('word'));
         $this->assertSame(1, $this->keeper()->animals()->count());

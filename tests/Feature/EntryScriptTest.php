@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
 use Tests\Browser\Support\Server;
 
 /** bin/destino as a keeper runs it: real processes, a database file of its own. */
@@ -80,6 +81,20 @@ class EntryScriptTest extends TestCase
             $this->assertSame(1, proc_close($script), $said);
             $this->assertStringContainsString("“{$value}”", $said);
             $this->assertStringNotContainsString('Destino is at', $out);
+        }
+    }
+
+    public function test_a_server_that_cannot_be_had_is_said_before_anything_runs(): void
+    {
+        $refusals = [
+            'both files must be readable' => ['DESTINO_CERT' => '/none', 'DESTINO_KEY' => '/none'], 'DB_HOST and REDIS_HOST' => [],
+        ];
+        foreach ($refusals as $said => $env) {
+            $server = new Process(
+                [dirname(__DIR__, 2).'/bin/destino', 'server', ...($env === [] ? ['--only=web'] : [])], env: $env, timeout: 120,
+            );
+            $this->assertSame(1, $server->run());
+            $this->assertStringContainsString($said, $server->getErrorOutput());
         }
     }
 

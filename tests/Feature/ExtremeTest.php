@@ -26,7 +26,7 @@ class ExtremeTest extends TestCase
                 "/clutches/{$clutch->id}/counts", ['count' => '10', 'saw' => 'not Clown', 'form_token' => (string) Str::uuid()],
             )->assertSessionHasNoErrors();
         }
-        foreach (['/animals', "/animals/{$sire->id}", "/prove/{$sire->id}", '/prove', '/pair?sire_id='.$sire->id.'&dam_id='.$dam->id.'&target=Clown', '/today', '/genes/confusions', '/clutches/1/bench'] as $page) {
+        foreach (['/animals', "/animals/{$sire->id}", "/prove/{$sire->id}", '/prove', '/pair?sire_id='.$sire->id.'&dam_id='.$dam->id.'&target=Clown', '/today', '/genes/confusions', "/clutches/{$clutch->id}/bench"] as $page) {
             $this->get($page)->assertOk();
         }
     }

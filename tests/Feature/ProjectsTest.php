@@ -163,7 +163,7 @@ class ProjectsTest extends TestCase
     public function test_the_season_of_all_projects_gives_each_female_one_mate_and_says_who_waits(): void
     {
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
-        $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Piebald', 'hatched_on' => '2022-07-01']);
+        $barge = $this->made(['name' => 'Barge', 'sex' => 'male', 'genotype' => 'Piebald', 'hatched_on' => '2022-07-01']);
         $tender = $this->made(['name' => 'Tender', 'genotype' => 'het Clown het Piebald', 'hatched_on' => '2021-07-01']);
         $this->post(
             '/projects', ['name' => 'Painted', 'target' => 'Piebald, female', 'weight' => '1', 'offers' => ''] + self::FORM,
@@ -179,12 +179,12 @@ class ProjectsTest extends TestCase
                 ],
             )
             ->assertSee('What to buy next');
-        $this->get("/pair?sire_id=2&dam_id={$tender->id}")->assertSeeInOrder(['Painted', 'the plan asks for it this season']);
+        $this->get("/pair?sire_id={$barge->id}&dam_id={$tender->id}")->assertSeeInOrder(['Painted', 'the plan asks for it this season']);
         $this->get("/animals/{$tender->id}")->assertSeeInOrder(['Worth to your projects', 'Heads', 'without this animal']);
 
         // A pairing that is recorded stays: neither is asked for again.
         $this->post(
-            '/clutches', ['dam_id' => $tender->id, 'sires' => [2], 'paired_on' => now()->subDays(20)->format('Y-m-d')],
+            '/clutches', ['dam_id' => $tender->id, 'sires' => [$barge->id], 'paired_on' => now()->subDays(20)->format('Y-m-d')],
         )->assertSessionHasNoErrors();
         $this->get('/projects')->assertSee('Together already')->assertDontSee('Skiff × Tender');
     }

@@ -3,6 +3,8 @@
 namespace Tests\Feature;
 
 use App\Backup\BackupError;
+use App\Backup\PhotoShelf;
+use App\Backup\SqliteFile;
 use App\Backup\Vault;
 use App\Models\Animal;
 use App\Models\Clutch;
@@ -170,7 +172,11 @@ class RegisterTest extends TestCase
         $database = "{$folder}/own.sqlite";
         $live = new \SQLite3($database);
         $live->exec('CREATE TABLE animals (name TEXT); INSERT INTO animals VALUES (\'Skiff\')');
-        $vault = new Vault($database, "{$folder}/backups");
+        mkdir("{$folder}/photos");
+        file_put_contents("{$folder}/photos/one.jpg", 'a picture');
+        $vault = new Vault(
+            new SqliteFile($database), "{$folder}/backups", new PhotoShelf("{$folder}/photos", "{$folder}/backups/photos"),
+        );
         $start = Carbon::parse('2026-01-01 03:00');
         $this->assertTrue($vault->isDue($start));
         $live->exec('BEGIN; INSERT INTO animals VALUES (\'half written\')'); // in use, in the middle of a change
@@ -183,10 +189,14 @@ class RegisterTest extends TestCase
         }
         $this->assertCount(Vault::KEEP + 2, $vault->backups(), 'the last ten, and one of each earlier month');
 
+        unlink("{$folder}/photos/one.jpg");
+        touch("{$folder}/backups/20250101-000000.part", time() - 7200); // a copy that was broken off
         $live->exec('DELETE FROM animals');
         $live->close();
         $before = $vault->restore($vault->backups()[0]['file'], $start->copy()->addDays(100));
         $this->assertSame('Skiff', (new \SQLite3($database))->querySingle('SELECT name FROM animals'));
+        $this->assertSame('a picture', file_get_contents("{$folder}/photos/one.jpg"), 'photographs come back too');
+        $this->assertSame([], glob("{$folder}/backups/*.part"), 'what was broken off is swept away');
         $this->assertSame(0, (new \SQLite3($vault->path($before)))->querySingle('SELECT count(*) FROM animals'));
 
         file_put_contents("{$folder}/backups/20260101-000000.sqlite", 'no database at all, but long enough to look like one');

@@ -22,8 +22,9 @@ class OneValueForOneField
 
     public function handle(Request $request, Closure $next): Response
     {
+        $isProgram = $request->is('api/*'); // a program sends lists where the document of its format has them
         foreach ($request->query->all() + $request->request->all() as $field => $value) {
-            if (is_array($value) && ! $request->is(self::LISTS[$field] ?? [])) {
+            if (is_array($value) && ! $isProgram && ! $request->is(self::LISTS[$field] ?? [])) {
                 abort(400, "“{$this->shown((string) $field)}” takes one value, and a list of several arrived. Nothing was kept.");
             }
             if (! $this->isText($field) || ! $this->isText($value)) {

@@ -121,7 +121,7 @@ final class LookAhead implements Keeper
     {
         $first = $named = [];
         foreach ($this->project->keep as $words => $count) {
-            $of = array_filter([...$held, ...$young], fn (Holding $one): bool => $this->law->types->isCalled($one->type, $words));
+            $of = array_filter([...$held, ...$young], fn (Holding $one): bool => $this->law->types->isCalled($one->type, (string) $words));
             foreach (array_values($of) as $i => $one) {
                 $named[$one->id] = true;
                 $first += $i < $count ? [$one->id => $one] : [];

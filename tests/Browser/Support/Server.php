@@ -19,12 +19,14 @@ class Server
     public static function start(bool $demo, bool $empty = false, ?string $database = null, bool $works = false, float $plans = 0): self
     {
         $root = dirname(__DIR__, 3);
-        $database ??= (string) tempnam(sys_get_temp_dir(), 'destino-');
+        $isOnServer = $database === null && getenv('DESTINO_TEST_DATABASE') === 'pgsql';
+        $database ??= $isOnServer ? self::madeOnServer() : (string) tempnam(sys_get_temp_dir(), 'destino-');
         $port = self::freePort();
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
             'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
-            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $database,
+            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_DATABASE' => $database,
+            'DB_CONNECTION' => $isOnServer ? 'pgsql' : 'sqlite', 'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'),
             'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
             'DESTINO_PLAN_EFFORT' => '0.05',
@@ -75,11 +77,30 @@ class Server
         if ($keep) {
             return;
         }
+        if (! str_contains($this->database, '/')) {
+            exec(self::onServer('dropdb', '--force', $this->database));
+
+            return;
+        }
         foreach (['', '-wal', '-shm'] as $suffix) {
             if (is_file($this->database.$suffix)) {
                 unlink($this->database.$suffix);
             }
         }
+    }
+
+    /** Name of a new database, where the tests run on a database server. */
+    private static function madeOnServer(): string
+    {
+        $name = 'destino_browser_'.bin2hex(random_bytes(6));
+        exec(self::onServer('createdb', $name), result_code: $code);
+
+        return $code === 0 ? $name : throw new RuntimeException("The database {$name} could not be made.");
+    }
+
+    private static function onServer(string $program, string ...$arguments): string
+    {
+        return implode(' ', array_map(escapeshellarg(...), [$program, '-h', (string) getenv('DESTINO_TEST_HOST'), '-U', 'destino', ...$arguments]));
     }
 
     /** A port out of those of this worker, so that two workers never take the same one between asking and listening. */
