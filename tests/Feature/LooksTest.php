@@ -102,6 +102,7 @@ class LooksTest extends TestCase
     public function test_animals_show_their_likeliest_look(): void
     {
         $animal = $this->made(['name' => 'Skiff', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
+        $this->drawings((string) $this->get('/animals')->assertOk()->getContent());
         $this->get('/animals')->assertOk()->assertSee('<symbol id="skin-0"', false);
         $this->get("/animals/{$animal->id}")->assertOk()->assertSee('A scheme of the likeliest look');
     }

@@ -53,7 +53,7 @@ class AnimalController extends Controller
             'search' => $search,
             'cards' => $shown,
             'house' => $this->house,
-            'prints' => new Prints(new Gallery($this->shelf), isFine: true, kept: $this->opened->kept),
+            'prints' => new Prints(new Gallery($this->shelf), isFine: true, kept: $this->opened->kept, isLoose: true),
             'rackView' => $search->view === 'rack' ? new RackView($keeper, $shown, $this->house, $colour) : null,
             'pages' => (
                 new LengthAwarePaginator($shown, count($found), $most, $page, ['path' => route('animals.index')])

@@ -23,7 +23,7 @@ class YoungController extends Controller
 
         return view('young.index', [
             'page' => new KeepOrSell($season, $this->opened),
-            'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept),
+            'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept, isLoose: true),
             'token' => (string) Str::uuid(),
         ]);
     }
