@@ -125,7 +125,7 @@ start_web() {
 start_work() {
   part keep_working quick
   for _ in $(seq "${DESTINO_WORKERS:-$(nproc)}"); do part keep_working quick,default; done
-  part php "$ROOT/artisan" schedule:work --quiet
+  part keep_time
 }
 
 # What stands on a server that runs, for commands beside it.

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property int $rows
  * @property int $columns
+ * @property int $version
  */
 class Rack extends Model implements CollectionRecord
 {
@@ -20,7 +21,9 @@ class Rack extends Model implements CollectionRecord
 
     protected $fillable = ['name', 'rows', 'columns', 'position', 'form_token'];
 
-    protected $casts = ['rows' => 'integer', 'columns' => 'integer', 'position' => 'integer'];
+    protected $attributes = ['version' => 1];
+
+    protected $casts = ['version' => 'integer', 'rows' => 'integer', 'columns' => 'integer', 'position' => 'integer'];
 
     public function collectionId(): int
     {

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property bool $names_all whether a gene left out is seen not to show
  * @property string|null $note
  * @property Animal $animal
+ * @property int $version
  */
 class Statement extends Model implements Removable
 {
@@ -31,10 +32,10 @@ class Statement extends Model implements Removable
 
     protected $attributes = [
         'certainty' => 100, 'names_all' => true, 'source' => 'own', 'who' => null, 'on' => null, 'note' => null,
-        'deleted_at' => null,
+        'deleted_at' => null, 'version' => 1,
     ];
 
-    protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'names_all' => 'boolean'];
+    protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'version' => 'integer', 'names_all' => 'boolean'];
 
     protected static function booted(): void
     {

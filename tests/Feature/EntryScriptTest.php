@@ -55,7 +55,7 @@ class EntryScriptTest extends TestCase
     public function test_with_the_server_ends_whatever_was_started_beside_it(): void
     {
         $this->while(['serve'], function (string $address, int $script): void {
-            $this->workers($script, 2);
+            $this->workers($script, 'queue:work', 2);
             $beside = self::below($script);
             $servers = array_values(array_filter(
                 self::childrenOf($script), fn (int $one): bool => str_contains((string) file_get_contents("/proc/{$one}/cmdline"), "-S\0"),
@@ -98,29 +98,31 @@ class EntryScriptTest extends TestCase
         }
     }
 
-    public function test_a_worker_that_ends_is_followed_by_another(): void
+    public function test_a_worker_or_a_clock_that_ends_is_followed_by_another(): void
     {
         $this->while(['serve'], function (string $address, int $script): void {
-            $first = $this->workers($script, 2);
-            foreach ($first as $worker) {
-                posix_kill($worker, SIGKILL);
+            foreach (['queue:work' => 2, 'schedule:work' => 1] as $what => $count) {
+                $first = $this->workers($script, $what, $count);
+                foreach ($first as $worker) {
+                    posix_kill($worker, SIGKILL);
+                }
+                $this->assertSame([], array_intersect($this->workers($script, $what, $count, $first), $first), $what);
             }
-            $this->assertSame([], array_intersect($this->workers($script, 2, $first), $first));
         });
     }
 
     /**
      * @param list<int> $without that are on their way out
-     * @return list<int> the workers below the script, once there are as many
+     * @return list<int> those below the script that do this, once there are as many
      */
-    private function workers(int $script, int $count, array $without = []): array
+    private function workers(int $script, string $what, int $count, array $without = []): array
     {
         $found = [];
         for ($try = 0; $try < 100 && count($found) !== $count; $try++) {
             usleep(100_000);
             $found = array_values(array_filter(
                 array_diff(self::below($script), $without),
-                fn (int $one): bool => self::isThere($one) && str_contains((string) @file_get_contents("/proc/{$one}/cmdline"), "queue:work\0"),
+                fn (int $one): bool => self::isThere($one) && str_contains((string) @file_get_contents("/proc/{$one}/cmdline"), "{$what}\0"),
             ));
         }
         $this->assertCount($count, $found);

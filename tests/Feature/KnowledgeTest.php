@@ -133,6 +133,24 @@ class KnowledgeTest extends TestCase
         $this->get("/animals/{$young->id}")->assertSee('het Clown');
     }
 
+    public function test_racks_and_statements_that_changed_in_another_window_are_not_overwritten(): void
+    {
+        $rack = $this->keeper()->racks()->create(['name' => 'A', 'rows' => 2, 'columns' => 2]);
+        $sent = ['rows' => '3', 'columns' => '2', 'version' => '1'];
+        $this->put("/racks/{$rack->id}", ['name' => 'Left wall'] + $sent)->assertSessionHasNoErrors();
+        $this->from('/racks')->followingRedirects()->put("/racks/{$rack->id}", ['name' => 'Right wall'] + $sent)
+            ->assertSee('This rack was changed in another window')->assertSee('value="Right wall"', false);
+        $this->assertSame('Left wall', $rack->refresh()->name);
+        $this->put("/racks/{$rack->id}", ['name' => 'Right wall', 'version' => '2'] + $sent)->assertSessionHasNoErrors();
+        $this->assertSame('Right wall', $rack->refresh()->name);
+
+        $statement = $this->made(['genotype' => 'Clown'])->statements()->sole();
+        $sent = ['source' => 'own', 'certainty' => '100', 'version' => '1'];
+        $this->put("/statements/{$statement->id}", ['text' => 'Piebald'] + $sent)->assertSessionHasNoErrors();
+        $this->put("/statements/{$statement->id}", ['text' => 'Pastel'] + $sent)->assertSessionHasErrors('version', null, 'statement');
+        $this->assertSame('Piebald', $statement->refresh()->text);
+    }
+
     public function test_numbers_follow_the_pattern_of_the_house(): void
     {
         $this->put('/house', ['number_pattern' => 'no counter'])->assertSessionHasErrors('number_pattern');

@@ -32,7 +32,7 @@ class RackController extends Controller
 
     public function update(RackRequest $request, Rack $rack): RedirectResponse
     {
-        $request->change($rack);
+        $rack = $request->change($rack);
 
         return redirect()->route('racks.index')->with('said', "{$rack->name} is changed.");
     }

@@ -26,7 +26,7 @@ class StatementController extends Controller
 
     public function update(StatementRequest $request, Statement $statement): RedirectResponse
     {
-        $request->change($statement);
+        $statement = $request->change($statement);
 
         return redirect()->to($statement->home())->with(
             'said', "Corrected: {$statement->sentence()}. The history keeps what it said before.",

@@ -5,7 +5,6 @@ namespace App\Http\Requests;
 use App\Models\Rack;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Validator;
 
 class RackRequest extends RecordRequest
@@ -27,7 +26,7 @@ class RackRequest extends RecordRequest
     {
         return [
             'name' => ['required', 'string', 'max:60'], 'rows' => ['required', 'integer', 'between:1,30'],
-            'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid'],
+            'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid'], 'version' => ['nullable', 'integer'],
         ];
     }
 
@@ -60,11 +59,11 @@ class RackRequest extends RecordRequest
     public function addTo(User $keeper): Rack
     {
         /** @var Rack */
-        return $this->once($keeper->racks(), $this->safe()->except('form_token') + ['position' => $keeper->racks()->count()]);
+        return $this->once($keeper->racks(), $this->safe()->except('form_token', 'version') + ['position' => $keeper->racks()->count()]);
     }
 
-    public function change(Rack $rack): void
+    public function change(Rack $rack): Rack
     {
-        DB::transaction(fn () => $rack->update($this->safe()->except('form_token')));
+        return $this->changed($rack, $this->safe()->except('form_token', 'version'), 'rack');
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
 
 /** A form that writes one record: who may, and that a double click writes it once. */
 abstract class RecordRequest extends FormRequest
@@ -37,6 +38,34 @@ abstract class RecordRequest extends FormRequest
     public function authorize(): Response
     {
         return $this->subject() === null ? Gate::inspect($this->ability()) : Gate::inspect($this->ability(), $this->subject());
+    }
+
+    /**
+     * Changes a record that carries a version.
+     *
+     * @template T of Model
+     *
+     * @param  T  $record
+     * @param  array<string, mixed>  $values
+     * @return T as it is now
+     *
+     * @throws ValidationException when it was changed in another window since this form was opened
+     */
+    protected function changed(Model $record, array $values, string $what): Model
+    {
+        return DB::transaction(function () use ($record, $values, $what): Model {
+            $current = $record->newQuery()->lockForUpdate()->findOrFail($record->getKey());
+            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->getAttribute('version')) {
+                throw ValidationException::withMessages([
+                    'version' => "This {$what} was changed in another window since you opened it. What you typed is still there: save again to put it in place of that.",
+                ])->errorBag($this->errorBag);
+            }
+            $current->fill($values);
+            $current->setAttribute('version', (int) $current->getAttribute('version') + 1);
+            $current->save();
+
+            return $current;
+        });
     }
 
     /**

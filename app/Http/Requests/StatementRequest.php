@@ -8,7 +8,6 @@ use App\Models\Statement;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** One statement about an animal's genes: made anew, or corrected. */
@@ -42,6 +41,7 @@ class StatementRequest extends RecordRequest
             'names_all' => ['boolean'],
             'note' => ['nullable', 'string', 'max:2000'],
             'form_token' => ['nullable', 'uuid'],
+            'version' => ['nullable', 'integer'],
         ];
     }
 
@@ -60,11 +60,11 @@ class StatementRequest extends RecordRequest
     public function addTo(Animal $animal): Statement
     {
         /** @var Statement */
-        return $this->once($animal->statements(), $this->safe()->except('form_token'));
+        return $this->once($animal->statements(), $this->safe()->except('form_token', 'version'));
     }
 
-    public function change(Statement $statement): void
+    public function change(Statement $statement): Statement
     {
-        DB::transaction(fn () => $statement->update($this->safe()->except('form_token')));
+        return $this->changed($statement, $this->safe()->except('form_token', 'version'), 'statement');
     }
 }
