@@ -16,13 +16,16 @@ use Destino\Probability\Weights;
  * Linkage groups of a cross that must be looked at together, independent of all other blocks. Mostly one group; more
  * where what is believed of a parent ties groups to each other.
  */
-final readonly class Block
+final class Block
 {
+    /** @var array<string, list<BlockOutcome>> worked out once, whoever asks */
+    private array $outcomes = [];
+
     /**
      * @param list<LinkageGroup> $groups
      * @param list<array{Rational, array<string, Distribution<Expression>>}> $cases P(parents' genotypes here), and what they give by group
      */
-    public function __construct(public array $groups, public array $cases) {}
+    public function __construct(public readonly array $groups, public readonly array $cases) {}
 
     public function holdsSex(): bool
     {
@@ -69,6 +72,12 @@ final readonly class Block
      * @return list<BlockOutcome> in printer's order; empty where nothing hatches
      */
     public function outcomes(bool $phased = false, bool $hatched = false): array
+    {
+        return $this->outcomes[($phased ? 'phased' : '').($hatched ? ' hatched' : '')] ??= $this->worked($phased, $hatched);
+    }
+
+    /** @return list<BlockOutcome> */
+    private function worked(bool $phased, bool $hatched): array
     {
         /** @var array<string, array{list<Expression>, Rational, list<list<Expression>>}> $merged */
         $merged = [];

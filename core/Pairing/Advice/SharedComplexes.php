@@ -72,12 +72,18 @@ final readonly class SharedComplexes implements AdviceRule
     {
         $forms = [];
         foreach ($cross->blocks as $block) {
-            foreach ($block->outcomes() as $outcome) {
-                if (isset($outcome->forms[$locus])) {
-                    $forms[$outcome->forms[$locus]->order] = $outcome->forms[$locus];
+            foreach ($block->cases as [, $byGroup]) {
+                foreach ($byGroup as $offspring) {
+                    foreach ($offspring->entries() as [$expression]) {
+                        if (isset($expression->forms[$locus])) {
+                            $forms[$expression->forms[$locus]->order] = $expression->forms[$locus];
+                        }
+                    }
                 }
             }
         }
+
+        ksort($forms);
 
         return array_values($forms);
     }

@@ -22,7 +22,7 @@ final readonly class Project
      * @param int|null $tubs animals kept of the plan at the most
      * @param Rational|null $mostInbreeding F of the target's animals at the most
      * @param array{male: int, female: int, any: int} $wanted how many animals of the target
-     * @param array<string, int> $keep how many to keep of a young, by its words and sex (RouteStep::young), where it is not
+     * @param array<array-key, int> $keep how many to keep of a young, by its words and sex (RouteStep::young), where it is not
      *     left to the plan
      * @param list<string> $pinned founders (ids) that a route must use
      * @param array<string, Stance> $stances what to do when a cross can bring a condition: refuse leaves the cross out, warn
