@@ -136,8 +136,8 @@ $line('one new clutch: only what it touches', Stopwatch::milliseconds(function (
     foreach (array_keys($kindred->families()) as $family) {
         foreach ($kindred->groupSetsOf($family) as $groups) {
             $content = $kindred->contentOf($family, $groups);
-            if ($content !== '' && ! isset($before[$content])) {
-                $kindred->posterior($family, $groups);
+            if ($content !== '' && ! isset($before[$content])) { // as a collection does it, which keeps the rest
+                $kindred->plain($family, $groups);
                 $answer++;
             }
         }

@@ -34,8 +34,9 @@ final class FamilyContent
     public function __construct(private readonly Context $context, private readonly Hypothesis $hypothesis, array $decided)
     {
         $structure = [];
-        foreach ([...$hypothesis->family->members, ...$hypothesis->family->eggs] as $member) {
-            $structure[] = [$member->id, $member->sex?->value, ...$this->parents($member)];
+        // Young that were only counted have no young: where they say nothing they change nothing.
+        foreach ($hypothesis->family->members as $member) {
+            $structure[] = self::place($member);
             foreach ($member->animal->testimonies ?? [] as $testimony) {
                 $content = $testimony->content();
                 $this->statements[$member->id][] = [$testimony, $content, $this->groups[$content] ??= $this->groupsOf($testimony)];
@@ -68,7 +69,7 @@ final class FamilyContent
         foreach ([...$this->hypothesis->family->members, ...$this->hypothesis->family->eggs] as $member) {
             $seen = $this->seen($member->animal->saw ?? $member->brood?->saw, $spaces);
             if ($seen !== null || ($member->brood->isDead ?? false)) {
-                $content[] = [$member->id, $seen, $member->brood?->count, $member->brood?->isDead];
+                $content[] = [self::place($member), $seen, $member->brood?->count, $member->brood?->isDead];
             }
         }
         foreach ($this->hypothesis->family->members as $member) {
@@ -95,11 +96,11 @@ final class FamilyContent
         return $groups;
     }
 
-    /** @return array{list<string>, list<string>, string|null, string} */
-    private function parents(Member $member): array
+    /** @return list<mixed> who it is, and whose young */
+    private static function place(Member $member): array
     {
         return [
-            $member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights),
+            $member->id, $member->sex?->value, $member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights),
             $member->dam, $member->isFounder() ? '' : $member->batch,
         ];
     }
