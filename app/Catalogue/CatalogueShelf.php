@@ -208,7 +208,17 @@ class CatalogueShelf
      */
     public function cues(): array
     {
-        return $this->cues ??= (new CueBook($this->catalogue(), $this->targets()))->read($this->document()['cues']);
+        if ($this->cues === null) {
+            $kept = 'cues:'.$this->fingerprint();
+            $cues = $this->cache?->get($kept);
+            if (! is_array($cues)) {
+                $cues = (new CueBook($this->catalogue(), $this->targets()))->read($this->document()['cues']);
+                $this->cache?->put($kept, $cues, 7 * 86400);
+            }
+            $this->cues = $cues;
+        }
+
+        return $this->cues;
     }
 
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */

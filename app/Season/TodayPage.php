@@ -150,7 +150,7 @@ class TodayPage
     /** @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen before */
     public function toLookAt(): array
     {
-        $late = array_filter($this->opened->shelf->cues(), fn (Cue $cue): bool => $cue->fromDays > 0);
+        $late = null;
         $look = [];
         foreach ($this->animals as $animal) {
             $days = $animal->clutch_id === null || $animal->hatched_on === null
@@ -159,6 +159,7 @@ class TodayPage
             if ($days === null || $days > self::YOUNG || $animal->sightings->isEmpty()) {
                 continue; // what nobody began to tell apart is not asked for
             }
+            $late ??= array_filter($this->opened->shelf->cues(), fn (Cue $cue): bool => $cue->fromDays > 0);
             $seen = $animal->sightings->map(fn (Sighting $one): string => $one->cue)->all();
             $open = $this->benchOf((int) $animal->clutch_id)->worth($animal->id);
             $cues = array_filter(
