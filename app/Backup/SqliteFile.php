@@ -8,6 +8,9 @@ final readonly class SqliteFile implements Storehouse
 {
     private const MILLISECONDS = 5000;
 
+    /** What SQLite says of a full disk: its code 13, and no words. */
+    private const FULL = 'Backup failed: 13';
+
     public function __construct(private string $database) {}
 
     public function ending(): string
@@ -55,7 +58,7 @@ final readonly class SqliteFile implements Storehouse
             $target->close();
             $source->close();
         } catch (\Exception $error) {
-            throw BackupError::notWritten($to, $error->getMessage());
+            throw BackupError::notWritten($to, str_contains($error->getMessage(), self::FULL) ? 'the disk is full' : $error->getMessage());
         }
         if (! $isWhole) {
             throw BackupError::notWritten($to, 'the disk may be full');

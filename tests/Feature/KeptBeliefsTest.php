@@ -6,11 +6,13 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Doorway;
 use App\Collection\Kept;
 use App\Collection\Opened;
+use App\Jobs\WorkOutBeliefs;
 use App\Models\Animal;
 use App\Models\Clutch;
 use Destino\Inference\Faults\FaultKind;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Queue;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
@@ -52,6 +54,31 @@ class KeptBeliefsTest extends TestCase
             'one part of one animal, and a new one',
         );
         $this->assertCount(2, array_intersect($before, $parts()), 'the family stays as it was, at both of its loci');
+    }
+
+    public function test_in_a_large_collection_what_follows_of_a_write_is_worked_out_while_nobody_waits(): void
+    {
+        $this->family();
+        config(['queue.default' => 'database']);
+        Queue::fake();
+        $this->put('/house', ['error_unrecorded' => '7'])->assertSessionHasNoErrors();
+        Queue::assertNotPushed(WorkOutBeliefs::class);
+        for ($i = 0; $i < 100; $i++) {
+            $this->keeper()->animals()->create(['name' => "Hull {$i}", 'sex' => 'male']);
+        }
+        $this->put('/house', ['error_unrecorded' => '8'])->assertSessionHasNoErrors();
+        $this->put('/house', ['error_unrecorded' => '9'])->assertSessionHasNoErrors();
+        $this->put('/house', ['error_unrecorded' => 'many'])->assertSessionHasErrors();
+        $this->assertSame('quick', Queue::pushed(WorkOutBeliefs::class)->sole()->queue, 'one that waits will see both');
+
+        Cache::flush();
+        (new WorkOutBeliefs($this->keeper()->id))->handle(app(Doorway::class));
+        $kept = (array) app(Kept::class)->get("beliefs:{$this->keeper()->id}");
+        $this->assertNotSame([], $kept);
+        $texts = $this->texts();
+        $this->assertSame($kept, (array) app(Kept::class)->get("beliefs:{$this->keeper()->id}"), 'a page finds all of it');
+        Cache::flush();
+        $this->assertSame($this->texts(), $texts);
     }
 
     public function test_an_edited_gene_fact_or_school_counts_at_once(): void

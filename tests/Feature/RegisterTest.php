@@ -199,6 +199,12 @@ class RegisterTest extends TestCase
         $this->assertSame([], glob("{$folder}/backups/*.part"), 'what was broken off is swept away');
         $this->assertSame(0, (new \SQLite3($vault->path($before)))->querySingle('SELECT count(*) FROM animals'));
 
+        try {
+            (new Vault(new SqliteFile($database), "{$database}/no-folder"))->make($start);
+            $this->fail('where nothing can be written nothing is said to be made');
+        } catch (BackupError $error) {
+            $this->assertStringContainsString('No backup was made', $error->getMessage());
+        }
         file_put_contents("{$folder}/backups/20260101-000000.sqlite", 'no database at all, but long enough to look like one');
         try {
             $vault->restore('20260101-000000.sqlite', $start->copy()->addDays(101));

@@ -3,6 +3,7 @@
 namespace App\Http\Middleware;
 
 use App\Collection\Doorway;
+use App\Jobs\WorkOutBeliefs;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -35,7 +36,12 @@ class EnterCollection
         $person = Auth::user();
         $request->route()?->flushController(); // one that answered an earlier request of this process holds the collection of then
 
-        return $this->doorway->within($person->keeper(), fn (): Response => $next($request));
+        $answer = $this->doorway->within($person->keeper(), fn (): Response => $next($request));
+        if (! $request->isMethodSafe() && $answer->getStatusCode() < 400) {
+            WorkOutBeliefs::after($person->keeper());
+        }
+
+        return $answer;
     }
 
     /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */
