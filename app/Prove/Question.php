@@ -9,11 +9,19 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
+use Destino\Genome\State;
+use Destino\Probability\Rational;
 
 /** What is not known of an animal at one linkage group. */
 class Question
 {
     public const NOTHING = 'nothing of it';
+
+    /** @var array<string, float>|null */
+    private ?array $answers = null;
+
+    /** @var list<array{State, Rational}>|null */
+    private ?array $states = null;
 
     public function __construct(
         public readonly Animal $animal,
@@ -39,8 +47,20 @@ class Question
     /** @return array<string, float> P(answer) by words, the likeliest first */
     public function answers(): array
     {
+        return $this->answers ??= $this->told();
+    }
+
+    /** @return list<array{State, Rational}> */
+    private function states(): array
+    {
+        return $this->states ??= array_values($this->belief->statesOver([$this->group]));
+    }
+
+    /** @return array<string, float> */
+    private function told(): array
+    {
         $answers = [];
-        foreach ($this->belief->statesOver([$this->group]) as [$state, $chance]) {
+        foreach ($this->states() as [$state, $chance]) {
             $words = $this->answerOf($state->at($this->group));
             $answers[$words] = ($answers[$words] ?? 0.0) + $chance->toFloat();
         }
@@ -72,7 +92,7 @@ class Question
     public function alleles(): array
     {
         $alleles = [];
-        foreach ($this->belief->statesOver([$this->group]) as [$state]) {
+        foreach ($this->states() as [$state]) {
             foreach ($state->at($this->group)->haplotypes as $haplotype) {
                 $alleles += array_flip($haplotype);
             }
