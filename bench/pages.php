@@ -17,9 +17,14 @@ putenv('SESSION_DRIVER=array');
 require __DIR__.'/../vendor/autoload.php';
 $application = require __DIR__.'/../bootstrap/app.php';
 $application->make(Console::class)->bootstrap();
-config(['database.connections.sqlite.database' => $file, 'session.driver' => 'array', 'cache.default' => 'file', 'queue.default' => 'database']);
-config(['cache.stores.file.path' => $kept = sys_get_temp_dir().'/pages-'.getmypid()]);
-$genes = ['Pastel het Clown', 'Clown', '66% het Clown', 'Mojave', 'Enchi 50% het Piebald', 'Piebald', 'Yellow Belly het Clown', 'Leopard 66% het Piebald', 'Banana', 'Pinstripe het Ultramel', 'Normal'];
+config([
+    'database.connections.sqlite.database' => $file, 'session.driver' => 'array', 'cache.default' => 'file',
+    'queue.default' => 'database', 'cache.stores.file.path' => $kept = sys_get_temp_dir().'/pages-'.getmypid(),
+]);
+$genes = [
+    'Pastel het Clown', 'Clown', '66% het Clown', 'Mojave', 'Enchi 50% het Piebald', 'Piebald', 'Yellow Belly het Clown',
+    'Leopard 66% het Piebald', 'Banana', 'Pinstripe het Ultramel', 'Normal',
+];
 
 ob_start(); // pages send headers: nothing is printed before the last one
 foreach ([300, 1000] as $size) {
@@ -32,14 +37,20 @@ foreach ([300, 1000] as $size) {
         for ($i = 0; $i < $size; $i++) {
             $isYoung = $i > $size / 4;
             $sex = mt_rand(0, 2) > 0 ? 'female' : 'male';
-            $parents = $isYoung ? ['sire_id' => $animals['male'][mt_rand(0, count($animals['male']) - 1)], 'dam_id' => $animals['female'][mt_rand(0, count($animals['female']) - 1)]] : [];
-            $animal = $keeper->animals()->create(['name' => "Hull {$i}", 'number' => "H{$i}", 'sex' => $sex, 'hatched_on' => sprintf('20%02d-07-%02d', $isYoung ? 25 : 20, mt_rand(1, 28))] + $parents);
+            $anyOf = fn (array $ids): int => $ids[mt_rand(0, count($ids) - 1)];
+            $parents = $isYoung ? ['sire_id' => $anyOf($animals['male']), 'dam_id' => $anyOf($animals['female'])] : [];
+            $animal = $keeper->animals()->create([
+                'name' => "Hull {$i}", 'number' => "H{$i}", 'sex' => $sex,
+                'hatched_on' => sprintf('20%02d-07-%02d', $isYoung ? 25 : 20, mt_rand(1, 28)),
+            ] + $parents);
             $isYoung || $animal->statements()->create(['text' => $genes[mt_rand(0, count($genes) - 1)], 'source' => 'own']);
             $animal->care()->create(['kind' => 'weight', 'on' => '2026-11-01', 'grams' => mt_rand(500, 2400)]);
             $isYoung || $animals[$sex][] = $animal->id;
         }
     });
-    $clutch = $keeper->clutches()->create(['dam_id' => $animals['female'][0], 'laid_on' => '2026-05-05', 'hatched_on' => '2026-07-01', 'hatched' => 6]);
+    $clutch = $keeper->clutches()->create([
+        'dam_id' => $animals['female'][0], 'laid_on' => '2026-05-05', 'hatched_on' => '2026-07-01', 'hatched' => 6,
+    ]);
     $clutch->sires()->create(['animal_id' => $animals['male'][0]]);
     $open = function (string $address) use ($application): float {
         $before = hrtime(true);
@@ -50,7 +61,8 @@ foreach ([300, 1000] as $size) {
         return (hrtime(true) - $before) / 1e6;
     };
     $pages = [
-        'lightest' => '/guide', 'Today' => '/today', 'Animals' => '/animals', 'an animal' => "/animals/{$animals['male'][0]}", 'Pair' => '/pair',
+        'lightest' => '/guide', 'Today' => '/today', 'Animals' => '/animals', 'an animal' => "/animals/{$animals['male'][0]}",
+        'Pair' => '/pair',
         'a pair' => "/pair?sire_id={$animals['male'][0]}&dam_id={$animals['female'][0]}&target=Clown", 'Clutches' => '/clutches',
         'a clutch' => "/clutches/{$clutch->id}", 'Prove' => '/prove', 'Projects' => '/projects', 'Genes' => '/genes',
     ];

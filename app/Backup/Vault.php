@@ -75,7 +75,9 @@ class Vault
      */
     public function make(Carbon $now): string
     {
-        is_dir($this->folder) || @mkdir($this->folder, 0700, true) || throw BackupError::notWritten($this->folder, 'the folder cannot be made');
+        if (! is_dir($this->folder) && ! @mkdir($this->folder, 0700, true)) {
+            throw BackupError::notWritten($this->folder, 'the folder cannot be made');
+        }
         $this->sweep();
         $name = $now->format('Ymd-His');
         for ($i = 2; is_file($this->path("{$name}.{$this->store->ending()}")); $i++) {

@@ -40,7 +40,7 @@ class Prints
 
     public function of(Look $look): string
     {
-        return $this->used($look, '<img class="skin small" src="%s" width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'" alt="" loading="lazy">');
+        return $this->used($look, self::image('skin small', '%s', ''));
     }
 
     /**
@@ -69,8 +69,15 @@ class Prints
         $content = $this->content($look, 'medium');
 
         return $content === null
-            ? '<img class="skin" src="'.$this->address($look, 'medium').'" width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'" alt="'.e($label).'" loading="lazy">'
+            ? self::image('skin', $this->address($look, 'medium'), e($label))
             : SkinSvg::framed($content, $label);
+    }
+
+    private static function image(string $class, string $address, string $label): string
+    {
+        $size = 'width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'"';
+
+        return "<img class=\"{$class}\" src=\"{$address}\" {$size} alt=\"{$label}\" loading=\"lazy\">";
     }
 
     /** One that came by itself, as a file. */

@@ -33,7 +33,9 @@ class Appraisal
             'animals' => array_map(self::entry(...), Worth::ofOwned($policy, $answer->bought, $seed)),
             'next' => array_map(
                 self::entry(...),
-                Worth::ofMore($this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort, $policy->first()),
+                Worth::ofMore(
+                    $this->shelf->catalogue(), $project, $this->candidates($project->target), $seed, $this->effort, $policy->first(),
+                ),
             ),
         ];
     }

@@ -57,7 +57,8 @@ abstract class RecordRequest extends FormRequest
             $current = $record->newQuery()->lockForUpdate()->findOrFail($record->getKey());
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->getAttribute('version')) {
                 throw ValidationException::withMessages([
-                    'version' => "This {$what} was changed in another window since you opened it. What you typed is still there: save again to put it in place of that.",
+                    'version' => "This {$what} was changed in another window since you opened it. What you typed is still there: "
+                        .'save again to put it in place of that.',
                 ])->errorBag($this->errorBag);
             }
             $current->fill($values);
