@@ -5,9 +5,35 @@ namespace App\Database;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\Grammars\PostgresGrammar as Grammar;
 
-/** Puts what has no value first, and last the other way round, as the one file does: a list is in the same order on both. */
+/**
+ * Lists in the order in which the one file has them: what has no value first, and last the other way round; records that are asked
+ * for without an order as they were made.
+ */
 class PostgresGrammar extends Grammar
 {
+    public function compileSelect(Builder $query): string
+    {
+        if (! $this->isPlain($query)) {
+            return parent::compileSelect($query);
+        }
+        $ordered = clone $query;
+        $ordered->orders = [['column' => "{$query->from}.id", 'direction' => 'asc']];
+
+        return parent::compileSelect($ordered);
+    }
+
+    /** Whether it asks for records of one table, in no order; all tables number their records. */
+    private function isPlain(Builder $query): bool
+    {
+        $isOf = is_string($query->from) && ! str_contains($query->from, ' ');
+        foreach ($query->columns ?? [] as $column) {
+            $isOf = $isOf && is_string($column);
+        }
+
+        return $isOf && ! $query->orders && ! $query->groups && ! $query->havings && ! $query->unions && ! $query->aggregate
+            && $query->distinct === false;
+    }
+
     /**
      * @param  list<array{column?: mixed, direction?: string, sql?: string}>  $orders
      * @return list<string>
