@@ -7,6 +7,7 @@ use App\Collection\Opened;
 use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Foundation\Queue\Queueable;
 
 /**
@@ -29,9 +30,14 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
         $this->onQueue('quick');
     }
 
-    public static function after(User $keeper): void
+    /** Whoever wrote, by a page or by a program. */
+    public static function after(RequestHandled $handled): void
     {
-        if (config('queue.default') !== 'sync' && $keeper->animals()->count() >= self::FROM) {
+        if ($handled->request->isMethodSafe() || $handled->response->getStatusCode() >= 400 || config('queue.default') === 'sync') {
+            return;
+        }
+        $keeper = $handled->request->user()?->keeper();
+        if ($keeper instanceof User && $keeper->animals()->count() >= self::FROM) {
             self::dispatch($keeper->id);
         }
     }

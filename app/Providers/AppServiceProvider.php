@@ -10,6 +10,7 @@ use App\Database\OneWriter;
 use App\Database\PostgresConnection;
 use App\Database\SqliteConnector;
 use App\House\House;
+use App\Jobs\WorkOutBeliefs;
 use App\Models\Enums\Right;
 use App\Models\Kinds;
 use App\Models\RecordKind;
@@ -22,6 +23,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Events\TransactionBeginning;
+use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\Paginator;
 use Illuminate\Support\Facades\Event;
@@ -61,6 +63,7 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Event::listen(TransactionBeginning::class, OneWriter::wait(...));
+        Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();

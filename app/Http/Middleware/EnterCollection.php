@@ -3,7 +3,6 @@
 namespace App\Http\Middleware;
 
 use App\Collection\Doorway;
-use App\Jobs\WorkOutBeliefs;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -36,12 +35,7 @@ class EnterCollection
         $person = Auth::user();
         $request->route()?->flushController(); // one that answered an earlier request of this process holds the collection of then
 
-        $answer = $this->doorway->within($person->keeper(), fn (): Response => $next($request));
-        if (! $request->isMethodSafe() && $answer->getStatusCode() < 400) {
-            WorkOutBeliefs::after($person->keeper());
-        }
-
-        return $answer;
+        return $this->doorway->within($person->keeper(), fn (): Response => $next($request));
     }
 
     /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */
