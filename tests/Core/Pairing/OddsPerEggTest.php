@@ -47,6 +47,10 @@ final class OddsPerEggTest extends TestCase
             'Super Enchi het Piebald', '66% het Piebald Pastel', 'Piebald + Enchi + Pastel', '1/12',
         ];
         yield 'two uncertain hets and another morph' => ['66% het Clown Mojave', '50% het Clown Enchi', 'Clown + Mojave', '1/24'];
+        // 1/2 · 2/3 that both carry it, 1/4 of their young show it, all have a copy of Pastel, half are female
+        yield 'two uncertain hets, a super and a sex' => ['50% het Clown', '66% het Clown Super Pastel', 'Clown + Pastel, female', '1/24'];
+        yield 'an uncertain het to a visual' => ['Enchi 66% het Piebald', 'Piebald', 'Piebald + Enchi', '1/6'];
+        yield 'a super, a morph and a recessive' => ['Super Enchi het Ultramel', 'Mystic het Ultramel', 'Ultramel + Enchi + Mystic', '1/8'];
         yield 'another compound and a recessive' => ['Lesser het Ultramel', 'Mystic het Ultramel', 'Ultramel + Lesser/Mystic', '1/16'];
         yield 'uncertain which of two alleles' => ['Yellow Belly or Gravel', 'Normal', 'Gravel', '1/4'];
         yield 'uncertain which of two loci: never both' => ['Pastel or Enchi', 'Normal', 'Pastel + Enchi', '0'];
