@@ -53,6 +53,7 @@ Route::get('/pair', [PairController::class, 'show'])->name('pair');
 Route::get('/pair/sheet', [PairController::class, 'sheet'])->name('pair.sheet');
 Route::get('/pair/outcomes.csv', [PairController::class, 'export'])->name('pair.export');
 Route::get('/read', ReadingController::class)->name('read');
+Route::get('/worked-out', [HouseController::class, 'workedOut'])->name('worked-out');
 
 Route::post('/animals/chosen', [BulkController::class, 'store'])->name('bulk.store');
 Route::post('/animals/chosen/undo', [BulkController::class, 'undo'])->name('bulk.undo');

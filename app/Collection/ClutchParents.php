@@ -14,6 +14,9 @@ use Destino\Probability\Rational;
  * Whose young the hatchlings and eggs of each clutch are. A clutch has one sire out of those that are possible; a hatchling
  * whose own record names one of them names him for all. One that is recorded with a male who is not among them, or
  * with another dam, stands by itself.
+ *
+ * @phpstan-import-type AnimalRow from Records
+ * @phpstan-import-type ClutchRow from Records
  */
 class ClutchParents
 {
@@ -29,19 +32,17 @@ class ClutchParents
     /** @var array<int, list<int>> animals by clutch */
     private array $hatchlings = [];
 
-    /** @param  array<string, mixed>  $records  rows as Kin has them */
-    public function __construct(private readonly array $records)
+    public function __construct(private readonly Records $records)
     {
-        foreach ($records['clutches'] as $row) {
+        foreach ($records->clutches as $row) {
             $sires = array_map(
-                fn (?int $sire): ?string => $sire === null || ! isset($records['animals'][$sire]) ? null : "a{$sire}",
-                $row['sires'],
+                fn (?int $sire): ?string => $sire === null || ! isset($records->animals[$sire]) ? null : "a{$sire}", $row['sires'],
             );
             $this->sires[$row['id']] = $sires === [] ? [null] : array_values(array_unique($sires));
-            $this->weights[$row['id']] = self::weigh($sires, array_map(intval(...), array_filter($row['kept'] ?? [], is_numeric(...))));
+            $this->weights[$row['id']] = self::weigh($sires, array_map(intval(...), array_filter($row['kept'], is_numeric(...))));
             $this->dams[$row['id']] = "a{$row['dam']}";
         }
-        foreach ($records['animals'] as $id => $row) {
+        foreach ($records->animals as $id => $row) {
             if ($row['clutch_id'] !== null && isset($this->sires[$row['clutch_id']])) {
                 $this->hatchlings[$row['clutch_id']][] = $id;
             }
@@ -50,7 +51,7 @@ class ClutchParents
             $named = array_values(
                 array_unique(
                     array_filter(
-                        array_map(fn (int $id): ?string => $this->sireOf($records['animals'][$id]), $ids),
+                        array_map(fn (int $id): ?string => $this->sireOf($records->animals[$id]), $ids),
                         fn (?string $sire): bool => $sire !== null && in_array($sire, $this->sires[$clutch], true),
                     ),
                 ),
@@ -104,7 +105,7 @@ class ClutchParents
     }
 
     /**
-     * @param  array<string, mixed>  $row  of an animal
+     * @param AnimalRow $row
      * @return array{list<string|null>, string|null} its possible sires, and the clutch it shares one with
      */
     public function of(array $row, ?string $sire): array
@@ -122,7 +123,7 @@ class ClutchParents
     /**
      * Hatchlings that were kept and counted as well.
      *
-     * @param  array<string, mixed>  $clutch  row of the clutch
+     * @param ClutchRow $clutch
      * @param  list<array{saw: Target, count: int}>  $counts  living ones
      * @param  array<string, Individual>  $individuals
      */
@@ -142,17 +143,11 @@ class ClutchParents
         );
     }
 
-    /**
-     * Sexes of a collection, as recorded or as the roles of parents have them.
-     *
-     * @param  array<int, array<string, mixed>>  $animals  rows by id
-     * @param  list<array<string, mixed>>  $clutches
-     * @return array<string, Sex> by "a" and id
-     */
-    public static function sexes(array $animals, array $clutches): array
+    /** @return array<string, Sex> by "a" and id, as recorded or as the roles of parents have them */
+    public static function sexes(Records $records): array
     {
         $recorded = $places = [];
-        foreach ($animals as $id => $row) {
+        foreach ($records->animals as $id => $row) {
             $sex = Sex::tryFrom((string) $row['sex']);
             if ($sex !== null) {
                 $recorded["a{$id}"] = $sex;
@@ -162,7 +157,7 @@ class ClutchParents
                 $row['dam_id'] === null ? null : "a{$row['dam_id']}",
             ];
         }
-        foreach ($clutches as $row) {
+        foreach ($records->clutches as $row) {
             $places[] = [
                 "a{$row['dam']}", "eggs of a{$row['dam']}",
                 array_map(fn (?int $sire): ?string => $sire === null ? null : "a{$sire}", $row['sires']), "a{$row['dam']}",
@@ -172,9 +167,9 @@ class ClutchParents
         return Roles::among($recorded, $places)->sexes;
     }
 
-    /** @param  array<string, mixed>  $row */
+    /** @param AnimalRow $row */
     private function sireOf(array $row): ?string
     {
-        return $row['sire_id'] !== null && isset($this->records['animals'][$row['sire_id']]) ? "a{$row['sire_id']}" : null;
+        return $row['sire_id'] !== null && isset($this->records->animals[$row['sire_id']]) ? "a{$row['sire_id']}" : null;
     }
 }

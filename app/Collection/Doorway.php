@@ -20,13 +20,13 @@ final class Doorway
     ) {}
 
     /** Opens a keeper's collection for what follows; the one that was open before is closed. */
-    public function open(User $keeper): Opened
+    public function open(User $keeper, bool $mayBeBehind = false): Opened
     {
         $this->close();
         /** @var list<GeneChange> $changes */
         $changes = $keeper->geneChanges()->orderBy('id')->get()->all();
         $house = House::of($keeper);
-        $this->open = new Opened($keeper, $house, $this->shipped->forHouse($house, $changes), $this->kept);
+        $this->open = new Opened($keeper, $house, $this->shipped->forHouse($house, $changes), $this->kept, $mayBeBehind);
         $this->application->instance(Opened::class, $this->open);
 
         return $this->open;
@@ -46,9 +46,9 @@ final class Doorway
      * @param callable(Opened): T $work
      * @return T
      */
-    public function within(User $keeper, callable $work): mixed
+    public function within(User $keeper, callable $work, bool $mayBeBehind = false): mixed
     {
-        $opened = $this->open($keeper);
+        $opened = $this->open($keeper, $mayBeBehind);
         try {
             return $work($opened);
         } finally {

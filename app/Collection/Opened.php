@@ -20,12 +20,16 @@ final class Opened
 
     private ?Family $family = null;
 
-    /** @param User|null $keeper null where nobody is signed in: the shipped facts and the default rules */
+    /**
+     * @param User|null $keeper null where nobody is signed in: the shipped facts and the default rules
+     * @param bool $mayBeBehind whether a page may show what was known before the last change, while that is worked out
+     */
     public function __construct(
         private readonly ?User $keeper,
         public readonly House $house,
         public readonly CatalogueShelf $shelf,
         public readonly Kept $kept,
+        private readonly bool $mayBeBehind = false,
     ) {
         $this->today = CarbonImmutable::today();
     }
@@ -37,7 +41,13 @@ final class Opened
 
     public function beliefs(): Beliefs
     {
-        return $this->beliefs ??= Beliefs::of($this->keeper(), $this->shelf, $this->house, $this->kept);
+        return $this->beliefs ??= Beliefs::of($this->keeper(), $this->shelf, $this->house, $this->kept, $this->mayBeBehind);
+    }
+
+    /** Whether anything that was asked for is what was known before the last change. */
+    public function isBehind(): bool
+    {
+        return $this->beliefs?->isBehind() ?? false;
     }
 
     public function family(): Family

@@ -4,6 +4,8 @@ namespace App\Jobs;
 
 use App\Collection\Doorway;
 use App\Collection\Opened;
+use App\Collection\Patience;
+use App\Http\Middleware\EnterCollection;
 use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -18,26 +20,28 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
 
-    /** Smaller collections take no time that anybody would notice. */
-    private const FROM = 100;
-
     public int $tries = 1;
 
     public int $timeout = 600;
+
+    /** Seconds after which one that was lost is asked for again. */
+    public int $uniqueFor = 60;
 
     public function __construct(private readonly int $keeper)
     {
         $this->onQueue('quick');
     }
 
-    /** Whoever wrote, by a page or by a program. */
+    /** Whoever wrote, by a page or by a program; and a page that found it not done yet. */
     public static function after(RequestHandled $handled): void
     {
-        if ($handled->request->isMethodSafe() || $handled->response->getStatusCode() >= 400 || config('queue.default') === 'sync') {
+        $isAsked = $handled->request->attributes->getBoolean(EnterCollection::BEHIND)
+            || (! $handled->request->isMethodSafe() && $handled->response->getStatusCode() < 400);
+        if (! $isAsked || config('queue.default') === 'sync') {
             return;
         }
         $keeper = $handled->request->user()?->keeper();
-        if ($keeper instanceof User && $keeper->animals()->count() >= self::FROM) {
+        if ($keeper instanceof User && $keeper->animals()->count() >= Patience::FROM) {
             self::dispatch($keeper->id);
         }
     }
@@ -50,10 +54,6 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public function handle(Doorway $doorway): void
     {
         $keeper = User::query()->find($this->keeper);
-        $keeper === null ?: $doorway->within($keeper, function (Opened $opened) use ($keeper): void {
-            foreach ($keeper->animals()->pluck('id') as $id) {
-                $opened->beliefs()->text((int) $id);
-            }
-        });
+        $keeper === null ?: $doorway->within($keeper, fn (Opened $opened) => $opened->beliefs()->complete());
     }
 }

@@ -52,6 +52,17 @@ class ContradictionDesk
         ], $this->beliefs->kin->unlikely());
     }
 
+    /** @return list<string> what is wrong with the records of a family, of which nothing is concluded */
+    public function faults(): array
+    {
+        return array_map(
+            fn (string $fault): string => (string) preg_replace_callback(
+                '/\ba(\d+)\b/', fn (array $found): string => $this->name($found[0]), $fault,
+            ),
+            $this->beliefs->kin->faults(),
+        );
+    }
+
     /** @return list<array{decision: Decision, text: string}> newest first */
     public function decided(): array
     {
@@ -120,6 +131,6 @@ class ContradictionDesk
     {
         return $id[0] === 'a'
             ? route('animals.show', (int) substr($id, 1))
-            : route('clutches.show', ClutchCount::query()->findOrFail((int) substr($id, 1))->clutch_id);
+            : route('clutches.show', ClutchCount::withTrashed()->findOrFail((int) substr($id, 1))->clutch_id);
     }
 }

@@ -30,7 +30,9 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\View\View as ShownView;
 
 class AppServiceProvider extends ServiceProvider
 {
@@ -64,6 +66,8 @@ class AppServiceProvider extends ServiceProvider
     {
         Event::listen(TransactionBeginning::class, OneWriter::wait(...));
         Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
+        // The frame of a page is drawn last: whether anything in it was behind is known then.
+        View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();

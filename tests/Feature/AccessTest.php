@@ -22,7 +22,7 @@ class AccessTest extends TestCase
     private const LEAST = [
         'assets' => 'anyone', 'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone',
         'logout' => 'viewer',
-        'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'luck' => 'viewer',
+        'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'worked-out' => 'viewer', 'luck' => 'viewer',
         'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
         'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',
         'animals.index' => 'viewer', 'animals.show' => 'viewer', 'animals.puzzle' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',

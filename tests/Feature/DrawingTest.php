@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Kept;
+use App\Collection\Records;
 use App\Drawing\Bead;
 use App\Drawing\GeneLetters;
 use App\Drawing\TextFit;
@@ -164,7 +165,7 @@ class DrawingTest extends TestCase
         $age = fn (?string $hatched): string => (
             new AnimalCard(
                 new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]),
-                new Beliefs([], [], Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue(),
+                new Beliefs(new Records, Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue(),
             )
         )->age($today);
 

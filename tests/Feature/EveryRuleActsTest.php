@@ -5,7 +5,7 @@ namespace Tests\Feature;
 use App\Clutch\EggTray;
 use App\Collection\AnimalCard;
 use App\Collection\Doorway;
-use App\Collection\Kin;
+use App\Collection\Families;
 use App\Family\Relatedness;
 use App\House\Choices;
 use App\House\House;
@@ -104,7 +104,7 @@ class EveryRuleActsTest extends TestCase
         $opened = app(Doorway::class)->open($this->keeper()->fresh());
         $animal = fn (string $name): Animal => $this->keeper()->animals()->where('name', $name)->sole();
         if (str_starts_with($key, 'error_')) {
-            return serialize(Kin::rates($opened->house)->all());
+            return serialize(Families::rates($opened->house)->all());
         }
         [$sex, $of] = [...explode('_', $key), ''];
 

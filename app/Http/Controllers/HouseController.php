@@ -3,11 +3,13 @@
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\HouseRequest;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
 /** The house rules: everybody reads them, the owner chooses. */
@@ -21,6 +23,14 @@ class HouseController extends Controller
             'house.show',
             ['house' => $house, 'catalogue' => $shelf->catalogue(), 'stances' => $house->stances($shelf->catalogue())],
         );
+    }
+
+    /** Whether everything that follows from the last change was worked out, for pages that show what was known before it. */
+    public function workedOut(Opened $opened): JsonResponse
+    {
+        $this->authorize('read');
+
+        return response()->json(['done' => $opened->beliefs()->isComplete()]);
     }
 
     public function update(HouseRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse

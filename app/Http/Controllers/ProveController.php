@@ -34,11 +34,11 @@ class ProveController extends Controller
 
         return view('prove.index', [
             'hasAnimals' => $keeper->animals()->exists(),
-            'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf))->ranked(),
+            'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf, $this->opened->kept))->ranked(),
             'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),
             'digest' => new Digest($keeper, $beliefs),
             'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
-            'faults' => $beliefs->kin->kindred()->faults, 'error' => $beliefs->kin->error(),
+            'error' => $beliefs->kin->error(),
         ]);
     }
 

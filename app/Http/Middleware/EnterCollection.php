@@ -3,6 +3,7 @@
 namespace App\Http\Middleware;
 
 use App\Collection\Doorway;
+use App\Collection\Opened;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -18,6 +19,11 @@ class EnterCollection
 {
     /** Pages for those who are not signed in. */
     private const DOORS = ['login', 'login.attempt', 'begin', 'begin.store'];
+
+    /** Attribute of a request that was answered with what was known before the last change. */
+    public const BEHIND = 'behind';
+
+    private const LOOKED_AT = ['today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove'];
 
     public function __construct(private readonly Doorway $doorway) {}
 
@@ -35,7 +41,19 @@ class EnterCollection
         $person = Auth::user();
         $request->route()?->flushController(); // one that answered an earlier request of this process holds the collection of then
 
-        return $this->doorway->within($person->keeper(), fn (): Response => $next($request));
+        return $this->doorway->within($person->keeper(), function (Opened $opened) use ($next, $request): Response {
+            $response = $next($request);
+            $request->attributes->set(self::BEHIND, $opened->isBehind());
+
+            return $response;
+        }, $this->mayBeBehind($request));
+    }
+
+    /** Pages to look at show what is known so far; what is written, printed, exported or asked by a program waits for all of it. */
+    private function mayBeBehind(Request $request): bool
+    {
+        return $request->isMethod('GET') && ! $request->expectsJson() && config('queue.default') !== 'sync'
+            && in_array($request->route()?->getName(), self::LOOKED_AT, true);
     }
 
     /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */

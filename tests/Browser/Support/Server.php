@@ -7,8 +7,11 @@ use RuntimeException;
 /** The application on a free port of this machine, with a database of its own in a temporary file. */
 class Server
 {
-    /** @param  resource  $process */
-    private function __construct(public readonly string $address, private readonly string $database, private $process) {}
+    /**
+     * @param resource $process
+     * @param array<string, string> $env
+     */
+    private function __construct(public readonly string $address, private readonly string $database, private $process, private readonly array $env) {}
 
     /**
      * @param bool $empty a demo without its animals: whoever asks is signed in as the owner that is put there
@@ -56,11 +59,17 @@ class Server
             if ($socket !== false) {
                 fclose($socket);
 
-                return new self("http://127.0.0.1:{$port}", $database, $process);
+                return new self("http://127.0.0.1:{$port}", $database, $process, $env);
             }
             usleep(50_000);
         }
         throw new RuntimeException('The application did not answer in time.');
+    }
+
+    /** Runs a command beside it, on the same collection. */
+    public function run(string ...$arguments): void
+    {
+        self::artisan(dirname(__DIR__, 3), $this->env, ...$arguments);
     }
 
     /** Of the process, for those who would kill it. */

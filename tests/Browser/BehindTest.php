@@ -1,0 +1,84 @@
+<?php
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\TestCase;
+use Tests\Browser\Support\Browser;
+use Tests\Browser\Support\LargeSeeder;
+use Tests\Browser\Support\Server;
+
+/** A large collection with a worker: a page shows what was known, and brings the rest by itself when it is worked out. */
+class BehindTest extends TestCase
+{
+    private static Server $server;
+
+    private static Browser $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$server = Server::start(demo: true);
+        self::$server->run('db:seed', '--class='.LargeSeeder::class, '--force', '--quiet');
+        self::$browser = Browser::start(self::$server->address);
+    }
+
+    protected function setUp(): void
+    {
+        $this->state('Pastel'); // whatever is written asks for a worker
+        self::work();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$browser->quit();
+        self::$server->stop();
+    }
+
+    public function test_what_follows_comes_by_itself_and_what_was_said_stays(): void
+    {
+        $this->state('Pastel het Clown')->waitFor('.said', 'Added');
+        $this->assertStringContainsString('being worked out', self::$browser->text('[data-module="behind"]'));
+        $young = $this->addressOf('Young Keel');
+        self::$browser->visit($young)->waitFor('.answer', 'possible Pastel (50%)');
+        $this->assertStringContainsString('being worked out', self::$browser->text('[data-module="behind"]'));
+        self::work();
+        self::$browser->waitFor('.answer', '50% het Clown');
+        $this->assertSame([], self::$browser->all('[data-module="behind"]'));
+    }
+
+    public function test_a_page_on_which_something_was_typed_is_left_to_the_keeper(): void
+    {
+        $this->state('Pastel Enchi');
+        self::$browser->visit($this->addressOf('Young Keel'))->waitFor('[data-module="behind"]', 'being worked out');
+        self::$browser->script('document.querySelector("#mate-target").closest("details")?.setAttribute("open", "")');
+        self::$browser->type('#mate-target', 'Clown');
+        self::work();
+        self::$browser->waitFor('[data-module="behind"]', 'still shows what was known');
+        $this->assertSame('Clown', self::$browser->script('return document.querySelector("#mate-target").value'));
+        self::$browser->click('[data-show]')->waitFor('.answer', 'Enchi');
+    }
+
+    private static function work(): void
+    {
+        self::$server->run('queue:work', '--queue=quick', '--stop-when-empty', '--quiet');
+    }
+
+    private function state(string $text): Browser
+    {
+        self::$browser->visit($this->addressOf('Old Keel').'#statements');
+        self::$browser->script('document.querySelectorAll("details").forEach(one => { one.open = true })');
+
+        return self::$browser->type('form[action$="/statements"] [name="text"]', $text)
+            ->click('form[action$="/statements"] button[type="submit"]');
+    }
+
+    private function addressOf(string $name): string
+    {
+        self::$browser->visit('/animals?view=list&find='.rawurlencode($name));
+        foreach (self::$browser->all('main a[href*="/animals/"]') as $link) {
+            if (str_contains($link->getText(), $name)) {
+                return (string) parse_url((string) $link->getAttribute('href'), PHP_URL_PATH);
+            }
+        }
+        self::fail("{$name} is not in the list: ".self::$browser->text());
+    }
+}
