@@ -71,6 +71,7 @@ foreach ([300, 1000] as $size) {
     printf("%d animals\n%-10s %8s %8s %8s %14s\n", $size, '', 'median', '95 %', 'times', 'after a change');
     $lightest = 0.0;
     foreach ($pages as $name => $address) {
+        $open($address); // what is only done once is done
         $founder = $keeper->animals()->findOrFail($animals['male'][1 + mt_rand(0, 5)]);
         $founder->statements()->create(['text' => 'Fire', 'source' => 'own']);
         $after = $open($address);

@@ -21,4 +21,15 @@ final readonly class OutcomeNode
         public int $moved,
         public int $region,
     ) {}
+
+    /** The outcome after it, with the next item of one block. */
+    public function raised(int $block, Rational $probability, int $rank): self
+    {
+        $indices = $this->indices;
+        $ranks = $this->ranks;
+        $indices[$block]++;
+        $ranks[$block] = $rank;
+
+        return new self($probability, array_values($ranks), array_values($indices), $block, $this->region);
+    }
 }

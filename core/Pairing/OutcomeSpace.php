@@ -20,6 +20,9 @@ final readonly class OutcomeSpace
     /** @var list<list<list<SpaceItem>>> regions; in each, the items of each block, most likely first, ties in printer's order */
     private array $regions;
 
+    /** @var list<list<list<Rational>>> how much less likely each item is than the one before it; of the first, its probability */
+    private array $steps;
+
     /** @param list<list<list<SpaceItem>>> $regions */
     public function __construct(array $regions, private OutcomeDescriber $describer)
     {
@@ -32,6 +35,21 @@ final readonly class OutcomeSpace
 
             return $items;
         }, $region), $regions);
+        $this->steps = array_map(static fn (array $region): array => array_map(self::stepsOf(...), $region), $this->regions);
+    }
+
+    /**
+     * @param list<SpaceItem> $items
+     * @return list<Rational>
+     */
+    private static function stepsOf(array $items): array
+    {
+        $steps = [];
+        foreach ($items as $i => $item) {
+            $steps[] = $i === 0 ? $item->probability : $item->probability->dividedBy($items[$i - 1]->probability);
+        }
+
+        return $steps;
     }
 
     /** The true number of outcomes, however few are listed. */
@@ -52,7 +70,7 @@ final readonly class OutcomeSpace
 
     /**
      * The outcomes from the most likely down, ties in printer's order. Each step costs the number of blocks times the
-     * logarithm of the steps so far; nothing is built ahead.
+     * logarithm of the steps so far; nothing is built ahead, and of a product only the factor that moved is multiplied anew.
      *
      * Every combination but the first of a region has one predecessor (one step back in the last block that moved),
      * and the predecessor never comes later in the order, so the heap always holds the next one.
@@ -64,7 +82,7 @@ final readonly class OutcomeSpace
         $heap = new OutcomeHeap;
         foreach ($this->regions as $r => $region) {
             if (! in_array([], $region, true)) {
-                $this->push($heap, $r, array_fill(0, count($region), 0), 0);
+                $heap->insert($this->first($r));
             }
         }
         while (! $heap->isEmpty()) {
@@ -75,10 +93,10 @@ final readonly class OutcomeSpace
             }
             yield $this->describer->describe($items, $node->probability);
             for ($block = $node->moved; $block < count($node->indices); $block++) {
-                if (isset($this->regions[$node->region][$block][$node->indices[$block] + 1])) {
-                    $next = $node->indices;
-                    $next[$block]++;
-                    $this->push($heap, $node->region, array_values($next), $block);
+                $next = $this->regions[$node->region][$block][$node->indices[$block] + 1] ?? null;
+                if ($next !== null) {
+                    $step = $this->steps[$node->region][$block][$node->indices[$block] + 1];
+                    $heap->insert($node->raised($block, $node->probability->times($step), $next->rank()));
                 }
             }
         }
@@ -114,16 +132,16 @@ final readonly class OutcomeSpace
         return $sum;
     }
 
-    /** @param list<int> $indices */
-    private function push(OutcomeHeap $heap, int $region, array $indices, int $moved): void
+    /** The likeliest outcome of a region. */
+    private function first(int $region): OutcomeNode
     {
         $probability = Rational::one();
         $ranks = [];
-        foreach ($this->regions[$region] as $block => $items) {
-            $item = $items[$indices[$block]];
-            $probability = $probability->times($item->probability);
-            $ranks[] = $item->rank();
+        foreach ($this->regions[$region] as $items) {
+            $probability = $probability->times($items[0]->probability);
+            $ranks[] = $items[0]->rank();
         }
-        $heap->insert(new OutcomeNode($probability, $ranks, $indices, $moved, $region));
+
+        return new OutcomeNode($probability, $ranks, array_fill(0, count($ranks), 0), 0, $region);
     }
 }

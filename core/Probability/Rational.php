@@ -215,6 +215,14 @@ readonly class Rational
             throw InvalidNumber::zeroDenominator();
         }
 
+        if ($other->bigDenominator === null) { // no native number is the least integer, so that each can change its sign
+            return $this->times(
+                $other->numerator > 0
+                    ? new self($other->denominator, $other->numerator)
+                    : new self(-$other->denominator, -$other->numerator),
+            );
+        }
+
         return $this->times(self::ofBig($other->denominator(), $other->numerator()));
     }
 

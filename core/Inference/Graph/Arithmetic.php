@@ -42,6 +42,32 @@ interface Arithmetic
     public function sums(array $table, array $places): array;
 
     /**
+     * Sums out the variable that runs slowest.
+     *
+     * @param array<int, N> $table
+     * @param int $size places of all other variables together
+     * @return array<int, N> by the place of these
+     */
+    public function summedOut(array $table, int $size): array;
+
+    /**
+     * Sums out all variables but the one that runs slowest.
+     *
+     * @param array<int, N> $table
+     * @param int $size places of all other variables together
+     * @return array<int, N> by value of that one
+     */
+    public function ofSlowest(array $table, int $size): array;
+
+    /**
+     * @param array<int, N> $table
+     * @param int $size places of all variables but the one that runs slowest
+     * @param array<int, N> $rest a table over these
+     * @return array<int, N> the products; entries that the other table excludes are left out
+     */
+    public function weighed(array $table, int $size, array $rest): array;
+
+    /**
      * @param array<int, N> $table
      * @param array<int, N> $by
      * @return array<int, N> table[i] / by[i], where both are there

@@ -68,6 +68,49 @@ final readonly class Doubles implements Arithmetic
         return $sums;
     }
 
+    public function summedOut(array $table, int $size): array
+    {
+        $sums = [];
+        foreach ($table as $key => $entry) {
+            $at = $key % $size;
+            if (isset($sums[$at])) {
+                $sums[$at] += $entry;
+            } else {
+                $sums[$at] = $entry;
+            }
+        }
+
+        return $sums;
+    }
+
+    public function ofSlowest(array $table, int $size): array
+    {
+        $sums = [];
+        foreach ($table as $key => $entry) {
+            $at = intdiv($key, $size);
+            if (isset($sums[$at])) {
+                $sums[$at] += $entry;
+            } else {
+                $sums[$at] = $entry;
+            }
+        }
+
+        return $sums;
+    }
+
+    public function weighed(array $table, int $size, array $rest): array
+    {
+        $left = [];
+        foreach ($table as $key => $entry) {
+            $at = $key % $size;
+            if (isset($rest[$at])) {
+                $left[$key] = $entry * $rest[$at];
+            }
+        }
+
+        return $left;
+    }
+
     public function over(array $table, array $by): array
     {
         $left = [];

@@ -132,9 +132,9 @@ final class Elimination
     /** @return list<Rational> P(value of a variable | evidence), after run() */
     public function marginalOf(int $variable): array
     {
-        $places = $this->scopes[$variable]->places(array_keys($this->products[$variable]), [$variable => 1]);
+        $own = $this->arithmetic->ofSlowest($this->products[$variable], $this->scopes[$variable]->strides[$variable]);
 
-        return $this->arithmetic->shares($this->arithmetic->sums($this->products[$variable], $places), $this->sizes[$variable]) ?? [];
+        return $this->arithmetic->shares($own, $this->sizes[$variable]) ?? [];
     }
 
     /**
@@ -223,7 +223,7 @@ final class Elimination
             $this->scopes[$variable] = $scope;
             $this->products[$variable] = $product;
             $rest = new Scope(array_slice($scope->variables, 1), $this->sizes);
-            $up = $this->arithmetic->sums($product, $scope->places(array_keys($product), $rest->strides));
+            $up = $this->arithmetic->summedOut($product, $scope->strides[$variable]);
             if ($rest->variables === []) {
                 $this->log += log($this->arithmetic->float($up[0]));
 
@@ -251,14 +251,11 @@ final class Elimination
                     $this->scopes[$parent]->places(array_keys($this->products[$parent]), $rest->strides),
                 );
                 $down = $this->arithmetic->over($all, $this->up[$variable]);
-                $places = $scope->places(array_keys($this->products[$variable]), $rest->strides);
                 [$this->products[$variable]] = $this->arithmetic->scaled(
-                    $this->arithmetic->filtered($this->products[$variable], $places, $down),
+                    $this->arithmetic->weighed($this->products[$variable], $scope->strides[$variable], $down),
                 );
             }
-            $marginals[$variable] = $this->arithmetic->sums(
-                $this->products[$variable], $scope->places(array_keys($this->products[$variable]), [$variable => 1]),
-            );
+            $marginals[$variable] = $this->arithmetic->ofSlowest($this->products[$variable], $scope->strides[$variable]);
         }
 
         return $marginals;

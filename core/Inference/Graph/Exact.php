@@ -59,6 +59,41 @@ final readonly class Exact implements Arithmetic
         return $sums;
     }
 
+    public function summedOut(array $table, int $size): array
+    {
+        $sums = [];
+        foreach ($table as $key => $entry) {
+            $at = $key % $size;
+            $sums[$at] = isset($sums[$at]) ? $sums[$at]->plus($entry) : $entry;
+        }
+
+        return $sums;
+    }
+
+    public function ofSlowest(array $table, int $size): array
+    {
+        $sums = [];
+        foreach ($table as $key => $entry) {
+            $at = intdiv($key, $size);
+            $sums[$at] = isset($sums[$at]) ? $sums[$at]->plus($entry) : $entry;
+        }
+
+        return $sums;
+    }
+
+    public function weighed(array $table, int $size, array $rest): array
+    {
+        $left = [];
+        foreach ($table as $key => $entry) {
+            $factor = $rest[$key % $size] ?? null;
+            if ($factor !== null) {
+                $left[$key] = $entry->times($factor);
+            }
+        }
+
+        return $left;
+    }
+
     public function over(array $table, array $by): array
     {
         $left = [];
