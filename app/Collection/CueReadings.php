@@ -55,7 +55,7 @@ final class CueReadings
             $states = $kindred->posterior($family, $groups)->of[$one->id] ?? null;
             if ($states !== null) {
                 $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
-                $factors[] = new JointBelief($keys, Kin::readable($states));
+                $factors[] = new JointBelief($keys, Relatives::readable($states));
             }
         }
 

@@ -14,7 +14,6 @@ use Destino\Inference\Evidence\Tally;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Probability\Distribution;
-use Destino\Probability\Rational;
 
 /**
  * What the whole collection says of each animal: parents, young, counted siblings, cousins. Each family is worked out at
@@ -25,9 +24,6 @@ use Destino\Probability\Rational;
  */
 final class Kin
 {
-    /** Digits of a denominator that can still be read. */
-    private const DIGITS = 8;
-
     private const NOTHING = ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
 
     private readonly Families $families;
@@ -144,33 +140,6 @@ final class Kin
         return hash('xxh128', $this->shelf->fingerprint().serialize(Families::rates($this->house)));
     }
 
-    /**
-     * Fractions that no longer can be read give way to the simplest within a ten-millionth of their value: what is kept of
-     * a belief is for pairings and pages, and every conclusion starts from the records again.
-     *
-     * @param  Distribution<State>  $states
-     * @return Distribution<State>
-     */
-    public static function readable(Distribution $states): Distribution
-    {
-        $entries = $states->entries();
-        $longest = max([0, ...array_map(fn (array $entry): int => strlen((string) $entry[1]->denominator()), $entries)]);
-        if ($longest <= self::DIGITS) {
-            return $states;
-        }
-        uasort($entries, fn (array $a, array $b): int => $b[1]->compareTo($a[1]));
-        $weighted = [];
-        $others = Rational::zero();
-        foreach (array_slice($entries, 1, null, true) as $key => [$state, $chance]) {
-            $simple = Rational::nearest($chance->toFloat(), 1e-7 * $chance->toFloat());
-            $others = $others->plus($simple);
-            $weighted[] = [(string) $key, $state, $simple];
-        }
-        $largest = (string) array_key_first($entries);
-
-        return Distribution::ofWeighted([[$largest, $entries[$largest][0], $others->complement()], ...$weighted]);
-    }
-
     private function fingerprint(string $about): string
     {
         return hash('xxh128', $about.$this->records->mark());
@@ -268,7 +237,7 @@ final class Kin
     {
         $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
         $part = [
-            'of' => array_map(fn (Distribution $states): string => serialize([$keys, self::readable($states)]), $posterior->of),
+            'of' => array_map(fn (Distribution $states): string => serialize([$keys, Relatives::readable($states)]), $posterior->of),
             'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
             'exact' => $posterior->isExact, 'error' => $posterior->error, 'disputed' => $posterior->isDisputed,
         ];

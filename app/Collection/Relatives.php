@@ -24,7 +24,37 @@ use Destino\Probability\Rational;
  */
 final class Relatives
 {
+    /** Digits of a denominator that can still be read. */
+    private const DIGITS = 8;
+
     public function __construct(private readonly Catalogue $catalogue) {}
+
+    /**
+     * Fractions that no longer can be read give way to the simplest within a ten-millionth of their value: what is kept of
+     * a belief is for pairings and pages, and every conclusion starts from the records again.
+     *
+     * @param  Distribution<State>  $states
+     * @return Distribution<State>
+     */
+    public static function readable(Distribution $states): Distribution
+    {
+        $entries = $states->entries();
+        $longest = max([0, ...array_map(fn (array $entry): int => strlen((string) $entry[1]->denominator()), $entries)]);
+        if ($longest <= self::DIGITS) {
+            return $states;
+        }
+        uasort($entries, fn (array $a, array $b): int => $b[1]->compareTo($a[1]));
+        $weighted = [];
+        $others = Rational::zero();
+        foreach (array_slice($entries, 1, null, true) as $key => [$state, $chance]) {
+            $simple = Rational::nearest($chance->toFloat(), 1e-7 * $chance->toFloat());
+            $others = $others->plus($simple);
+            $weighted[] = [(string) $key, $state, $simple];
+        }
+        $largest = (string) array_key_first($entries);
+
+        return Distribution::ofWeighted([[$largest, $entries[$largest][0], $others->complement()], ...$weighted]);
+    }
 
     /**
      * What relatives say stands in the place of what was believed, wherever they say something.

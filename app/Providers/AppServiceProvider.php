@@ -10,6 +10,7 @@ use App\Database\OneWriter;
 use App\Database\PostgresConnection;
 use App\Database\SqliteConnector;
 use App\House\House;
+use App\Http\WholeSessions;
 use App\Jobs\WorkOutBeliefs;
 use App\Models\Enums\Right;
 use App\Models\Kinds;
@@ -29,6 +30,7 @@ use Illuminate\Pagination\Paginator;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
@@ -66,6 +68,9 @@ class AppServiceProvider extends ServiceProvider
     {
         Event::listen(TransactionBeginning::class, OneWriter::wait(...));
         Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
+        Session::extend('file', fn (): WholeSessions => new WholeSessions(
+            $this->app->make('files'), config('session.files'), config('session.lifetime'),
+        ));
         // The frame of a page is drawn last: whether anything in it was behind is known then.
         View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are

@@ -6,6 +6,7 @@ use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Session;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -157,6 +158,23 @@ class DoorTest extends TestCase
         $this->actingAs(User::factory()->create());
         $answer = $this->get("http://{$name}/animals")->assertStatus($isOwn ? 200 : 400);
         $isOwn ?: $answer->assertDontSee($name);
+    }
+
+    public function test_a_session_is_whole_at_every_moment(): void
+    {
+        $folder = sys_get_temp_dir().'/destino-sessions-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        config(['session.files' => $folder]);
+        $sessions = Session::driver('file')->getHandler();
+        $this->assertTrue($sessions->write('one', 'as it was'));
+        $file = fopen("{$folder}/one", 'r');
+        $this->assertTrue($sessions->write('one', str_repeat('as it is now ', 9_000)));
+        $this->assertSame('as it was', fread($file, 100), 'the old one was not cut while the new one was written');
+        $this->assertSame(str_repeat('as it is now ', 9_000), $sessions->read('one'));
+        $this->assertSame(['one'], array_values(array_diff(scandir($folder), ['.', '..'])), 'no half is left');
+        fclose($file);
+        $sessions->destroy('one');
+        rmdir($folder);
     }
 
     public function test_a_refused_form_follows_nobody_to_another_site(): void
