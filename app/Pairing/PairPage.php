@@ -71,6 +71,20 @@ class PairPage
         $this->verdict = PairingCheck::verdict($this->advice, $relatedness, $house, $shelf);
     }
 
+    /** All outcomes as one area, beside the ladder where there is one. */
+    public function tray(): Tray
+    {
+        $hasLadder = $this->prediction->target !== null && ! $this->isImpossible();
+
+        return new Tray($this->rows, $this->space, $this->unit(), $hasLadder ? 860 : 1180, 380);
+    }
+
+    /** The same for a phone. */
+    public function narrowTray(): Tray
+    {
+        return new Tray($this->rows, $this->space, $this->unit(), 350, 430, 14);
+    }
+
     /** @return list<OutcomeRow> the likeliest that live, and those that meet the target first of all: to be drawn large */
     public function looks(): array
     {

@@ -6,9 +6,11 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Plan;
 use App\Models\Project;
+use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Probability\Rational;
+use Illuminate\Support\HtmlString;
 
 /** What the page of a project shows: its latest plan, laid out for reading. */
 class ProjectPage
@@ -407,5 +409,11 @@ class ProjectPage
     public static function percent(float $share): string
     {
         return ($share > 0 && $share < .01 ? 'under 1' : ($share < 1 && $share > .99 ? 'over 99' : (string) round(100 * $share)))."\u{a0}%";
+    }
+
+    /** A chance of the plan, which keeps it as a text. */
+    public function odds(string $fraction): HtmlString
+    {
+        return OddsWords::kept($fraction);
     }
 }

@@ -2,9 +2,11 @@
 
 namespace App\Words;
 
+use Brick\Math\BigInteger;
 use Destino\Notation\Percentage;
 use Destino\Probability\ClutchChance;
 use Destino\Probability\Rational;
+use Illuminate\Support\HtmlString;
 
 /** Exact odds with a plain sentence beside them. */
 class OddsWords
@@ -54,6 +56,14 @@ class OddsWords
         return self::isReadable($chance)
             ? $chance->toString()
             : '<details class="exact"><summary>'.e($label ?? self::fraction($chance)).'</summary>'.$chance->toString().'</details>';
+    }
+
+    /** As exact() says it, of a fraction that was kept as a text, however long. */
+    public static function kept(string $fraction): HtmlString
+    {
+        [$numerator, $denominator] = [...explode('/', $fraction), '1'];
+
+        return new HtmlString(self::exact(Rational::ofBig(BigInteger::of($numerator), BigInteger::of($denominator))));
     }
 
     /** A percentage that never claims 0 or 100 for what is neither. */

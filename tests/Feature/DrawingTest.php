@@ -9,11 +9,16 @@ use App\Collection\Records;
 use App\Drawing\Bead;
 use App\Drawing\GeneLetters;
 use App\Drawing\TextFit;
+use App\Drawing\Tile;
 use App\Drawing\Treemap;
 use App\House\House;
 use App\Models\Animal;
+use App\Pairing\OutcomeRow;
+use App\Pairing\TrayPiece;
 use App\Words\OddsWords;
+use Brick\Math\BigInteger;
 use Destino\Genome\Sex;
+use Destino\Pairing\Outcome;
 use Destino\Probability\ClutchChance;
 use Destino\Probability\Rational;
 use Illuminate\Support\Carbon;
@@ -148,6 +153,30 @@ class DrawingTest extends TestCase
     public function test_odds_in_words_claim_nothing_false(string $chance, string $percent, string $oneIn): void
     {
         $this->assertSame([$percent, $oneIn], [OddsWords::percent(Rational::parse($chance)), OddsWords::oneIn(Rational::parse($chance))]);
+    }
+
+    /** @return iterable<string, array{float, float, bool, string, float}> */
+    public static function pieces(): iterable
+    {
+        yield 'a wide one' => [240, 120, true, '★ 3/128', 19];
+        yield 'one that is no hit' => [240, 120, false, '3/128', 19];
+        yield 'a narrow one' => [84, 50, true, '★ 3/128', 14];
+        yield 'one in which the star has no room: its edge tells it' => [64, 50, true, '3/128', 13];
+        yield 'a very narrow one' => [56, 50, true, '3/128', 11];
+        yield 'one in which nothing can be read' => [40, 50, true, '', 14];
+        yield 'a flat one' => [240, 30, true, '', 14];
+    }
+
+    #[DataProvider('pieces')]
+    public function test_a_piece_of_the_tray_shows_as_much_of_its_share_as_can_be_read(
+        float $width, float $height, bool $isHit, string $share, float $size,
+    ): void {
+        $outcome = new Outcome('Clown', [], Rational::of(3, 128), null, [], false, [], BigInteger::one(), []);
+        $row = new OutcomeRow(1, $outcome, [], null, [], $isHit ? Rational::one() : Rational::zero());
+        $piece = new TrayPiece($row, new Tile(['x' => 0, 'y' => 0, 'width' => $width, 'height' => $height]));
+        $this->assertSame([$share, $size], [$piece->share, $piece->size]);
+        $this->assertStringContainsString('3/128 per egg', $piece->reading('egg'), 'all of it is read out wherever one points');
+        $this->assertSame($isHit, str_contains($piece->reading('egg'), 'Meets the target'));
     }
 
     public function test_how_many_clutches(): void

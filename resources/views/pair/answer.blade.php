@@ -29,8 +29,8 @@
                 <button class="button" data-without-script>Show</button>
             </form>
         </div>
-        <x-tray :page="$page" :prints="$prints" :width="$page->prediction->target !== null && ! $page->isImpossible() ? 860 : 1180" :height="380" class="wide"/>
-        <x-tray :page="$page" :prints="$prints" :width="350" :height="430" :most="14" class="tall"/>
+        <x-tray :tray="$page->tray()" :prints="$prints" class="wide"/>
+        <x-tray :tray="$page->narrowTray()" :prints="$prints" class="tall"/>
         <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per {{ $page->unit() }}.{{ $page->prediction->target ? ' Pieces with a star and an outline meet the target or may meet it.' : '' }} Point at one to read it, choose it to find its line in the list.</p>
         <x-bead-key/>
     </section>
