@@ -41,7 +41,7 @@
         <div class="waiting row-flow" data-outbox hidden role="status"><span data-outbox-says></span><button class="button slim" type="button" data-outbox-send>Send now</button></div>
         @if (session('said'))<div class="said row-flow" role="status"><span>{{ session('said') }}</span>@if (session('undo'))<form method="post" action="{{ session('undo') }}">@csrf @if (session('undo_method'))@method(session('undo_method'))@endif<button class="button" type="submit">Undo</button></form>@endif</div>@endif
         @if ($isBehind ?? false)
-            <div class="waiting row-flow no-print" data-module="behind" data-address="{{ route('worked-out') }}" role="status"><x-icon name="hourglass-split"/><span data-says>What follows from the last change is being worked out. Until then this page shows what was known before it.</span><a class="button slim" href="" data-show hidden>Show it</a></div>
+            <div class="waiting behind row-flow no-print" data-module="behind" data-address="{{ route('worked-out') }}" role="status"><x-icon name="hourglass-split"/><span data-says>What follows from the last change is being worked out. Until then this page shows what was known before it.</span><a class="button slim" href="" data-show hidden>Show it</a></div>
         @endif
         {{ $slot }}
     </main>
