@@ -26,7 +26,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class); // the application answers its own origin only
         $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class]);
         $middleware->append(NothingCutOff::class);
-        $middleware->web(append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerOutbox::class], replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
+        $middleware->web(
+            append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerOutbox::class],
+            replace: [Illuminate\Session\Middleware\StartSession::class => StartSession::class],
+        );
         $middleware->api(prepend: [OneValueForOneField::class], append: [LayOutCollection::class]);
         $middleware->alias(['abilities' => CheckAbilities::class]);
         // Strangers are turned away before any record is looked up for them.
@@ -36,7 +39,11 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'current_password', 'password_confirmation']);
-        $exceptions->render(fn (QueryException|PDOException $error, Request $request): ?Response => BusyDatabase::is($error) ? BusyDatabase::answer($request) : null);
+        $exceptions->render(
+            fn (QueryException|PDOException $error, Request $request): ?Response => (
+                BusyDatabase::is($error) ? BusyDatabase::answer($request) : null
+            ),
+        );
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create();

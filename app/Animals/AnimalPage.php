@@ -23,7 +23,11 @@ use Destino\Husbandry\Readiness;
 use Destino\Inference\Descent\Reason;
 use Illuminate\Database\Eloquent\Builder;
 
-/** All that the page of an animal shows. */
+/**
+ * All that the page of an animal shows.
+ *
+ * @phpstan-import-type Told from ContradictionDesk
+ */
 class AnimalPage
 {
     public readonly AnimalCard $card;
@@ -137,7 +141,7 @@ class AnimalPage
         return $this->animal->sightings()->whereNull('who')->distinct()->count('cue');
     }
 
-    /** @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> what does not fit, with what may explain it */
+    /** @return list<array{subject: string, link: string, about: string, explanations: list<Told>}> what does not fit */
     public function puzzles(): array
     {
         return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open(["a{$this->animal->id}"]);

@@ -80,24 +80,7 @@ class Extension
                 'evidence' => 'reported', 'note' => 'Added by the keeper.',
             ];
         }
-        $isUnknown = $data['inheritance'] === self::UNKNOWN;
-        $document['genes'][] = [
-            'key' => $change->gene, 'name' => $data['name'], 'aliases' => $data['aliases'] ?? [], 'locus' => $locus,
-            'position' => 1000 + (int) $change->id,
-            'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
-            'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
-            'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
-            'effects' => $data['effects'] ?? [],
-            'two_copies' => ($data['two_copies'] ?? []) + [
-                'name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'],
-                'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
-                'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes',
-            ],
-            'note' => $isUnknown
-                ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.'
-                : 'Added by the keeper.',
-        ];
-
+        $document['genes'][] = self::factsOf($change, $locus);
         foreach (array_filter($data['compounds'] ?? []) as $compound) {
             $document['compounds'][] = [
                 'alleles' => [$compound['allele'], $change->gene], 'name' => $compound['name'],
@@ -116,5 +99,29 @@ class Extension
         }
 
         return $document;
+    }
+
+    /** @return array<string, mixed> of a gene, as the catalogue has them */
+    private static function factsOf(GeneChange $change, string $locus): array
+    {
+        $data = $change->data;
+        $isUnknown = $data['inheritance'] === self::UNKNOWN;
+
+        return [
+            'key' => $change->gene, 'name' => $data['name'], 'aliases' => $data['aliases'] ?? [], 'locus' => $locus,
+            'position' => 1000 + (int) $change->id,
+            'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
+            'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
+            'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
+            'effects' => $data['effects'] ?? [],
+            'two_copies' => ($data['two_copies'] ?? []) + [
+                'name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'],
+                'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
+                'told_apart' => $data['inheritance'] === 'dominant' ? 'no' : 'yes',
+            ],
+            'note' => $isUnknown
+                ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.'
+                : 'Added by the keeper.',
+        ];
     }
 }

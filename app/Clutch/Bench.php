@@ -275,7 +275,8 @@ class Bench
     public function worth(int $id): array
     {
         $worth = [];
-        foreach ($this->found === null || ! isset($this->hatchlings[$id]) || $this->isImpossible($this->hatchlings[$id]) ? [] : $this->found->cues((string) $id)['next'] as $next) {
+        $isOpen = isset($this->hatchlings[$id]) && ! $this->isImpossible($this->hatchlings[$id]);
+        foreach ($isOpen ? $this->found?->cues((string) $id)['next'] ?? [] : [] as $next) {
             if ($next['bits'] >= self::LEAST_BITS) {
                 $worth[$next['cue']->key] = $next['bits'];
             }

@@ -19,8 +19,14 @@ use Destino\Probability\Distribution;
  * What the whole collection says of each animal: parents, young, counted siblings, cousins. Each family is worked out at
  * each set of linkage groups by itself and kept under its content, so that a new egg works out only what it touches.
  *
- * @phpstan-type Part array{of: array<string, string>, contradictions: list<Contradiction>, unlikely: list<Contradiction>, exact: bool, error: float, disputed: bool}
- * @phpstan-type Index array{fingerprint: string, about: string, keys: array<string, string>, parts: array<string, list<string>>, all: list<string>, faults: list<string>}
+ * @phpstan-type Part array{
+ *     of: array<string, string>, contradictions: list<Contradiction>, unlikely: list<Contradiction>, exact: bool, error: float,
+ *     disputed: bool,
+ * }
+ * @phpstan-type Index array{
+ *     fingerprint: string, about: string, keys: array<string, string>, parts: array<string, list<string>>, all: list<string>,
+ *     faults: list<string>,
+ * }
  */
 final class Kin
 {

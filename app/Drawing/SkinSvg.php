@@ -83,7 +83,8 @@ class SkinSvg
 
     public static function framed(string $content, string $label): string
     {
-        return '<svg xmlns="http://www.w3.org/2000/svg" class="skin" viewBox="0 0 '.self::WIDTH.' '.self::HEIGHT.'" role="img" aria-label="'.htmlspecialchars($label, ENT_QUOTES | ENT_XML1).'">'
+        return '<svg xmlns="http://www.w3.org/2000/svg" class="skin" viewBox="0 '
+            .'0 '.self::WIDTH.' '.self::HEIGHT.'" role="img" aria-label="'.htmlspecialchars($label, ENT_QUOTES | ENT_XML1).'">'
             .$content.'</svg>';
     }
 

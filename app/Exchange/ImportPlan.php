@@ -176,6 +176,34 @@ class ImportPlan
     private function row(int $line, array $cells): ImportRow
     {
         $row = new ImportRow($line);
+        [$texts, $rest] = $this->sorted($row, $cells);
+        $text = fn (Field $field): string => $texts[$field->value] ?? '';
+        $this->called($row, $text);
+        if ($row->values['name'] === '') {
+            array_filter($texts) === [] ? $row->fail('name', 'The row says nothing of an animal.') : $row->values['name'] = "Row {$line}";
+        }
+        [$row->values['hatched_on'], $row->values['hatched_precision']] = $this->day($row, 'hatched', $text(Field::Hatched));
+        [$row->values['acquired_on']] = $this->day($row, 'acquired', $text(Field::Acquired));
+        $row->values['price_cents'] = $this->price($row, $text(Field::Price));
+        $this->weight($row, $text(Field::Weight), $text(Field::Weighed));
+        $row->status = $this->status($row, $text(Field::Status));
+        $row->saidBy = $this->saidBy($row, $text(Field::SaidBy));
+        $row->sire = $this->parent($row, 'sire', $text(Field::Sire));
+        $row->dam = $this->parent($row, 'dam', $text(Field::Dam));
+        array_push($rest, ...$this->place($row, $text));
+        $this->genes($row, $text(Field::Genes));
+        $parts = array_filter([$text(Field::Notes), ...$rest, ...array_unique($row->kept)], fn (string $part): bool => $part !== '');
+        $row->values['notes'] = $parts === [] ? null : mb_substr(implode("\n", $parts), 0, 10000);
+
+        return $row;
+    }
+
+    /**
+     * @param list<string> $cells
+     * @return array{array<string, string>, list<string>} what stands in each field, and what stands in columns that are none
+     */
+    private function sorted(ImportRow $row, array $cells): array
+    {
         $texts = $rest = [];
         foreach ($cells as $i => $text) {
             $field = $this->columns[$i] ?? null;
@@ -188,7 +216,13 @@ class ImportPlan
                 }
             }
         }
-        $text = fn (Field $field): string => $texts[$field->value] ?? '';
+
+        return [$texts, $rest];
+    }
+
+    /** @param callable(Field): string $text */
+    private function called(ImportRow $row, callable $text): void
+    {
         $row->values = [
             'name' => mb_substr($text(Field::Name) !== '' ? $text(Field::Name) : $text(Field::Number), 0, 80),
             'number' => $text(Field::Number) === '' ? null : mb_substr($text(Field::Number), 0, 40),
@@ -196,42 +230,31 @@ class ImportPlan
             'source' => $text(Field::Source) === '' ? null : mb_substr($text(Field::Source), 0, 120),
         ];
         $row->values['sex'] = $this->sex($row, $text(Field::Sex));
-        if ($row->values['name'] === '') {
-            array_filter($texts) === [] ? $row->fail('name', 'The row says nothing of an animal.') : $row->values['name'] = "Row {$line}";
-        }
         foreach ([[Field::Name, 80], [Field::Number, 40], [Field::Source, 120]] as [$field, $most]) {
             if (mb_strlen($text($field)) > $most) {
                 $row->remark($field->value, $text($field), "The {$field->value} has more than {$most} characters: its beginning is taken.");
             }
         }
-        [$row->values['hatched_on'], $row->values['hatched_precision']] = $this->day($row, 'hatched', $text(Field::Hatched));
-        [$row->values['acquired_on']] = $this->day($row, 'acquired', $text(Field::Acquired));
-        $row->values['price_cents'] = $this->price($row, $text(Field::Price));
-        $this->weight($row, $text(Field::Weight), $text(Field::Weighed));
-        $row->status = $this->status($row, $text(Field::Status));
-        $row->saidBy = $this->saidBy($row, $text(Field::SaidBy));
-        $row->sire = $this->parent($row, 'sire', $text(Field::Sire));
-        $row->dam = $this->parent($row, 'dam', $text(Field::Dam));
+    }
+
+    /**
+     * @param callable(Field): string $text
+     * @return list<string> what is no place, for the notes
+     */
+    private function place(ImportRow $row, callable $text): array
+    {
         $row->rack = $text(Field::Rack) === '' ? null : mb_substr($text(Field::Rack), 0, 60);
+        $rest = [];
         foreach (['rack_row' => Field::Row, 'rack_column' => Field::Column] as $key => $field) {
-            $row->values[$key] = ctype_digit($text($field)) && (int) $text($field) >= 1 && (int) $text($field) <= 30
-                ? (int) $text($field)
-                : null;
-            if ($text($field) !== '' && $row->values[$key] === null) {
-                $rest[] = "{$field->value}: {$text($field)}";
+            $number = $text($field);
+            $isPlace = ctype_digit($number) && (int) $number >= 1 && (int) $number <= 30;
+            $row->values[$key] = $isPlace ? (int) $number : null;
+            if ($number !== '' && ! $isPlace) {
+                $rest[] = "{$field->value}: {$number}";
             }
         }
-        $this->genes($row, $text(Field::Genes));
-        $notes = implode(
-            "\n",
-            array_filter(
-                [$text(Field::Notes), ...$rest, ...array_unique($row->kept)],
-                fn (string $part): bool => $part !== '',
-            ),
-        );
-        $row->values['notes'] = $notes === '' ? null : mb_substr($notes, 0, 10000);
 
-        return $row;
+        return $rest;
     }
 
     private function genes(ImportRow $row, string $text): void

@@ -12,67 +12,101 @@ use Destino\Genome\Sex;
  * allele numbers for each locus (1 is the wild type, 0 0 where it is not sure). Lines that begin with # say what the
  * numbers mean.
  */
-class PedigreeFile
+final class PedigreeFile
 {
+    private const SEX = ['male' => '1', 'female' => '2'];
+
+    /** @var array<string, string> code by sex and name of parents from outside */
+    private array $outside = [];
+
+    /** @var array<string, array<string, int>> number of each allele by locus */
+    private readonly array $codes;
+
+    /** @param list<Animal> $animals */
+    private function __construct(private readonly Opened $opened, private readonly array $animals)
+    {
+        $this->codes = $this->codes();
+    }
+
     public static function write(Opened $opened): string
     {
-        [$keeper, $beliefs, $catalogue] = [$opened->keeper(), $opened->beliefs(), $opened->shelf->catalogue()];
         /** @var list<Animal> $animals */
-        $animals = $keeper->animals()->orderBy('id')->get()->all();
+        $animals = $opened->keeper()->animals()->orderBy('id')->get()->all();
+        $file = new self($opened, $animals);
+
+        return implode("\n", [...$file->head(), ...$file->rows()])."\n";
+    }
+
+    /** @return array<string, array<string, int>> of the loci that anything is known of, in printer's order */
+    private function codes(): array
+    {
+        $catalogue = $this->opened->shelf->catalogue();
         $loci = [];
-        foreach ($animals as $animal) {
-            foreach ($beliefs->belief($animal->id)->groups() as $group) {
-                foreach ($catalogue->groups[$group]->loci as $locus) {
-                    if ($locus !== Sex::LOCUS) {
-                        $loci[$locus] = $catalogue->locus($locus)->rank;
-                    }
+        foreach ($this->animals as $animal) {
+            foreach ($this->opened->beliefs()->belief($animal->id)->groups() as $group) {
+                foreach (array_diff($catalogue->groups[$group]->loci, [Sex::LOCUS]) as $locus) {
+                    $loci[$locus] = $catalogue->locus($locus)->rank;
                 }
             }
         }
         asort($loci);
-        $lines = ['# linkage-format pedigree; columns: family, animal, sire, dam, sex, trait, then two alleles for each locus below'];
         $codes = [];
         foreach (array_keys($loci) as $locus) {
-            $codes[$locus] = [Allele::WILD => 1] + array_combine(
-                $catalogue->locus($locus)->alleles,
-                array_map(fn (int $i): int => $i + 2, array_keys($catalogue->locus($locus)->alleles)),
-            );
-            $lines[] = "# locus {$locus}: "
-                .implode(
-                    ', ',
-                    array_map(fn (string $allele, int $code): string => "{$code} = {$allele}", array_keys($codes[$locus]), $codes[$locus]),
-                );
-        }
-        $outside = $rows = [];
-        $known = array_fill_keys(array_map(fn (Animal $animal): int => $animal->id, $animals), true);
-        foreach ($animals as $animal) {
-            $parent = function (?int $id, ?string $name, int $sex) use (&$outside, $known): string {
-                if ($id !== null && isset($known[$id])) {
-                    return "a{$id}";
-                }
-                if (($name ?? '') === '') {
-                    return '0';
-                }
-
-                return $outside["{$sex}{$name}"] ??= 'x'.(count($outside) + 1);
-            };
-            $cells = ['1', "a{$animal->id}", $parent($animal->sire_id, $animal->sire_name, 1), $parent($animal->dam_id, $animal->dam_name, 2), match ($animal->sex) {
-                Sex::Male => '1',
-                Sex::Female => '2',
-                null => '0',
-            }, '0'];
-            $belief = $beliefs->belief($animal->id);
-            foreach ($codes as $locus => $numbers) {
-                $pairs = $belief->marginalAt($locus, $catalogue->groupOf($locus));
-                $pair = $pairs->isCertain() ? array_values($pairs->entries())[0][0] : null;
-                array_push($cells, ...($pair === null ? ['0', '0'] : [(string) $numbers[$pair[0]], (string) $numbers[$pair[1]]]));
-            }
-            $rows[] = implode(' ', $cells)."  # {$animal->name}";
-        }
-        foreach ($outside as $key => $code) {
-            array_unshift($rows, "1 {$code} 0 0 {$key[0]} 0".str_repeat(' 0 0', count($codes)).'  # '.substr($key, 1));
+            $alleles = $catalogue->locus($locus)->alleles;
+            $codes[$locus] = [Allele::WILD => 1] + array_combine($alleles, array_map(fn (int $i): int => $i + 2, array_keys($alleles)));
         }
 
-        return implode("\n", [...$lines, ...$rows])."\n";
+        return $codes;
+    }
+
+    /** @return list<string> */
+    private function head(): array
+    {
+        $lines = ['# linkage-format pedigree; columns: family, animal, sire, dam, sex, trait, then two alleles for each locus below'];
+        foreach ($this->codes as $locus => $codes) {
+            $told = array_map(fn (string $allele, int $code): string => "{$code} = {$allele}", array_keys($codes), $codes);
+            $lines[] = "# locus {$locus}: ".implode(', ', $told);
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> parents from outside first */
+    private function rows(): array
+    {
+        $known = array_fill_keys(array_column($this->animals, 'id'), true);
+        $rows = array_map(fn (Animal $animal): string => $this->row($animal, $known), $this->animals);
+        foreach ($this->outside as $key => $code) {
+            array_unshift($rows, "1 {$code} 0 0 {$key[0]} 0".str_repeat(' 0 0', count($this->codes)).'  # '.substr($key, 1));
+        }
+
+        return $rows;
+    }
+
+    /** @param array<int, true> $known */
+    private function row(Animal $animal, array $known): string
+    {
+        $cells = [
+            '1', "a{$animal->id}", $this->parent($animal->sire_id, $animal->sire_name, 1, $known),
+            $this->parent($animal->dam_id, $animal->dam_name, 2, $known), self::SEX[$animal->sex->value ?? ''] ?? '0', '0',
+        ];
+        $belief = $this->opened->beliefs()->belief($animal->id);
+        foreach ($this->codes as $locus => $numbers) {
+            $pairs = $belief->marginalAt($locus, $this->opened->shelf->catalogue()->groupOf($locus));
+            $pair = $pairs->isCertain() ? array_values($pairs->entries())[0][0] : null;
+            array_push($cells, ...($pair === null ? ['0', '0'] : [(string) $numbers[$pair[0]], (string) $numbers[$pair[1]]]));
+        }
+
+        return implode(' ', $cells)."  # {$animal->name}";
+    }
+
+    /** @param array<int, true> $known */
+    private function parent(?int $id, ?string $name, int $sex, array $known): string
+    {
+        if ($id !== null && isset($known[$id])) {
+            return "a{$id}";
+        }
+
+        return ($name ?? '') === '' ? '0' : $this->outside["{$sex}{$name}"] ??= 'x'.(count($this->outside) + 1);
     }
 }

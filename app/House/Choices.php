@@ -20,6 +20,12 @@ class Choices
      */
     public static function simple(): array
     {
+        return self::ofWordsAndWeights() + self::ofBreeding();
+    }
+
+    /** @return array<string, array{label: string, options: array<string, array{string, string}>, default: string}> */
+    private static function ofBreeding(): array
+    {
         return [
             'relatedness' => ['label' => 'Close relatives: warn above', 'default' => '1/8', 'options' => [
                 'none' => [
@@ -30,6 +36,23 @@ class Choices
                 '1/8' => ['F = 1/8', 'Allows half siblings; closer pairs are said to hatch worse and to bring out hidden faults.'],
                 '1/16' => ['F = 1/16', 'Cousins at most: keeps a small collection open for longer.'],
             ]],
+            'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
+                'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
+                'even' => ['even', 'Plans are judged by the year that half of them reach.'],
+                'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
+            ]],
+            'opening' => ['label' => 'Opening eggs', 'default' => Opening::AfterFirstPip->value, 'options' => [
+                'never' => ['never', Opening::Never->reason()],
+                'after-first-pip' => ['after the first has pipped', Opening::AfterFirstPip->reason()],
+                'from-day' => ['from a chosen day', Opening::FromDay->reason()],
+            ]],
+        ];
+    }
+
+    /** @return array<string, array{label: string, options: array<string, array{string, string}>, default: string}> */
+    private static function ofWordsAndWeights(): array
+    {
+        return [
             'slash' => ['label' => 'A slash between names that are taken for each other (Lesser/Butter)', 'default' => 'compound', 'options' => [
                 'compound' => ['both: one from each parent', 'What the slash means in the notation; a note offers the other reading.'],
                 'either' => ['one of the two, not known which', 'What the slash often means in lists of animals for sale.'],
@@ -47,16 +70,6 @@ class Choices
                 'sunday' => ['Sunday', 'As calendars in North America have it.'],
                 'saturday' => ['Saturday', 'For weeks that begin with the weekend.'],
             ]],
-            'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
-                'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
-                'even' => ['even', 'Plans are judged by the year that half of them reach.'],
-                'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
-            ]],
-            'opening' => ['label' => 'Opening eggs', 'default' => Opening::AfterFirstPip->value, 'options' => [
-                'never' => ['never', Opening::Never->reason()],
-                'after-first-pip' => ['after the first has pipped', Opening::AfterFirstPip->reason()],
-                'from-day' => ['from a chosen day', Opening::FromDay->reason()],
-            ]],
             'temperature' => ['label' => 'Temperatures', 'default' => 'C', 'options' => [
                 'C' => ['°C', 'What most probes send.'],
                 'F' => ['°F', 'Finer steps without a decimal; kept in °C all the same.'],
@@ -70,6 +83,12 @@ class Choices
      * @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}>
      */
     public static function numbers(): array
+    {
+        return self::limits() + self::errors();
+    }
+
+    /** @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> */
+    private static function limits(): array
     {
         return [
             'female_months' => [
@@ -96,6 +115,13 @@ class Choices
                 'label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55,
                 'hint' => 'Counts from laying; only for those who open on a day. First pips come about day 58 at 31.5 °C.',
             ],
+        ];
+    }
+
+    /** @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> */
+    private static function errors(): array
+    {
+        return [
             'error_unrecorded' => [
                 'label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
                 'default' => 50, 'hint' => 'Hets travel unnamed with many animals.',
@@ -175,7 +201,8 @@ class Choices
     {
         return match ($condition->kind) {
             'neurological'
-                => 'Some keep and breed slightly affected animals that eat and live well; others hold that no look is worth it, since the degree in the young cannot be foretold.',
+                => 'Some keep and breed slightly affected animals that eat and live well; others hold that no look is worth it, since the '
+                    .'degree in the young cannot be foretold.',
             'fertility' => 'A male of the form gives the same young; a female can die of it.',
             'skeletal', 'eye' => 'Most young are sound; affected ones need a plan before they hatch.',
             default => 'Most do well with extra care; it is work for the next owner too.',

@@ -12,7 +12,13 @@ use Destino\Genome\Allele;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
 
-/** Which looks this keeper will mix up, for the genes that are in the collection, and which forms hide others. */
+/**
+ * Which looks this keeper will mix up, for the genes that are in the collection, and which forms hide others.
+ *
+ * @phpstan-type Pair array{
+ *     one: string, other: string, apart: float, tells: string, says: string|null, looks: array{Look, Look}, planned: int,
+ * }
+ */
 class Confusions
 {
     /** A pair is listed that lies no further apart than this. */
@@ -51,7 +57,7 @@ class Confusions
         $this->genes = array_values(array_filter($catalogue->alleles, fn (Allele $allele): bool => in_array($allele->key, $all, true)));
     }
 
-    /** @return list<array{one: string, other: string, apart: float, tells: string, says: string|null, looks: array{Look, Look}, planned: int}> the hardest to tell first */
+    /** @return list<Pair> the hardest to tell first */
     public function pairs(): array
     {
         $shown = $this->shown();

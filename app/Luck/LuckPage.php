@@ -34,45 +34,48 @@ class LuckPage
         if (trim($typed['chance'].$typed['eggs'].$typed['hits']) === '') {
             return new self($typed, [], null);
         }
-        $errors = [];
-        $chance = null;
-        try {
-            $chance = Probability::typed($typed['chance']);
-        } catch (InvalidNumber $error) {
-            $errors['chance'] = trim($typed['chance']) === '' ? 'Give the chance per egg, for example 1/6.' : $error->getMessage();
-        }
-        foreach (['eggs' => 1, 'hits' => 0] as $field => $least) {
-            if (
-                filter_var(
-                    $typed[$field], FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]],
-                ) === false
-            ) {
-                $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
-            }
-        }
         foreach (self::PRIORS as $field => $default) {
             $typed[$field] = trim($typed[$field]) === '' ? $default : $typed[$field];
-            try {
-                Probability::typed($typed[$field]);
-            } catch (InvalidNumber $error) {
-                $errors[$field] = $error->getMessage();
-            }
         }
-        if (
-            ! isset($errors['not_carried'])
-            && ! isset($errors['hidden'])
-            && Probability::typed($typed['not_carried'])->plus(Probability::typed($typed['hidden']))->compareTo(Rational::one()) >= 0
-        ) {
-            $errors['not_carried'] = 'The two together leave nothing for plain luck: give smaller ones.';
-        }
-        if ($errors !== [] || $chance === null) {
+        $errors = self::wrong($typed);
+        if ($errors !== []) {
             return new self($typed, $errors, null);
         }
         try {
-            return new self($typed, [], new Luck($chance, max(0, (int) $typed['eggs']), max(0, (int) $typed['hits'])));
+            $luck = new Luck(Probability::typed($typed['chance']), max(0, (int) $typed['eggs']), max(0, (int) $typed['hits']));
+
+            return new self($typed, [], $luck);
         } catch (DestinoError $error) {
             return new self($typed, ['hits' => $error->getMessage()], null);
         }
+    }
+
+    /**
+     * @param array<string, string> $typed
+     * @return array<string, string> message by field
+     */
+    private static function wrong(array $typed): array
+    {
+        $errors = [];
+        foreach (['chance', ...array_keys(self::PRIORS)] as $field) {
+            try {
+                Probability::typed($typed[$field]);
+            } catch (InvalidNumber $error) {
+                $errors[$field] = trim($typed[$field]) === '' ? 'Give the chance per egg, for example 1/6.' : $error->getMessage();
+            }
+        }
+        foreach (['eggs' => 1, 'hits' => 0] as $field => $least) {
+            $within = ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]];
+            if (filter_var($typed[$field], FILTER_VALIDATE_INT, $within) === false) {
+                $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
+            }
+        }
+        $hasBoth = ! isset($errors['not_carried']) && ! isset($errors['hidden']);
+        if ($hasBoth && Probability::typed($typed['not_carried'])->plus(Probability::typed($typed['hidden']))->compareTo(Rational::one()) >= 0) {
+            $errors['not_carried'] = 'The two together leave nothing for plain luck: give smaller ones.';
+        }
+
+        return $errors;
     }
 
     public function sentence(): string
@@ -113,7 +116,8 @@ class LuckPage
             ],
             [
                 'name' => 'Hits are there and overlooked', 'share' => $after[LuckAlternatives::HIDDEN]->toFloat(),
-                'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and ask somebody who knows the look.',
+                'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and '
+                    .'ask somebody who knows the look.',
             ],
         ];
     }
@@ -178,7 +182,8 @@ class LuckPage
         return match (true) {
             $tail > 0.05 => 'Unlucky, but seen every season by somebody. No reason to doubt the parents yet.',
             $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
-            default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be lower than thought, or hits may be overlooked.',
+            default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be '
+                .'lower than thought, or hits may be overlooked.',
         };
     }
 
@@ -186,8 +191,10 @@ class LuckPage
     {
         return match (true) {
             $tail > 0.05 => 'Lucky, but seen every season by somebody. Do not count on it next time.',
-            $tail > 0.005 => 'Rare luck. Enjoy it, and ask whether the chance is higher than you thought: a parent may have two copies, or carry it where you took it for possible.',
-            default => 'So rare that the chance is likely higher than thought: a parent may have two copies, or carry what was only possible. Or something else looks like a hit: have the young told apart once more.',
+            $tail > 0.005 => 'Rare luck. Enjoy it, and ask whether the chance is higher than you thought: a parent may have two copies, '
+                .'or carry it where you took it for possible.',
+            default => 'So rare that the chance is likely higher than thought: a parent may have two copies, or carry what was only '
+                .'possible. Or something else looks like a hit: have the young told apart once more.',
         };
     }
 

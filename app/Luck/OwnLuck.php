@@ -58,7 +58,8 @@ class OwnLuck
         foreach ($this->clutches as $clutch) {
             $sire = $this->sire($clutch);
             $name = $clutch->sires->map(fn ($one): string => $one->animal->name ?? (string) $one->name)->filter()->implode(' or ');
-            $choices['A clutch']["clutch-{$clutch->id}"] = "{$clutch->dam->name} × {$name}, hatched ".($clutch->hatched_on?->format('j M Y') ?? 'on a day not noted');
+            $day = $clutch->hatched_on?->format('j M Y') ?? 'on a day not noted';
+            $choices['A clutch']["clutch-{$clutch->id}"] = "{$clutch->dam->name} × {$name}, hatched {$day}";
             $choices['All clutches of a female']["dam-{$clutch->dam_id}"] = $clutch->dam->name;
             if ($sire !== null) {
                 $choices['All clutches of a pairing']["pair-{$sire}-{$clutch->dam_id}"] = "{$name} × {$clutch->dam->name}";

@@ -176,18 +176,7 @@ final class Kinds
                 'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
                 'notes' => 'string?', 'begun_on' => 'string?',
             ], lists: ['forbidden' => 'animal', 'pinned' => 'animal'], removal: Right::Manage, section: 'projects'),
-            new RecordKind('decision', Decision::class, 'decision', [
-                'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string',
-                'on' => 'string',
-            ], ['animal_id' => 'animal', 'count_id' => 'count'], removal: Right::Manage, section: 'decisions'),
-            new RecordKind('trait-entry', TraitEntry::class, 'entry of a notebook', [
-                'name' => 'string', 'sex' => ['male', 'female'], 'look' => array_keys(TraitEntry::LOOKS), 'count' => 'integer',
-                'on' => 'string',
-            ], ['sire_id' => 'trait-entry', 'dam_id' => 'trait-entry'], removal: Right::Manage),
-            new RecordKind(
-                'trait', OddTrait::class, 'notebook', ['name' => 'string', 'gene' => 'string?', 'notes' => 'string?'],
-                children: ['entries' => 'trait-entry'], removal: Right::Manage, section: 'traits', relation: 'oddTraits',
-            ),
+            ...self::ofProof(),
             new RecordKind(
                 'search', SavedSearch::class, 'kept search', ['name' => 'string', 'query' => 'string'], section: 'searches',
                 relation: 'savedSearches', isNumbered: false,
@@ -199,6 +188,25 @@ final class Kinds
                 'reading', Reading::class, 'reading',
                 ['place' => 'string', 'kind' => ['temperature', 'humidity'], 'value' => 'number', 'at' => 'string'],
                 section: 'readings', isNumbered: false,
+            ),
+        ];
+    }
+
+    /** @return list<RecordKind> */
+    private static function ofProof(): array
+    {
+        return [
+            new RecordKind('decision', Decision::class, 'decision', [
+                'kind' => self::values(FaultKind::class), 'alleles' => 'array', 'instead' => 'string?', 'reason' => 'string',
+                'on' => 'string',
+            ], ['animal_id' => 'animal', 'count_id' => 'count'], removal: Right::Manage, section: 'decisions'),
+            new RecordKind('trait-entry', TraitEntry::class, 'entry of a notebook', [
+                'name' => 'string', 'sex' => ['male', 'female'], 'look' => array_keys(TraitEntry::LOOKS), 'count' => 'integer',
+                'on' => 'string',
+            ], ['sire_id' => 'trait-entry', 'dam_id' => 'trait-entry'], removal: Right::Manage),
+            new RecordKind(
+                'trait', OddTrait::class, 'notebook', ['name' => 'string', 'gene' => 'string?', 'notes' => 'string?'],
+                children: ['entries' => 'trait-entry'], removal: Right::Manage, section: 'traits', relation: 'oddTraits',
             ),
         ];
     }

@@ -25,8 +25,12 @@ class SecondOpinion
 
     public readonly ?Bench $bench;
 
-    public function __construct(public readonly Animal $animal, public readonly string $question, private readonly Opened $opened, private readonly Darkroom $darkroom)
-    {
+    public function __construct(
+        public readonly Animal $animal,
+        public readonly string $question,
+        private readonly Opened $opened,
+        private readonly Darkroom $darkroom,
+    ) {
         $this->page = new AnimalPage($animal, $opened);
         $this->bench = $animal->clutch === null ? null : new Bench($animal->clutch, $opened);
     }

@@ -370,7 +370,9 @@ class ProjectPage
             }
         }
 
-        return array_values($this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get()->sortBy(fn (Clutch $clutch): string => (string) $clutch->laid_on)->values()
+        $clutches = $this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get();
+
+        return array_values($clutches->sortBy(fn (Clutch $clutch): string => (string) $clutch->laid_on)->values()
             ->filter(
                 fn (Clutch $clutch): bool => (
                     $this->project->begun_on === null || $clutch->laid_on === null || $clutch->laid_on->gte($this->project->begun_on)

@@ -145,8 +145,10 @@ class SeasonList
     }
 
     /**
+     * What is together, mates by female, females by male.
+     *
      * @param iterable<Clutch> $clutches
-     * @return array{list<array{clutch: Clutch, dam: string, sires: string}>, array<string, string>, array<string, int>} what is together, mates by female, females by male
+     * @return array{list<array{clutch: Clutch, dam: string, sires: string}>, array<string, string>, array<string, int>}
      */
     private function together(iterable $clutches): array
     {

@@ -315,7 +315,10 @@ class Workshop
         $pairs = [];
         foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
             [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
-            $pairs[] = ['sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(), 'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? []] + ($male === null || $female === null ? [] : [
+            $pairs[] = [
+                'sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(),
+                'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? [],
+            ] + ($male === null || $female === null ? [] : [
                 'inbreeding' => $family->kinship($male, $female)->toString(),
                 'stance' => PairingCheck::of($male, $female, $this->opened)->stance->value,
             ]);

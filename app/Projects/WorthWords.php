@@ -37,7 +37,8 @@ class WorthWords
             $words[] = [
                 'project' => $project, 'now' => $asked !== null,
                 'says' => $asked === null
-                    ? 'could be made this season, but the plan has something better for one of the two: '.self::share($possible, $result).' of what its best pairing promises'
+                    ? 'could be made this season, but the plan has something better for one of the '
+                        .'two: '.self::share($possible, $result).' of what its best pairing promises'
                     : 'the plan asks for it this season'.($worth === '' ? '' : '; '.$worth),
             ];
         }
@@ -116,8 +117,10 @@ class WorthWords
     /** @param array<string, mixed> $figure of something that is tried: what it changes */
     public static function change(array $figure, string $year): string
     {
-        return self::changes($figure, $year) ?: 'no difference that could be told from chance (± '.number_format(200 * $figure['error'], 1)." in 100 by {$year}, ± "
-            .number_format(2 * ($figure['sooner_error'] ?? 0.0), 1).' seasons)';
+        $within = number_format(200 * $figure['error'], 1)." in 100 by {$year}, ± "
+            .number_format(2 * ($figure['sooner_error'] ?? 0.0), 1).' seasons';
+
+        return self::changes($figure, $year) ?: "no difference that could be told from chance (± {$within})";
     }
 
     /**

@@ -14,7 +14,11 @@ use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
 
-/** Young that the records exclude, with what may explain each, and what was decided. */
+/**
+ * Young that the records exclude, with what may explain each, and what was decided.
+ *
+ * @phpstan-type Told array{text: string, share: string, width: float, value: string}
+ */
 class ContradictionDesk
 {
     /** Explanations less likely than this are not offered. */
@@ -24,7 +28,7 @@ class ContradictionDesk
 
     /**
      * @param list<string>|null $of only what concerns one of these ("a5" an animal, "c7" counted young)
-     * @return list<array{subject: string, link: string, about: string, explanations: list<array{text: string, share: string, width: float, value: string}>}>
+     * @return list<array{subject: string, link: string, about: string, explanations: list<Told>}>
      */
     public function open(?array $of = null): array
     {
@@ -43,7 +47,7 @@ class ContradictionDesk
         return $open;
     }
 
-    /** @return list<array{subject: string, link: string, about: string, chance: string, explanations: list<array{text: string, share: string, width: float, value: string}>}> what is possible and hardly so */
+    /** @return list<array{subject: string, link: string, about: string, chance: string, explanations: list<Told>}> what is hardly so */
     public function unlikely(): array
     {
         return array_map(fn (Contradiction $one): array => [
@@ -78,7 +82,7 @@ class ContradictionDesk
         );
     }
 
-    /** @return list<array{text: string, share: string, width: float, value: string}> */
+    /** @return list<Told> */
     private function explanations(Contradiction $contradiction): array
     {
         return array_map(fn (Explanation $one): array => [

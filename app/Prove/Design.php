@@ -21,7 +21,14 @@ use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Planning\Given\PlanAssumptions;
 
-/** Every mate that could answer a question, by the seasons that it takes. */
+/**
+ * Every mate that could answer a question, by the seasons that it takes.
+ *
+ * @phpstan-type Mate array{
+ *     mate: Animal, carries: string, eggs95: int|null, eggs99: int|null, seasons: float|null, ready: string, isReady: bool,
+ *     curve: list<float>, besides: string,
+ * }
+ */
 class Design
 {
     private const MOST = 12;
@@ -34,55 +41,58 @@ class Design
         private readonly House $house,
     ) {}
 
-    /**
-     * @return list<array{mate: Animal, carries: string, eggs95: int|null, eggs99: int|null, seasons: float|null, ready: string, isReady: bool, curve: list<float>, besides: string}> those that answer soonest first
-     */
+    /** @return list<Mate> those that answer soonest first */
     public function mates(): array
     {
-        $animal = $this->question->animal;
-        if ($animal->sex === null) {
-            return [];
-        }
-        $statuses = Statuses::of($this->keeper);
         $group = $this->question->group;
-        $subject = $this->question->belief;
-        $assumptions = new PlanAssumptions;
-        $perClutch = $assumptions->clutchMean * $assumptions->survival();
         $known = $mates = [];
-        /** @var Animal $mate */
-        foreach (
-            $this->keeper->animals()
-                ->where('sex', $animal->sex === Sex::Male ? 'female' : 'male')
-                ->with('latestWeight', 'latestStatus')
-                ->orderBy('name')
-                ->get() as $mate
-        ) {
-            if (! $statuses->status($mate->id)->isHere()) {
-                continue;
-            }
+        foreach ($this->candidates() as $mate) {
             $belief = $this->beliefs->belief($mate->id);
             $key = serialize($belief->factorOf($group)->states->entries());
             $known[$key] ??= $this->cross($belief);
-            [$eggs95, $eggs99, $curve] = $known[$key];
-            if ($eggs95 === null && max($curve) < .05) {
-                continue; // it tells nothing
+            [$eggs95, , $curve] = $known[$key];
+            if ($eggs95 !== null || max($curve) >= .05) { // the others tell nothing
+                $mates[] = $this->told($mate, $known[$key]);
             }
-            $readiness = (new AnimalCard($mate, $this->beliefs, $this->shelf->catalogue()))->readiness($this->house);
-            $mates[] = [
-                'mate' => $mate, 'carries' => $this->beliefs->text($mate->id), 'eggs95' => $eggs95, 'eggs99' => $eggs99,
-                'seasons' => $eggs95 === null ? null : round(ceil($eggs95 / $perClutch) / $assumptions->layRate, 1),
-                'ready' => ($readiness->isReady === true) ? 'ready' : implode(' ', $readiness->reasons),
-                'isReady' => ($readiness->isReady === true), 'curve' => $curve, 'besides' => '',
-            ];
         }
-        usort(
-            $mates,
-            fn (array $a, array $b): int => [
-                $a['seasons'] ?? INF, ! $a['isReady'], $a['eggs95'] ?? INF, -$a['curve'][5], $a['mate']->name,
-            ] <=> [$b['seasons'] ?? INF, ! $b['isReady'], $b['eggs95'] ?? INF, -$b['curve'][5], $b['mate']->name],
-        );
+        $order = fn (array $one): array => [$one['seasons'] ?? INF, ! $one['isReady'], $one['eggs95'] ?? INF, -$one['curve'][5], $one['mate']->name];
+        usort($mates, fn (array $a, array $b): int => $order($a) <=> $order($b));
 
         return array_map(fn (array $one): array => ['besides' => $this->besides($one['mate'])] + $one, array_slice($mates, 0, self::MOST));
+    }
+
+    /** @return list<Animal> of the other sex that are here; none where the sex is not known */
+    private function candidates(): array
+    {
+        $sex = $this->question->animal->sex;
+        if ($sex === null) {
+            return [];
+        }
+        $statuses = Statuses::of($this->keeper);
+        /** @var list<Animal> $others */
+        $others = $this->keeper->animals()->where('sex', $sex === Sex::Male ? 'female' : 'male')->with('latestWeight', 'latestStatus')
+            ->orderBy('name')->get()->all();
+
+        return array_values(array_filter($others, fn (Animal $mate): bool => $statuses->status($mate->id)->isHere()));
+    }
+
+    /**
+     * @param array{int|null, int|null, list<float>} $cross
+     * @return Mate
+     */
+    private function told(Animal $mate, array $cross): array
+    {
+        $assumptions = new PlanAssumptions;
+        $perClutch = $assumptions->clutchMean * $assumptions->survival();
+        [$eggs95, $eggs99, $curve] = $cross;
+        $readiness = (new AnimalCard($mate, $this->beliefs, $this->shelf->catalogue()))->readiness($this->house);
+        $isReady = $readiness->isReady === true;
+
+        return [
+            'mate' => $mate, 'carries' => $this->beliefs->text($mate->id), 'eggs95' => $eggs95, 'eggs99' => $eggs99,
+            'seasons' => $eggs95 === null ? null : round(ceil($eggs95 / $perClutch) / $assumptions->layRate, 1),
+            'ready' => $isReady ? 'ready' : implode(' ', $readiness->reasons), 'isReady' => $isReady, 'curve' => $curve, 'besides' => '',
+        ];
     }
 
     /**

@@ -93,7 +93,8 @@ class Due
         [$from, $to] = $expectation->window($grown);
         $says = $warmth->mean === null
             ? 'nothing measured in its incubator; taken at what it is set to'
-            : 'by the warmth measured ('.round(100 * $warmth->measured).' % of the time) as far as day '.number_format($warmth->grown, 1).' at '.Warmth::STANDARD.' °C';
+            : 'by the warmth measured ('.round(100 * $warmth->measured).' % of the time) as far as day '
+                .number_format($warmth->grown, 1).' at '.Warmth::STANDARD.' °C';
 
         return new self(
             $clutch, $what, $day($from), $day($to), $expectation->isOverdue($grown),

@@ -24,8 +24,9 @@ class Order
         if ($isOfEggs && $laid?->on !== null && $event->on !== null && $event->on->lt($laid->on)) {
             return "That is before the eggs were laid, on {$laid->on->format('j F Y')}. Is the day right?";
         }
-        if (in_array($event->kind, [EventKind::Pipped, EventKind::Out, EventKind::Hatched], true) && $laid?->on !== null && $event->on !== null && $laid->on->diffInDays($event->on) < 45) {
-            return 'That is '.(int) $laid->on->diffInDays($event->on).' days after laying, and eggs take 53 to 62. Is the day right?';
+        $days = $laid?->on === null || $event->on === null ? null : (int) $laid->on->diffInDays($event->on);
+        if (in_array($event->kind, [EventKind::Pipped, EventKind::Out, EventKind::Hatched], true) && $days !== null && $days < 45) {
+            return "That is {$days} days after laying, and eggs take 53 to 62. Is the day right?";
         }
         if ($event->kind === EventKind::Laid) {
             $unlikely = Unlikely::eggs((int) $event->count + (int) $event->infertile) ?? Unlikely::age($clutch->dam, $event->on);
@@ -36,8 +37,10 @@ class Order
         if ($clutch->eggsGone() > ($laid->count ?? PHP_INT_MAX)) {
             return 'That makes more young and bad eggs than good eggs were laid. Is a number wrong?';
         }
-        $later = $clutch->events->first(fn (ClutchEvent $one): bool => $one->on !== null && $event->on !== null && $one->kind->order() > $event->kind->order() && $one->on->lt($event->on)
-            && ! in_array($event->kind, self::ANY_TIME, true) && ! $event->kind->isOfEggs());
+        $hasPlace = $event->on !== null && ! in_array($event->kind, self::ANY_TIME, true) && ! $event->kind->isOfEggs();
+        $later = ! $hasPlace ? null : $clutch->events->first(
+            fn (ClutchEvent $one): bool => $one->on !== null && $one->kind->order() > $event->kind->order() && $one->on->lt($event->on),
+        );
 
         return $later === null
             ? null

@@ -65,6 +65,17 @@ final readonly class Head
         return [...$parts, ...$this->eyes()];
     }
 
+    /** @return list<Part> pale spots at the snout, or the nostrils alone */
+    private function snout(int $dark): array
+    {
+        if ($this->look->at('snout') <= 0.0) {
+            return [self::spot('nostril', $dark, 6, -4.4, 1.3, .9), self::spot('nostril', $dark, 6, 4.4, 1.3, .9)];
+        }
+        $pale = Pigments::mixed(0, .125, 0, 0, 0);
+
+        return [self::spot('snout', $pale, 10, -3.4, 2.6, 1.7), self::spot('snout', $pale, 10, 3.4, 2.6, 1.7)];
+    }
+
     /** @return list<Part> */
     private function marks(int $light, int $dark): array
     {
@@ -92,14 +103,7 @@ final readonly class Head
                 'part' => 'neck', 'colour' => $light, 'points' => self::points([[76, 0], [94, -9], [108, -10], [98, 0], [108, 10], [94, 9]]),
             ];
         }
-        if ($l->at('snout') > 0.0) {
-            array_push(
-                $parts, self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, -3.4, 2.6, 1.7),
-                self::spot('snout', Pigments::mixed(0, .125, 0, 0, 0), 10, 3.4, 2.6, 1.7),
-            );
-        } else {
-            array_push($parts, self::spot('nostril', $dark, 6, -4.4, 1.3, .9), self::spot('nostril', $dark, 6, 4.4, 1.3, .9));
-        }
+        array_push($parts, ...$this->snout($dark));
         if ($l->at('bare') > 0.0) {
             $parts[] = self::spot(
                 'crown', Pigments::mixed(.33, .25, .375, 0, .6), 30, 0, $l->at('bare') > 1.4 ? 22 : 12, $l->at('bare') > 1.4 ? 10 : 5.5,

@@ -135,6 +135,14 @@ final class SkinMap
         if ($field > .1 && $this->isEye($across, $down, $number)) {
             return $this->pigments->colour(self::DARK * .85, .05, .03, true);
         }
+
+        return $this->lightScale($t, $grain, $field);
+    }
+
+    /** A scale within a blotch. */
+    private function lightScale(float $t, float $grain, float $field): int
+    {
+        $a = $this->a;
         $inner = $field > 1 ? 1.0 : $field;
         $isRim = $field < .2 && $a['rim'] > 0.0;
         $dusk = $isRim ? .02 : (.09 + .17 * $inner + .05 * $grain) * ($t > .72 ? 1 - .8 * ($t - .72) : 1.0);
@@ -199,12 +207,7 @@ final class SkinMap
             $field = -.4;
         }
         if ($a['dorsal_stripe'] > 0.0) {
-            $half = .035 + .045 * $a['dorsal_stripe'] + .035 * $this->noise->smooth($x * 1.4, 29.0);
-            $isGap = $a['dashed'] > 0.0 && $x * 1.9 - floor($x * 1.9) > .62;
-            $isBroken = $a['dorsal_stripe'] < 1.0 && $this->noise->smooth($x * .8, 37.0) > $a['dorsal_stripe'] - .35;
-            $field = $t < $half && ! $isGap && ! $isBroken
-                ? max($field, .5)
-                : ($t < $half + .08 && $a['dorsal_stripe'] > 1.2 ? min($field, -.35) : $field);
+            $field = $this->striped($field, $x, $t);
         }
         if ($a['backspots'] > 0.0 && $t < .34) {
             $spot = $this->noise->smooth($x * 2.6, $v * 7 + 13);
@@ -222,6 +225,20 @@ final class SkinMap
         }
 
         return $field;
+    }
+
+    /** A stripe along the back. */
+    private function striped(float $field, float $x, float $t): float
+    {
+        $a = $this->a;
+        $half = .035 + .045 * $a['dorsal_stripe'] + .035 * $this->noise->smooth($x * 1.4, 29.0);
+        $isGap = $a['dashed'] > 0.0 && $x * 1.9 - floor($x * 1.9) > .62;
+        $isBroken = $a['dorsal_stripe'] < 1.0 && $this->noise->smooth($x * .8, 37.0) > $a['dorsal_stripe'] - .35;
+        if ($t < $half && ! $isGap && ! $isBroken) {
+            return max($field, .5);
+        }
+
+        return $t < $half + .08 && $a['dorsal_stripe'] > 1.2 ? min($field, -.35) : $field;
     }
 
     private function darkScale(float $x, float $v, float $t, float $grain, float $field): int

@@ -133,68 +133,78 @@ final readonly class CatalogueBuilder
     /** @return array<string, Allele> in catalogue order */
     private function alleles(): array
     {
-        $locusRank = [];
-        foreach ($this->facts->children('loci') as $i => $locus) {
-            $locusRank[$locus->string('key')] = $i;
-        }
-        $genes = array_values($this->genes);
-        usort(
-            $genes,
-            static fn (Facts $a, Facts $b): int => [
-                $locusRank[$a->string('locus')] ?? -1, $a->int('position'),
-            ] <=> [$locusRank[$b->string('locus')] ?? -1, $b->int('position')],
-        );
+        $genes = $this->genesInOrder();
         $locusOf = [];
         foreach ($genes as $gene) {
-            if (! isset($locusRank[$gene->string('locus')])) {
-                throw CatalogueFault::unknownLocus($gene->string('locus'), $gene->path());
-            }
             $locusOf[$gene->string('key')] = $gene->string('locus');
         }
         $locusOf = $this->joined($locusOf);
         $alleles = [];
-        $rank = 0;
         foreach ($genes as $gene) {
             $key = $gene->string('key');
-            if ($this->changes->isDropped($key)) {
-                continue;
+            if (! $this->changes->isDropped($key)) {
+                $alleles[$key] = $this->allele($gene, $locusOf[$key], count($alleles), $this->takenFor($key, $genes));
             }
-            $two = $gene->child('two_copies');
-            $others = array_filter(
-                $genes,
-                fn (Facts $other): bool =>
-                    $this->changes->isDropped($other->string('key')) && $this->changes->rename($other->string('key')) === $key,
-            );
-            $alleles[$key] = new Allele(
-                $key,
-                $gene->string('name'),
-                array_merge(
-                    $gene->strings('aliases'),
-                    ...array_map(
-                        static fn (Facts $other): array => [$other->string('name'), ...$other->strings('aliases')],
-                        array_values($others),
-                    ),
-                ),
-                $locusOf[$key],
-                $rank++,
-                Inheritance::from($gene->string('inheritance')),
-                $gene->string('evidence'),
-                $gene->string('source'),
-                Effect::from($gene->string('effect')),
-                $gene->string('summary'),
-                $gene->textOr('note', ''),
-                $two->string('name'),
-                [
-                    ...($two->has('aliases') ? $two->strings('aliases') : []),
-                    ...array_values(array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others)),
-                ],
-                array_key_exists($key, $this->changes->toldApart)
-                    ? $this->changes->toldApart[$key]
-                    : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
-            );
         }
 
         return $alleles;
+    }
+
+    /**
+     * @return list<Facts> by locus and place in it, as the catalogue has them
+     *
+     * @throws CatalogueFault when a gene names a locus that is not there
+     */
+    private function genesInOrder(): array
+    {
+        $rank = [];
+        foreach ($this->facts->children('loci') as $i => $locus) {
+            $rank[$locus->string('key')] = $i;
+        }
+        $genes = array_values($this->genes);
+        foreach ($genes as $gene) {
+            if (! isset($rank[$gene->string('locus')])) {
+                throw CatalogueFault::unknownLocus($gene->string('locus'), $gene->path());
+            }
+        }
+        $place = static fn (Facts $gene): array => [$rank[$gene->string('locus')], $gene->int('position')];
+        usort($genes, static fn (Facts $a, Facts $b): int => $place($a) <=> $place($b));
+
+        return $genes;
+    }
+
+    /**
+     * @param list<Facts> $genes
+     * @return list<Facts> those that a school holds to be the same as this one
+     */
+    private function takenFor(string $key, array $genes): array
+    {
+        return array_values(array_filter(
+            $genes,
+            fn (Facts $other): bool => $this->changes->isDropped($other->string('key'))
+                && $this->changes->rename($other->string('key')) === $key,
+        ));
+    }
+
+    /** @param list<Facts> $others that are held to be the same */
+    private function allele(Facts $gene, string $locus, int $rank, array $others): Allele
+    {
+        $key = $gene->string('key');
+        $two = $gene->child('two_copies');
+        $names = array_map(static fn (Facts $other): array => [$other->string('name'), ...$other->strings('aliases')], $others);
+
+        return new Allele(
+            $key, $gene->string('name'), array_merge($gene->strings('aliases'), ...$names), $locus, $rank,
+            Inheritance::from($gene->string('inheritance')), $gene->string('evidence'), $gene->string('source'),
+            Effect::from($gene->string('effect')), $gene->string('summary'), $gene->textOr('note', ''), $two->string('name'),
+            [
+                ...($two->has('aliases') ? $two->strings('aliases') : []),
+                ...array_map(static fn (Facts $other): string => $other->child('two_copies')->string('name'), $others),
+            ],
+            array_key_exists($key, $this->changes->toldApart)
+                ? $this->changes->toldApart[$key]
+                : SchoolChanges::certainty($two->textOr('told_apart', 'yes')),
+        );
     }
 
     /**

@@ -7,7 +7,10 @@ namespace Destino\Genome;
 /**
  * Builds the form of every pair of alleles: what it is called, what it looks like, whether it lives.
  *
- * @phpstan-type CompoundFacts array{name: string|null, looks: string, viability: Viability, evidence: string, extrapolated: bool, aliases: list<string>, recorded: bool}
+ * @phpstan-type CompoundFacts array{
+ *     name: string|null, looks: string, viability: Viability, evidence: string, extrapolated: bool, aliases: list<string>,
+ *     recorded: bool,
+ * }
  */
 final readonly class FormBuilder
 {

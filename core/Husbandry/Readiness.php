@@ -39,12 +39,9 @@ final readonly class Readiness
         if ($isMale === null) {
             return new self($standing === [] ? null : false, [...$standing, 'The sex is not known.'], null);
         }
-        usort($weighings, static fn (Weighing $a, Weighing $b): int => $a->on <=> $b->on);
-        $last = $weighings === [] ? null : $weighings[count($weighings) - 1];
         $who = $isMale ? 'a male' : 'a female';
         $reasons = $standing;
         $dates = [];
-        $isOpen = $standing !== [];
         $ofAge = $hatched?->add(new DateInterval("P{$rules->months($isMale)}M"));
         if ($ofAge === null) {
             $reasons[] = 'The hatch date is not known, so the age cannot be judged.';
@@ -52,21 +49,35 @@ final readonly class Readiness
             $reasons[] = "Too young: {$rules->months($isMale)} months are asked of {$who}.";
             $dates[] = $ofAge;
         }
-        if ($last === null) {
-            $reasons[] = 'No weight is recorded.';
-        } else {
-            if ($last->on < $today->sub(new DateInterval('P'.self::STALE_DAYS.'D'))) {
-                $reasons[] = "The last weight is of {$last->on->format('j F Y')}; weigh again.";
-            }
-            if ($last->grams < $rules->grams($isMale)) {
-                $reasons[] = "Too light: {$last->grams} g of the {$rules->grams($isMale)} g asked of {$who}.";
-                $days = WeightTrend::of($weighings, $today)?->daysUntil($rules->grams($isMale));
-                $isOpen = $isOpen || $days === null || $days > self::MOST_DAYS;
-                $dates[] = $days === null || $days > self::MOST_DAYS ? $today : $today->add(new DateInterval("P{$days}D"));
-            }
-        }
-        $isReady = $standing !== [] ? false : ($ofAge === null && $last === null ? null : $dates === []);
+        [$ofWeight, $heavy, $isGuessed] = self::byWeight($isMale, $weighings, $rules, $today);
+        $reasons = [...$reasons, ...$ofWeight];
+        $dates = $heavy === null ? $dates : [...$dates, $heavy];
+        $isReady = $standing !== [] ? false : ($ofAge === null && $weighings === [] ? null : $dates === []);
 
-        return new self($isReady, $reasons, $dates === [] || $isOpen ? null : max($dates));
+        return new self($isReady, $reasons, $dates === [] || $standing !== [] || ! $isGuessed ? null : max($dates));
+    }
+
+    /**
+     * @param list<Weighing> $weighings in any order
+     * @return array{list<string>, DateTimeImmutable|null, bool} why not; when it is heavy enough, null where it is; whether that could be guessed
+     */
+    private static function byWeight(bool $isMale, array $weighings, BreedingRules $rules, DateTimeImmutable $today): array
+    {
+        if ($weighings === []) {
+            return [['No weight is recorded.'], null, true];
+        }
+        usort($weighings, static fn (Weighing $a, Weighing $b): int => $a->on <=> $b->on);
+        $last = $weighings[count($weighings) - 1];
+        $reasons = $last->on < $today->sub(new DateInterval('P'.self::STALE_DAYS.'D'))
+            ? ["The last weight is of {$last->on->format('j F Y')}; weigh again."]
+            : [];
+        if ($last->grams >= $rules->grams($isMale)) {
+            return [$reasons, null, true];
+        }
+        $reasons[] = "Too light: {$last->grams} g of the {$rules->grams($isMale)} g asked of ".($isMale ? 'a male.' : 'a female.');
+        $days = WeightTrend::of($weighings, $today)?->daysUntil($rules->grams($isMale));
+        $isGuessed = $days !== null && $days <= self::MOST_DAYS;
+
+        return [$reasons, $isGuessed ? $today->add(new DateInterval("P{$days}D")) : $today, $isGuessed];
     }
 }

@@ -128,7 +128,10 @@ final readonly class CueBook
                 );
             }
             foreach ($rule->when === null ? [] : array_slice($rules, 0, $i) as $before) {
-                if ($rule->when !== null && $before->when !== null && $before->fromDays <= $rule->fromDays && $this->isWithin($eye, $rule->when, $before->when)) {
+                if ($rule->when === null || $before->when === null || $before->fromDays > $rule->fromDays) {
+                    continue;
+                }
+                if ($this->isWithin($eye, $rule->when, $before->when)) {
                     throw IdentificationError::neverHolds($cue, $rule->text(), $before->text());
                 }
             }

@@ -213,9 +213,12 @@ final class Identification
     }
 
     /**
-     * Genotypes of a young, the likeliest first.
+     * Genotypes of a young, the likeliest first: so many, and how many there are.
      *
-     * @return array{list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float}>, int} so many, and how many there are
+     * @return array{
+     *     list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float}>,
+     *     int,
+     * }
      */
     public function genotypes(string $id, int $most): array
     {

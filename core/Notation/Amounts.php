@@ -127,12 +127,7 @@ final readonly class Amounts
             } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive) {
                 $this->advanceWord();
                 $dose = Dose::Het;
-            } elseif (
-                $token->is(TokenType::Number)
-                && $this->stream->peek()->is(TokenType::Percent)
-                && $chance === null
-                && ($this->endsAfter(2) || (Keyword::of($this->stream->peek(2)) === Keyword::Het && $this->endsAfter(3)))
-            ) {
+            } elseif ($chance === null && $this->isShare($token)) {
                 $chance = $this->chance();
                 if (Keyword::of($this->stream->current()) === Keyword::Het) { // "Clown 66% het"
                     $this->advanceWord();
@@ -142,6 +137,14 @@ final readonly class Amounts
                 return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses);
             }
         }
+    }
+
+    /** "66%" or "66% het" at the end of a piece. */
+    private function isShare(Token $token): bool
+    {
+        return $token->is(TokenType::Number)
+            && $this->stream->peek()->is(TokenType::Percent)
+            && ($this->endsAfter(2) || (Keyword::of($this->stream->peek(2)) === Keyword::Het && $this->endsAfter(3)));
     }
 
     /** Whether the piece ends after so many tokens, so that these belong to what stands before. */

@@ -97,7 +97,8 @@ final class BeliefAssembler
             if (count($alleles) === 2 && count($ofLocus[$locus]) === 2) {
                 $form = $this->catalogue->form($locus, $alleles[0], $alleles[1]);
                 $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
-                $this->notes[] = "{$this->name($alleles[0])} and {$this->name($alleles[1])} stand at one locus, one from each parent: read as {$form->text}{$known}.";
+                $this->notes[] = "{$this->name($alleles[0])} and {$this->name($alleles[1])} stand at one locus, one from each parent: "
+                    ."read as {$form->text}{$known}.";
             }
         }
 
@@ -209,6 +210,36 @@ final class BeliefAssembler
     }
 
     /**
+     * @param list<array{Rational, array<string, list<string>>}> $cases weight and alleles by locus
+     * @return list<array{Rational, array<string, list<string>>}>|null each with each alternative; null where a locus is full
+     * @phpstan-impure it collects errors
+     */
+    private function crossed(array $cases, Statement $mixture): ?array
+    {
+        $next = [];
+        foreach ($cases as [$weight, $alleles]) {
+            foreach ([...$mixture->alternatives, [$mixture->remainder(), []]] as [$chance, $added]) {
+                if ($chance->isZero()) {
+                    continue;
+                }
+                $with = $alleles;
+                foreach ($added as $allele) {
+                    $locus = $this->catalogue->allele($allele)->locus;
+                    $with[$locus][] = $allele;
+                    if (count($with[$locus]) > 2) {
+                        $this->errors[] = $this->tooMany($mixture, $locus, $with[$locus]);
+
+                        return null;
+                    }
+                }
+                $next[] = [$weight->times($chance), $with];
+            }
+        }
+
+        return $next;
+    }
+
+    /**
      * @param list<LinkageGroup> $groups
      * @param array<string, list<string>> $certain
      * @param list<Statement> $mixtures
@@ -220,26 +251,10 @@ final class BeliefAssembler
         /** @var list<array{Rational, array<string, list<string>>}> $cases weight and alleles by locus */
         $cases = [[Rational::one(), $certain]];
         foreach ($mixtures as $mixture) {
-            $next = [];
-            foreach ($cases as [$weight, $alleles]) {
-                foreach ([...$mixture->alternatives, [$mixture->remainder(), []]] as [$chance, $added]) {
-                    if ($chance->isZero()) {
-                        continue;
-                    }
-                    $with = $alleles;
-                    foreach ($added as $allele) {
-                        $locus = $this->catalogue->allele($allele)->locus;
-                        $with[$locus][] = $allele;
-                        if (count($with[$locus]) > 2) {
-                            $this->errors[] = $this->tooMany($mixture, $locus, $with[$locus]);
-
-                            return null;
-                        }
-                    }
-                    $next[] = [$weight->times($chance), $with];
-                }
+            $cases = $this->crossed($cases, $mixture);
+            if ($cases === null) {
+                return null;
             }
-            $cases = $next;
             if (count($cases) > self::MOST_CASES) {
                 $this->errors[] = NotationError::misplaced(
                     $mixture->piece, $mixture->from, 'the text holds more alternatives than can be weighed together.',

@@ -169,7 +169,8 @@ final class FormReader
 
             return [$this->copies($first, Dose::Visual, $from), $this->copies($second, Dose::Visual, $from)];
         }
-        $this->notes[] = "“{$piece}” is read as the compound {$compound}, one allele from each parent. If you mean one of the two and do not know which, write “{$either}”.";
+        $this->notes[] = "“{$piece}” is read as the compound {$compound}, one allele from each parent. If you mean one of the two and do "
+            ."not know which, write “{$either}”.";
 
         return [[$first->key, $second->key]];
     }

@@ -138,6 +138,23 @@ final readonly class TargetReader
         return [new TargetCondition($clauses, $piece, $start->from)];
     }
 
+    /** @return list<string> the other allele of a pair, where a slash follows */
+    private function afterSlash(TokenStream $stream, NameParser $names, Name $name, Token $from): array
+    {
+        if ($name->kind !== NameKind::Allele || ! $stream->takeType(TokenType::Slash)) {
+            return [];
+        }
+        $at = $stream->current();
+        [$second] = $names->read();
+        if ($second->kind !== NameKind::Allele || $this->locusOf($second) !== $this->locusOf($name)) {
+            throw NotationError::misplaced(
+                $stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.',
+            );
+        }
+
+        return $second->alleles;
+    }
+
     /** @param list<string> $notes */
     private function clause(
         TokenStream $stream,
@@ -148,17 +165,7 @@ final readonly class TargetReader
         Token $from,
         array &$notes,
     ): Clause {
-        $alleles = $name->alleles;
-        if ($name->kind === NameKind::Allele && $stream->takeType(TokenType::Slash)) {
-            $at = $stream->current();
-            [$second] = $names->read();
-            if ($second->kind !== NameKind::Allele || $this->locusOf($second) !== $this->locusOf($name)) {
-                throw NotationError::misplaced(
-                    $stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.',
-                );
-            }
-            $alleles = [...$alleles, ...$second->alleles];
-        }
+        $alleles = [...$name->alleles, ...$this->afterSlash($stream, $names, $name, $from)];
         $text = trim(($word === '' ? '' : $word.' ').$stream->slice($from->from, $stream->previous()->to));
         $isPair = count($alleles) === 2 || $dose === Dose::Two;
         if (count($alleles) === 1 && $dose === Dose::Two) {

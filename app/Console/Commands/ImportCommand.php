@@ -72,6 +72,34 @@ class ImportCommand extends AnswerCommand
     private function report(ImportPlan $plan, int $written): array
     {
         $taken = $plan->ready((bool) $this->option('repeated'));
+
+        return [
+            'format' => 'destino-import/1', 'rows' => count($plan->rows), 'taken' => count($taken),
+            'with_remarks' => count(array_filter($taken, fn (ImportRow $row): bool => $row->remarks !== [] || $row->genesUnread)),
+            'asked' => $this->asked($plan),
+            'refused' => array_values(array_map(
+                fn (ImportRow $row): array => ['row' => $row->line, 'why' => implode(' ', array_column($row->errors, 'message'))],
+                array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== []),
+            )),
+            'columns' => array_combine(
+                $plan->table->headings,
+                array_map(fn (?Field $field): string => $field === null ? 'notes' : str_replace(' ', '_', $field->value), $plan->columns),
+            ) ?: new \stdClass,
+            'left' => array_values(array_intersect_key($plan->table->headings, array_filter($plan->columns, is_null(...)))),
+            'written' => $written, 'dry_run' => (bool) $this->option('dry-run'),
+            'remarks' => array_merge(
+                [],
+                ...array_map(
+                    fn (ImportRow $row): array => array_map(fn (array $one): array => ['row' => $row->line] + $one, $row->remarks),
+                    $plan->rows,
+                ),
+            ),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> what has to be answered before all can be brought in */
+    private function asked(ImportPlan $plan): array
+    {
         $heading = array_flip(array_map(fn (?Field $field): string => $field->value ?? '', $plan->columns));
         $asked = [];
         foreach ($plan->rows as $row) {
@@ -88,32 +116,7 @@ class ImportCommand extends AnswerCommand
             }
         }
 
-        return [
-            'format' => 'destino-import/1', 'rows' => count($plan->rows), 'taken' => count($taken),
-            'with_remarks' => count(array_filter($taken, fn (ImportRow $row): bool => $row->remarks !== [] || $row->genesUnread)),
-            'asked' => $asked,
-            'refused' => array_values(array_map(
-                fn (ImportRow $row): array => ['row' => $row->line, 'why' => implode(' ', array_column($row->errors, 'message'))],
-                array_filter($plan->rows, fn (ImportRow $row): bool => $row->errors !== []),
-            )),
-            'columns' => array_combine($plan->table->headings, array_map(fn (?Field $field): string => match ($field) {
-            null => 'notes', default => str_replace(' ', '_', $field->value),
-            }, $plan->columns)) ?: new \stdClass,
-            'left' => array_values(
-                array_map(
-                    fn (int $i): string => $plan->table->headings[$i],
-                    array_keys(array_filter($plan->columns, fn (?Field $field): bool => $field === null)),
-                ),
-            ),
-            'written' => $written, 'dry_run' => (bool) $this->option('dry-run'),
-            'remarks' => array_merge(
-                [],
-                ...array_map(
-                    fn (ImportRow $row): array => array_map(fn (array $one): array => ['row' => $row->line] + $one, $row->remarks),
-                    $plan->rows,
-                ),
-            ),
-        ];
+        return $asked;
     }
 
     private function printReport(ImportPlan $plan, int $ready, int $written): void

@@ -49,7 +49,10 @@ class ProbeCommand extends AnswerCommand
         $counts = [];
         foreach (array_chunk($probe->readings(time(), $days, $every), self::AT_ONCE) as $readings) {
             $answer = $this->sent($http, $readings);
-            foreach ($answer->json('results') ?? throw ExchangeError::refused("Destino does not take the readings ({$answer->status()}): ".($answer->json('message') ?? 'no answer')) as $one) {
+            $why = $answer->json('message') ?? 'no answer';
+            $results = $answer->json('results')
+                ?? throw ExchangeError::refused("Destino does not take the readings ({$answer->status()}): {$why}");
+            foreach ($results as $one) {
                 $counts[$one['result']] = ($counts[$one['result']] ?? 0) + 1;
             }
         }

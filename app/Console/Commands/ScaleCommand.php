@@ -28,20 +28,7 @@ class ScaleCommand extends AnswerCommand
         $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))
             ->acceptJson()
             ->timeout(20);
-        try {
-            $answer = $http->get('animals', ['per_page' => 500]);
-        } catch (ConnectionException) {
-            throw ExchangeError::refused(
-                "Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.",
-            );
-        }
-        if (! $answer->successful()) {
-            throw ExchangeError::refused(
-                "Destino at {$this->option('address')} does not let this token in ({$answer->status()}). Make one that may log: "
-                    .'bin/destino token scale.',
-            );
-        }
-        $animals = array_slice($answer->json('data'), 0, (int) $this->option('most'));
+        $animals = array_slice($this->animals($http), 0, (int) $this->option('most'));
         $results = [];
         foreach ((new RackScale((int) $this->option('seed')))->round($animals) as $message) {
             $reply = $this->sent($http, $message);
@@ -63,6 +50,23 @@ class ScaleCommand extends AnswerCommand
                 ],
                 $results,
             ),
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function animals(PendingRequest $http): array
+    {
+        try {
+            $answer = $http->get('animals', ['per_page' => 500]);
+        } catch (ConnectionException) {
+            throw ExchangeError::refused(
+                "Nothing answers at {$this->option('address')}. Is Destino running there? bin/destino demo starts it.",
+            );
+        }
+
+        return $answer->successful() ? $answer->json('data') : throw ExchangeError::refused(
+            "Destino at {$this->option('address')} does not let this token in ({$answer->status()}). Make one that may log: "
+                .'bin/destino token scale.',
         );
     }
 

@@ -6,7 +6,8 @@ class TokenCommand extends AnswerCommand
 {
     use OfKeeper;
 
-    protected $signature = 'destino:token {name : what it is for} {--keeper= : e-mail address of the owner, where there are several} {--json : print one JSON document}';
+    protected $signature = 'destino:token {name : what it is for} {--keeper= : e-mail address of the owner, where there are several} '
+        .'{--json : print one JSON document}';
 
     protected $description = 'A token with which a program reads animals and logs weights and readings';
 

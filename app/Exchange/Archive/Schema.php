@@ -20,7 +20,8 @@ final class Schema
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             'title' => 'A whole collection ('.Archive::FORMAT.')',
             'description'
-                => 'collection.json of an archive. Numbers (id, sire, dam, rack, clutch and the like) are those of the document. Accounts and passwords are not part of it.',
+                => 'collection.json of an archive. Numbers (id, sire, dam, rack, clutch and the like) are those of the document. Accounts '
+                    .'and passwords are not part of it.',
             'type' => 'object',
             // sections that an earlier version did not have yet may be absent
             'required' => ['format', 'rules', 'animals', 'clutches', 'history'],

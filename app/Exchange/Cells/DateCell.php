@@ -15,7 +15,8 @@ class DateCell
     private const NOTHING = ['', '?', '-', 'n/a', 'na', 'unknown', 'not known', 'none', 'tbd'];
 
     /** Words that say that a date is not exact; the text is kept. */
-    private const ABOUT = '/^(?:~|≈|ca\.?|c\.|circa|about|approx\.?|around|before|after|early|late|mid|spring|summer|autumn|fall|winter)[\s-]*|\s*(?:\?|ish|or so)$/iu';
+    private const ABOUT = '/^(?:~|≈|ca\.?|c\.|circa|about|approx\.?|around|before|after|early|late|mid|spring|summer|autumn|fall|winter)'
+        .'[\s-]*|\s*(?:\?|ish|or so)$/iu';
 
     /**
      * @param string|null $day the first day meant; null where it is none

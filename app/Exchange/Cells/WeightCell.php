@@ -7,6 +7,8 @@ use App\Http\Requests\CareRequest;
 /** A weight as people write it: "~1500", "1.2 kg", "1,450 g", "410g (5/24)": 410 g in that month. */
 class WeightCell
 {
+    private const ABOUT = ['', '~', '≈', 'ca', 'ca.', 'c.', 'about', 'approx', 'approx.', 'circa', 'around'];
+
     private const IN_GRAMS = [
         'g' => 1, 'gr' => 1, 'gram' => 1, 'grams' => 1, 'kg' => 1000, 'kilo' => 1000, 'oz' => 28.349523125, 'lb' => 453.59237,
         'lbs' => 453.59237,
@@ -29,7 +31,7 @@ class WeightCell
         $factor = self::IN_GRAMS[mb_strtolower($part[3] === '' ? $unit : $part[3])] ?? null;
         $number = self::number($part[2]);
         $prefix = mb_strtolower(trim($part[1]));
-        if ($factor === null || $number === null || ! in_array($prefix, ['', '~', '≈', 'ca', 'ca.', 'c.', 'about', 'approx', 'approx.', 'circa', 'around'], true)) {
+        if ($factor === null || $number === null || ! in_array($prefix, self::ABOUT, true)) {
             return new self(null, null, false);
         }
         $grams = (int) round($number * $factor);

@@ -68,7 +68,8 @@ class AnimalController extends Controller
     {
         $this->authorize('manage');
         $blank = new Animal([
-            'name' => mb_substr((string) $request->query('name'), 0, 80), 'number' => null, 'sex' => Sex::tryFrom((string) $request->query('sex')), 'sex_found' => null, 'notes' => '', 'hatched_on' => null,
+            'name' => mb_substr((string) $request->query('name'), 0, 80), 'number' => null,
+            'sex' => Sex::tryFrom((string) $request->query('sex')), 'sex_found' => null, 'notes' => '', 'hatched_on' => null,
             'source' => null, 'acquired_on' => null, 'price_cents' => null, 'sire_id' => null, 'sire_name' => null,
             'dam_id' => null, 'dam_name' => null,
         ]);

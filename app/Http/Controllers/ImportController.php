@@ -23,8 +23,11 @@ class ImportController extends Controller
     {
         $this->authorize('manage', $import);
 
+        $isDone = $import->state === 'done';
+
         return view('exchange.receipt', [
-            'import' => $import, 'outside' => $import->state === 'done' ? OutsideNames::of($import->animals) : [], 'offers' => $import->state === 'done' ? ClutchOffers::among($import->animals) : [],
+            'import' => $import, 'outside' => $isDone ? OutsideNames::of($import->animals) : [],
+            'offers' => $isDone ? ClutchOffers::among($import->animals) : [],
         ]);
     }
 

@@ -45,8 +45,11 @@ class PairController extends Controller
             $mates = new BestMates($inquiry, $this->opened);
             $mates->error === null ?: $inquiry->errors['target'] = $mates->error;
 
+            $served = (new WorthWords($keeper, new Workshop($this->opened)))->served();
+
             return response()->view(
-                'pair.show', ['mates' => $mates, 'served' => (new WorthWords($keeper, new Workshop($this->opened)))->served()] + $this->parts($inquiry, null, $keeper), $mates->error === null ? 200 : 422,
+                'pair.show', ['mates' => $mates, 'served' => $served] + $this->parts($inquiry, null, $keeper),
+                $mates->error === null ? 200 : 422,
             );
         }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);

@@ -150,7 +150,8 @@ class ClutchRequest extends RecordRequest
             $current = Clutch::query()->lockForUpdate()->findOrFail($clutch->id);
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
                 throw ValidationException::withMessages([
-                    'version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is still below: save again to put it in place of that.',
+                    'version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is '
+                        .'still below: save again to put it in place of that.',
                 ]);
             }
             $followers = new Followers($current);

@@ -22,11 +22,15 @@ class HouseRequest extends RecordRequest
     public function rules(CatalogueShelf $shelf): array
     {
         $catalogue = $shelf->catalogue();
-        $rules = ['currency' => ['nullable', 'string', 'max:6'], 'number_pattern' => ['nullable', 'string', 'max:30', function (string $attribute, mixed $value, Closure $fail): void {
+        $isPattern = function (string $attribute, mixed $value, Closure $fail): void {
             if (! Numbering::isPattern((string) $value)) {
                 $fail('A pattern holds one counter such as {000}, and may hold {year} or {yy}.');
             }
-        }], 'version' => ['nullable', 'integer'], 'schools' => ['array'], 'stances' => ['array'], 'lines' => ['array']];
+        };
+        $rules = [
+            'currency' => ['nullable', 'string', 'max:6'], 'number_pattern' => ['nullable', 'string', 'max:30', $isPattern],
+            'version' => ['nullable', 'integer'], 'schools' => ['array'], 'stances' => ['array'], 'lines' => ['array'],
+        ];
         foreach (Choices::simple() as $key => $choice) {
             $rules[$key] = ['nullable', Rule::in(array_keys($choice['options']))];
         }
@@ -67,7 +71,8 @@ class HouseRequest extends RecordRequest
             $rules = HouseRules::query()->lockForUpdate()->where('user_id', $keeper->id)->first();
             if ($this->input('version') !== null && (int) $this->validated('version') !== ($rules->version ?? 0)) {
                 throw ValidationException::withMessages([
-                    'version' => 'The rules were changed in another window since you opened them. What you chose is still below: save again to put it in place of that.',
+                    'version' => 'The rules were changed in another window since you opened them. What you chose is still below: save '
+                        .'again to put it in place of that.',
                 ]);
             }
             $rules ??= new HouseRules;

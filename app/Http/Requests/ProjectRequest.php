@@ -96,7 +96,8 @@ class ProjectRequest extends RecordRequest
             $current = Project::query()->lockForUpdate()->findOrFail($project->id);
             if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
                 throw ValidationException::withMessages([
-                    'version' => 'This project was changed in another window since you opened it. What you typed is still below: save again to put it in place of that.',
+                    'version' => 'This project was changed in another window since you opened it. What you typed is still below: save '
+                        .'again to put it in place of that.',
                 ]);
             }
             $current->fill($this->values());

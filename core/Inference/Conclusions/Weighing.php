@@ -123,25 +123,37 @@ final class Weighing
             return $this->sets[$i];
         }
         $matter = $this->matters[$i];
-        $candidates = $this->candidates->of($matter);
-        $free = $this->evidence([], [], []);
+        $candidates = array_values(array_filter(
+            $this->candidates->of($matter),
+            static fn (array $one): bool => $one[1] > 0.0 && ! ($matter->isDoubted && $one[0]->kind === FaultKind::Misidentified),
+        ));
         $found = [];
-        $best = -INF;
-        $candidates = array_values(array_filter($candidates, fn (array $one): bool => $one[1] > 0.0));
-        $candidates = $matter->isDoubted
-            ? array_values(array_filter($candidates, static fn (array $one): bool => $one[0]->kind !== FaultKind::Misidentified))
-            : $candidates;
-        foreach (
-            [
-                ...$this->whole($matter), ...array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates),
-            ] as [$faults, $prior]
-        ) {
+        $singles = array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates);
+        foreach ([...$this->whole($matter), ...$singles] as [$faults, $prior]) {
             $log = $prior + $this->evidence($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
             if ($log > -INF) {
                 $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
-                $best = max($best, $log);
             }
         }
+        $found = $this->withPairs($i, $candidates, $found);
+        $best = max([-INF, ...array_column($found, 'log')]);
+        $sets = array_values(array_filter($found, static fn (array $set): bool => $set['log'] > $best + log(self::HOPELESS)));
+        usort($sets, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
+
+        return $this->sets[$i] = count($this->matters) === 1 ? $sets : array_slice($sets, 0, self::BEAM);
+    }
+
+    /**
+     * Two faults together, of which neither explains the matter by itself.
+     *
+     * @param list<array{Fault, float}> $candidates
+     * @param array<string, Weighed> $found
+     * @return array<string, Weighed> with what was found besides
+     */
+    private function withPairs(int $i, array $candidates, array $found): array
+    {
+        $free = $this->evidence([], [], []);
+        $best = max([-INF, ...array_column($found, 'log')]);
         foreach ($candidates as $a => [$one, $p]) {
             foreach (array_slice($candidates, $a + 1) as [$other, $q]) {
                 $prior = log($p) + log($q);
@@ -160,10 +172,8 @@ final class Weighing
                 }
             }
         }
-        $sets = array_values(array_filter($found, static fn (array $set): bool => $set['log'] > $best + log(self::HOPELESS)));
-        usort($sets, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
 
-        return $this->sets[$i] = count($this->matters) === 1 ? $sets : array_slice($sets, 0, self::BEAM);
+        return $found;
     }
 
     /**

@@ -317,29 +317,38 @@ final class Network
             );
         }
         foreach (array_keys($this->model->spaces) as $i) {
-            foreach (
-                $evidence->speaksOf($i) && ! $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i])
-                    ? ($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires))
-                    : [] as $option => $place
-            ) {
-                $table = [];
-                foreach ($sharings as $shares) {
-                    foreach (array_keys($this->model->domains[$i][$eggs->sires[$place]]) as $sire) {
-                        foreach (array_keys($this->model->domains[$i][(string) $eggs->dam]) as $dam) {
-                            $table[] = self::product($evidence, $i, $shares, $sire, $dam);
-                        }
-                    }
-                }
+            if (! $evidence->speaksOf($i) || $this->model->hypothesis->frees($eggs->id, $this->model->spaces[$i])) {
+                continue;
+            }
+            foreach ($this->model->sires[$eggs->batch] ?? array_keys($eggs->sires) as $option => $place) {
                 $this->factors[] = $this->under(
                     $choice, $option,
                     [...($classes === null ? [] : [$classes]), ...$this->scope($i, [$eggs->sires[$place], (string) $eggs->dam])],
-                    $table,
+                    $this->products($evidence, $i, $sharings, $eggs->sires[$place], (string) $eggs->dam),
                 );
             }
         }
         if ($classes === null && ! $evidence->classes[0]['weight']->isOne()) {
             $this->factors[] = new Factor([], [$evidence->classes[0]['weight']->power(max(0, $count))]);
         }
+    }
+
+    /**
+     * @param list<list<int>> $sharings
+     * @return list<Rational> by sharing and genotypes of the parents
+     */
+    private function products(EggEvidence $evidence, int $i, array $sharings, string $sire, string $dam): array
+    {
+        $table = [];
+        foreach ($sharings as $shares) {
+            foreach (array_keys($this->model->domains[$i][$sire]) as $ofSire) {
+                foreach (array_keys($this->model->domains[$i][$dam]) as $ofDam) {
+                    $table[] = self::product($evidence, $i, $shares, $ofSire, $ofDam);
+                }
+            }
+        }
+
+        return $table;
     }
 
     /** @param list<int> $shares */

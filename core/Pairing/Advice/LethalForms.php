@@ -17,7 +17,8 @@ final readonly class LethalForms implements AdviceRule
         foreach (FormOdds::of($cross) as [$form, $chance]) {
             $share = Words::share($chance);
             if ($form->viability === Viability::Lethal) {
-                $advice[] = new Advice('lethal-form', Severity::Lethal, "{$form->text}: {$share}. Held to die in the egg or soon after (evidence: {$form->evidence}). "
+                $advice[] = new Advice('lethal-form', Severity::Lethal, "{$form->text}: {$share}. Held to die in the egg or soon after "
+                    ."(evidence: {$form->evidence}). "
                     .'Such eggs never count as hits. To avoid them, let only one parent carry the alleles.', $chance, [$form->locus],
                     Advice::DIES);
             } elseif ($form->viability === Viability::Reduced) {

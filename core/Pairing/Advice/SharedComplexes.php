@@ -17,18 +17,8 @@ final readonly class SharedComplexes implements AdviceRule
         $advice = [];
         foreach ($cross->loci() as $key) {
             $forms = self::formsAt($cross, $key);
-            $alleles = array_values(
-                array_unique(
-                    array_merge(
-                        ...array_map(
-                            static fn (Form $form): array => array_values(
-                                array_filter($form->pair, static fn (string $allele): bool => $allele !== Allele::WILD),
-                            ),
-                            $forms,
-                        ),
-                    ),
-                ),
-            );
+            $pairs = array_map(static fn (Form $form): array => $form->pair, $forms);
+            $alleles = array_values(array_diff(array_unique(array_merge([], ...$pairs)), [Allele::WILD]));
             if (count($alleles) < 2) {
                 continue;
             }

@@ -21,7 +21,8 @@ final readonly class UncertainParents implements AdviceRule
             new Advice(
                 'uncertain-parent', Severity::Info,
                 'What the '.Words::list($who)
-                    .(count($who) > 1 ? ' carry' : ' carries').' is not certain. All eggs of a clutch share that one answer, so the odds for a clutch rise more '
+                    .(count($who) > 1 ? ' carry' : ' carries').' is not certain. All eggs of a clutch share that one answer, so the odds '
+                        .'for a clutch rise more '
                         .'slowly than the odds per egg suggest, and may never reach 99%.',
             ),
         ];

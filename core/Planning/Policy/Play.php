@@ -221,8 +221,10 @@ final class Play
     }
 
     /**
+     * Phenotypes by group as the keeper reads them (null: unlike anything that these two give), and what is seen.
+     *
      * @param list<int> $states
-     * @return array{list<int>|null, list<string|null>} phenotypes by group as the keeper reads them (null: unlike anything that these two give), and what is seen
+     * @return array{list<int>|null, list<string|null>}
      */
     private function known(Holding $sire, Holding $dam, array $states): array
     {
