@@ -95,7 +95,7 @@ class DesignPage
                     [$a, $b] = [$pull($wantedOne, $weight), $pull($wantedOther, $all[$other]->axes[$axis])];
                     if ($a * $b < 0 && min(abs($a), abs($b)) >= .5) {
                         return "“{$wantedOne->value} {$all[$one]->words}” and “{$wantedOther->value} {$all[$other]->words}” pull against "
-                            ."each other. The nearest to both:";
+                            .'each other. The nearest to both:';
                     }
                 }
             }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Genome;
 
-use Destino\Probability\InvalidNumber;
-
 /**
  * Builds the Catalogue from a decoded document (catalogue/schema.json) and the chosen schools.
  */
@@ -15,8 +13,8 @@ final readonly class CatalogueBuilder
     public static function build(mixed $document, array $choices = []): Catalogue
     {
         $facts = Facts::of($document);
-        $claims = self::claims($facts);
-        [$schools, $inUse] = self::choose($claims, $choices);
+        $claims = Claims::of($facts);
+        [$schools, $inUse] = Claims::choose($claims, $choices);
         $builder = new self($facts, SchoolChanges::of($schools));
 
         return $builder->assemble($claims, $inUse);
@@ -44,7 +42,8 @@ final readonly class CatalogueBuilder
         $groups = $this->groups();
         $loci = $this->loci($alleles, $groups);
         [$forms, $compoundAliases] = (new FormBuilder($this->facts, $this->changes, $this->genes, $alleles))->forms($loci);
-        $conditions = $this->conditions($alleles);
+        $told = new AlleleFacts($this->facts, $this->changes, $alleles);
+        $conditions = $told->conditions();
 
         return new Catalogue(
             $loci,
@@ -52,81 +51,14 @@ final readonly class CatalogueBuilder
             $this->completed($groups, $loci),
             $forms,
             $conditions,
-            $this->warnings($alleles, $conditions),
-            $this->masks($alleles),
-            $this->lookAlikes($alleles),
-            $this->interactions($alleles),
-            ...$this->names($alleles, $forms),
+            $told->warnings($conditions),
+            $told->masks(),
+            $told->lookAlikes(),
+            $told->interactions(),
+            ...$told->names($forms),
             compoundAliases: $compoundAliases,
             claims: $claims,
             schools: $inUse,
-        );
-    }
-
-    /** @return array<string, Claim> */
-    public static function claims(Facts $facts): array
-    {
-        $claims = [];
-        foreach ($facts->children('claims') as $claim) {
-            $schools = [];
-            foreach ($claim->children('schools') as $school) {
-                $schools[$school->string('key')] = new School(
-                    $school->string('key'), $school->string('name'), $school->string('effect'), $school->string('argument'),
-                    array_map(static fn (Facts $change): array => $change->values(), $school->children('changes')),
-                );
-            }
-            $free = $claim->has('free_fraction') ? $claim->child('free_fraction') : null;
-            $claims[$claim->string('key')] = new Claim(
-                $claim->string('key'), $claim->string('question'), $claim->string('default'), $claim->string('why_default'), $schools,
-                $free === null ? null : ['linkage' => $free->string('linkage'), 'between' => $free->pair('between')],
-            );
-        }
-
-        return $claims;
-    }
-
-    /**
-     * @param array<string, Claim> $claims
-     * @param array<array-key, string> $choices
-     * @return array{list<School>, array<string, string>}
-     *
-     * @throws UnknownSchool
-     */
-    private static function choose(array $claims, array $choices): array
-    {
-        foreach (array_keys($choices) as $claim) {
-            if (! isset($claims[$claim])) {
-                throw UnknownSchool::noSuchClaim((string) $claim, array_keys($claims));
-            }
-        }
-        $schools = $inUse = [];
-        foreach ($claims as $key => $claim) {
-            $choice = $choices[$key] ?? $claim->default;
-            $schools[] = $claim->schools[$choice] ?? self::freeFraction($claim, $choice);
-            $inUse[$key] = $choice;
-        }
-
-        return [$schools, $inUse];
-    }
-
-    /** @throws UnknownSchool when the claim is not about a fraction, or the choice is not one */
-    private static function freeFraction(Claim $claim, string $choice): School
-    {
-        if ($claim->freeFraction !== null) {
-            try {
-                $fraction = SchoolChanges::fraction($choice)->toString();
-
-                return new School(
-                    $choice, "r = {$fraction}", '', '',
-                    [['change' => 'set-recombination', 'fraction' => $fraction] + $claim->freeFraction],
-                );
-            } catch (InvalidNumber|CatalogueFault) {
-                // Not a fraction: the message below lists what can be chosen.
-            }
-        }
-        throw UnknownSchool::noSuchChoice(
-            $claim->key, $choice,
-            [...array_keys($claim->schools), ...($claim->freeFraction === null ? [] : ['a fraction from 0 to 1/2'])],
         );
     }
 
@@ -318,167 +250,5 @@ final readonly class CatalogueBuilder
         }
 
         return $groups;
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @return array<string, Condition>
-     */
-    private function conditions(array $alleles): array
-    {
-        $conditions = [];
-        foreach ($this->facts->children('conditions') as $condition) {
-            $key = $condition->string('key');
-            $applies = [];
-            foreach ($condition->children('applies_to') as $form) {
-                $pattern = $this->pattern($alleles, $form->strings('alleles'), $form->path(), Sex::tryFrom($form->textOr('sex', '')));
-                $applies[] = ['pattern' => $pattern, 'evidence' => $form->string('evidence')];
-            }
-            $conditions[$key] = new Condition(
-                $key, $condition->string('name'), $condition->string('kind'),
-                $this->changes->severities[$key] ?? Severity::from($condition->string('severity')), $condition->string('text'), $applies,
-            );
-        }
-
-        return $conditions;
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @param array<string, Condition> $conditions
-     * @return list<PairWarning>
-     */
-    private function warnings(array $alleles, array $conditions): array
-    {
-        return array_map(fn (Facts $warning): PairWarning => new PairWarning(
-            $this->pattern($alleles, $warning->strings('alleles'), $warning->path()),
-            $conditions[$warning->string('condition')]
-            ?? throw CatalogueFault::unknownCondition($warning->string('condition'), $warning->path()),
-            $warning->string('text'),
-            $warning->string('evidence'),
-        ), $this->facts->children('warnings'));
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @return array<string, list<Mask>>
-     */
-    private function masks(array $alleles): array
-    {
-        $masks = [];
-        foreach ($this->facts->children('masks') as $mask) {
-            $form = $this->pattern($alleles, $mask->strings('form'), $mask->path());
-            $through = [];
-            foreach ($mask->children('shows_through') as $shown) {
-                $through[
-                    $this->changes->rename($shown->string('allele')).($shown->has('copies') ? ' twice' : '')
-                ] = $shown->string('degree');
-            }
-            $locus = $alleles[(string) array_key_first($form->copies)]->locus;
-            $masks[$locus][] = new Mask($locus, $form, Concealment::from($mask->string('hides')), $mask->string('text'), $through);
-        }
-
-        return $masks;
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @return list<LookAlike>
-     */
-    private function lookAlikes(array $alleles): array
-    {
-        $sets = [];
-        foreach ($this->facts->children('lookalikes') as $set) {
-            $members = array_values(array_unique(array_map($this->changes->rename(...), $set->strings('members'))));
-            $this->requireAlleles($alleles, $members, $set->path());
-            if (count($members) > 1) {
-                $sets[] = new LookAlike(
-                    $members, $set->string('copies'), $set->string('stage'), $set->string('text'), $set->string('evidence'),
-                );
-            }
-        }
-
-        return $sets;
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @return list<Interaction>
-     */
-    private function interactions(array $alleles): array
-    {
-        return array_map(function (Facts $facts) use ($alleles): Interaction {
-            $members = array_map($this->changes->rename(...), $facts->strings('alleles'));
-            $this->requireAlleles($alleles, $members, $facts->path());
-
-            return new Interaction($members, $facts->string('text'), $facts->string('evidence'));
-        }, $this->facts->children('interactions'));
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @param array<string, array<string, Form>> $forms
-     * @return array{nicknames: list<NamedForm>, sharedNames: list<NamedForm>}
-     */
-    private function names(array $alleles, array $forms): array
-    {
-        $names = $this->facts->child('names');
-        $nicknames = array_map(
-            static fn (Facts $name): NamedForm => new NamedForm($name->string('name'), $name->string('means')),
-            $names->children('nicknames'),
-        );
-        $shared = [];
-        foreach ($names->children('shared') as $name) {
-            $members = array_values(array_unique(array_map($this->changes->rename(...), $name->strings('members'))));
-            $this->requireAlleles($alleles, $members, $name->path());
-            $shared[] = new NamedForm(
-                $name->string('name'), '', array_map(static fn (string $key): string => $alleles[$key]->name, $members),
-                $name->string('text'), $name->has('aliases') ? $name->strings('aliases') : [],
-            );
-        }
-        foreach ($names->children('classes') as $class) {
-            $choices = [];
-            foreach ($class->children('members') as $i => $member) {
-                [$a, $b] = array_map($this->changes->rename(...), array_values(array_filter($member->values(), is_string(...))));
-                $this->requireAlleles($alleles, [$a, $b], $class->path());
-                $form = $forms[$alleles[$a]->locus][SchoolChanges::pairKey($a, $b)]
-                    ?? throw CatalogueFault::missing("{$class->path()}[{$i}]", 'two alleles of one locus');
-                $choices[$form->text] = $form->text;
-            }
-            $shared[] = new NamedForm(
-                $class->string('name'), '', array_values($choices), $class->string('text'), $class->strings('aliases'),
-            );
-        }
-
-        foreach ($names->children('questions') as $question) {
-            $shared[] = new NamedForm($question->string('name'), '', $question->strings('choices'), $question->string('text'), [], true);
-        }
-
-        return ['nicknames' => $nicknames, 'sharedNames' => $shared];
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @param list<string> $members
-     */
-    private function pattern(array $alleles, array $members, string $path, ?Sex $sex = null): GenotypePattern
-    {
-        $members = array_map($this->changes->rename(...), $members);
-        $this->requireAlleles($alleles, $members, $path);
-
-        return GenotypePattern::ofList($members, $sex);
-    }
-
-    /**
-     * @param array<string, Allele> $alleles
-     * @param list<string> $keys
-     */
-    private function requireAlleles(array $alleles, array $keys, string $path): void
-    {
-        foreach ($keys as $key) {
-            if (! isset($alleles[$key])) {
-                throw CatalogueFault::unknownAllele($key, $path);
-            }
-        }
     }
 }

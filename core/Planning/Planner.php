@@ -271,7 +271,7 @@ final class Planner
                         .number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '')
                         .'. Raise the budget, or wait for another offer.',
                     'inbreeding'
-                        => "Within the limit of relatedness nothing leads there: the first way that would has F = "
+                        => 'Within the limit of relatedness nothing leads there: the first way that would has F = '
                             ."{$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
                     'pins' => 'With the pinned animals nothing leads there. Take a pin out: without them there is a way.',
                     'stances' => 'Your house rules refuse every cross that would lead there. Look for another way to the look, or change '

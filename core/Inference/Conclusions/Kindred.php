@@ -18,6 +18,7 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FamilyContent;
 use Destino\Inference\Family\FamilyPosterior;
+use Destino\Inference\Family\Gathering;
 use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\Faults\Fault;
@@ -31,23 +32,10 @@ use Destino\Inference\Inheritance\GenotypeSpace;
  */
 final class Kindred
 {
-    /** @var array<string, Individual> those of families without a fault */
-    private array $animals = [];
-
-    /** @var list<list<string>> ids by family, parents before their young */
-    private array $families = [];
-
     /** @var list<InferenceError> what is wrong with the records of a family, which is left out */
-    public array $faults = [];
+    public readonly array $faults;
 
-    /** @var array<string, int> family by animal */
-    private array $familyOf = [];
-
-    /** @var array<int, list<Brood>> by family */
-    private array $broodsOf = [];
-
-    /** @var array<string, Individual> by id, of the sex that their roles give them */
-    private readonly array $everyone;
+    private readonly Gathering $gathered;
 
     private readonly Context $context;
 
@@ -80,38 +68,39 @@ final class Kindred
     public function __construct(
         private readonly Catalogue $catalogue,
         array $everyone,
-        private readonly array $broods = [],
+        array $broods = [],
         private readonly ?ErrorRates $rates = null,
         private readonly array $decided = [],
         ?Descent $descent = null,
     ) {
         $roles = Roles::of($everyone, $broods);
-        $this->everyone = array_map(
+        $everyone = array_map(
             static fn (Individual $animal): Individual => (
                 $roles->sexes[$animal->id] ?? null
             ) === $animal->sex ? $animal : $animal->ofSex($roles->sexes[$animal->id] ?? null),
             $everyone,
         );
-        $this->descent = $descent ?? new Descent($catalogue, $this->everyone, null, $this->rates()->unrecorded);
+        $this->descent = $descent ?? new Descent($catalogue, $everyone, null, $this->rates()->unrecorded);
         $this->context = new Context($catalogue, new Hearing($catalogue), $this->descent, $this->rates(), $this->otherMales(...));
-        $this->gather($roles->wrong);
+        $this->gathered = new Gathering($everyone, $broods, $roles->wrong);
+        $this->faults = $this->gathered->faults;
     }
 
     /** @return list<list<string>> ids by family, parents before their young */
     public function families(): array
     {
-        return $this->families;
+        return $this->gathered->families;
     }
 
     /** @throws InferenceError when the animal is unknown or its family is left out */
     public function animal(string $id): Individual
     {
-        return $this->animals[$id] ?? throw InferenceError::unknownAnimal($id);
+        return $this->gathered->animals[$id] ?? throw InferenceError::unknownAnimal($id);
     }
 
     public function familyOf(string $id): ?int
     {
-        return $this->familyOf[$id] ?? null;
+        return $this->gathered->familyOf[$id] ?? null;
     }
 
     public function rates(): ErrorRates
@@ -193,13 +182,13 @@ final class Kindred
     /** @return list<Fault> */
     private function decidedOf(int $family): array
     {
-        $broods = array_map(static fn (Brood $brood): string => $brood->id, $this->broodsOf[$family] ?? []);
+        $broods = array_map(static fn (Brood $brood): string => $brood->id, $this->gathered->broodsOf[$family] ?? []);
 
         return array_values(
             array_filter(
                 $this->decided,
                 fn (Fault $fault): bool => (
-                    $this->familyOf[$fault->subject] ?? null
+                    $this->gathered->familyOf[$fault->subject] ?? null
                 ) === $family || in_array($fault->subject, $broods, true),
             ),
         );
@@ -209,8 +198,8 @@ final class Kindred
     {
         return $this->given[$family] ??= Hypothesis::of(
             Family::of(
-                array_map(fn (string $id): Individual => $this->animals[$id], $this->families[$family]),
-                $this->broodsOf[$family] ?? [],
+                array_map(fn (string $id): Individual => $this->gathered->animals[$id], $this->gathered->families[$family]),
+                $this->gathered->broodsOf[$family] ?? [],
             ),
             $this->decidedOf($family), $this->catalogue,
         );
@@ -294,12 +283,12 @@ final class Kindred
     private function otherMales(Family $family, string $litter): array
     {
         $not = [];
-        foreach ($this->families as $ids) { // the recorded sires are read before the hypothesis put another in their place
+        foreach ($this->gathered->families as $ids) { // the recorded sires are read before the hypothesis put another in their place
             foreach ($ids as $id) {
                 $member = $family->members[$id] ?? null;
                 if ($member !== null && $member->litter === $litter) {
                     $not += array_fill_keys(
-                        [...$family->descendants($id), ...array_filter($this->animals[$id]->sires(), is_string(...))], true,
+                        [...$family->descendants($id), ...array_filter($this->gathered->animals[$id]->sires(), is_string(...))], true,
                     );
                 }
             }
@@ -310,8 +299,8 @@ final class Kindred
 
         return array_values(
             array_filter(
-                array_map(strval(...), array_keys($this->animals)),
-                fn (string $id): bool => $this->animals[$id]->sex === Sex::Male && ! isset($not[$id]),
+                array_map(strval(...), array_keys($this->gathered->animals)),
+                fn (string $id): bool => $this->gathered->animals[$id]->sex === Sex::Male && ! isset($not[$id]),
             ),
         );
     }
@@ -328,172 +317,6 @@ final class Kindred
         $names = array_map(static fn (string $group): string => $tied[$group], $groups);
         foreach (count(array_unique($names)) > 1 ? $tied : [] as $group => $name) {
             $tied[$group] = in_array($name, $names, true) ? $names[0] : $name;
-        }
-    }
-
-    /**
-     * Joins animals to families, and leaves out those whose records make no pedigree.
-     *
-     * @param array<string, InferenceError> $wrong roles that cannot be
-     */
-    private function gather(array $wrong): void
-    {
-        $root = [];
-        foreach (array_keys($this->everyone) as $id) {
-            $root[$id] = $id;
-        }
-        $clutches = [];
-        foreach ($this->everyone as $id => $animal) {
-            foreach ([...$animal->sires(), $animal->dam] as $parent) {
-                if ($parent !== null) {
-                    isset($this->everyone[$parent])
-                        ? self::join($root, $id, $parent)
-                        : $wrong[$id] = InferenceError::unknownAnimal($parent);
-                }
-            }
-            if ($animal->clutch !== null) {
-                $this->sameClutch($clutches, $animal->clutch, $id, [$animal->sires(), $animal->dam], $root, $wrong);
-            }
-        }
-        foreach ($this->broods as $brood) {
-            foreach ([...$brood->sires, $brood->dam] as $parent) {
-                if ($parent !== null) {
-                    isset($this->everyone[$parent])
-                        ? self::join($root, $brood->dam, $parent)
-                        : $wrong[$brood->dam] = InferenceError::unknownAnimal($parent);
-                }
-            }
-            if ($brood->clutch !== null && isset($this->everyone[$brood->dam])) {
-                $this->sameClutch($clutches, $brood->clutch, $brood->dam, [$brood->sires, $brood->dam], $root, $wrong);
-            }
-        }
-        $this->faults = array_values(array_diff_key($wrong, $this->everyone)); // eggs of a dam that is not recorded
-        $this->lineUp($root, $wrong);
-    }
-
-    /**
-     * @param array<string, array{string, array{list<string|null>, string|null}}> $clutches first of each clutch with its parents
-     * @param array{list<string|null>, string|null} $parents
-     * @param array<string, string> $root
-     * @param array<string, InferenceError> $wrong
-     */
-    private function sameClutch(array &$clutches, string $clutch, string $id, array $parents, array &$root, array &$wrong): void
-    {
-        $clutches[$clutch] ??= [$id, $parents];
-        if ($clutches[$clutch][1] !== $parents) {
-            $wrong[$id] = InferenceError::clutchDiffers($clutch);
-        }
-        self::join($root, $id, $clutches[$clutch][0]);
-    }
-
-    /**
-     * @param array<string, string> $root
-     * @param array<string, InferenceError> $wrong
-     */
-    private function lineUp(array $root, array $wrong): void
-    {
-        $members = [];
-        foreach (array_keys($this->everyone) as $id) {
-            $members[self::rootOf($root, $id)][] = $id;
-        }
-        foreach ($members as $ids) {
-            $faults = array_intersect_key($wrong, array_flip($ids));
-            $line = $faults === [] ? $this->inOrder($ids) : array_values($faults)[0];
-            if ($line instanceof InferenceError) {
-                array_push($this->faults, ...($faults === [] ? [$line] : array_values($faults)));
-
-                continue;
-            }
-            foreach ($line as $id) {
-                $this->familyOf[$id] = count($this->families);
-                $this->animals[$id] = $this->everyone[$id];
-            }
-            $this->families[] = $line;
-        }
-        foreach ($this->broods as $brood) {
-            if (isset($this->familyOf[$brood->dam])) {
-                $this->broodsOf[$this->familyOf[$brood->dam]][] = $brood;
-            }
-        }
-    }
-
-    /**
-     * @param list<string> $ids of one family
-     * @return list<string>|InferenceError parents before their young, or the circle that they make
-     */
-    private function inOrder(array $ids): array|InferenceError
-    {
-        $order = $open = [];
-        foreach ($ids as $id) {
-            $stack = [[$id, false]];
-            while ($stack !== []) { // by hand, so that a line of five thousand generations does not exhaust the call stack
-                [$one, $isDone] = array_pop($stack);
-                if ($isDone) {
-                    unset($open[$one]);
-                    $order[$one] = true;
-                } elseif (! isset($order[$one])) {
-                    if (isset($open[$one])) {
-                        continue;
-                    }
-                    $open[$one] = true;
-                    $stack[] = [$one, true];
-                    foreach ([...$this->everyone[$one]->sires(), $this->everyone[$one]->dam] as $parent) {
-                        if ($parent !== null && isset($open[$parent])) {
-                            $line = array_keys($open);
-                            $circle = array_slice($line, (int) array_search($parent, $line, true));
-
-                            return InferenceError::cycle([...array_reverse($this->onTheWay($circle, $parent)), $one]);
-                        }
-                        if ($parent !== null) {
-                            $stack[] = [$parent, false];
-                        }
-                    }
-                }
-            }
-        }
-
-        return array_map(strval(...), array_keys($order));
-    }
-
-    /**
-     * Of animals that are open, those that lead from one to the last as young and parent.
-     *
-     * @param list<array-key> $open
-     * @return list<string>
-     */
-    private function onTheWay(array $open, string $first): array
-    {
-        $way = [$first];
-        foreach (array_slice($open, 1) as $next) {
-            if (
-                in_array(
-                    (string) $next,
-                    [...$this->everyone[$way[count($way) - 1]]->sires(), $this->everyone[$way[count($way) - 1]]->dam], true,
-                )
-            ) {
-                $way[] = (string) $next;
-            }
-        }
-
-        return $way;
-    }
-
-    /** @param array<string, string> $root */
-    private static function rootOf(array &$root, string $id): string
-    {
-        while ($root[$id] !== $id) {
-            $root[$id] = $root[$root[$id]];
-            $id = $root[$id];
-        }
-
-        return $id;
-    }
-
-    /** @param array<string, string> $root */
-    private static function join(array &$root, string $a, string $b): void
-    {
-        if (isset($root[$a], $root[$b])) {
-            $root[self::rootOf($root, $a)] = self::rootOf($root, $b);
         }
     }
 }

@@ -26,7 +26,7 @@ final readonly class LinesThatNeverMeet implements AdviceRule
                 foreach (array_slice($members, $i + 1) as $b) {
                     if ($a->locus !== $b->locus && $this->isSplit($cross, $a, $b)) {
                         $advice[] = new Advice('lines-never-meet', Severity::Serious, "{$a->name} and {$b->name} look alike and are not "
-                            ."the same gene: they stand at different loci. "
+                            .'the same gene: they stand at different loci. '
                             .'One parent brings the one, the other parent the other, so the eggs are at best het for both and none is '
                                 .'visual. Pair each to its own line.',
                             null, [$a->locus, $b->locus]);

@@ -6,7 +6,6 @@ namespace Destino\Planning\Play;
 
 use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
-use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteStep;
@@ -24,22 +23,15 @@ final class Simulation
     /** @var array<string, RouteStep> every cross that the keeper may make, the nearest to the target first */
     private array $steps = [];
 
-    /** @var array<string, array<string, int>> by step, group and what hides: number of the look by what is seen */
-    private array $seen = [];
-
-    /** @var array<string, list<int>> looks of the animals by the key of their node */
-    private array $looks = [];
-
-    private bool $hides = false;
-
-    /** @var array<string, string> what the keys of a step's young end with, where plans trace founders */
-    private array $lineage = [];
-
-    /** @var list<array{string, Founder, list<array{list<int>, float}>}> key of the node, the animal, its possible genotypes */
+    /** @var list<array{string, Founder}> founders that the routes use, with the key of their node */
     private array $founders = [];
 
-    /** @var array<int, float> rising chances by the number of eggs */
-    private array $clutch = [];
+    /** @var array<string, list<int>> phenotypes of the animals by the key of their node */
+    private array $looks = [];
+
+    private readonly Hatchery $hatchery;
+
+    private readonly Recognition $recognition;
 
     private Randomizer $chance;
 
@@ -52,21 +44,15 @@ final class Simulation
                 $this->steps["{$step->key} {$step->sire} {$step->dam}"] ??= $step;
             }
         }
-        $sum = 0.0;
-        foreach ($space->project->assumptions->clutchLaw() as $eggs => $weight) {
-            $this->clutch[$eggs] = $sum += $weight;
-        }
-        foreach ($space->groups as $table) {
-            $this->hides = $this->hides || $table->canHide;
-        }
         $this->gather();
         foreach ($this->founders as [$key, $founder]) {
             $this->looks[$key] = $space->looksOf($founder);
         }
-        foreach ($this->steps as $id => $step) {
+        foreach ($this->steps as $step) {
             $this->looks[$step->key] ??= $step->looks;
-            $this->lineage[$id] = (string) strstr($step->key, ' of ');
         }
+        $this->hatchery = new Hatchery($space);
+        $this->recognition = new Recognition($space, $this->steps, $this->looks);
     }
 
     public function run(int $runs, int $seed, int $firstRun = 0): Outcome
@@ -77,13 +63,14 @@ final class Simulation
         $money = array_fill(0, $horizon + 1, 0.0);
         for ($run = $firstRun; $run < $firstRun + $runs; $run++) {
             $this->chance = new Randomizer(new Mt19937(($seed * 1_000_003 + $run) & 0x7FFFFFFF));
-            [$season, $runEggs, $runKept, $runMoney, $where] = $this->play($horizon);
-            $eggs += $runEggs;
-            $kept += $runKept;
-            foreach ($runMoney as $at => $spent) {
+            [$season, $played] = $this->play($horizon);
+            $eggs += $played->eggs;
+            $kept += $played->kept;
+            foreach ($played->money + array_fill(0, $horizon + 1, $played->spent) as $at => $spent) {
                 $money[$at] += $spent;
             }
             if ($season === null) {
+                $where = $this->whereItHung($played);
                 $stuck[$where] = ($stuck[$where] ?? 0) + 1;
             } else {
                 $reached[$season] = ($reached[$season] ?? 0) + 1;
@@ -97,113 +84,118 @@ final class Simulation
         );
     }
 
-    /**
-     * One run.
-     *
-     * @return array{int|null, int, int, array<int, float>, string} season of the target, eggs, animals kept, money by season, where it hung
-     */
+    /** @return array{int|null, PlayedRun} season in which one run reached the target, and what it came to */
     private function play(int $horizon): array
     {
+        $run = $this->start();
         $project = $this->space->project;
-        [$animals, $found] = $this->start();
-        $spent = array_sum(array_map(static fn (Founder $founder): float => $founder->price ?? 0.0, $this->routes[0]->purchases ?? []));
-        $money = [0 => 0.0];
-        $eggs = $kept = 0;
-        $bred = [];
-        if ($this->isEnough($found)) {
-            return [0, 0, 0, array_fill(0, $horizon + 1, 0.0), ''];
+        if ($run->isEnough($project->wanted)) {
+            return [0, $run];
         }
+        $run->spent = array_sum(array_map(static fn (Founder $founder): float => $founder->price ?? 0.0, $this->routes[0]->purchases ?? []));
         for ($season = 1; $season <= $horizon; $season++) {
-            foreach ($animals as $key => $group) {
-                foreach ($group as $i => $animal) {
-                    $animal->mates = 0;
-                    if ($animal->out !== null && $animal->out <= $season) {
-                        unset($group[$i]);
-                        $animals[$key] = array_values($group);
-                    }
-                }
-            }
-            $young = [];
-            foreach ($this->steps as $id => $step) {
-                if (! $step->isLast && count($animals[$step->key] ?? []) >= $step->keep) {
-                    continue;
-                }
-                foreach ($this->pairs($animals, $step, $season) as [$male, $female]) {
-                    $bred[$id] = true;
-                    $male->mates++;
-                    $female->mates++;
-                    if ($this->next() >= $project->assumptions->layRate) {
-                        continue;
-                    }
-                    [$laid, $hatchlings] = $this->clutch($male->states, $female->states);
-                    $eggs += $laid;
-                    $hits = 0;
-                    foreach ($this->sound($hatchlings, $male, $female) as [$states, $sex]) {
-                        if ((! $project->sure || $step->isLast) && $this->meets($states, $sex)) {
-                            $found[$sex->value]++;
-                        }
-                        $key = $this->keyOf($id, $states, $sex);
-                        $hits += $key === $step->key || ($step->isLast && $this->meets($states, $sex)) ? 1 : 0;
-                        $young[$key][] = [$states, $sex];
-                    }
-                    if ($hatchlings !== [] && $hits === 0) {
-                        $male->misses += count($hatchlings);
-                        $female->misses += count($hatchlings);
-                    }
-                }
-            }
-            foreach ($this->steps as $step) {
-                foreach ($step->isLast ? [] : $young[$step->key] ?? [] as [$states, $sex]) {
-                    if (count($animals[$step->key] ?? []) >= $step->keep || ($project->tubs !== null && $kept >= $project->tubs)) {
-                        break;
-                    }
-                    $animals[$step->key][] = $this->grown(
-                        $states, $step->looks, $season + $project->assumptions->seasonsToGrow($sex === Sex::Male),
-                    );
-                    $kept++;
-                }
-            }
-            $spent += $project->assumptions->yearlyKeep * array_sum(array_map(count(...), $animals));
-            $money[$season] = $spent;
-            if ($this->isEnough($found)) {
-                return [$season, $eggs, $kept, $money + array_fill($season, $horizon - $season + 1, $spent), ''];
+            $run->begin($season);
+            $this->keep($run, $this->season($run, $season), $season);
+            $run->end($season, $project->assumptions->yearlyKeep);
+            if ($run->isEnough($project->wanted)) {
+                return [$season, $run];
             }
         }
 
-        return [null, $eggs, $kept, $money, $this->whereItHung($animals, $bred, $found)];
+        return [null, $run];
     }
 
-    /**
-     * @return array{array<string, list<PlayedAnimal>>, array{male: int, female: int}} founders with their true genotypes, and
-     *     those that meet the target
-     */
-    private function start(): array
+    /** @return array<string, list<array{list<int>, Sex}>> what hatched, by the key of the step that wants it */
+    private function season(PlayedRun $run, int $season): array
     {
-        $animals = [];
-        $found = ['male' => 0, 'female' => 0];
-        foreach ($this->founders as [$key, $founder, $genotypes]) {
-            $states = $genotypes[0][0];
-            if (count($genotypes) > 1) {
-                $draw = $this->next();
-                foreach ($genotypes as [$possible, $upTo]) {
-                    $states = $possible;
-                    if ($draw < $upTo) {
-                        break;
-                    }
+        $young = [];
+        foreach ($this->steps as $id => $step) {
+            if (! $step->isLast && count($run->animals[$step->key] ?? []) >= $step->keep) {
+                continue;
+            }
+            foreach ($this->pairs($run->animals, $step, $season) as [$male, $female]) {
+                $run->bred[$id] = true;
+                $male->mates++;
+                $female->mates++;
+                foreach ($this->clutch($run, $id, $male, $female) as [$key, $states, $sex]) {
+                    $young[$key][] = [$states, $sex];
                 }
             }
+        }
+
+        return $young;
+    }
+
+    /** @return list<array{string, list<int>, Sex}> sound hatchlings of a mating, each with the key of the step that wants it */
+    private function clutch(PlayedRun $run, string $id, PlayedAnimal $male, PlayedAnimal $female): array
+    {
+        $project = $this->space->project;
+        if ($this->next() >= $project->assumptions->layRate) {
+            return [];
+        }
+        $step = $this->steps[$id];
+        $young = [];
+        [$hatched, $hits] = [0, 0];
+        $eggs = $this->hatchery->eggs($this->chance);
+        $run->eggs += $eggs;
+        $share = $project->soundOf($male->founder, $female->founder);
+        for ($egg = 0; $egg < $eggs; $egg++) {
+            $hatchling = $this->hatchery->hatchling($male->states, $female->states, $this->chance);
+            $hatched += $hatchling === null ? 0 : 1;
+            if ($hatchling === null || ($share < 1.0 && $this->next() >= $share)) { // malformed young of the two were seen before
+                continue;
+            }
+            [$states, $sex] = $hatchling;
+            $meets = $this->hatchery->meets($states, $sex);
+            if ($meets && (! $project->sure || $step->isLast)) {
+                $run->count($sex);
+            }
+            $key = $this->recognition->keyOf($id, $states, $sex);
+            $hits += $key === $step->key || ($step->isLast && $meets) ? 1 : 0;
+            $young[] = [$key, $states, $sex];
+        }
+        if ($hits === 0) {
+            $male->misses += $hatched;
+            $female->misses += $hatched;
+        }
+
+        return $young;
+    }
+
+    /** @param array<string, list<array{list<int>, Sex}>> $young by the key of the step that wants them */
+    private function keep(PlayedRun $run, array $young, int $season): void
+    {
+        $project = $this->space->project;
+        foreach ($this->steps as $step) {
+            foreach ($step->isLast ? [] : $young[$step->key] ?? [] as [$states, $sex]) {
+                if (count($run->animals[$step->key] ?? []) >= $step->keep || ($project->tubs !== null && $run->kept >= $project->tubs)) {
+                    break;
+                }
+                $from = $season + $project->assumptions->seasonsToGrow($sex === Sex::Male);
+                $run->animals[$step->key][] = $this->grown($states, $step->looks, $from);
+                $run->kept++;
+            }
+        }
+    }
+
+    /** Founders with their true genotypes. */
+    private function start(): PlayedRun
+    {
+        $run = new PlayedRun([], ['male' => 0, 'female' => 0]);
+        foreach ($this->founders as [$key, $founder]) {
+            $states = $this->hatchery->genotypeOf($founder, $this->next(...));
             $first = max(
                 $founder->from,
                 $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
             );
-            $animals[$key][] = $this->grown($states, $this->looks[$key], $first, $founder->id);
+            $run->animals[$key][] = $this->grown($states, $this->looks[$key], $first, $founder->id);
             // what is bought has not hatched here
-            if (! $founder->isOffer() && ! $this->space->project->sure && $this->meets($states, $founder->sex)) {
-                $found[$founder->sex->value]++;
+            if (! $founder->isOffer() && ! $this->space->project->sure && $this->hatchery->meets($states, $founder->sex)) {
+                $run->count($founder->sex);
             }
         }
 
-        return [$animals, $found];
+        return $run;
     }
 
     /**
@@ -228,34 +220,9 @@ final class Simulation
             return new PlayedAnimal($states, $from, founder: $founder);
         }
         $assumptions = $this->space->project->assumptions;
-        $misses = $this->next() < $assumptions->layRate ? (1 - $assumptions->survival() / 2) ** $this->eggs() : 1.0;
+        $misses = $this->next() < $assumptions->layRate ? (1 - $assumptions->survival() / 2) ** $this->hatchery->eggs($this->chance) : 1.0;
 
         return new PlayedAnimal($states, $from + 1, ! $isAsHoped && $this->next() >= $misses ? $from + 1 : null, $founder);
-    }
-
-    /**
-     * @param list<array{list<int>, Sex}> $hatchlings
-     * @return list<array{list<int>, Sex}> those that are sound, where malformed young of the two were seen before
-     */
-    private function sound(array $hatchlings, PlayedAnimal $male, PlayedAnimal $female): array
-    {
-        $share = $this->space->project->soundOf($male->founder, $female->founder);
-
-        return $share >= 1.0 ? $hatchlings : array_values(array_filter($hatchlings, fn (): bool => $this->next() < $share));
-    }
-
-    private function eggs(): int
-    {
-        $draw = $this->next();
-        $eggs = 0;
-        foreach ($this->clutch as $count => $upTo) {
-            $eggs = $count;
-            if ($draw < $upTo) {
-                break;
-            }
-        }
-
-        return $eggs;
     }
 
     /**
@@ -307,108 +274,25 @@ final class Simulation
         return $able;
     }
 
-    /**
-     * @param list<int> $sire
-     * @param list<int> $dam
-     * @return array{int, list<array{list<int>, Sex}>} eggs laid, and what hatched of them
-     */
-    private function clutch(array $sire, array $dam): array
-    {
-        $eggs = $this->eggs();
-        $survival = $this->space->project->assumptions->survival();
-        $hatchlings = [];
-        for ($egg = 0; $egg < $eggs; $egg++) {
-            if ($this->next() >= $survival) {
-                continue;
-            }
-            $states = [];
-            $sex = null;
-            foreach ($this->space->groups as $i => $table) {
-                $state = $table->draw($sire[$i], $dam[$i], $this->next());
-                if ($table->isLethal($state)) {
-                    continue 2;
-                }
-                $states[] = $state;
-                $sex ??= $table->sexOf($state);
-            }
-            $hatchlings[] = [$states, $sex ?? ($this->next() < $this->space->project->assumptions->femaleShare ? Sex::Female : Sex::Male)];
-        }
-
-        return [$eggs, $hatchlings];
-    }
-
-    /** @param list<int> $states */
-    private function meets(array $states, Sex $sex): bool
-    {
-        if (! $this->space->project->target->acceptsSex($sex)) {
-            return false;
-        }
-        foreach ($states as $i => $state) {
-            if (! $this->space->groups[$i]->accepts($state)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * What a hatchling is to the keeper, who sees its look: the key of the step that wants such young, if one does.
-     *
-     * @param list<int> $states
-     */
-    private function keyOf(string $step, array $states, Sex $sex): string
-    {
-        $looks = $hiding = [];
-        $hidden = '';
-        foreach ($states as $i => $state) {
-            $table = $this->space->groups[$i];
-            $signs = $this->seen["{$step} {$i} {$hidden}"] ??= $this->signs($step, $i, $hiding);
-            $look = $signs[$table->seen($state, $hiding)] ?? -1;
-            $looks[] = $look;
-            if ($this->hides && $look >= 0 && $table->hides($look) !== []) {
-                $hiding = [...$hiding, ...$table->hides($look)];
-                $hidden .= " {$look}";
-            }
-        }
-
-        return implode('.', $looks).$sex->value.$this->lineage[$step];
-    }
-
-    /** @param array{male: int, female: int} $found */
-    private function isEnough(array $found): bool
-    {
-        $wanted = $this->space->project->wanted;
-
-        return $found['male'] >= $wanted['male']
-            && $found['female'] >= $wanted['female']
-            && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
-    }
-
-    /**
-     * @param array<string, list<PlayedAnimal>> $animals
-     * @param array<string, true> $bred
-     * @param array{male: int, female: int} $found
-     */
-    private function whereItHung(array $animals, array $bred, array $found): string
+    private function whereItHung(PlayedRun $run): string
     {
         $route = $this->routes[0] ?? null;
         foreach ($route->steps ?? [] as $step) {
             if ($step->isLast) {
                 break;
             }
-            if (($animals[$step->key] ?? []) === []) {
-                return isset($bred["{$step->key} {$step->sire} {$step->dam}"])
+            if (($run->animals[$step->key] ?? []) === []) {
+                return isset($run->bred["{$step->key} {$step->sire} {$step->dam}"])
                     ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time"
                     : "{$step->sireGenes} × {$step->damGenes} is never mated in time";
             }
         }
-        $has = $found['male'] + $found['female'] > 0 ? 'the second animal of the target' : 'the target';
+        $has = array_sum($run->found) > 0 ? 'the second animal of the target' : 'the target';
 
         return "the last cross is made and {$has} does not hatch in time";
     }
 
-    /** Founders that the routes use, each with its possible genotypes and their rising chances. */
+    /** Founders that the routes use. */
     private function gather(): void
     {
         $seen = [];
@@ -423,53 +307,15 @@ final class Simulation
                 foreach ($founders as $founder) {
                     if (! isset($seen[$founder->id]) && (! $founder->isOffer() || isset($bought[$founder->id]))) {
                         $seen[$founder->id] = true;
-                        $this->founders[] = [$key, $founder, $this->genotypes($founder)];
+                        $this->founders[] = [$key, $founder];
                     }
                 }
             }
         }
     }
 
-    /** @return list<array{list<int>, float}> */
-    private function genotypes(Founder $founder): array
-    {
-        $groups = array_map(static fn (GroupTable $table) => $table->group, $this->space->groups);
-        $genotypes = [];
-        $sum = 0.0;
-        foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
-            $genotypes[] = [
-                array_map(static fn (GroupTable $table): int => $table->number($state->at($table->group)), $this->space->groups),
-                $sum += $p->toFloat(),
-            ];
-        }
-
-        return $genotypes;
-    }
-
-    /**
-     * What a cross gives at one group, by what is seen.
-     *
-     * @param list<\Destino\Genome\Mask> $hiding
-     * @return array<string, int>
-     */
-    private function signs(string $id, int $i, array $hiding): array
-    {
-        $step = $this->steps[$id];
-        $table = $this->space->groups[$i];
-        $signs = [];
-        foreach (
-            isset($this->looks[$step->sire], $this->looks[$step->dam])
-                ? $table->cross($this->looks[$step->sire][$i], $this->looks[$step->dam][$i], $hiding)
-                : [] as [$look]
-        ) {
-            $signs[$table->seenOfLook($look, $hiding)] = $look;
-        }
-
-        return $signs;
-    }
-
     private function next(): float
     {
-        return $this->chance->getInt(0, 0x7FFFFFFE) / 0x7FFFFFFF;
+        return Hatchery::draw($this->chance);
     }
 }

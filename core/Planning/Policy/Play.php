@@ -7,8 +7,8 @@ namespace Destino\Planning\Policy;
 use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Play\Hatchery;
 use Destino\Planning\Play\Outcome;
-use Random\Randomizer;
 
 /**
  * A project played out season by season under a keeper's policy, with the real constraints: age, one clutch a season for a
@@ -24,21 +24,14 @@ final class Play
     /** @var array<string, array<string, int>> phenotype of a young by what is seen of it, by group, parents and what hides */
     private array $seen = [];
 
-    /** @var array<int, float> rising chances by the number of eggs */
-    private array $clutch = [];
-
-    /** @var array<string, list<array{list<int>, float}>> possible genotypes of a founder with rising chances */
-    private array $genotypes = [];
+    private readonly Hatchery $hatchery;
 
     /** @param list<string> $bought ids of offers that are bought at the start */
     public function __construct(private readonly Law $law, private readonly Keeper $keeper, private readonly array $bought = [])
     {
         $this->space = $law->space;
         $this->proof = new Proof($law->space);
-        $sum = 0.0;
-        foreach ($this->space->project->assumptions->clutchLaw() as $eggs => $weight) {
-            $this->clutch[$eggs] = $sum += $weight;
-        }
+        $this->hatchery = new Hatchery($law->space);
     }
 
     public function run(int $runs, int $seed, int $firstRun = 0): Outcome
@@ -115,9 +108,9 @@ final class Play
         $animals = $this->start();
         $states = [];
         foreach ($this->owned() as $founder) {
-            $states[$founder->id] = $this->drawn($founder, $streams);
+            $states[$founder->id] = $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
             $course->money[0] += $founder->price ?? 0.0;
-            if (! $founder->isOffer() && ! $project->sure && $this->meets($states[$founder->id], $founder->sex)) {
+            if (! $founder->isOffer() && ! $project->sure && $this->hatchery->meets($states[$founder->id], $founder->sex)) {
                 $course->found[$founder->sex->value]++;
             }
         }
@@ -157,27 +150,26 @@ final class Play
     {
         $assumptions = $this->space->project->assumptions;
         $chance = $streams->of("clutch {$season} {$dam->id}");
-        if (self::draw($chance) >= $assumptions->layRate) {
+        if (Hatchery::draw($chance) >= $assumptions->layRate) {
             return [];
         }
         $sire->clutches++;
         $dam->clutches++;
-        $eggs = $this->eggs($chance);
+        $eggs = $this->hatchery->eggs($chance);
         $course->eggs += $eggs;
         $young = $signs = [];
         $share = $this->space->project->soundOf($sire->id, $dam->id);
         $sound = $share < 1.0 ? $streams->of("sound {$season} {$dam->id}") : null;
         $pins = array_values(array_unique([...$sire->pins, ...$dam->pins]));
-        $counts = count($pins) === count($this->space->project->pinned) && ! $this->law->kinship->isTooClose($sire, $dam)
-            && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $this->space->project->sure);
+        $counts = $this->counts($sire, $dam, $pins);
         for ($egg = 0; $egg < $eggs; $egg++) {
-            $hatchling = $this->hatchling($states[$sire->id], $states[$dam->id], $chance);
+            $hatchling = $this->hatchery->hatchling($states[$sire->id], $states[$dam->id], $chance);
             if ($hatchling === null) {
                 continue;
             }
             [$own, $sex] = $hatchling;
-            $isSound = $sound === null || self::draw($sound) < $share; // drawn apart, so that nothing else moves
-            if ($isSound && $counts && $this->meets($own, $sex)) {
+            $isSound = $sound === null || Hatchery::draw($sound) < $share; // drawn apart, so that nothing else moves
+            if ($isSound && $counts && $this->hatchery->meets($own, $sex)) {
                 $course->found[$sex->value]++;
             }
             [$looks, $seen] = $this->known($sire, $dam, $own);
@@ -198,26 +190,16 @@ final class Play
     }
 
     /**
-     * Draws all that an egg can need, whatever becomes of it, so that what follows in the clutch stays the same.
+     * Whether what meets the target is one that was wanted: of the animals that have to take part, and not too close.
      *
-     * @param list<int> $sire
-     * @param list<int> $dam
-     * @return array{list<int>, Sex}|null null where it does not hatch
+     * @param list<string> $pins
      */
-    private function hatchling(array $sire, array $dam, Randomizer $chance): ?array
+    private function counts(Holding $sire, Holding $dam, array $pins): bool
     {
-        $hatches = self::draw($chance) < $this->space->project->assumptions->survival();
-        $own = [];
-        $sex = null;
-        foreach ($this->space->groups as $i => $table) {
-            $state = $table->draw($sire[$i], $dam[$i], self::draw($chance));
-            $hatches = $hatches && ! $table->isLethal($state);
-            $own[] = $state;
-            $sex ??= $table->sexOf($state);
-        }
-        $isFemale = self::draw($chance) < $this->space->project->assumptions->femaleShare;
+        $project = $this->space->project;
 
-        return $hatches ? [$own, $sex ?? ($isFemale ? Sex::Female : Sex::Male)] : null;
+        return count($pins) === count($project->pinned) && ! $this->law->kinship->isTooClose($sire, $dam)
+            && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $project->sure);
     }
 
     /**
@@ -256,56 +238,6 @@ final class Play
         return [$looks, $seen];
     }
 
-    /** @return list<int> a founder's true genotype in this run */
-    private function drawn(Founder $founder, Streams $streams): array
-    {
-        if (! isset($this->genotypes[$founder->id])) {
-            $groups = array_map(static fn ($table) => $table->group, $this->space->groups);
-            $sum = 0.0;
-            foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
-                $own = array_map(static fn ($table): int => $table->number($state->at($table->group)), $this->space->groups);
-                $this->genotypes[$founder->id][] = [$own, $sum += $p->toFloat()];
-            }
-        }
-        $draw = count($this->genotypes[$founder->id]) === 1 ? 0.0 : $streams->number("founder {$founder->id}");
-        foreach ($this->genotypes[$founder->id] as [$own, $upTo]) {
-            if ($draw < $upTo) {
-                return $own;
-            }
-        }
-
-        return $this->genotypes[$founder->id][count($this->genotypes[$founder->id]) - 1][0];
-    }
-
-    private function eggs(Randomizer $chance): int
-    {
-        $draw = self::draw($chance);
-        $eggs = 0;
-        foreach ($this->clutch as $count => $upTo) {
-            $eggs = $count;
-            if ($draw < $upTo) {
-                break;
-            }
-        }
-
-        return $eggs;
-    }
-
-    /** @param list<int> $states */
-    private function meets(array $states, Sex $sex): bool
-    {
-        if (! $this->space->project->target->acceptsSex($sex)) {
-            return false;
-        }
-        foreach ($states as $i => $state) {
-            if (! $this->space->groups[$i]->accepts($state)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
     /** @param array{male: int, female: int} $found */
     private function isEnough(array $found): bool
     {
@@ -324,10 +256,5 @@ final class Play
                 fn (Founder $founder): bool => ! $founder->isOffer() || in_array($founder->id, $this->bought, true),
             ),
         );
-    }
-
-    private static function draw(Randomizer $chance): float
-    {
-        return $chance->getInt(0, 0xFFFFFFFFFFFF) / 0x1000000000000;
     }
 }

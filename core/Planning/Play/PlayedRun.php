@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Destino\Planning\Play;
+
+use Destino\Genome\Sex;
+
+/** What one run of a route has come to: animals by the key of their node, and what is counted. */
+final class PlayedRun
+{
+    public int $eggs = 0;
+
+    public int $kept = 0;
+
+    public float $spent = 0.0;
+
+    /** @var array<int, float> spent by the end of each season */
+    public array $money = [0 => 0.0];
+
+    /** @var array<string, true> steps that were mated */
+    public array $bred = [];
+
+    /**
+     * @param array<string, list<PlayedAnimal>> $animals
+     * @param array{male: int, female: int} $found animals that meet the target
+     */
+    public function __construct(public array $animals, public array $found) {}
+
+    /** @param array{any: int, male: int, female: int} $wanted */
+    public function isEnough(array $wanted): bool
+    {
+        return $this->found['male'] >= $wanted['male']
+            && $this->found['female'] >= $wanted['female']
+            && $this->found['male'] + $this->found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
+    }
+
+    /** Nobody has mated yet; animals that were found out are gone. */
+    public function begin(int $season): void
+    {
+        foreach ($this->animals as $key => $group) {
+            foreach ($group as $i => $animal) {
+                $animal->mates = 0;
+                if ($animal->out !== null && $animal->out <= $season) {
+                    unset($group[$i]);
+                    $this->animals[$key] = array_values($group);
+                }
+            }
+        }
+    }
+
+    public function end(int $season, float $yearlyKeep): void
+    {
+        $this->spent += $yearlyKeep * array_sum(array_map(count(...), $this->animals));
+        $this->money[$season] = $this->spent;
+    }
+
+    public function count(Sex $sex): void
+    {
+        $this->found[$sex->value]++;
+    }
+}
