@@ -12,7 +12,6 @@ use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
 use Destino\Genome\Meiosis;
 use Destino\Genome\Sex;
-use Destino\Notation\ClauseKind;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 use Destino\Probability\Weights;
@@ -68,38 +67,30 @@ final class GroupTable
     /** @var array<int, bool> */
     private array $accepts = [];
 
-    /** @var array<int, list<float>> for drawing: the offspring diplotypes of two, as numbers and rising chances */
-    private array $drawChances = [];
-
-    /** @var array<int, list<int>> */
-    private array $drawStates = [];
-
-    /** @var array<string, int>|null */
-    private ?array $wanted = null;
-
     public readonly bool $holdsSex;
 
-    /** @var array<int, bool> */
-    private array $atLeast = [];
+    private readonly Wanted $wanted;
 
-    /** @var array<int, array<string, float>> */
-    private array $passes = [];
+    private readonly Passing $passing;
+
+    private readonly EggDraw $eggs;
+
+    /** @var array<int, int> copies of wanted alleles by diplotype */
+    private array $copies = [];
 
     /** @var array<int, int> look on the grid by look */
     private array $coarse = [];
 
-    private ?bool $monotone = null;
-
-    /** @var array<int, float> */
-    private array $ceilings = [];
-
-    public function __construct(private readonly Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
+    public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
     {
         $this->holdsSex = $group->holdsSex();
         $this->meiosis = new Meiosis;
         $this->expressions = new Expressions($catalogue);
         $this->sight = new Sight($catalogue, $group);
         $this->canHide = $this->sight->canHide();
+        $this->wanted = new Wanted($catalogue, $group, $target);
+        $this->passing = new Passing($this->wanted, $this->holdsSex, $this->pool(...));
+        $this->eggs = new EggDraw($this->meiosis, $group, $this->number(...));
     }
 
     /** The look that stands for what is believed of a founder here. */
@@ -156,22 +147,9 @@ final class GroupTable
     /** P(a copy of every allele that the target wants here | look); 1 where it wants none. */
     public function carriesAll(int $look): Rational
     {
-        $here = array_intersect_key(
-            $this->wantedAlleles(),
-            array_flip(
-                array_merge(
-                    [],
-                    ...array_map(
-                        fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles,
-                        $this->group->loci,
-                    ),
-                ),
-            ),
-        );
         $sum = Rational::zero();
         foreach ($this->looks[$look] as $state => $p) {
-            $there = array_flip(array_merge(...$this->states[$state]->haplotypes));
-            $sum = array_diff_key($here, $there) === [] ? $sum->plus($p) : $sum;
+            $sum = $this->wanted->isAllIn($this->states[$state]) ? $sum->plus($p) : $sum;
         }
 
         return $sum;
@@ -255,40 +233,8 @@ final class GroupTable
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
     public function draw(int $sire, int $dam, float $chance): int
     {
-        $pair = $sire * 4096 + $dam;
-        if (! isset($this->drawChances[$pair])) {
-            $weights = [];
-            $strands = $this->meiosis->strands($this->group, $this->states[$dam])->entries();
-            foreach ($this->meiosis->strands($this->group, $this->states[$sire])->entries() as [$left, $p]) {
-                foreach ($strands as [$right, $q]) {
-                    $state = $this->number(new Diplotype($left, $right));
-                    $weights[$state] = ($weights[$state] ?? 0.0) + $p->toFloat() * $q->toFloat();
-                }
-            }
-            $sum = 0.0;
-            $rising = [];
-            foreach ($weights as $weight) {
-                $rising[] = $sum += $weight;
-            }
-            $this->drawChances[$pair] = $rising;
-            $this->drawStates[$pair] = array_keys($weights);
-        }
-        $rising = $this->drawChances[$pair];
-        $states = $this->drawStates[$pair];
-        foreach ($rising as $i => $upTo) {
-            if ($chance < $upTo) {
-                return $states[$i];
-            }
-        }
-
-        return $states[count($states) - 1];
+        return $this->eggs->of($sire * 4096 + $dam, $this->states[$sire], $this->states[$dam], $chance);
     }
-
-    /** Steps of a chance that is rounded, so that what is much alike is one phenotype. */
-    private const GRID = 48;
-
-    /** The same for young that are only looked ahead for: halves, thirds and quarters stay what they are. */
-    private const COARSE = 12;
 
     /**
      * The look that stands for diplotypes in proportion to some weights, rounded to a coarse grid.
@@ -297,17 +243,7 @@ final class GroupTable
      */
     public function blend(array $weights): int
     {
-        arsort($weights);
-        $total = array_sum($weights);
-        $left = self::GRID;
-        $rounded = self::nothing();
-        foreach (array_reverse($weights, true) as $state => $weight) { // the largest takes what rounding leaves
-            $steps = $state === array_key_first($weights) ? $left : (int) round(self::GRID * $weight / $total);
-            $left -= $steps;
-            $rounded->add($state, null, Rational::of($steps, self::GRID));
-        }
-
-        return $this->look($rounded);
+        return $this->look(Grid::blended($weights));
     }
 
     /**
@@ -316,28 +252,7 @@ final class GroupTable
      */
     public function coarse(int $look): int
     {
-        return $this->coarse[$look] ??= $this->isOnGrid($look) ? $look : $this->rounded($look);
-    }
-
-    private function isOnGrid(int $look): bool
-    {
-        foreach ($this->looks[$look] as $p) {
-            if (! $p->times(Rational::of(self::COARSE))->denominator()->isEqualTo(1)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private function rounded(int $look): int
-    {
-        $rounded = self::nothing();
-        foreach ($this->looks[$look] as $state => $p) {
-            $rounded->add($state, null, Rational::of(max(1, (int) round(self::COARSE * $p->toFloat()))));
-        }
-
-        return $this->look($rounded);
+        return $this->coarse[$look] ??= Grid::isCoarse($this->looks[$look]) ? $look : $this->look(Grid::coarse($this->looks[$look]));
     }
 
     /** @return array<string, float> P(what is seen) of the living young of two diplotypes */
@@ -357,17 +272,7 @@ final class GroupTable
     /** Whether the target asks for an allele here, and not only against one. */
     public function asks(): bool
     {
-        return array_intersect_key(
-            $this->wantedAlleles(),
-            array_flip(
-                array_merge(
-                    ...array_map(
-                        fn (string $locus): array => $locus === Sex::LOCUS ? [] : $this->catalogue->locus($locus)->alleles,
-                        $this->group->loci,
-                    ),
-                ),
-            ),
-        ) !== [];
+        return $this->wanted->here !== [];
     }
 
     /** Expected copies of wanted alleles under a look: how much of what the target asks it carries. */
@@ -383,12 +288,7 @@ final class GroupTable
 
     private function copies(int $state): int
     {
-        $copies = 0;
-        foreach ($this->states[$state]->haplotypes as $haplotype) {
-            $copies += count(array_intersect_key($this->wantedAlleles(), array_flip($haplotype)));
-        }
-
-        return $copies;
+        return $this->copies[$state] ??= $this->wanted->copiesIn($this->states[$state]);
     }
 
     /** @param list<Mask> $hiding */
@@ -397,120 +297,16 @@ final class GroupTable
         return $hiding === [] ? '' : ' '.implode(' ', array_map(spl_object_id(...), $hiding));
     }
 
-    /**
-     * Whether an animal of one look is at least as good here as one of another: whatever wanted allele the other passes on,
-     * the first passes on with no smaller chance, so that any young of the other can be matched by a young of the first
-     * that carries no less. That holds where more copies never hurt; elsewhere only equal looks compare.
-     */
+    /** Whether an animal of one look is at least as good here as one of another (Passing). */
     public function isAtLeast(int $look, int $other): bool
     {
-        if ($look === $other) {
-            return true;
-        }
-        $key = $look * 65536 + $other;
-
-        return $this->atLeast[$key] ??= $this->isMonotone() && $this->passesNoLess($look, $other);
+        return $this->passing->isAtLeast($look, $other);
     }
 
-    /**
-     * P(a young meets the target here | a parent of this look and the best mate there could be), or more: what the parent
-     * itself must pass on.
-     */
+    /** P(a young meets the target here | a parent of this look and the best mate there could be), or more. */
     public function ceiling(int $look): float
     {
-        if (! isset($this->ceilings[$look])) {
-            $ceiling = 1.0;
-            foreach ($this->isMonotone() ? $this->target->conditions : [] as $condition) {
-                if (in_array($condition->locus(), $this->group->loci, true)) {
-                    $best = 0.0;
-                    foreach ($condition->anyOf as $clause) {
-                        $best = max(
-                            $best,
-                            in_array($clause->kind, [ClauseKind::TwoCopies, ClauseKind::Compound], true)
-                                ? max([0.0, ...array_map(fn (string $allele): float => $this->passesOn($look, $allele), $clause->alleles)])
-                                : 1.0,
-                        );
-                    }
-                    $ceiling = min($ceiling, $best);
-                }
-            }
-            $this->ceilings[$look] = $ceiling;
-        }
-
-        return $this->ceilings[$look];
-    }
-
-    private function passesOn(int $look, string $allele): float
-    {
-        $chance = 0.0;
-        foreach ($this->pool($look) as [$haplotype, $p]) {
-            $chance += in_array($allele, $haplotype, true) ? $p->toFloat() : 0.0;
-        }
-
-        return min(1.0, $chance);
-    }
-
-    private function passesNoLess(int $look, int $other): bool
-    {
-        $own = $this->passes($look);
-        foreach ($this->passes($other) as $what => $chance) {
-            if (($own[$what] ?? 0.0) < $chance - 1e-12) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** @return array<string, float> P(a gamete carries these wanted alleles), with the sex chromosome where it matters */
-    private function passes(int $look): array
-    {
-        if (! isset($this->passes[$look])) {
-            $wanted = $this->wantedAlleles();
-            $chances = [];
-            foreach ($this->pool($look) as [$haplotype, $p]) {
-                $what = array_filter($haplotype, static fn (string $allele): bool => isset($wanted[$allele]));
-                if ($what !== []) {
-                    $key = implode('.', $what).($this->holdsSex ? (in_array(Sex::Y, $haplotype, true) ? Sex::Y : Sex::X) : '');
-                    $chances[$key] = ($chances[$key] ?? 0.0) + $p->toFloat();
-                }
-            }
-            $this->passes[$look] = $chances;
-        }
-
-        return $this->passes[$look];
-    }
-
-    /** Whether the target here asks only for copies, so that more of them never hurt. */
-    private function isMonotone(): bool
-    {
-        if ($this->monotone === null) {
-            $this->monotone = ! $this->target->only;
-            foreach ($this->target->conditions as $condition) {
-                foreach (in_array($condition->locus(), $this->group->loci, true) ? $condition->anyOf : [] as $clause) {
-                    $this->monotone = $this->monotone
-                        && in_array(
-                            $clause->kind,
-                            [ClauseKind::AtLeastOne, ClauseKind::TwoCopies, ClauseKind::Compound, ClauseKind::Carries], true,
-                        );
-                }
-            }
-        }
-
-        return $this->monotone;
-    }
-
-    /** @return array<string, int> */
-    private function wantedAlleles(): array
-    {
-        if ($this->wanted === null) {
-            $this->wanted = [];
-            foreach ($this->target->conditions as $condition) {
-                $this->wanted += array_flip($condition->wantedAlleles());
-            }
-        }
-
-        return $this->wanted;
+        return $this->passing->ceiling($look);
     }
 
     public function number(Diplotype $diplotype): int

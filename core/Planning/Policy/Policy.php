@@ -46,17 +46,6 @@ final class Policy
     /** Of what is only compared with the answer. */
     private const FEWEST_COMPARED = 20;
 
-    /** Of sets of offers that are only to be told from the best. */
-    private const FEWEST_SIFTED = 6;
-
-    /** Sets that are compared well. */
-    private const SIFTED = 3;
-
-    /** Sets of offers that are compared, and a gain that is worth the money. */
-    private const MOST_BOUGHT = 3;
-
-    private const WORTH_BUYING = 0.015;
-
     private const MOST_MATINGS_PLAYED = 6;
 
     /** Pairings of this season that are named as possible. */
@@ -72,12 +61,15 @@ final class Policy
 
     private readonly LookAhead $keeper;
 
+    private readonly Buying $buying;
+
     /** @param float $effort share of the usual work that answers may take; less work gives wider bands */
     public function __construct(
         Catalogue $catalogue, private readonly Project $project, ?Space $space = null, public readonly float $effort = 1.0,
     ) {
         $this->law = new Law($space ?? new Space($catalogue, $project));
         $this->keeper = new LookAhead($this->law);
+        $this->buying = new Buying($this, $this->keeper);
     }
 
     /** @param (callable(int, int): bool)|null $goOn told how much of how much is done; false stops */
@@ -85,7 +77,7 @@ final class Policy
     {
         $go = $goOn ?? static fn (int $done, int $of): bool => true;
         $work = $quick ? (int) ($this->effort * self::QUICK_WORK) : $this->work();
-        $bought = $quick ? $this->foreseen() : $this->purchases($seed, intdiv($work, 4));
+        $bought = $quick ? $this->buying->foreseen() : $this->buying->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
         $this->first = $quick ? [] : (new Rollouts($this, $this->keeper))->pairs($begun, $bought, $seed, intdiv($work, 3));
@@ -187,118 +179,6 @@ final class Policy
         return Reach::of($this->law, array_map($play->holding(...), array_values($affordable)), $latest);
     }
 
-    /** @return list<Founder> the offers that are worth their money: sets that the budget allows, compared in the same runs */
-    public function purchases(int $seed, int $work): array
-    {
-        $sets = $this->setsOfOffers();
-        if (count($sets) === 1) {
-            return [];
-        }
-        if (count($sets) > self::SIFTED) {
-            $sets = $this->sifted($sets, $seed, intdiv($work, 3));
-        }
-        $runs = $this->affordable($this->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
-        $best = [];
-        $most = -1.0;
-        foreach ($sets as $set) { // the cheaper ones first
-            $chance = self::score($this->outcome($set, $runs, $seed));
-            if ($chance > $most + ($most < 0.0 ? 0.0 : self::WORTH_BUYING)) {
-                [$best, $most] = [$set, $chance];
-            }
-        }
-
-        return $best;
-    }
-
-    /** @return list<Founder> offers that are worth their money as looked ahead from the start: for a first answer */
-    private function foreseen(): array
-    {
-        $best = [];
-        $most = null;
-        foreach ($this->setsOfOffers() as $set) { // the cheaper ones first
-            $chance = $this->keeper->outlook(new Situation(1, $this->playing($set)->start(), ['male' => 0, 'female' => 0]))->chance();
-            if ($most === null || $chance > $most + self::WORTH_BUYING) {
-                [$best, $most] = [$set, $chance];
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * Nothing, and those that do best in a few runs.
-     *
-     * @param list<list<Founder>> $sets nothing first, the cheaper before the dearer
-     * @return list<list<Founder>> in the same order
-     */
-    private function sifted(array $sets, int $seed, int $work): array
-    {
-        $runs = $this->affordable($this->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)), self::FEWEST_SIFTED);
-        $scores = [];
-        foreach (array_slice($sets, 1, null, true) as $i => $set) {
-            $scores[$i] = self::score($this->outcome($set, $runs, $seed));
-        }
-        arsort($scores);
-        $left = [0, ...array_slice(array_keys($scores), 0, self::SIFTED - 1)];
-        sort($left);
-
-        return array_map(static fn (int $i): array => $sets[$i], $left);
-    }
-
-    /** The chance at the horizon and, a little, how early it comes. */
-    private static function score(Outcome $outcome): float
-    {
-        return .9 * $outcome->by($outcome->horizon) + .1 * array_sum(
-            array_map($outcome->by(...), range(1, $outcome->horizon)),
-        ) / $outcome->horizon;
-    }
-
-    /** @return list<list<Founder>> nothing, each of the offers that promise most, and these together as far as the budget goes; the cheaper first */
-    private function setsOfOffers(): array
-    {
-        $ranked = $this->offersByWorth();
-        $sets = [[]];
-        $together = [];
-        $left = $this->project->budget ?? INF;
-        foreach (array_slice($ranked, 0, self::MOST_BOUGHT) as $offer) {
-            $sets[] = [$offer];
-            if ($offer->price <= $left) {
-                $left -= (float) $offer->price;
-                $together[] = $offer;
-                if (count($together) > 1) {
-                    $sets[] = $together;
-                }
-            }
-        }
-        usort($sets, static fn (array $a, array $b): int => self::cost($a) <=> self::cost($b));
-
-        return $sets;
-    }
-
-    /** @param list<Founder> $set */
-    public static function cost(array $set): float
-    {
-        return array_sum(array_map(static fn (Founder $offer): float => $offer->price ?? 0.0, $set));
-    }
-
-    /** @return list<Founder> offers within the budget that add something, those that add most first */
-    private function offersByWorth(): array
-    {
-        $play = $this->playing([]);
-        $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
-        $worths = $offers = [];
-        foreach ($this->project->founders as $founder) {
-            if ($founder->isOffer() && $founder->price <= ($this->project->budget ?? INF)) {
-                $holding = $play->holding($founder);
-                $worths[] = $outlook->worth($holding->type, $holding->from) + 1e-6 * $this->law->types->promise($holding->type);
-                $offers[] = $founder;
-            }
-        }
-        arsort($worths);
-
-        return array_map(static fn (int $i): Founder => $offers[$i], array_keys($worths));
-    }
-
     /**
      * @param list<Founder> $bought
      * @return list<Mating>
@@ -315,8 +195,8 @@ final class Policy
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
             $without = $isPlayed ? $this->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
-            $lost = $isPlayed ? self::difference($with, $without) : [null, 0.0];
-            $later = $isPlayed ? self::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
+            $lost = $isPlayed ? Comparison::difference($with, $without) : [null, 0.0];
+            $later = $isPlayed ? Comparison::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
             $matings[] = new Mating(
                 $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1],
@@ -353,7 +233,7 @@ final class Policy
 
         [$with, $without] = [$with->seasons($runs, $seed), $this->playing($bought)->seasons($runs, $seed)];
 
-        return [self::difference($with, $without), self::sooner($with, $without, $this->law->horizon)];
+        return [Comparison::difference($with, $without), Comparison::sooner($with, $without, $this->law->horizon)];
     }
 
     /** What having one more animal adds, looked ahead from the start. */
@@ -364,44 +244,6 @@ final class Policy
         $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
 
         return $outlook->worth($holding->type, $holding->from);
-    }
-
-    /**
-     * How much oftener one keeper has the target than another in the same runs, and the standard error: only runs in which
-     * they differ count, whichever way.
-     *
-     * @param list<int|null> $one season in which it was reached, by run
-     * @param list<int|null> $other
-     * @return array{float, float}
-     */
-    public static function difference(array $one, array $other): array
-    {
-        return self::mean(array_map(static fn (?int $a, ?int $b): int => ($a === null ? 0 : 1) - ($b === null ? 0 : 1), $one, $other));
-    }
-
-    /**
-     * How many seasons sooner one has it than another, on average; what never comes counts as the season after the horizon.
-     *
-     * @param list<int|null> $one season in which it was reached, by run
-     * @param list<int|null> $other
-     * @return array{float, float} seasons and their standard error
-     */
-    public static function sooner(array $one, array $other, int $horizon): array
-    {
-        return self::mean(array_map(static fn (?int $a, ?int $b): int => ($b ?? $horizon + 1) - ($a ?? $horizon + 1), $one, $other));
-    }
-
-    /**
-     * @param list<int> $differences by run
-     * @return array{float, float} mean and standard error
-     */
-    private static function mean(array $differences): array
-    {
-        $runs = count($differences);
-        $mean = (float) array_sum($differences) / $runs;
-        $squares = array_sum(array_map(static fn (int $one): int => $one ** 2, $differences));
-
-        return [$mean, sqrt(max(0.0, $squares / $runs - $mean ** 2) / $runs)];
     }
 
     /**

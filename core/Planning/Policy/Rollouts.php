@@ -50,7 +50,7 @@ final readonly class Rollouts
             foreach ($others as [$sire, $dam]) {
                 $with = new Insisting($best, $sire->id, $dam->id, $this->policy->law->femalesPerMale);
                 $own = $this->policy->playing($bought, $with)->seasons($runs, $seed);
-                [$gain, $error] = Policy::difference($own, $seasons);
+                [$gain, $error] = Comparison::difference($own, $seasons);
                 if ($gain > max(self::ERRORS * $error, $found[0] ?? 0.0)) {
                     $found = [$gain, $with, $own, [$sire->id, $dam->id]];
                 }

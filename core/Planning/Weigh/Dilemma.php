@@ -13,6 +13,7 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Play\Outcome;
+use Destino\Planning\Policy\Buying;
 use Destino\Planning\Policy\Policy;
 
 /** A choice that keepers weigh: what the policy comes to if it is decided so. */
@@ -50,7 +51,7 @@ final readonly class Dilemma
         $bought = array_values(array_filter($bought, static fn (Founder $one): bool => in_array($one, $variant->founders, true)));
         $outcome = $own->outcome($bought, $own->affordable($own->playing($bought), $runs, $seed, $work), $seed);
 
-        return new self($question, $choice, $outcome, Policy::cost($bought));
+        return new self($question, $choice, $outcome, Buying::cost($bought));
     }
 
     /** @return list<array{string, string, Project}> */

@@ -8,6 +8,7 @@ use Destino\Genome\Catalogue;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Policy\Comparison;
 use Destino\Planning\Policy\Policy;
 
 /** What an animal is worth to a project: the chance by the horizon with it, less that without it, in the same streams of chance. */
@@ -37,7 +38,7 @@ final readonly class Worth
      */
     private static function between(Founder $founder, array $with, array $without, int $horizon): self
     {
-        return new self($founder, ...[...Policy::difference($with, $without), ...Policy::sooner($with, $without, $horizon)]);
+        return new self($founder, ...[...Comparison::difference($with, $without), ...Comparison::sooner($with, $without, $horizon)]);
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Projects\ProjectReader;
 use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
+use Destino\Planning\Policy\Comparison;
 use Destino\Planning\Policy\Policy;
 use Destino\Planning\Weigh\Worth;
 use PHPUnit\Framework\TestCase;
@@ -74,9 +75,9 @@ final class WorthTest extends TestCase
     public function testSeasonsThatNeverComeCountAsTheOneAfterTheHorizon(): void
     {
         // Three seasons and none: mean 1.5, deviation 1.5, error 1.5/√2.
-        self::assertEqualsWithDelta([1.5, 1.5 / sqrt(2)], Policy::sooner([2, 4], [null, 4], 4), 1e-12);
-        self::assertEqualsWithDelta([0.5, 0.5 / sqrt(2)], Policy::difference([2, 4], [null, 4]), 1e-12);
-        self::assertSame([0.0, 0.0], Policy::difference([1, null], [3, null]));
+        self::assertEqualsWithDelta([1.5, 1.5 / sqrt(2)], Comparison::sooner([2, 4], [null, 4], 4), 1e-12);
+        self::assertEqualsWithDelta([0.5, 0.5 / sqrt(2)], Comparison::difference([2, 4], [null, 4]), 1e-12);
+        self::assertSame([0.0, 0.0], Comparison::difference([1, null], [3, null]));
     }
 
     /**
