@@ -6,7 +6,6 @@ namespace Destino\Planning;
 
 use Closure;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
@@ -64,13 +63,13 @@ final class Planner
                 $played[] = [$route, $outcome];
             }
         }
-        $played = self::unbeaten($played);
+        $played = Unbeaten::of($played);
         usort($played, static fn (array $a, array $b): int => $b[1]->by($b[1]->horizon) <=> $a[1]->by($a[1]->horizon));
 
         if ($answer !== null && $routes === [] && $this->isLimited() && $answer->outcome->by($this->project->horizon) <= 0.0) {
             [$isReachable, $answer] = [false, null]; // within the limits there is no way
         }
-        $why = $isReachable || $already !== null ? null : $this->whyNone();
+        $why = $isReachable || $already !== null ? null : $this->obstacles()->told();
 
         return new Plan($this->project, $played, $answer, $why, $already, $runs, $seed, $this->isCut);
     }
@@ -230,67 +229,12 @@ final class Planner
         return null;
     }
 
-    private function whyNone(): string
+    private function obstacles(): Obstacles
     {
-        $missing = $this->space->missing();
-        if ($missing !== []) {
-            return 'Nobody owned or offered carries what “'.implode('” and “', $missing)
-                .'” needs. Buy an animal that carries it, or leave it out of the target.';
-        }
-        foreach ([Sex::Male, Sex::Female] as $sex) {
-            if (array_filter($this->project->founders, static fn (Founder $founder): bool => $founder->sex === $sex) === []) {
-                return "There is no {$sex->value} among the animals. Add one: owned, or for sale.";
-            }
-        }
-        $inTheWay = $this->whatStandsInTheWay();
-        if ($inTheWay !== null) {
-            return $inTheWay;
-        }
-
-        $least = $this->policy()->leastSeasons(Project::MOST_SEASONS);
-
-        return $least === null
-            ? 'Nothing that these animals can give leads there. Buy an animal that carries what is missing, or ask for less at a time.'
-            : "Within {$this->project->horizon} seasons it cannot be: {$least} are the fewest, if everything falls out well. Look further ahead, "
-                .'buy an animal that shortens the way, or ask for less at a time.';
-    }
-
-    /** Which limit to relax: the one without which there is a way, or all of them together. */
-    private function whatStandsInTheWay(): ?string
-    {
-        $limits = [
-            'budget' => $this->project->budget !== null, 'inbreeding' => $this->project->mostInbreeding !== null,
-            'pins' => $this->project->pinned !== [], 'stances' => $this->project->stances !== [],
-        ];
-        $set = array_keys(array_filter($limits));
-        foreach ($set as $limit) {
-            $routes = $this->without([$limit])->routes(quick: $limit !== 'budget');
-            if ($routes !== []) {
-                return match ($limit) {
-                    'budget' => 'Within the budget nothing leads there: the least that would is '
-                        .number_format(min(array_map(static fn (Route $route): float => $route->cost(), $routes)), 2, '.', '')
-                        .'. Raise the budget, or wait for another offer.',
-                    'inbreeding'
-                        => 'Within the limit of relatedness nothing leads there: the first way that would has F = '
-                            ."{$routes[0]->inbreeding->toString()}. Raise the limit, or add an unrelated mate.",
-                    'pins' => 'With the pinned animals nothing leads there. Take a pin out: without them there is a way.',
-                    'stances' => 'Your house rules refuse every cross that would lead there. Look for another way to the look, or change '
-                        .'the rule if you have a reason.',
-                };
-            }
-        }
-        if (count($set) > 1 && $this->without($set)->routes(quick: true) !== []) {
-            $words = [
-                'budget' => 'the budget', 'inbreeding' => 'the limit of relatedness', 'pins' => 'the pinned animals',
-                'stances' => 'your house rules',
-            ];
-
-            return 'The limits exclude each other: '
-                .implode(', ', array_map(static fn (string $limit): string => $words[$limit], $set))
-                .'. With all of them nothing leads there, and relaxing one alone is not enough; start with the one that matters least.';
-        }
-
-        return null;
+        return new Obstacles(
+            $this->project, $this->space, fn (): ?int => $this->policy()->leastSeasons(Project::MOST_SEASONS),
+            fn (array $limits): array => $this->without($limits)->routes(quick: $limits !== ['budget']),
+        );
     }
 
     /** @param list<string> $limits */
@@ -312,50 +256,5 @@ final class Planner
         sort($young);
 
         return implode(';', $young).'|'.implode(',', array_map(static fn (Founder $founder): string => $founder->id, $route->purchases));
-    }
-
-    /**
-     * Leaves out what another route beats in every respect.
-     *
-     * @param list<array{Route, Outcome}> $played
-     * @return list<array{Route, Outcome}>
-     */
-    private static function unbeaten(array $played): array
-    {
-        $standing = array_map(
-            static fn (array $pair): array => [
-                -$pair[1]->by($pair[1]->horizon), -array_sum(array_map($pair[1]->by(...), range(0, $pair[1]->horizon))),
-                $pair[1]->money() + $pair[0]->cost(), $pair[1]->kept, $pair[0]->inbreeding->toFloat(),
-            ],
-            $played,
-        );
-        $kept = [];
-        foreach ($played as $i => $pair) {
-            foreach ($standing as $j => $other) {
-                if ($j !== $i && self::beats($other, $standing[$i])) {
-                    continue 2;
-                }
-            }
-            $kept[] = $pair;
-        }
-
-        return $kept;
-    }
-
-    /**
-     * @param list<float> $a
-     * @param list<float> $b
-     */
-    private static function beats(array $a, array $b): bool
-    {
-        $isBetter = false;
-        foreach ($a as $i => $value) {
-            if ($value > $b[$i] + .02 * abs($b[$i])) {
-                return false;
-            }
-            $isBetter = $isBetter || $value < $b[$i] - .02 * abs($b[$i]) - 1e-9;
-        }
-
-        return $isBetter;
     }
 }

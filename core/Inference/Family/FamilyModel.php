@@ -54,7 +54,7 @@ final class FamilyModel
             $model->lay($i);
         }
         if ($model->offender === null) {
-            $model->trim();
+            (new Trimming($model))->run();
             $model->checkEggs();
             $model->doubt();
         }
@@ -179,88 +179,6 @@ final class FamilyModel
         }
 
         return $domain;
-    }
-
-    /** Takes out what relatives exclude, until nothing more falls. */
-    private function trim(): void
-    {
-        $members = array_reverse(
-            array_filter($this->hypothesis->family->members, static fn (Member $member): bool => ! $member->isFounder()),
-        );
-        do {
-            $isSmaller = false;
-            foreach (array_keys($this->spaces) as $i) {
-                foreach ($members as $member) {
-                    if ($this->isWorthTrimming($member, $i)) {
-                        $isSmaller = $this->trimAround($member, $i) || $isSmaller;
-                        if ($this->offender !== null) {
-                            return;
-                        }
-                    }
-                }
-            }
-        } while ($isSmaller);
-    }
-
-    private function isWorthTrimming(Member $member, int $i): bool
-    {
-        foreach ([$member->id, ...$member->parents()] as $one) {
-            if (count($this->domains[$i][$one]) > 1) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private function trimAround(Member $member, int $i): bool
-    {
-        $own = $this->domains[$i][$member->id];
-        $left = [$member->id => [], (string) $member->dam => []];
-        $sires = [];
-        foreach ($this->sires[$member->batch] ?? array_keys($member->sires) as $place) {
-            $sire = $member->sires[$place];
-            $left[$sire] ??= [];
-            foreach ($this->domains[$i][$sire] as $sireNumber => $_) {
-                foreach ($this->domains[$i][(string) $member->dam] as $damNumber => $_) {
-                    $young = array_intersect_key($this->young($member, $i, $sireNumber, $damNumber), $own);
-                    if ($young !== []) {
-                        $left[$member->id] += $young;
-                        $left[$sire][$sireNumber] = $left[(string) $member->dam][$damNumber] = true;
-                        $sires[$place] = true;
-                    }
-                }
-            }
-        }
-        if (isset($this->sires[$member->batch]) && ! $this->isMixed()) {
-            $this->sires[$member->batch] = array_keys($sires);
-        }
-        $isSmaller = false;
-        foreach ([$member->id, $member->dam, count($member->sires) === 1 ? $member->sires[0] : null] as $one) {
-            if ($one !== null && $this->narrowed($one, $i, $left[$one])) {
-                if ($this->domains[$i][$one] === []) {
-                    [$this->offender, $this->offendsAt] = [$member->id, $i];
-
-                    return false;
-                }
-                $isSmaller = true;
-            }
-        }
-
-        return $isSmaller;
-    }
-
-    /** @param array<int, mixed> $left genotypes that one may still have, by number */
-    private function narrowed(string $id, int $i, array $left): bool
-    {
-        $before = count($this->domains[$i][$id]);
-        $this->domains[$i][$id] = array_intersect_key($this->domains[$i][$id], $left);
-        $isSmaller = count($this->domains[$i][$id]) < $before;
-        if ($isSmaller) {
-            $this->trimmed[$i][$id] = true;
-        }
-
-        return $isSmaller;
     }
 
     public function isMixed(): bool

@@ -16,9 +16,6 @@ use Destino\Probability\Rational;
  */
 final class Network
 {
-    /** Ways to share eggs among classes that are held in one variable. */
-    private const MOST_SHARINGS = 400;
-
     /** @var array<int, int> values by variable */
     public array $sizes = [];
 
@@ -266,35 +263,11 @@ final class Network
     {
         $evidence = new EggEvidence($this->model, $eggs);
         $count = $eggs->brood->count ?? 0;
-        $most = $this->model->isMixed() && isset($this->variables["sire {$eggs->batch}"]) ? 1 : self::fits(count($evidence->classes));
+        $most = $this->model->isMixed() && isset($this->variables["sire {$eggs->batch}"]) ? 1 : Sharings::fits(count($evidence->classes));
         for ($part = 0; $count > 0; $part++) {
             $this->addSome($eggs, $evidence, min($count, $most), $part);
             $count -= $most;
         }
-    }
-
-    /** The most eggs whose classes are held in one variable. */
-    private static function fits(int $classes): int
-    {
-        if ($classes === 1) {
-            return PHP_INT_MAX;
-        }
-        $eggs = 1;
-        while (self::sharingsOf($eggs + 1, $classes) <= self::MOST_SHARINGS && $eggs < 1000) {
-            $eggs++;
-        }
-
-        return $eggs;
-    }
-
-    private static function sharingsOf(int $eggs, int $classes): float
-    {
-        $ways = 1.0;
-        for ($i = 1; $i < $classes; $i++) {
-            $ways = $ways * ($eggs + $i) / $i;
-        }
-
-        return $ways;
     }
 
     private function addSome(Member $eggs, EggEvidence $evidence, int $count, int $part): void
@@ -304,14 +277,14 @@ final class Network
             $eggs->brood,
         );
         $choice = $this->sireVariable($part);
-        $sharings = self::sharings($count, count($evidence->classes));
+        $sharings = Sharings::of($count, count($evidence->classes));
         $classes = null;
         if (count($sharings) > 1) {
             $classes = $this->variable("classes {$part->id}", count($sharings));
             $this->factors[] = Factor::dense(
                 [$classes],
                 array_map(
-                    static fn (array $shares): Rational => self::ways($shares, array_column($evidence->classes, 'weight')),
+                    static fn (array $shares): Rational => Sharings::ways($shares, array_column($evidence->classes, 'weight')),
                     $sharings,
                 ),
             );
@@ -343,60 +316,12 @@ final class Network
         foreach ($sharings as $shares) {
             foreach (array_keys($this->model->domains[$i][$sire]) as $ofSire) {
                 foreach (array_keys($this->model->domains[$i][$dam]) as $ofDam) {
-                    $table[] = self::product($evidence, $i, $shares, $ofSire, $ofDam);
+                    $table[] = Sharings::product($evidence, $i, $shares, $ofSire, $ofDam);
                 }
             }
         }
 
         return $table;
-    }
-
-    /** @param list<int> $shares */
-    private static function product(EggEvidence $evidence, int $i, array $shares, int $sire, int $dam): Rational
-    {
-        $product = Rational::one();
-        foreach ($shares as $class => $count) {
-            if ($count > 0) {
-                $product = $product->times($evidence->chance($i, $class, $sire, $dam)->power($count));
-            }
-        }
-
-        return $product;
-    }
-
-    /** @return list<list<int>> every way to share eggs among classes */
-    private static function sharings(int $eggs, int $classes): array
-    {
-        if ($classes === 1) {
-            return [[$eggs]];
-        }
-        $all = [];
-        for ($first = 0; $first <= $eggs; $first++) {
-            foreach (self::sharings($eggs - $first, $classes - 1) as $rest) {
-                $all[] = [$first, ...$rest];
-            }
-        }
-
-        return $all;
-    }
-
-    /**
-     * @param list<int> $shares
-     * @param list<Rational> $weights
-     * @return Rational multinomial coefficient times the weights of the classes
-     */
-    private static function ways(array $shares, array $weights): Rational
-    {
-        $ways = Rational::one();
-        $left = array_sum($shares);
-        foreach ($shares as $class => $count) {
-            for ($i = 1; $i <= $count; $i++) {
-                $ways = $ways->times(Rational::of($left, $i))->times($weights[$class]);
-                $left--;
-            }
-        }
-
-        return $ways;
     }
 
     /** Which male another sire is ties what he is at one space to what he is at another. */

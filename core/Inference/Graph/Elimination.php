@@ -38,6 +38,9 @@ final class Elimination
     /** @var array<int, int> place in the order of elimination by variable */
     private readonly array $turn;
 
+    /** @var Products<N> */
+    private readonly Products $multiply;
+
     /**
      * @param array<int, int> $sizes number of values by variable
      * @param list<Factor> $factors
@@ -54,6 +57,7 @@ final class Elimination
         private readonly array $prepared = [],
     ) {
         $this->turn = array_flip($order->variables);
+        $this->multiply = new Products($sizes, $this->turn, $arithmetic);
     }
 
     /** @throws TooWide */
@@ -178,7 +182,7 @@ final class Elimination
         $prepared = [];
         foreach ($this->factors as $factor) {
             if ($factor->scope !== []) {
-                $prepared[] = $this->inOrder($factor->scope, array_map($this->arithmetic->of(...), $factor->table));
+                $prepared[] = $this->multiply->inOrder($factor->scope, array_map($this->arithmetic->of(...), $factor->table));
             }
         }
 
@@ -200,7 +204,7 @@ final class Elimination
 
                 continue;
             }
-            [$scope, $table] = $this->inOrder($factor->scope, $table);
+            [$scope, $table] = $this->multiply->inOrder($factor->scope, $table);
             $buckets[$scope->variables[0]][] = [$scope, $table];
         }
 
@@ -213,7 +217,7 @@ final class Elimination
         foreach ($this->order->variables as $variable) {
             $tables = $buckets[$variable];
             unset($buckets[$variable]);
-            [$scope, $product] = $this->product($variable, $tables);
+            [$scope, $product] = $this->multiply->of($variable, $tables, max(0, $this->budget - $this->entries));
             [$product, $log] = $this->arithmetic->scaled($product);
             $this->log += $log;
             if ($log === -INF) {
@@ -259,120 +263,6 @@ final class Elimination
         }
 
         return $marginals;
-    }
-
-    /**
-     * A table with its variables in the order of elimination.
-     *
-     * @param non-empty-list<int> $variables
-     * @param array<int, N> $table
-     * @return array{Scope, array<int, N>}
-     */
-    private function inOrder(array $variables, array $table): array
-    {
-        $sorted = $variables;
-        usort($sorted, fn (int $a, int $b): int => $this->turn[$a] <=> $this->turn[$b]);
-        $scope = new Scope($sorted, $this->sizes);
-        if ($sorted === $variables) {
-            return [$scope, $table];
-        }
-        $places = (new Scope($variables, $this->sizes))->places(array_keys($table), $scope->strides);
-
-        return [$scope, array_combine($places, array_values($table))];
-    }
-
-    /**
-     * @param list<array{Scope, array<int, N>}> $tables
-     * @return array{Scope, array<int, N>}
-     */
-    private function product(int $variable, array $tables): array
-    {
-        usort(
-            $tables,
-            static fn (array $a, array $b): int => [count($b[0]->variables), count($a[1])] <=> [count($a[0]->variables), count($b[1])],
-        );
-        [$scope, $product] = array_shift($tables)
-        ?? [new Scope([$variable], $this->sizes), array_fill(0, $this->sizes[$variable], $this->arithmetic->of(Rational::one()))];
-        while ($tables !== []) {
-            $next = $this->closest($scope, $tables);
-            [$other, $table] = $tables[$next];
-            array_splice($tables, $next, 1);
-            $keys = array_keys($product);
-            if (array_diff_key($other->strides, $scope->strides) === []) {
-                $product = $this->arithmetic->filtered($product, $scope->places($keys, $other->strides), $table);
-
-                continue;
-            }
-            [$scope, $product] = $this->join($scope, $product, $other, $table);
-        }
-
-        return [$scope, $product];
-    }
-
-    /**
-     * The table that adds the fewest places: one that only excludes comes first.
-     *
-     * @param non-empty-list<array{Scope, array<int, N>}> $tables
-     */
-    private function closest(Scope $scope, array $tables): int
-    {
-        $best = 0;
-        $least = INF;
-        foreach ($tables as $i => [$other]) {
-            $adds = 1.0;
-            foreach (array_diff_key($other->strides, $scope->strides) as $extra => $_) {
-                $adds *= $this->sizes[$extra];
-            }
-            if ($adds < $least) {
-                [$best, $least] = [$i, $adds];
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * @param array<int, N> $product
-     * @param array<int, N> $table
-     * @return array{Scope, array<int, N>}
-     */
-    private function join(Scope $scope, array $product, Scope $other, array $table): array
-    {
-        $variables = array_keys($scope->strides + $other->strides);
-        usort($variables, fn (int $a, int $b): int => $this->turn[$a] <=> $this->turn[$b]);
-        $union = new Scope($variables, $this->sizes);
-        if (! is_int($union->size)) {
-            throw TooWide::beyond($this->budget);
-        }
-        $shared = (
-            new Scope(
-                array_values(array_filter($variables, static fn (int $one): bool => isset($scope->strides[$one], $other->strides[$one]))),
-                $this->sizes,
-            )
-        )->strides;
-        $keys = array_keys($table);
-        $of = $other->places($keys, $shared);
-        $adds = $other->places($keys, array_diff_key($union->strides, $scope->strides));
-        $index = [];
-        foreach ($keys as $i => $key) {
-            $index[$of[$i]][] = [$adds[$i], $table[$key]];
-        }
-        $own = array_keys($product);
-        $common = $scope->places($own, $shared);
-        $entries = 0;
-        foreach ($common as $place) {
-            $entries += count($index[$place] ?? []);
-        }
-        if ($this->entries + $entries > $this->budget) {
-            throw TooWide::beyond($this->budget);
-        }
-
-        return [
-            $union,
-            $this->arithmetic->joined(
-                $product, $scope->places($own, array_intersect_key($union->strides, $scope->strides)), $common, $index,
-            ),
-        ];
     }
 
     private function spend(int $entries): void
