@@ -2,7 +2,6 @@
 
 namespace App\Projects;
 
-use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Plan;
 use App\Models\Project;
@@ -15,14 +14,8 @@ use Illuminate\Support\HtmlString;
 /** What the page of a project shows: its latest plan, laid out for reading. */
 class ProjectPage
 {
-    public const WIDTH = 720;
-
-    public const HEIGHT = 260;
-
     /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
     private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
-
-    private const DASHES = ['', '7 4', '2 3', '10 3 2 3', '4 6', '1 4'];
 
     /** @var array<string, mixed> */
     public readonly array $result;
@@ -153,112 +146,16 @@ class ProjectPage
         return implode(' or ', array_map(fn (string $part): string => $this->result['names'][$part] ?? $part, explode(' or ', $text)));
     }
 
-    /**
-     * @return list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}> the chance by
-     *     season of each route, to be drawn
-     */
-    public function curves(): array
+    /** What can be reached and what it costs, season by season. */
+    public function chart(): CourseChart
     {
-        $curves = [];
-        foreach ($this->courses() as $i => $route) {
-            $points = $low = $high = [];
-            foreach ($route['probability_by_season'] as $at) {
-                $x = $this->x($at['season']);
-                $points[] = "{$x},{$this->y($at['decimal'])}";
-                $high[] = "{$x},{$this->y($at['high'])}";
-                $low[] = "{$x},{$this->y($at['low'])}";
-            }
-            $last = $route['probability_by_season'][count($route['probability_by_season']) - 1];
-            $curves[] = [
-                'name' => $route['name'], 'points' => implode(' ', $points),
-                'band' => implode(' ', [...$high, ...array_reverse($low)]), 'dash' => self::DASHES[$i % count(self::DASHES)],
-                'end' => [$this->x($last['season']), $this->y($last['decimal'])],
-            ];
-        }
-
-        return $this->apart($curves);
-    }
-
-    /** @return array{curves: list<array{points: string, dash: string}>, most: float} money spent up to each season, of each route */
-    public function money(): array
-    {
-        $most = max([
-            0.0,
-            ...array_map(
-                fn (array $route): float => max([0.0, ...array_column($route['money_by_season'] ?? [], 'money')]),
-                $this->courses(),
-            ),
-        ]);
-        $curves = [];
-        foreach ($this->courses() as $i => $route) {
-            $points = array_map(
-                fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1),
-                $route['money_by_season'] ?? [],
-            );
-            $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % count(self::DASHES)]];
-        }
-
-        return ['curves' => $curves, 'most' => $most];
+        return new CourseChart($this->courses(), $this->project->horizon);
     }
 
     /** How a route differs from the first, in words. */
     public function against(int $i): string
     {
-        [$one, $other] = [$this->routes()[0], $this->routes()[$i]];
-        $says = [];
-        $years = ($other['season']['median'] ?? null) === null || ($one['season']['median'] ?? null) === null
-            ? null
-            : $other['season']['median'] - $one['season']['median'];
-        $says[] = match (true) {
-            $years === null => ($other['season']['median'] ?? null) === ($one['season']['median'] ?? null)
-                ? null
-                : 'most get there '.(($other['season']['median'] ?? null) === null ? 'after the time looked at' : 'in the time looked at'),
-            $years === 0 => 'half have it in the same year',
-            default => 'half have it '.abs($years).' '.(abs($years) === 1 ? 'year ' : 'years ').($years > 0 ? 'later' : 'sooner'),
-        };
-        $last = fn (array $route): float => $route['probability_by_season'][count($route['probability_by_season']) - 1]['decimal'];
-        $early = fn (array $route): int => array_key_first(
-            array_filter(array_column($route['probability_by_season'], 'decimal'), fn (float $chance): bool => $chance > .005),
-        ) ?? 99;
-        $early($other) === $early($one) ?: $says[] = 'the first can come '.($early($other) < $early($one) ? 'earlier' : 'later');
-        abs($last($other) - $last($one)) < .02 ?: $says[] = round(100 * abs($last($other) - $last($one))).' in 100 '
-            .($last($other) > $last($one) ? 'more' : 'fewer')." have it by {$this->year($this->project->horizon)}";
-        $other['money'] === $one['money'] ?: $says[] = ($other['money'] > $one['money'] ? 'costs more' : 'costs less');
-        $inbreeding = Rational::parse($other['inbreeding'])->compareTo(Rational::parse($one['inbreeding']));
-        $inbreeding === 0 ?: $says[] = 'its young are '.($inbreeding > 0 ? 'more' : 'less').' inbred';
-        count($other['steps']) === count($one['steps']) ?: $says[] = count($other['steps']) > count($one['steps'])
-            ? 'one generation or cross more'
-            : 'fewer crosses';
-
-        return implode(', ', array_filter($says));
-    }
-
-    /**
-     * Names that would lie over each other stand beside each other, so that each stays at the height of its line.
-     *
-     * @param  list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}>  $curves
-     * @return list<array{name: string, points: string, band: string, dash: string, end: array{float, float}}>
-     */
-    private function apart(array $curves): array
-    {
-        foreach ($curves as $i => $curve) {
-            $beside = count(
-                array_filter(array_slice($curves, 0, $i), fn (array $other): bool => abs($other['end'][1] - $curve['end'][1]) < 12),
-            );
-            $curves[$i]['end'][0] += 11 * $beside;
-        }
-
-        return $curves;
-    }
-
-    public function x(int $season): float
-    {
-        return round(48 + ($season - 1) * (self::WIDTH - 110) / max(1, $this->project->horizon - 1), 1);
-    }
-
-    public function y(float $chance): float
-    {
-        return round(14 + (1 - $chance) * (self::HEIGHT - 44), 1);
+        return RouteWords::against($this->routes()[0], $this->routes()[$i], $this->year($this->project->horizon));
     }
 
     /** @param  array<string, mixed>  $route */
@@ -353,33 +250,7 @@ class ProjectPage
     /** @return list<Clutch> clutches since the project began whose parents the plans name, oldest first: what really happened */
     public function clutches(): array
     {
-        return $this->clutches ??= $this->recorded();
-    }
-
-    /** @return list<Clutch> */
-    private function recorded(): array
-    {
-        $names = [];
-        foreach ($this->project->plans()->get() as $plan) {
-            foreach ($plan->result['routes'] ?? [] as $route) {
-                foreach ($route['steps'] as $step) {
-                    foreach ([$step['sire'], $step['dam']] as $text) {
-                        $names += array_fill_keys(array_map(fn (string $id): string => ltrim($id, 'a'), explode(' or ', $text)), true);
-                    }
-                }
-            }
-        }
-
-        $clutches = $this->project->keeper->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get();
-
-        return array_values($clutches->sortBy(fn (Clutch $clutch): string => (string) $clutch->laid_on)->values()
-            ->filter(
-                fn (Clutch $clutch): bool => (
-                    $this->project->begun_on === null || $clutch->laid_on === null || $clutch->laid_on->gte($this->project->begun_on)
-                ) && (
-                    isset($names[$clutch->dam_id]) || $clutch->hatchlings->contains(fn (Animal $animal): bool => isset($names[$animal->id]))
-                ),
-            )->all());
+        return $this->clutches ??= PlannedClutches::of($this->project);
     }
 
     /** @return list<array{made: string, answer: string}> earlier plans, newest first, to hold against this one */

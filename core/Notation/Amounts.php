@@ -7,35 +7,40 @@ namespace Destino\Notation;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
-use Destino\Probability\InvalidNumber;
-use Destino\Probability\Probability;
-use Destino\Probability\Rational;
 
 /** Reads how many copies and how likely: what stands before a gene's name and what stands behind it. */
 final readonly class Amounts
 {
-    public function __construct(private TokenStream $stream, private NameIndex $names) {}
+    private Chances $chances;
+
+    private Counts $counts;
+
+    public function __construct(private TokenStream $stream, private NameIndex $names)
+    {
+        $this->chances = new Chances($stream);
+        $this->counts = new Counts($stream, $names);
+    }
 
     /** @throws NotationError where a number is none that can be meant */
     public function read(): Announced
     {
         $isPossible = $this->takePossible();
-        [$count, $dose] = $this->count();
-        $chance = $count === null && ! $this->isAtName() ? $this->chance() : null;
+        [$count, $dose] = $this->counts->read();
+        $chance = $count === null && ! $this->isAtName() ? $this->chances->read() : null;
         if (
             $chance !== null
             && $this->names->match($this->stream) === null
             && Keyword::of($this->stream->current()) === Keyword::PossibleHet
         ) {
-            $this->advanceWord();
+            $this->stream->advanceWord();
 
             return new Announced(Dose::Het, $chance); // "66% ph Clown"
         }
         $isPossible = $this->takePossible() || $isPossible;
-        [$count, $dose] = $count === null && $dose === Dose::Plain ? $this->count() : [$count, $dose];
-        $isList = $this->beginsList();
+        [$count, $dose] = $count === null && $dose === Dose::Plain ? $this->counts->read() : [$count, $dose];
+        $isList = $this->counts->beginsList();
         $dose = $dose === Dose::Plain ? $this->dose() : $dose;
-        $chance ??= $dose === Dose::Het && $this->stream->current()->is(TokenType::Number) ? $this->chance() : null; // "het 66% Clown"
+        $chance ??= $dose === Dose::Het && $this->stream->current()->is(TokenType::Number) ? $this->chances->read() : null; // "het 66% Clown"
 
         return new Announced($dose, $chance, $count ?? 1, $isPossible, $isList);
     }
@@ -61,7 +66,7 @@ final readonly class Amounts
                 break;
             }
             $dose = $next;
-            $this->advanceWord();
+            $this->stream->advanceWord();
             $this->stream->take('for') || $this->takeColon();
         }
 
@@ -118,19 +123,19 @@ final readonly class Amounts
                 $this->stream->advance();
                 $isUnsure = true;
             } elseif ($word === Keyword::Maker) {
-                $this->advanceWord();
+                $this->stream->advanceWord();
                 $maker = $token->isWord('mm') ? Sex::Male : Sex::Female;
                 $this->requireSexLinked($alleles, $token, $catalogue);
             } elseif ($this->isTwice()) {
                 $this->stream->advance($token->isWord('x2') ? 1 : 2);
                 $dose = Dose::Two;
             } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive) {
-                $this->advanceWord();
+                $this->stream->advanceWord();
                 $dose = Dose::Het;
             } elseif ($chance === null && $this->isShare($token)) {
-                $chance = $this->chance();
+                $chance = $this->chances->read();
                 if (Keyword::of($this->stream->current()) === Keyword::Het) { // "Clown 66% het"
-                    $this->advanceWord();
+                    $this->stream->advanceWord();
                     $dose = Dose::Het;
                 }
             } else {
@@ -201,12 +206,12 @@ final readonly class Amounts
         $word = Keyword::of($this->stream->current());
         if ($word === Keyword::Maker) {
             $maker = $this->stream->current()->isWord('mm') ? Sex::Male : Sex::Female;
-            $this->advanceWord();
+            $this->stream->advanceWord();
 
             return new Behind(maker: $maker);
         }
         $isPossible = $this->takePossible();
-        $chance = $this->chance();
+        $chance = $this->chances->read();
         if ($chance !== null && $this->stream->take('two')) {
             $this->stream->take('copies');
 
@@ -255,59 +260,6 @@ final readonly class Amounts
         }
     }
 
-    /**
-     * "double het", "dh", "3x het": how many hets follow; "2x Pastel": two copies.
-     *
-     * @return array{int|null, Dose}
-     */
-    private function count(): array
-    {
-        $token = $this->stream->current();
-        if ($this->names->match($this->stream) !== null) {
-            return [null, Dose::Plain];
-        }
-        $word = Keyword::of($token);
-        if ($word === Keyword::DoubleHet || $word === Keyword::TripleHet) {
-            $this->advanceWord();
-
-            return [$word === Keyword::DoubleHet ? 2 : 3, Dose::Het];
-        }
-        $next = $this->stream->peek($this->stream->peek()->text === '.' ? 2 : 1);
-        $count = $token->is(TokenType::Word) ? Keyword::multiples()[$token->word] ?? null : null;
-        if ($count !== null && in_array(Keyword::of($next), [Keyword::Het, Keyword::Hets], true)) {
-            $this->advanceWord();
-
-            return [$count, Dose::Plain];
-        }
-        if (
-            $token->is(TokenType::Number)
-            && $this->stream->peek()->isWord('x')
-            && $this->stream->peek()->from === $token->to + 1
-            && in_array($token->text, ['2', '3', '4'], true)
-        ) {
-            $isHet = in_array(Keyword::of($this->stream->peek(2)), [Keyword::Het, Keyword::Hets], true);
-            if ($isHet || $token->text === '2') {
-                $this->stream->advance(2);
-
-                return $isHet ? [(int) $token->text, Dose::Plain] : [null, Dose::Two];
-            }
-        }
-
-        return [null, Dose::Plain];
-    }
-
-    /** "hets …", "het for …", "hets: …": all recessives that follow are meant. */
-    private function beginsList(): bool
-    {
-        if ($this->names->match($this->stream) !== null) {
-            return false;
-        }
-        $word = Keyword::of($this->stream->current());
-        $next = $this->stream->peek();
-
-        return $word === Keyword::Hets || ($word === Keyword::Het && ($next->isWord('for') || $next->text === ':'));
-    }
-
     private function takeColon(): bool
     {
         $is = $this->stream->current()->text === ':';
@@ -322,7 +274,7 @@ final readonly class Amounts
             return false;
         }
         if (Keyword::of($this->stream->current()) === Keyword::Possible) {
-            $this->advanceWord();
+            $this->stream->advanceWord();
 
             return true;
         }
@@ -338,72 +290,5 @@ final readonly class Amounts
         }
 
         return false;
-    }
-
-    /** A keyword, with the full stop of a short form. */
-    private function advanceWord(): void
-    {
-        $word = $this->stream->current();
-        $this->stream->advance();
-        if ($this->stream->current()->text === '.' && $this->stream->current()->from === $word->to + 1) {
-            $this->stream->advance();
-        }
-    }
-
-    /**
-     * "66%" or "2/3".
-     *
-     * @throws NotationError where the number cannot be a chance, or two are given for one
-     */
-    public function chance(): ?Rational
-    {
-        $number = $this->stream->current();
-        if (! $number->is(TokenType::Number)) {
-            return null;
-        }
-        $this->stream->advance();
-        if ($this->stream->current()->is(TokenType::Number)) { // "50-66%"
-            $this->askForOne($number, 1);
-        }
-        $isFraction = $this->stream->current()->is(TokenType::Slash) && $this->stream->peek()->is(TokenType::Number);
-        if ($isFraction && $this->stream->peek(2)->is(TokenType::Percent)) {
-            $this->askForOne($number, 2);
-        }
-        if (
-            $this->stream->current()->is(TokenType::Percent)
-            && $this->stream->peek()->is(TokenType::Slash)
-            && $this->stream->peek(2)->is(TokenType::Number)
-        ) {
-            $this->askForOne($number, 3);
-        }
-        if ($isFraction) {
-            $this->stream->advance(2);
-        } elseif (! $this->stream->takeType(TokenType::Percent)) {
-            throw NotationError::misplaced(
-                $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.",
-                ["{$number->text}%"],
-            );
-        }
-        $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
-        try {
-            $chance = $isFraction ? Probability::typed($piece) : Percentage::parse($number->text);
-        } catch (InvalidNumber) {
-            throw NotationError::impossiblePercentage($piece, $number->from);
-        }
-
-        return $chance->isZero() ? throw NotationError::impossiblePercentage($piece, $number->from) : $chance;
-    }
-
-    private function askForOne(Token $first, int $ahead): never
-    {
-        $this->stream->advance($ahead - 1);
-        $second = $this->stream->current();
-        $this->stream->advance();
-        $this->stream->takeType(TokenType::Percent);
-        $piece = $this->stream->slice($first->from, $this->stream->previous()->to);
-        throw NotationError::question(
-            $piece, $first->from, 'Give one figure: 66% from two hets, 50% from one.',
-            ["{$first->text}%", rtrim($second->text, '%').'%'],
-        );
     }
 }

@@ -8,11 +8,9 @@ use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Components;
-use Destino\Genome\Diplotype;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
-use Destino\Genome\State;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 
@@ -263,71 +261,16 @@ final class BeliefAssembler
                 return null;
             }
         }
+        $phases = new Phases($this->sex, $makers);
         $states = [];
         foreach ($cases as [$weight, $alleles]) {
-            array_push($states, ...$this->states($groups, $alleles, $weight, $makers));
+            array_push($states, ...$phases->of($groups, $alleles, $weight));
         }
+        array_push($this->notes, ...$phases->notes);
 
         return new JointBelief(
             array_map(static fn (LinkageGroup $group): string => $group->key, $groups), Distribution::ofWeighted($states),
         );
-    }
-
-    /**
-     * One case over all phases that fit it, equally likely where the text does not say.
-     *
-     * @param list<LinkageGroup> $groups
-     * @param array<string, list<string>> $alleles by locus
-     * @param array<string, Sex> $makers
-     * @return list<array{string, State, Rational}>
-     */
-    private function states(array $groups, array $alleles, Rational $weight, array $makers): array
-    {
-        $states = [State::none()];
-        foreach ($groups as $group) {
-            $pairs = [];
-            foreach ($group->loci as $locus) {
-                $own = $alleles[$locus] ?? [];
-                $pairs[$locus] = $locus === Sex::LOCUS ? $this->sex->alleles() : [$own[0] ?? Allele::WILD, $own[1] ?? Allele::WILD];
-            }
-            $phasings = array_values(
-                array_filter(
-                    $group->phasings($pairs),
-                    static fn (Diplotype $diplotype): bool => self::fitsMakers($diplotype, $group, $makers),
-                ),
-            );
-            if (count($phasings) > 1 && $group->holdsSex() && $this->sex === Sex::Male) {
-                $this->notes[] = 'Which sex chromosome carries the gene is not stated: male maker and female maker are taken as equally likely.';
-            }
-            $longer = [];
-            foreach ($states as $state) {
-                foreach ($phasings as $diplotype) {
-                    $longer[] = $state->with($group, $diplotype);
-                }
-            }
-            $states = $longer;
-        }
-        $each = $weight->times(Rational::of(1, max(1, count($states))));
-
-        return array_map(static fn (State $state): array => [$state->key, $state, $each], $states);
-    }
-
-    /** @param array<string, Sex> $makers */
-    private static function fitsMakers(Diplotype $diplotype, LinkageGroup $group, array $makers): bool
-    {
-        if ($makers === [] || ! $group->holdsSex()) {
-            return true;
-        }
-        $sex = $group->indexOf(Sex::LOCUS);
-        foreach ($diplotype->haplotypes as $haplotype) {
-            foreach ($makers as $allele => $maker) {
-                if (in_array($allele, $haplotype, true) && $haplotype[$sex] !== ($maker === Sex::Male ? Sex::Y : Sex::X)) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 
     private function name(string $allele): string

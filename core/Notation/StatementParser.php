@@ -35,8 +35,7 @@ final class StatementParser
     /** @var list<string> alleles that the text says are not carried */
     private array $absent = [];
 
-    /** @var list<array{Name, NotationError}> words that several pairs share, which a pair that is named as well settles */
-    private array $open = [];
+    private readonly OpenForms $open;
 
     private ?Token $normal = null;
 
@@ -63,6 +62,7 @@ final class StatementParser
         $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
         $this->amounts = new Amounts($this->stream, $names);
         $this->forms = new FormReader($catalogue, $names, $this->stream, $this->nameParser, $isSlashEither);
+        $this->open = new OpenForms($this->forms);
         $this->particulars = new Particulars($this->stream);
     }
 
@@ -112,7 +112,9 @@ final class StatementParser
                 }
             }
         }
-        $this->settleOpen();
+        [$settled, $questions] = $this->open->settle($this->statements);
+        array_push($this->pieces, ...$settled);
+        array_push($this->errors, ...$questions);
         $this->checkNormal();
     }
 
@@ -165,7 +167,7 @@ final class StatementParser
     {
         [$name, $from] = $this->nameParser->read($announced->dose, $stillWanted);
         if ($name->kind === NameKind::Shared) {
-            $this->shared($name, $from, $announced);
+            $this->open->add($name, $announced, $this->nameParser->question($name, $announced->dose, $from));
 
             return;
         }
@@ -185,7 +187,7 @@ final class StatementParser
         }
         $to = $this->stream->previous()->to;
         $piece = $this->stream->slice($start->from, $to);
-        $this->askWhereUnsure($piece, $start, $announced, $behind, $choices);
+        (new Unsure($this->forms))->ask($piece, $start, $announced, $behind, $choices, $this->isBehindHet);
         $this->keep($piece, $start->from, $to, $choices, $announced->chance ?? $behind->chance, $behind);
         $this->isBehindHet = $this->isBehindHet || $announced->dose === Dose::Het;
         $this->forms->takeSeparator($announced, fn (Announced $next) => $this->form($this->stream->current(), $next, 1));
@@ -219,34 +221,6 @@ final class StatementParser
         }
 
         return $choices;
-    }
-
-    /**
-     * @param non-empty-list<list<string>> $choices
-     *
-     * @throws NotationError where the text leaves open what is meant
-     */
-    private function askWhereUnsure(string $piece, Token $start, Announced $announced, Behind $behind, array $choices): void
-    {
-        $form = $this->forms->textOf($choices[0]);
-        $isVisual = $this->forms->isVisualRecessive($choices[0]);
-        $het = $this->forms->hetTextOf($choices[0]);
-        $chance = $announced->chance ?? $behind->chance;
-        if ($behind->isUnsure) {
-            throw NotationError::howLikely($piece, $start->from, $het);
-        }
-        if ($announced->isPossible && $chance === null) {
-            throw NotationError::howLikely($piece, $start->from, $form);
-        }
-        $isPlain = $announced->dose === Dose::Plain && $isVisual && $behind->dose === Dose::Plain;
-        if ($isPlain && $chance !== null && ! $announced->isPossible && ! $behind->isInParentheses) {
-            $percent = Percentage::print($chance);
-            $meant = $chance->isOne() ? [$het, "visual {$form}"] : ["{$percent} {$het}", "possible {$form} ({$percent})"];
-            throw NotationError::question($piece, $start->from, 'A percentage nearly always belongs to a het.', $meant);
-        }
-        if ($isPlain && $chance === null && $this->isBehindHet) {
-            throw NotationError::question($piece, $start->from, 'Behind a het in a list it may be one as well.', [$het, "visual {$form}"]);
-        }
     }
 
     /** @param non-empty-list<list<string>> $choices */
@@ -295,48 +269,6 @@ final class StatementParser
         $this->pieces[] = new Piece($this->stream->slice($start->from, $to), $start->from, $to, "not a single copy of {$names}");
 
         return true;
-    }
-
-    private function shared(Name $name, Token $from, Announced $announced): void
-    {
-        $question = $this->nameParser->question($name, $announced->dose, $from);
-        if ($announced->dose !== Dose::Plain || $announced->chance !== null || ! $this->forms->isClass($name)) {
-            throw $question;
-        }
-        $this->open[] = [$name, $question];
-    }
-
-    /** A class of forms is settled where one of its pairs is named as well: "BEL (Mojave/Lesser)". */
-    private function settleOpen(): void
-    {
-        $named = [];
-        foreach ($this->statements as $statement) {
-            $named = $statement->isCertain() ? [...$named, ...$statement->alleles()] : $named;
-        }
-        foreach ($this->open as [$name, $question]) {
-            $settled = array_filter($name->choices, function (string $choice) use ($named): bool {
-                $pair = $this->forms->allelesNamed([$choice]);
-                $left = $named;
-                foreach ($pair as $allele) {
-                    $at = array_search($allele, $left, true);
-                    if ($at === false) {
-                        return false;
-                    }
-                    unset($left[$at]);
-                }
-
-                return $pair !== [];
-            });
-            if ($settled === []) {
-                $this->errors[] = $question;
-            } else {
-                $this->forms->note("{$name->text} is ".array_values($settled)[0].' here, as the text says.');
-                $this->pieces[] = new Piece(
-                    $question->piece, $question->position, $question->position + mb_strlen($question->piece) - 1,
-                    array_values($settled)[0],
-                );
-            }
-        }
     }
 
     private function nickname(Name $name, Token $start, Token $from, Announced $announced): void

@@ -99,4 +99,14 @@ final class TokenStream
         $token = $this->current();
         array_splice($this->tokens, $this->at, 1, [new Token($token->type, $token->text, $word, $token->from, $token->to)]);
     }
+
+    /** A keyword, with the full stop of a short form. */
+    public function advanceWord(): void
+    {
+        $word = $this->current();
+        $this->advance();
+        if ($this->current()->text === '.' && $this->current()->from === $word->to + 1) {
+            $this->advance();
+        }
+    }
 }

@@ -9,9 +9,6 @@ use Destino\Genome\LinkageGroup;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
-use Destino\Inference\Family\FamilyModel;
-use Destino\Inference\Family\FamilySolver;
-use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;
@@ -36,9 +33,6 @@ final class Weighing
     /** Explanations of a matter that are told. */
     private const TOLD = 12;
 
-    /** @var array<string, float> log P(evidence) by bundle and faults */
-    private array $logs = [];
-
     /** @var array<int, list<Weighed>> by matter */
     private array $sets = [];
 
@@ -46,6 +40,8 @@ final class Weighing
     private ?array $combinations = null;
 
     private readonly Candidates $candidates;
+
+    private readonly FaultEvidence $evidence;
 
     /**
      * @param list<Fault> $decided
@@ -55,11 +51,12 @@ final class Weighing
     public function __construct(
         private readonly Context $context,
         private readonly Family $family,
-        private readonly Bundles $bundles,
-        private readonly array $decided,
+        Bundles $bundles,
+        array $decided,
         private readonly array $matters,
-        private readonly Closure $space,
+        Closure $space,
     ) {
+        $this->evidence = new FaultEvidence($context, $family, $bundles, $decided, $matters, $space);
         $this->candidates = new Candidates($context->catalogue, $family, $context->rates);
     }
 
@@ -130,7 +127,7 @@ final class Weighing
         $found = [];
         $singles = array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates);
         foreach ([...$this->whole($matter), ...$singles] as [$faults, $prior]) {
-            $log = $prior + $this->evidence($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
+            $log = $prior + $this->evidence->log($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
             if ($log > -INF) {
                 $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
             }
@@ -152,7 +149,7 @@ final class Weighing
      */
     private function withPairs(int $i, array $candidates, array $found): array
     {
-        $free = $this->evidence([], [], []);
+        $free = $this->evidence->log([], [], []);
         $best = max([-INF, ...array_column($found, 'log')]);
         foreach ($candidates as $a => [$one, $p]) {
             foreach (array_slice($candidates, $a + 1) as [$other, $q]) {
@@ -165,7 +162,7 @@ final class Weighing
                 ) {
                     continue;
                 }
-                $log = $prior + $this->evidence([$one, $other], [$i], $this->insisted([$i => [$one, $other]]));
+                $log = $prior + $this->evidence->log([$one, $other], [$i], $this->insisted([$i => [$one, $other]]));
                 if ($log > -INF) {
                     $found[self::keyOf([$one, $other])] = ['faults' => [$one, $other], 'log' => $log];
                     $best = max($best, $log);
@@ -238,7 +235,7 @@ final class Weighing
             $log += log($this->priorOf($fault));
         }
 
-        return $log + $this->evidence($faults, $heard, $insisted);
+        return $log + $this->evidence->log($faults, $heard, $insisted);
     }
 
     private function priorOf(Fault $fault): float
@@ -252,109 +249,6 @@ final class Weighing
         }
 
         return $this->context->rates->of($fault->kind);
-    }
-
-    /**
-     * Log P(evidence | faults), the subjects of other matters not heard.
-     *
-     * @param list<Fault> $faults
-     * @param list<int> $heard
-     * @param list<string> $insisted
-     */
-    private function evidence(array $faults, array $heard, array $insisted): float
-    {
-        foreach ($this->matters as $i => $matter) {
-            foreach (in_array($i, $heard, true) ? [] : $matter->subjects as $id) {
-                $faults[] = new Fault(FaultKind::Misidentified, $id, $matter->allelesAtOdds($this->context->catalogue));
-            }
-        }
-        $log = 0.0;
-        foreach ($this->bundlesFor($faults) as $key => $bundle) {
-            $log += $this->logs[$key.' '.implode(',', $insisted)] ??= $this->logOf($bundle, $faults, $insisted);
-            if ($log === -INF) {
-                break;
-            }
-        }
-
-        return $log;
-    }
-
-    /**
-     * @param list<Fault> $faults
-     * @return array<string, list<GenotypeSpace>> by a key that is equal where the evidence is
-     */
-    private function bundlesFor(array $faults): array
-    {
-        $all = $this->bundles->all;
-        $otherSires = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire);
-        if ($otherSires !== []) {
-            $all = [array_merge(...$all)]; // it is the same male at all of them
-        }
-        foreach ($faults as $fault) {
-            if ($fault->instead !== null) {
-                $all = $this->withSpaceOf($fault->instead, $all);
-            }
-        }
-        $bundles = [];
-        foreach ($all as $bundle) {
-            $own = array_filter(
-                $faults,
-                fn (Fault $fault): bool =>
-                    $fault->kind === FaultKind::OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle),
-            );
-            $keys = array_map(static fn (Fault $fault): string => $fault->key(), $own);
-            sort($keys);
-            $bundles[
-                implode('|', array_map(static fn (GenotypeSpace $space): string => $space->key, $bundle)).' '.implode('; ', $keys)
-            ] = $bundle;
-        }
-
-        return $bundles;
-    }
-
-    /** @param list<GenotypeSpace> $bundle */
-    private function isAbout(Fault $fault, array $bundle): bool
-    {
-        foreach ([...$fault->alleles, ...($fault->instead === null ? [] : [$fault->instead])] as $allele) {
-            foreach ($bundle as $space) {
-                if ($space->holds($this->context->catalogue->allele($allele)->locus)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * @param list<list<GenotypeSpace>> $all
-     * @return list<list<GenotypeSpace>>
-     */
-    private function withSpaceOf(string $allele, array $all): array
-    {
-        $locus = $this->context->catalogue->allele($allele)->locus;
-        foreach ($all as $bundle) {
-            foreach ($bundle as $space) {
-                if ($space->holds($locus)) {
-                    return $all;
-                }
-            }
-        }
-
-        return [...$all, [($this->space)([$this->context->catalogue->groupOf($locus)])]];
-    }
-
-    /**
-     * @param list<GenotypeSpace> $bundle
-     * @param list<Fault> $faults
-     * @param list<string> $insisted
-     */
-    private function logOf(array $bundle, array $faults, array $insisted): float
-    {
-        $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
-        $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
-
-        return FamilySolver::logEvidence($model);
     }
 
     /** Two faults that can both be, and are not two words for one. */

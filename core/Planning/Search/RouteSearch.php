@@ -65,6 +65,10 @@ final class RouteSearch
 
     private readonly Welfare $welfare;
 
+    private readonly Lineages $lineages;
+
+    private readonly Bounds $bounds;
+
     /**
      * @param float|null $limit season after which nothing is of use; null: what the horizon allows
      * @param (Closure(Node): bool)|null $accepts whether a way to finish is one that is looked for; the others count for nothing
@@ -75,6 +79,8 @@ final class RouteSearch
         ?float $limit = null,
         private readonly ?Closure $accepts = null,
     ) {
+        $this->lineages = new Lineages($space->project);
+        $this->bounds = new Bounds($space);
         $this->welfare = new Welfare($space);
         $this->open = new SplPriorityQueue;
         $this->bound = $this->limit = min($limit ?? INF, self::BEYOND * $space->project->horizon + 2);
@@ -137,7 +143,7 @@ final class RouteSearch
                     array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true)),
                 ),
             );
-            $apart = $this->isTraced($founder->id) ? " = {$founder->id}" : '';
+            $apart = $this->lineages->isTraced($founder->id) ? " = {$founder->id}" : '';
             $alike[
                 implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart} {$this->welfare->marks($founder)}"
             ][] = [$founder, $looks, $ready];
@@ -147,7 +153,7 @@ final class RouteSearch
             [$first, $looks, $ready] = $same[0];
             $nodes[] = new Node(
                 "founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0),
-                lineage: $this->isTraced($first->id) ? [$first->id] : [],
+                lineage: $this->lineages->isTraced($first->id) ? [$first->id] : [],
             );
         }
 
@@ -197,8 +203,8 @@ final class RouteSearch
             $hit *= $wanted === null ? 1.0 : $this->space->shareOf($wanted);
             $this->finish(
                 new Node(
-                    implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->expected($from, $hit, $females), INF, [], $sire,
-                    $dam, $hit, self::joined($sire, $dam),
+                    implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->bounds->expected($from, $hit, $females), INF, [], $sire,
+                    $dam, $hit, Lineages::joined($sire, $dam),
                 ),
             );
         }
@@ -222,7 +228,7 @@ final class RouteSearch
         ?Sex $sex,
         array $hiding,
     ): void {
-        if ($this->expected($from, $chance, $females) > $this->bound) {
+        if ($this->bounds->expected($from, $chance, $females) > $this->bound) {
             return; // the chance only falls from here on, so nothing below can be in time either
         }
         if ($at === count($this->space->groups)) {
@@ -247,14 +253,14 @@ final class RouteSearch
     /** @param list<int> $looks */
     private function young(Node $sire, Node $dam, float $from, int $females, array $looks, float $chance, Sex $sex): void
     {
-        $born = $this->expected($from, $chance, $females);
+        $born = $this->bounds->expected($from, $chance, $females);
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
-        $lineage = self::joined($sire, $dam);
+        $lineage = Lineages::joined($sire, $dam);
         $key = implode('.', $looks).$sex->value.($lineage === [] ? '' : ' of '.implode(',', $lineage));
-        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! $this->isUseful($looks)) {
+        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! $this->bounds->isUseful($looks)) {
             return;
         }
-        if ($this->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex, $lineage)) {
+        if ($this->bounds->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex, $lineage)) {
             $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance, $lineage));
         }
     }
@@ -286,7 +292,7 @@ final class RouteSearch
     private function isPassed(array $looks, Sex $sex, array $lineage): bool
     {
         foreach ($sex === Sex::Male ? $this->males : $this->females as $settled) {
-            if (! $this->standsFor($settled->lineage, $lineage)) {
+            if (! $this->lineages->standsFor($settled->lineage, $lineage)) {
                 continue;
             }
             foreach ($looks as $i => $look) {
@@ -306,87 +312,6 @@ final class RouteSearch
         return array_diff($this->space->project->pinned, $node->lineage) === []
             && $this->welfare->allows($node)
             && ($this->accepts === null || ($this->accepts)($node));
-    }
-
-    /** Whether it matters that this founder is behind an animal. */
-    private function isTraced(string $id): bool
-    {
-        return $this->space->project->mostInbreeding !== null || in_array($id, $this->space->project->pinned, true);
-    }
-
-    /** @return list<string> */
-    private static function joined(Node $sire, Node $dam): array
-    {
-        if ($sire->lineage === [] && $dam->lineage === []) {
-            return [];
-        }
-        $joined = array_values(array_unique([...$sire->lineage, ...$dam->lineage]));
-        sort($joined);
-
-        return $joined;
-    }
-
-    /**
-     * Whether an animal of one lineage can be taken for one of another: it has every pin, and no founder more.
-     *
-     * @param list<string> $settled
-     * @param list<string> $other
-     */
-    private function standsFor(array $settled, array $other): bool
-    {
-        if ($settled === $other) {
-            return true;
-        }
-        $pinned = $this->space->project->pinned;
-
-        return array_diff(array_intersect($other, $pinned), $settled) === []
-            && ($this->space->project->mostInbreeding === null || array_diff($settled, $other) === []);
-    }
-
-    /**
-     * Whether a young carries anything that is wanted: one that carries nothing of it helps nobody, unless nothing is
-     * asked for and a gene has only to be cleared.
-     *
-     * @param list<int> $looks
-     */
-    private function isUseful(array $looks): bool
-    {
-        $asks = false;
-        foreach ($looks as $i => $look) {
-            $asks = $asks || $this->space->groups[$i]->asks();
-            if ($this->space->groups[$i]->wanted($look) > 0.0) {
-                return true;
-            }
-        }
-
-        return ! $asks;
-    }
-
-    /**
-     * No young of such an animal can meet the target earlier, with the best mates that there could be; where it passes on
-     * nothing of something that each parent must give, its young cannot, and their young are another generation away.
-     *
-     * @param list<int> $looks
-     */
-    private function earliestFinish(array $looks, Sex $sex, float $ready): float
-    {
-        $ceiling = 1.0;
-        foreach ($looks as $i => $look) {
-            $ceiling *= $this->space->groups[$i]->ceiling($look);
-        }
-        $assumptions = $this->space->project->assumptions;
-        if ($ceiling <= 0.0) {
-            return $ready + min($assumptions->seasonsToGrow(true), $assumptions->seasonsToGrow(false));
-        }
-
-        return $this->expected($ready, $ceiling, $sex === Sex::Male ? max(1, $assumptions->femalesPerMale) : 1);
-    }
-
-    private function expected(float $from, float $chance, int $females): float
-    {
-        $h = $this->space->perSeason($chance, $females);
-
-        return $h < 1e-9 ? INF : $from + 1 / $h - 1;
     }
 
     private function isForbidden(Node $sire, Node $dam): bool
