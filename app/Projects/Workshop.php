@@ -3,18 +3,15 @@
 namespace App\Projects;
 
 use App\Collection\Opened;
-use App\Collection\Statuses;
 use App\Documents\PlanDocument;
 use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
-use App\Models\Enums\Status;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Genome\Sex;
-use Destino\Notation\Printer;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Founder;
@@ -30,7 +27,6 @@ use Destino\Planning\Weigh\Dilemma;
 use Destino\Planning\Weigh\Influence;
 use Destino\Planning\Weigh\KeepBack;
 use Destino\Probability\Rational;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** Makes plans of a keeper's projects from the collection as it is now. */
@@ -60,7 +56,7 @@ class Workshop
      */
     public function project(ProjectRecord $record): Project
     {
-        $founders = [...$this->owned($record), ...$this->offers($record)];
+        $founders = (new Founders($this->opened))->of($record);
         $rules = $this->opened->house->breeding();
         $assumptions = PlanAssumptions::of(
             $record->assumptions + [
@@ -228,70 +224,6 @@ class Workshop
         ]));
     }
 
-    /** @return list<Founder> */
-    private function owned(ProjectRecord $record): array
-    {
-        $keeper = $record->keeper;
-        $beliefs = $this->opened->beliefs();
-        $statuses = Statuses::of($keeper);
-        $founders = [];
-        /** @var Animal $animal */
-        foreach ($keeper->animals()->with('latestWeight')->whereNotNull('sex')->orderBy('id')->get() as $animal) {
-            if (! $statuses->status($animal->id)->isHere() || $animal->sex === null || $animal->hasOpenGenes()) {
-                continue;
-            }
-            $founders[] = new Founder(
-                "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
-                $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
-                $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200))
-                    ? null
-                    : $animal->latestWeight->grams,
-                null, $animal->sire_id === null ? null : "a{$animal->sire_id}",
-                $animal->dam_id === null ? null : "a{$animal->dam_id}",
-                $statuses->status($animal->id) === Status::Quarantine ? 2 : 1, // out of quarantine by the season after
-            );
-        }
-        $known = array_flip(array_map(fn (Founder $founder): string => $founder->id, $founders));
-
-        return array_map(
-            fn (Founder $one): Founder => new Founder(
-                $one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, null,
-                isset($known[$one->sire]) ? $one->sire : null, isset($known[$one->dam]) ? $one->dam : null, $one->from,
-            ),
-            $founders,
-        );
-    }
-
-    /** The first season whose pairings begin when an offer is to be had. */
-    private static function seasonFrom(?string $day): int
-    {
-        $season = 1;
-        while ($day !== null && $season < Project::MOST_SEASONS && self::pairing()->addYears($season - 1)->format('Y-m-d') < $day) {
-            $season++;
-        }
-
-        return $season;
-    }
-
-    /** @return list<Founder> */
-    private function offers(ProjectRecord $record): array
-    {
-        $founders = [];
-        foreach ($record->offers as $i => $offer) {
-            if (isset($offer['until']) && $offer['until'] < Carbon::today()->format('Y-m-d')) {
-                continue; // no longer to be had; the project's page says so
-            }
-            $sex = Sex::from($offer['sex']);
-            $belief = $this->opened->shelf->reader()->read($offer['genes'], $sex)->beliefOrFail();
-            $founders[] = new Founder(
-                "offer {$i}", $sex, $belief, (new Printer($this->opened->shelf->catalogue()))->belief($belief), $offer['age'],
-                null, (float) $offer['price'], from: self::seasonFrom($offer['from'] ?? null),
-            );
-        }
-
-        return $founders;
-    }
-
     /** @return array<string, string> names of the animals by the core's id */
     private function names(ProjectRecord $record): array
     {
@@ -349,13 +281,5 @@ class Workshop
         }
 
         return $serves;
-    }
-
-    /** The pairing that comes next: in December. */
-    private static function pairing(): Carbon
-    {
-        $today = Carbon::today();
-
-        return $today->month >= 3 && $today->month <= 11 ? Carbon::create($today->year, 12, 1) : $today;
     }
 }
