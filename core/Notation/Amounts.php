@@ -114,10 +114,8 @@ final readonly class Amounts
             if ($token->is(TokenType::Open)) {
                 $inner = $this->inParentheses();
                 $dose = $inner->dose === Dose::Plain ? $dose : $inner->dose;
-                [$chance, $twoCopies, $maker, $isUnsure, $isInParentheses] = [
-                    $inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker,
-                    $isUnsure || $inner->isUnsure, true,
-                ];
+                [$chance, $twoCopies, $maker] = [$inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker];
+                [$isUnsure, $isInParentheses] = [$isUnsure || $inner->isUnsure, true];
                 $maker === null ? null : $this->requireSexLinked($alleles, $token, $catalogue);
             } elseif ($token->text === '?') {
                 $this->stream->advance();

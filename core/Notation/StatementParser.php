@@ -37,7 +37,7 @@ final class StatementParser
 
     private readonly OpenForms $open;
 
-    private ?Token $normal = null;
+    private readonly NormalWord $normal;
 
     /** Sex and number of the animal, where the text gives them. */
     public readonly Particulars $particulars;
@@ -62,6 +62,7 @@ final class StatementParser
         $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
         $this->amounts = new Amounts($this->stream, $names);
         $this->forms = new FormReader($catalogue, $names, $this->stream, $this->nameParser, $isSlashEither);
+        $this->normal = new NormalWord($this->stream);
         $this->open = new OpenForms($this->forms);
         $this->particulars = new Particulars($this->stream);
     }
@@ -115,7 +116,7 @@ final class StatementParser
         [$settled, $questions] = $this->open->settle($this->statements);
         array_push($this->pieces, ...$settled);
         array_push($this->errors, ...$questions);
-        $this->checkNormal();
+        array_push($this->errors, ...$this->normal->against($this->statements, $this->forms));
     }
 
     /** Parentheses around whole statements mean nothing by themselves. */
@@ -144,7 +145,9 @@ final class StatementParser
     {
         $isName = $this->names->match($this->stream) !== null;
         if (! $isName && Keyword::of($start) === Keyword::Normal) {
-            return $this->readNormal($start);
+            $this->pieces[] = $this->normal->read($start);
+
+            return true;
         }
         if (! $isName && $this->without()) {
             return true;
@@ -295,36 +298,5 @@ final class StatementParser
             $this->forms->note($note);
         }
         $this->pieces[] = new Piece($piece, $start->from, $this->stream->previous()->to, $name->means);
-    }
-
-    private function readNormal(Token $start): bool
-    {
-        $this->stream->advance();
-        if ($start->isWord('wild')) {
-            $this->stream->take('type');
-        }
-        $this->normal = $start;
-        $this->pieces[] = new Piece(
-            $this->stream->slice($start->from, $this->stream->previous()->to), $start->from, $this->stream->previous()->to,
-            'no gene that shows',
-        );
-
-        return true;
-    }
-
-    /** "Normal" beside a gene that shows is a contradiction; beside hets it is not. */
-    private function checkNormal(): void
-    {
-        if ($this->normal === null) {
-            return;
-        }
-        foreach ($this->statements as $statement) {
-            $form = $statement->isCertain() ? $this->forms->formOf($statement->alleles()) : null;
-            if ($form !== null && $form->shows !== []) {
-                $this->errors[] = NotationError::misplaced(
-                    $this->normal->text, $this->normal->from, "the text also names {$form->text}, which shows.",
-                );
-            }
-        }
     }
 }

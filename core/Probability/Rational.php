@@ -16,8 +16,6 @@ use Brick\Math\RoundingMode;
  */
 readonly class Rational
 {
-    private const LONGEST_TEXT = 64;
-
     final protected function __construct(
         private int $numerator,
         private int $denominator,
@@ -83,26 +81,13 @@ readonly class Rational
     }
 
     /**
-     * Reads what people type: "3/64", "0.25", "25%", "12.5 %".
+     * Reads what people type: "3/64", "0.25", "25%", "12.5 %" (TypedNumber).
      *
      * @throws InvalidNumber when the text is none of these
      */
     public static function parse(string $text): self
     {
-        $text = trim(str_replace(',', '.', $text));
-        if (strlen($text) > self::LONGEST_TEXT) {
-            throw InvalidNumber::tooLong();
-        }
-        if (preg_match('~^(-?\d{1,30})\s*/\s*(\d{1,30})$~', $text, $part) === 1) {
-            return self::ofBig(BigInteger::of($part[1]), BigInteger::of($part[2]));
-        }
-        if (preg_match('~^(-?)(\d{1,18})(?:\.(\d{1,18}))?\s*(%?)$~', $text, $part) !== 1) {
-            throw InvalidNumber::unreadable($text);
-        }
-        $digits = BigInteger::of($part[1].$part[2].$part[3]);
-        $places = strlen($part[3]) + ($part[4] === '%' ? 2 : 0);
-
-        return self::ofBig($digits, BigInteger::of(10)->power($places));
+        return TypedNumber::read($text);
     }
 
     /** @throws InvalidNumber when the denominator is 0 */

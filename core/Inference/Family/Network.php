@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
-use Destino\Genome\Mask;
 use Destino\Inference\Graph\Factor;
-use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
 
 /**
@@ -147,7 +145,10 @@ final class Network
             }
             if (! $member->isFounder()) {
                 $this->transmit($member, $i);
-                $this->hide($member, $i);
+                $hidden = (new Hidden($this->model))->factor($member, $i, $this->variableOf(...));
+                if ($hidden !== null) {
+                    $this->factors[] = $hidden;
+                }
             }
         }
     }
@@ -202,61 +203,6 @@ final class Network
         }
 
         return Factor::dense([$choice, ...$scope], $whole);
-    }
-
-    /** What is hidden at this space by what the animal is at others. */
-    private function hide(Member $member, int $i): void
-    {
-        $others = [];
-        foreach ($this->model->spaces as $j => $space) {
-            $ways = [];
-            foreach ($j !== $i && $space->canHide() ? array_keys($this->model->domains[$j][$member->id]) : [] as $number) {
-                $ways[GenotypeSpace::maskKey($space->masksOf($number))] = true;
-            }
-            if ($ways !== [] && array_keys($ways) !== ['']) {
-                $others[] = $j;
-            }
-        }
-        $numbers = array_keys($this->model->domains[$i][$member->id]);
-        if ($others === []) {
-            return;
-        }
-        $evidence = new AnimalEvidence($this->model, $i);
-        $table = [];
-        $isHeard = false;
-        foreach ($this->maskings($member, $others) as $masks) {
-            $given = $evidence->given($member, $numbers, $masks);
-            foreach ($numbers as $number) {
-                $table[] = $ratio = $given[$number]->dividedBy($this->model->domains[$i][$member->id][$number]);
-                $isHeard = $isHeard || ! $ratio->isOne();
-            }
-        }
-        if ($isHeard) {
-            $scope = array_map(fn (int $j): ?int => $this->variableOf($j, $member->id), $others);
-            $this->factors[] = Factor::dense(
-                [...array_values(array_filter($scope, is_int(...))), ...$this->scope($i, [$member->id])], $table,
-            );
-        }
-    }
-
-    /**
-     * @param list<int> $spaces
-     * @return list<list<Mask>> what hides for each combination of an animal's genotypes there
-     */
-    private function maskings(Member $member, array $spaces): array
-    {
-        $all = [$this->model->surelyHiding($member)];
-        foreach ($spaces as $j) {
-            $longer = [];
-            foreach ($all as $masks) {
-                foreach (array_keys($this->model->domains[$j][$member->id]) as $number) {
-                    $longer[] = [...$masks, ...$this->model->spaces[$j]->masksOf($number)];
-                }
-            }
-            $all = $longer;
-        }
-
-        return $all;
     }
 
     private function addEggs(Member $eggs): void

@@ -23,17 +23,7 @@ use Destino\Probability\Weights;
  */
 final class GroupTable
 {
-    /** @var list<Diplotype> */
-    public array $states = [];
-
-    /** @var array<string, int> */
-    private array $numberOfState = [];
-
-    /** @var list<array<int, Rational>> P(diplotype) of each look, by number of the diplotype */
-    public array $looks = [];
-
-    /** @var array<string, int> */
-    private array $numberOfLook = [];
+    public readonly Book $book;
 
     /** @var array<string, list<array{int, Rational, float, Sex|null}>> */
     private array $crosses = [];
@@ -78,11 +68,9 @@ final class GroupTable
     /** @var array<int, int> copies of wanted alleles by diplotype */
     private array $copies = [];
 
-    /** @var array<int, int> look on the grid by look */
-    private array $coarse = [];
-
     public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
     {
+        $this->book = new Book;
         $this->holdsSex = $group->holdsSex();
         $this->meiosis = new Meiosis;
         $this->expressions = new Expressions($catalogue);
@@ -90,7 +78,7 @@ final class GroupTable
         $this->canHide = $this->sight->canHide();
         $this->wanted = new Wanted($catalogue, $group, $target);
         $this->passing = new Passing($this->wanted, $this->holdsSex, $this->pool(...));
-        $this->eggs = new EggDraw($this->meiosis, $group, $this->number(...));
+        $this->eggs = new EggDraw($this->meiosis, $group, $this->book->number(...));
     }
 
     /** The look that stands for what is believed of a founder here. */
@@ -99,10 +87,10 @@ final class GroupTable
         /** @var Weights<null> $weights */
         $weights = new Weights;
         foreach ($belief->statesOver([$this->group]) as [$state, $p]) {
-            $weights->add($this->number($state->at($this->group)), null, $p);
+            $weights->add($this->book->number($state->at($this->group)), null, $p);
         }
 
-        return $this->look($weights);
+        return $this->book->look($weights);
     }
 
     /**
@@ -135,7 +123,7 @@ final class GroupTable
     {
         if (! isset($this->accepted[$look])) {
             $sum = Rational::zero();
-            foreach ($this->looks[$look] as $state => $p) {
+            foreach ($this->book->looks[$look] as $state => $p) {
                 $sum = $this->accepts($state) ? $sum->plus($p) : $sum;
             }
             $this->accepted[$look] = $sum;
@@ -148,8 +136,8 @@ final class GroupTable
     public function carriesAll(int $look): Rational
     {
         $sum = Rational::zero();
-        foreach ($this->looks[$look] as $state => $p) {
-            $sum = $this->wanted->isAllIn($this->states[$state]) ? $sum->plus($p) : $sum;
+        foreach ($this->book->looks[$look] as $state => $p) {
+            $sum = $this->wanted->isAllIn($this->book->states[$state]) ? $sum->plus($p) : $sum;
         }
 
         return $sum;
@@ -158,12 +146,12 @@ final class GroupTable
     /** Whether an animal of this diplotype meets the target here. */
     public function accepts(int $state): bool
     {
-        return $this->accepts[$state] ??= $this->expressions->of($this->group, $this->states[$state])->meets($this->target);
+        return $this->accepts[$state] ??= $this->expressions->of($this->group, $this->book->states[$state])->meets($this->target);
     }
 
     public function isLethal(int $state): bool
     {
-        return $this->lethal[$state] ??= $this->expressions->of($this->group, $this->states[$state])->isLethal;
+        return $this->lethal[$state] ??= $this->expressions->of($this->group, $this->book->states[$state])->isLethal;
     }
 
     /**
@@ -173,7 +161,7 @@ final class GroupTable
      */
     public function seen(int $state, array $hiding = []): string
     {
-        return $this->seen[$state.self::keyOf($hiding)] ??= $this->sight->of($this->states[$state], $hiding);
+        return $this->seen[$state.self::keyOf($hiding)] ??= $this->sight->of($this->book->states[$state], $hiding);
     }
 
     /** @return list<Mask> what animals of this look hide of other groups */
@@ -184,19 +172,19 @@ final class GroupTable
         }
 
         return $this->hides[$look] ??= array_values(
-            array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->looks[$look]))), SORT_REGULAR),
+            array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->book->looks[$look]))), SORT_REGULAR),
         );
     }
 
     /** @return list<Mask> */
     public function hiddenBy(int $state): array
     {
-        return $this->canHide ? $this->sight->hides($this->states[$state]) : [];
+        return $this->canHide ? $this->sight->hides($this->book->states[$state]) : [];
     }
 
     public function sexOf(int $state): ?Sex
     {
-        return $this->expressions->of($this->group, $this->states[$state])->sex;
+        return $this->expressions->of($this->group, $this->book->states[$state])->sex;
     }
 
     /**
@@ -206,19 +194,19 @@ final class GroupTable
      */
     public function seenOfLook(int $look, array $hiding = []): string
     {
-        return $this->seen((int) array_key_first($this->looks[$look]), $hiding);
+        return $this->seen((int) array_key_first($this->book->looks[$look]), $hiding);
     }
 
     /** Equal for looks under which the same diplotypes are possible. */
     public function support(int $look): string
     {
-        return implode(',', array_keys($this->looks[$look]));
+        return implode(',', array_keys($this->book->looks[$look]));
     }
 
     /** Whether animals of this look differ in what would be seen of them, were it not hidden. */
     public function isBlurred(int $look): bool
     {
-        return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->looks[$look])))) > 1;
+        return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->book->looks[$look])))) > 1;
     }
 
     /**
@@ -227,32 +215,13 @@ final class GroupTable
      */
     public function isAsHoped(int $look, int $state): bool
     {
-        return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->looks[$look]))]);
+        return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->book->looks[$look]))]);
     }
 
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
     public function draw(int $sire, int $dam, float $chance): int
     {
-        return $this->eggs->of($sire * 4096 + $dam, $this->states[$sire], $this->states[$dam], $chance);
-    }
-
-    /**
-     * The look that stands for diplotypes in proportion to some weights, rounded to a coarse grid.
-     *
-     * @param array<int, float> $weights by number of the diplotype
-     */
-    public function blend(array $weights): int
-    {
-        return $this->look(Grid::blended($weights));
-    }
-
-    /**
-     * A look that is much like another one, on the grid: over generations in which something is hidden their number would grow
-     * without end. What is possible stays possible.
-     */
-    public function coarse(int $look): int
-    {
-        return $this->coarse[$look] ??= Grid::isCoarse($this->looks[$look]) ? $look : $this->look(Grid::coarse($this->looks[$look]));
+        return $this->eggs->of($sire * 4096 + $dam, $this->book->states[$sire], $this->book->states[$dam], $chance);
     }
 
     /** @return array<string, float> P(what is seen) of the living young of two diplotypes */
@@ -260,7 +229,7 @@ final class GroupTable
     {
         $odds = [];
         $sum = 0.0;
-        foreach ($this->cross($this->blend([$sire => 1.0]), $this->blend([$dam => 1.0])) as [$look, , $chance]) {
+        foreach ($this->cross($this->book->blend([$sire => 1.0]), $this->book->blend([$dam => 1.0])) as [$look, , $chance]) {
             $seen = $this->seenOfLook($look);
             $odds[$seen] = ($odds[$seen] ?? 0.0) + $chance;
             $sum += $chance;
@@ -279,7 +248,7 @@ final class GroupTable
     public function wanted(int $look): float
     {
         $copies = 0.0;
-        foreach ($this->looks[$look] as $state => $p) {
+        foreach ($this->book->looks[$look] as $state => $p) {
             $copies += $p->toFloat() * $this->copies($state);
         }
 
@@ -288,7 +257,7 @@ final class GroupTable
 
     private function copies(int $state): int
     {
-        return $this->copies[$state] ??= $this->wanted->copiesIn($this->states[$state]);
+        return $this->copies[$state] ??= $this->wanted->copiesIn($this->book->states[$state]);
     }
 
     /** @param list<Mask> $hiding */
@@ -309,16 +278,6 @@ final class GroupTable
         return $this->passing->ceiling($look);
     }
 
-    public function number(Diplotype $diplotype): int
-    {
-        if (! isset($this->numberOfState[$diplotype->key])) {
-            $this->states[] = $diplotype;
-            $this->numberOfState[$diplotype->key] = count($this->states) - 1;
-        }
-
-        return $this->numberOfState[$diplotype->key];
-    }
-
     /**
      * @param list<Mask> $hiding
      * @return list<array{int, Rational, float, Sex|null}>
@@ -329,10 +288,10 @@ final class GroupTable
         $bySight = [];
         foreach ($this->pool($sire) as [$left, $p]) {
             foreach ($this->pool($dam) as [$right, $q]) {
-                $state = $this->number(new Diplotype($left, $right));
+                $state = $this->book->number(new Diplotype($left, $right));
                 if (! $this->isLethal($state)) {
                     $seen = $this->seen($state, $hiding);
-                    $bySight[$seen] ??= self::nothing();
+                    $bySight[$seen] ??= Book::nothing();
                     $bySight[$seen]->add($state, null, $p->times($q));
                 }
             }
@@ -340,7 +299,7 @@ final class GroupTable
         $young = [];
         foreach ($bySight as $weights) {
             $total = $weights->total();
-            $young[] = [$this->look($weights), $total, $total->toFloat(), $this->sexOf((int) array_key_first($weights->entries()))];
+            $young[] = [$this->book->look($weights), $total, $total->toFloat(), $this->sexOf((int) array_key_first($weights->entries()))];
         }
 
         return $young;
@@ -349,46 +308,17 @@ final class GroupTable
     /** @return array<array-key, array{list<string>, Rational}> P(haplotype | look), the animals of the look taken together */
     private function pool(int $look): array
     {
-        if (! isset($this->pools[$look])) {
-            /** @var Weights<list<string>> $pool */
-            $pool = new Weights;
-            foreach ($this->looks[$look] as $state => $p) {
-                foreach ($this->meiosis->strands($this->group, $this->states[$state])->entries() as $key => [$haplotype, $q]) {
-                    $pool->add($key, $haplotype, $p->times($q));
-                }
+        if (isset($this->pools[$look])) {
+            return $this->pools[$look];
+        }
+        /** @var Weights<list<string>> $pool */
+        $pool = new Weights;
+        foreach ($this->book->looks[$look] as $state => $p) {
+            foreach ($this->meiosis->strands($this->group, $this->book->states[$state])->entries() as $key => [$haplotype, $q]) {
+                $pool->add($key, $haplotype, $p->times($q));
             }
-            $this->pools[$look] = $pool->entries();
         }
 
-        return $this->pools[$look];
-    }
-
-    /** @return Weights<null> */
-    private static function nothing(): Weights
-    {
-        /** @var Weights<null> $weights */
-        $weights = new Weights;
-
-        return $weights;
-    }
-
-    /** @param Weights<null> $weights by number of the diplotype */
-    private function look(Weights $weights): int
-    {
-        $shares = [];
-        foreach ($weights->shares() as $state => $p) {
-            $shares[(int) $state] = $p;
-        }
-        ksort($shares);
-        $key = implode(
-            ' ',
-            array_map(static fn (int $state, Rational $p): string => "{$state}:{$p->toString()}", array_keys($shares), $shares),
-        );
-        if (! isset($this->numberOfLook[$key])) {
-            $this->looks[] = $shares;
-            $this->numberOfLook[$key] = count($this->looks) - 1;
-        }
-
-        return $this->numberOfLook[$key];
+        return $this->pools[$look] = $pool->entries();
     }
 }

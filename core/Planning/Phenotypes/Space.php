@@ -135,8 +135,8 @@ final class Space
                     continue;
                 }
                 $weighted = [];
-                foreach ($table->looks[$look] as $state => $p) {
-                    $pair = $table->states[$state]->pairAt($at);
+                foreach ($table->book->looks[$look] as $state => $p) {
+                    $pair = $table->book->states[$state]->pairAt($at);
                     sort($pair);
                     $weighted[] = [implode('/', $pair), [$pair[0], $pair[1]], $p];
                 }
@@ -216,8 +216,8 @@ final class Space
         foreach ($this->groups as $i => $table) {
             if ($only === null || $only === $i) {
                 $weighted = [];
-                foreach ($table->looks[$looks[$i]] as $state => $p) {
-                    $own = State::of([$table->group->key => $table->states[$state]]);
+                foreach ($table->book->looks[$looks[$i]] as $state => $p) {
+                    $own = State::of([$table->group->key => $table->book->states[$state]]);
                     $weighted[] = [$own->key, $own, $p];
                 }
                 $factors[] = new JointBelief([$table->group->key], Distribution::ofWeighted($weighted));
@@ -262,8 +262,8 @@ final class Space
         $carried = [];
         foreach ($this->groups as $i => $table) {
             foreach ($this->project->founders as $founder) {
-                foreach ($table->looks[$table->lookOf($founder->belief)] as $state => $p) {
-                    foreach ($table->states[$state]->haplotypes as $haplotype) {
+                foreach ($table->book->looks[$table->lookOf($founder->belief)] as $state => $p) {
+                    foreach ($table->book->states[$state]->haplotypes as $haplotype) {
                         $carried += array_flip($haplotype);
                     }
                 }

@@ -110,7 +110,7 @@ final class Hatchery
         $possible = [];
         $sum = 0.0;
         foreach ($founder->belief->statesOver($groups) as [$state, $p]) {
-            $own = array_map(static fn (GroupTable $table): int => $table->number($state->at($table->group)), $this->space->groups);
+            $own = array_map(static fn (GroupTable $table): int => $table->book->number($state->at($table->group)), $this->space->groups);
             $possible[] = [$own, $sum += $p->toFloat()];
         }
 

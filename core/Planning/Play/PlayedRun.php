@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Planning\Play;
 
 use Destino\Genome\Sex;
+use Destino\Planning\Search\Route;
 
 /** What one run of a route has come to: animals by the key of their node, and what is counted. */
 final class PlayedRun
@@ -58,5 +59,22 @@ final class PlayedRun
     public function count(Sex $sex): void
     {
         $this->found[$sex->value]++;
+    }
+
+    public function whereItHung(?Route $route): string
+    {
+        foreach ($route->steps ?? [] as $step) {
+            if ($step->isLast) {
+                break;
+            }
+            if (($this->animals[$step->key] ?? []) === []) {
+                return isset($this->bred["{$step->key} {$step->sire} {$step->dam}"])
+                    ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time"
+                    : "{$step->sireGenes} × {$step->damGenes} is never mated in time";
+            }
+        }
+        $has = array_sum($this->found) > 0 ? 'the second animal of the target' : 'the target';
+
+        return "the last cross is made and {$has} does not hatch in time";
     }
 }

@@ -70,7 +70,7 @@ final class Simulation
                 $money[$at] += $spent;
             }
             if ($season === null) {
-                $where = $this->whereItHung($played);
+                $where = $played->whereItHung($this->routes[0] ?? null);
                 $stuck[$where] = ($stuck[$where] ?? 0) + 1;
             } else {
                 $reached[$season] = ($reached[$season] ?? 0) + 1;
@@ -213,7 +213,7 @@ final class Simulation
         $isDoubtful = false;
         $isAsHoped = true;
         foreach ($this->space->groups as $i => $table) {
-            $isDoubtful = $isDoubtful || count($table->looks[$looks[$i]]) > 1;
+            $isDoubtful = $isDoubtful || count($table->book->looks[$looks[$i]]) > 1;
             $isAsHoped = $isAsHoped && $table->isAsHoped($looks[$i], $states[$i]);
         }
         if (! $isDoubtful) {
@@ -272,24 +272,6 @@ final class Simulation
         }
 
         return $able;
-    }
-
-    private function whereItHung(PlayedRun $run): string
-    {
-        $route = $this->routes[0] ?? null;
-        foreach ($route->steps ?? [] as $step) {
-            if ($step->isLast) {
-                break;
-            }
-            if (($run->animals[$step->key] ?? []) === []) {
-                return isset($run->bred["{$step->key} {$step->sire} {$step->dam}"])
-                    ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time"
-                    : "{$step->sireGenes} × {$step->damGenes} is never mated in time";
-            }
-        }
-        $has = array_sum($run->found) > 0 ? 'the second animal of the target' : 'the target';
-
-        return "the last cross is made and {$has} does not hatch in time";
     }
 
     /** Founders that the routes use. */

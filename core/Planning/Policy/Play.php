@@ -182,11 +182,22 @@ final class Play
                 $young[] = new Holding($id, $this->law->types->young($looks, $isMale), $isMale, $ready, true, $pins);
             }
         }
-        [$ofSire, $ofDam] = $this->proof->after($this->law->types->looks($sire->type), $this->law->types->looks($dam->type), $signs);
-        $sire->type = $this->law->types->of($ofSire, true);
-        $dam->type = $this->law->types->of($ofDam, false);
+        $this->learn($sire, $dam, $signs);
 
         return $young;
+    }
+
+    /**
+     * What the keeper believes of two after what was seen of their young.
+     *
+     * @param list<list<string|null>> $signs
+     */
+    private function learn(Holding $sire, Holding $dam, array $signs): void
+    {
+        $types = $this->law->types;
+        [$ofSire, $ofDam] = $this->proof->after($types->looks($sire->type), $types->looks($dam->type), $signs);
+        $sire->type = $types->of($ofSire, true);
+        $dam->type = $types->of($ofDam, false);
     }
 
     /**

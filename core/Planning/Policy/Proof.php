@@ -24,7 +24,7 @@ final class Proof
     public function after(array $sire, array $dam, array $seen): array
     {
         foreach ($this->space->groups as $i => $table) {
-            if (count($table->looks[$sire[$i]]) === 1 && count($table->looks[$dam[$i]]) === 1) {
+            if (count($table->book->looks[$sire[$i]]) === 1 && count($table->book->looks[$dam[$i]]) === 1) {
                 continue;
             }
             $counts = [];
@@ -50,8 +50,8 @@ final class Proof
     private function updated(GroupTable $table, int $i, int $sire, int $dam, array $counts): array
     {
         $ofSire = $ofDam = [];
-        foreach ($table->looks[$sire] as $a => $p) {
-            foreach ($table->looks[$dam] as $b => $q) {
+        foreach ($table->book->looks[$sire] as $a => $p) {
+            foreach ($table->book->looks[$dam] as $b => $q) {
                 $weight = $p->toFloat() * $q->toFloat();
                 $odds = $this->odds["{$i} {$a} {$b}"] ??= $table->seenOdds($a, $b);
                 foreach ($counts as $what => $count) {
@@ -62,6 +62,6 @@ final class Proof
             }
         }
 
-        return array_sum($ofSire) > 0.0 ? [$table->blend($ofSire), $table->blend($ofDam)] : [$sire, $dam];
+        return array_sum($ofSire) > 0.0 ? [$table->book->blend($ofSire), $table->book->blend($ofDam)] : [$sire, $dam];
     }
 }

@@ -83,7 +83,7 @@ final class Types
     {
         $coarse = [];
         foreach ($looks as $i => $look) {
-            $coarse[] = $this->space->groups[$i]->coarse($look);
+            $coarse[] = $this->space->groups[$i]->book->coarse($look);
         }
         $type = $this->of($coarse, $isMale);
         foreach ($this->space->project->keep === [] ? [] : [null, $isMale ? Sex::Male : Sex::Female] as $sex) {

@@ -45,4 +45,21 @@ final readonly class Lineages
         return array_diff(array_intersect($other, $pinned), $settled) === []
             && ($this->project->mostInbreeding === null || array_diff($settled, $other) === []);
     }
+
+    /** Whether every pair of the two that could be meant was forbidden. */
+    public function isForbidden(Node $sire, Node $dam): bool
+    {
+        if (! $sire->isFounder() || ! $dam->isFounder()) {
+            return false;
+        }
+        foreach ($sire->founders as $male) {
+            foreach ($dam->founders as $female) {
+                if (! in_array([$male->id, $female->id], $this->project->forbidden, true)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
 }

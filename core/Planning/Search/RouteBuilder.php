@@ -96,13 +96,13 @@ final class RouteBuilder
         foreach ($node->looks as $i => $look) {
             $table = $this->space->groups[$i];
             $with = 0.0;
-            foreach ($table->looks[$look] as $state => $p) {
-                $haplotypes = $table->states[$state]->haplotypes;
+            foreach ($table->book->looks[$look] as $state => $p) {
+                $haplotypes = $table->book->states[$state]->haplotypes;
                 $isPlain = $haplotypes[0] === $haplotypes[1]
                     && array_filter($haplotypes[0], static fn (string $allele): bool => $allele !== '+' && $allele !== Sex::X) === [];
                 $with += $isPlain ? 0.0 : $p->toFloat();
             }
-            $carries *= count($table->looks[$look]) > 1 && $with > 0.0 ? $with : 1.0;
+            $carries *= count($table->book->looks[$look]) > 1 && $with > 0.0 ? $with : 1.0;
         }
         $hidden = $carries >= 1.0 ? 1 : (int) ceil(log(.1) / log(1 - $carries));
 

@@ -188,7 +188,7 @@ final class RouteSearch
 
     private function cross(Node $sire, Node $dam): void
     {
-        if ($this->isForbidden($sire, $dam) || $this->welfare->refuses($sire->looks, $dam->looks)) {
+        if ($this->lineages->isForbidden($sire, $dam) || $this->welfare->refuses($sire->looks, $dam->looks)) {
             return;
         }
         $from = max($sire->ready, $dam->ready);
@@ -312,21 +312,5 @@ final class RouteSearch
         return array_diff($this->space->project->pinned, $node->lineage) === []
             && $this->welfare->allows($node)
             && ($this->accepts === null || ($this->accepts)($node));
-    }
-
-    private function isForbidden(Node $sire, Node $dam): bool
-    {
-        if (! $sire->isFounder() || ! $dam->isFounder()) {
-            return false;
-        }
-        foreach ($sire->founders as $male) {
-            foreach ($dam->founders as $female) {
-                if (! in_array([$male->id, $female->id], $this->space->project->forbidden, true)) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 }

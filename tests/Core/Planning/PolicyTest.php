@@ -193,7 +193,7 @@ final class PolicyTest extends TestCase
         [$normal, $visual] = [$table->seenOfLook($sire[0]), $table->seenOfLook($dam[0])];
         $proof = new Proof($space);
         $carries = static fn (array $looks): float => 1 - (
-            $table->looks[$looks[0]][self::wild($space)] ?? \Destino\Probability\Rational::zero()
+            $table->book->looks[$looks[0]][self::wild($space)] ?? \Destino\Probability\Rational::zero()
         )->toFloat();
         self::assertEqualsWithDelta(1 / 17, $carries($proof->after($sire, $dam, array_fill(0, 5, [$normal]))[0]), 1 / 48);
         self::assertEqualsWithDelta(1.0, $carries($proof->after($sire, $dam, [[$normal], [$visual]])[0]), 1e-9);
@@ -341,7 +341,7 @@ final class PolicyTest extends TestCase
 
     private static function wild(Space $space): int
     {
-        return $space->groups[0]->number(new \Destino\Genome\Diplotype(['+'], ['+']));
+        return $space->groups[0]->book->number(new \Destino\Genome\Diplotype(['+'], ['+']));
     }
 
     /**

@@ -73,7 +73,7 @@ final class SpaceTest extends TestCase
                     self::assertEqualsWithDelta($p->toFloat(), $float, 1e-12);
                     self::assertSame($group->holdsSex, $sex !== null);
                     $inside = array_reduce(
-                        $group->looks[$look], static fn (Rational $sum, Rational $one): Rational => $sum->plus($one),
+                        $group->book->looks[$look], static fn (Rational $sum, Rational $one): Rational => $sum->plus($one),
                         Rational::zero(),
                     );
                     self::assertSame('1', $inside->toString(), 'a look is a distribution');
