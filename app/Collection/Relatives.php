@@ -15,6 +15,7 @@ use Destino\Inference\Descent\Derived;
 use Destino\Inference\Descent\Reason;
 use Destino\Notation\Printer;
 use Destino\Probability\Distribution;
+use Destino\Probability\NearestFraction;
 use Destino\Probability\Rational;
 
 /**
@@ -47,7 +48,7 @@ final class Relatives
         $weighted = [];
         $others = Rational::zero();
         foreach (array_slice($entries, 1, null, true) as $key => [$state, $chance]) {
-            $simple = Rational::nearest($chance->toFloat(), 1e-7 * $chance->toFloat());
+            $simple = NearestFraction::of($chance->toFloat(), 1e-7 * $chance->toFloat());
             $others = $others->plus($simple);
             $weighted[] = [(string) $key, $state, $simple];
         }

@@ -10,11 +10,6 @@ use App\Models\User;
 /** What a list of animals would become in a collection, row by row. Nothing is written here. */
 class ImportPlan
 {
-    /** How 03/04/2022 is meant. */
-    public const DAY_FIRST = 'day-first';
-
-    public const MONTH_FIRST = 'month-first';
-
     /** @var list<ImportRow> */
     public readonly array $rows;
 
@@ -148,7 +143,7 @@ class ImportPlan
             $texts = $column === false
                 ? []
                 : array_map(fn (array $cells): string => $cells[$column] ?? '', array_values($this->table->rows));
-            $orders[$field->value] = $this->slashes === '' ? DateCell::orderOf($texts) : $this->slashes === self::DAY_FIRST;
+            $orders[$field->value] = $this->slashes === '' ? DateCell::orderOf($texts) : $this->slashes === DateCell::DAY_FIRST;
         }
 
         return $orders;

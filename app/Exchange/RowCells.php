@@ -78,7 +78,7 @@ final class RowCells
             $this->hasUnclearDates = true;
             $row->ask(
                 $field, $text, "“{$text}” can be read in two ways: does the day or the month come first?",
-                [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST],
+                [DateCell::DAY_FIRST, DateCell::MONTH_FIRST],
             );
         } elseif ($cell->day === null && ! $cell->isNothing) {
             $row->remark($field, $text, "“{$text}” is no date that could be: not known.");

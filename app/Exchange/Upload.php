@@ -4,6 +4,7 @@ namespace App\Exchange;
 
 use App\Catalogue\CatalogueShelf;
 use App\Exchange\Archive\Archive;
+use App\Exchange\Cells\DateCell;
 use App\Exchange\Errors\ExchangeError;
 use App\House\House;
 use App\Models\User;
@@ -114,7 +115,7 @@ class Upload
 
         return new ImportPlan(
             $table, $columns, $keeper, $shelf, $house,
-            in_array($dates, [ImportPlan::DAY_FIRST, ImportPlan::MONTH_FIRST], true) ? $dates : '', $this->answers(),
+            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(),
         );
     }
 

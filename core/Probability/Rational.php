@@ -16,24 +16,14 @@ use Brick\Math\RoundingMode;
  */
 readonly class Rational
 {
+    private const LONGEST_TEXT = 64;
+
     final protected function __construct(
         private int $numerator,
         private int $denominator,
         private ?BigInteger $bigNumerator = null,
         private ?BigInteger $bigDenominator = null,
     ) {}
-
-    /**
-     * The simplest fraction that lies within so much of a number; what is not 0 never becomes 0 (NearestFraction).
-     *
-     * @param float $within above 0
-     *
-     * @throws InvalidNumber when the number is not finite
-     */
-    public static function nearest(float $number, float $within): self
-    {
-        return NearestFraction::of($number, $within);
-    }
 
     /** The natural logarithm; minus infinity of 0. */
     public function log(): float
@@ -81,13 +71,26 @@ readonly class Rational
     }
 
     /**
-     * Reads what people type: "3/64", "0.25", "25%", "12.5 %" (TypedNumber).
+     * Reads what people type: "3/64", "0.25", "25%", "12.5 %".
      *
      * @throws InvalidNumber when the text is none of these
      */
     public static function parse(string $text): self
     {
-        return TypedNumber::read($text);
+        $text = trim(str_replace(',', '.', $text));
+        if (strlen($text) > self::LONGEST_TEXT) {
+            throw InvalidNumber::tooLong();
+        }
+        if (preg_match('~^(-?\d{1,30})\s*/\s*(\d{1,30})$~', $text, $part) === 1) {
+            return self::ofBig(BigInteger::of($part[1]), BigInteger::of($part[2]));
+        }
+        if (preg_match('~^(-?)(\d{1,18})(?:\.(\d{1,18}))?\s*(%?)$~', $text, $part) !== 1) {
+            throw InvalidNumber::unreadable($text);
+        }
+        $digits = BigInteger::of($part[1].$part[2].$part[3]);
+        $places = strlen($part[3]) + ($part[4] === '%' ? 2 : 0);
+
+        return self::ofBig($digits, BigInteger::of(10)->power($places));
     }
 
     /** @throws InvalidNumber when the denominator is 0 */

@@ -7,6 +7,11 @@ use App\Models\Enums\Precision;
 /** A date as people write it: "Jun 2022", "Aug-22", "14 June 2021", "6/14/21", "12.7.23", "summer 2020", "~2018", "before 2018". */
 class DateCell
 {
+    /** How 03/04/2022 is meant. */
+    public const DAY_FIRST = 'day-first';
+
+    public const MONTH_FIRST = 'month-first';
+
     private const MONTHS = [
         'jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10,
         'nov' => 11, 'dec' => 12,

@@ -20,6 +20,7 @@ use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Distribution;
+use Destino\Probability\NearestFraction;
 use Destino\Probability\Rational;
 
 /**
@@ -179,7 +180,7 @@ final class Explainer
             foreach (array_slice($likely, 0, self::MOST_MIXED) as $one) {
                 $mixture->add(
                     $this->solved($bundle, $one['faults'], $weighing->insisted($one['chosen'])),
-                    Rational::nearest(exp($one['log'] - $most), 1e-6),
+                    NearestFraction::of(exp($one['log'] - $most), 1e-6),
                 );
                 if (! $mixture->isExact) {
                     break; // a family that has to be sampled is sampled once, for the likeliest explanation

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Graph;
 
+use Destino\Probability\NearestFraction;
 use Destino\Probability\Rational;
 
 /**
@@ -147,7 +148,7 @@ final readonly class Doubles implements Arithmetic
         $others = Rational::zero();
         for ($i = 0; $i < $size; $i++) {
             $share = ($table[$i] ?? 0.0) / $sum;
-            $shares[$i] = $share === 0.0 ? Rational::zero() : Rational::nearest($share, self::TOLERANCE * min(1.0, 100 * $share));
+            $shares[$i] = $share === 0.0 ? Rational::zero() : NearestFraction::of($share, self::TOLERANCE * min(1.0, 100 * $share));
             $others = $i === $largest ? $others : $others->plus($shares[$i]);
         }
         $shares[$largest] = $others->complement(); // the largest takes what rounding has left over, so that they sum to 1

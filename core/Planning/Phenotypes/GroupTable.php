@@ -209,10 +209,7 @@ final class GroupTable
         return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->book->looks[$look])))) > 1;
     }
 
-    /**
-     * Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more copies of what the
-     * target wants.
-     */
+    /** Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more wanted copies. */
     public function isAsHoped(int $look, int $state): bool
     {
         return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->book->looks[$look]))]);

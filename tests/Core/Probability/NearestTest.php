@@ -6,6 +6,7 @@ namespace Tests\Core\Probability;
 
 use Destino\Probability\InvalidNumber;
 use Destino\Probability\LuckAlternatives;
+use Destino\Probability\NearestFraction;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\TestCase;
 
@@ -17,18 +18,18 @@ final class NearestTest extends TestCase
         for ($denominator = 1; $denominator <= 200; $denominator++) {
             for ($numerator = 0; $numerator <= $denominator; $numerator += 7) {
                 $fraction = Rational::of($numerator, $denominator);
-                self::assertSame($fraction->toString(), Rational::nearest($fraction->toFloat(), 1e-12)->toString());
+                self::assertSame($fraction->toString(), NearestFraction::of($fraction->toFloat(), 1e-12)->toString());
             }
         }
-        self::assertSame('-3/7', Rational::nearest(-3 / 7, 1e-12)->toString());
+        self::assertSame('-3/7', NearestFraction::of(-3 / 7, 1e-12)->toString());
     }
 
     public function testWhatIsNoSimpleFractionIsNear(): void
     {
         foreach ([M_PI / 4, sqrt(.5), 1 / exp(1), 1e-9, 1 - 1e-9] as $number) {
-            self::assertEqualsWithDelta($number, Rational::nearest($number, 1e-12)->toFloat(), 1e-12);
+            self::assertEqualsWithDelta($number, NearestFraction::of($number, 1e-12)->toFloat(), 1e-12);
         }
-        self::assertSame('22/7', Rational::nearest(M_PI, .002)->toString());
+        self::assertSame('22/7', NearestFraction::of(M_PI, .002)->toString());
     }
 
     public function testLuckAgainstItsAlternatives(): void
