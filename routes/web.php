@@ -63,7 +63,7 @@ Route::get('/animals/{animal}/paper.pdf', [PaperController::class, 'animal'])->n
 Route::get('/animals/{animal}/ask', [PaperController::class, 'opinion'])->name('papers.opinion');
 Route::get('/animals/{animal}/ask.html', [PaperController::class, 'opinionFile'])->name('papers.opinion.file');
 Route::get('/labels.pdf', [PaperController::class, 'labels'])->name('papers.labels');
-Route::get('/offered.csv', [PaperController::class, 'sale'])->name('papers.sale');
+Route::get('/offered.{format}', [PaperController::class, 'sale'])->whereIn('format', ['csv', 'xlsx'])->name('papers.sale');
 Route::post('/animals/{animal}/link', [AnimalController::class, 'link'])->name('animals.link');
 Route::post('/animals/{animal}/statements', [StatementController::class, 'store'])->name('statements.store');
 Route::get('/statements/{statement}/edit', [StatementController::class, 'edit'])->name('statements.edit');
@@ -160,7 +160,7 @@ Route::put('/house', [HouseController::class, 'update'])->name('house.update');
 Route::get('/exchange', [ExchangeController::class, 'index'])->name('exchange');
 Route::get(
     '/exchange/download/{format}', [ExchangeController::class, 'download'],
-)->whereIn('format', ['zip', 'csv', 'ped', 'ics'])->name('exchange.download');
+)->whereIn('format', ['zip', 'csv', 'xlsx', 'ped', 'ics'])->name('exchange.download');
 Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
 Route::delete('/exchange/collection', [ExchangeController::class, 'empty'])->name('exchange.empty');
 Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show');

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Backup;
 
 /** Photographs beside the backups: a file never changes, so each is kept once for all of them. */

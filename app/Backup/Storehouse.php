@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Backup;
 
 /** Where the records are, as far as backups go: a file, or a database server. */

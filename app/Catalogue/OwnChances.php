@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Catalogue;
 
 /** A keeper's own chances of a cue, as typed: a percentage for each state. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Drawing;
 
 /** Breaks a label into lines that fit a tile, estimated from the mean width of a letter. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Drawing;
 
 /** Cuts a rectangle into tiles of given shares, as near to square as rows allow (squarified treemap, Bruls et al. 2000). */

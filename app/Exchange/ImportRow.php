@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Exchange;
 
 /** One row of a list: what was understood, what was not, and what would be written. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Guide;
 
 /** A chapter of the guide, in the order of a keeper's work. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http;
 
 /** What PHP itself lets in, which the start script sets to what the application promises. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 /** A record that belongs to one collection, so that policies can tell whose it is. */

@@ -1,7 +1,10 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Pairing;
 
+use App\Tables\Sheet;
 use Destino\Pairing\Asking\Prediction;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -15,35 +18,25 @@ class OutcomeSheet
 
     public static function download(Prediction $prediction, int $most): StreamedResponse
     {
-        return response()->streamDownload(function () use ($prediction, $most): void {
-            $file = fopen('php://output', 'w');
-            if ($file === false) {
-                return;
-            }
-            self::write($file, self::HEADINGS);
-            $space = $prediction->outcomes();
-            foreach ($space->walk() as $i => $outcome) {
-                if ($i >= $most) {
-                    self::write($file, ['', "Only the {$most} most likely of {$space->total()} outcomes are in this file."]);
-                    break;
-                }
-                self::write($file, [
-                    $i + 1, $outcome->label, implode(', ', $outcome->knownAs), $outcome->probability->toString(),
-                    $outcome->probability->toFloat(),
-                    $outcome->sex->value ?? '', $outcome->isLethal ? 'yes' : '', (string) $outcome->genotypes,
-                    $prediction->target === null ? '' : $prediction->target->shareOfHits($outcome)->toString(),
-                ]);
-            }
-            fclose($file);
-        }, 'outcomes.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        return Sheet::download('outcomes', Sheet::CSV, self::HEADINGS, fn (): iterable => self::rows($prediction, $most));
     }
 
-    /**
-     * @param  resource  $file
-     * @param  list<string|int|float>  $cells
-     */
-    private static function write($file, array $cells): void
+    /** @return iterable<list<string|int|float>> */
+    private static function rows(Prediction $prediction, int $most): iterable
     {
-        fputcsv($file, $cells, ',', '"', '');
+        $space = $prediction->outcomes();
+        foreach ($space->walk() as $i => $outcome) {
+            if ($i >= $most) {
+                yield ['', "Only the {$most} most likely of {$space->total()} outcomes are in this file."];
+
+                return;
+            }
+            yield [
+                $i + 1, $outcome->label, implode(', ', $outcome->knownAs), $outcome->probability->toString(),
+                $outcome->probability->toFloat(), $outcome->sex->value ?? '', $outcome->isLethal ? 'yes' : '',
+                (string) $outcome->genotypes,
+                $prediction->target === null ? '' : $prediction->target->shareOfHits($outcome)->toString(),
+            ];
+        }
     }
 }

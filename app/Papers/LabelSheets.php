@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Papers;
 
 /** Labels for tubs, 24 to a sheet of A4: three columns of 70 mm, eight rows of 37 mm. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Projects;
 
 /** The assumptions of a plan in words, with their units. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Projects;
 
 /** What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Providers;
 
 use App\Catalogue\CatalogueShelf;
@@ -95,7 +97,7 @@ class AppServiceProvider extends ServiceProvider
         Gate::define('keep-installation', fn (User $user): bool => $user->owner_id === null && $user->id === User::query()->min('id'));
 
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower($request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(5)->by($request->string('email')->lower().'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
         RateLimiter::for('password', fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->user()?->id));

@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Exchange\Archive\Archive;
 use App\Exchange\Field;
+use App\Exchange\Table;
 use App\Models\Animal;
 use App\Models\User;
 use App\Photos\Darkroom;
@@ -312,6 +313,7 @@ class ExchangeTest extends TestCase
         $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'laid_on' => '2026-10-01']);
 
         $csv = $this->get('/exchange/download/csv')->streamedContent();
+        $this->assertSheetIsTheSame($csv, $this->get('/exchange/download/xlsx')->assertOk()->streamedContent());
         $this->assertStringStartsWith(
             implode(
                 ',',
@@ -355,5 +357,24 @@ class ExchangeTest extends TestCase
         rewind($stream);
 
         return (string) stream_get_contents($stream);
+    }
+
+    /** A workbook holds what the list holds, as texts and numbers: a name that begins like a formula is a name. */
+    private function assertSheetIsTheSame(string $csv, string $workbook): void
+    {
+        $read = function (string $content, string $ending): Table {
+            $file = tempnam(sys_get_temp_dir(), 'sheet').".{$ending}";
+            file_put_contents($file, $content);
+            try {
+                return Table::read($file, "list.{$ending}");
+            } finally {
+                unlink($file);
+            }
+        };
+        $table = $read($workbook, 'xlsx');
+        $this->assertSame($read($csv, 'csv')->headings, $table->headings);
+        $this->assertEquals($read($csv, 'csv')->rows, $table->rows);
+        $this->assertContains('=Skiff', array_merge(...$table->rows));
+        $this->assertStringNotContainsString('<f>', (string) file_get_contents('data://text/plain;base64,'.base64_encode($workbook)));
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Console\Commands;
 
 use App\Collection\Opened;
@@ -9,6 +11,8 @@ use App\Exchange\Errors\ExchangeError;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
 use App\Photos\Darkroom;
+use App\Tables\Sheet;
+use RuntimeException;
 use Symfony\Component\Console\Output\OutputInterface;
 
 class ExportCommand extends AnswerCommand
@@ -16,7 +20,7 @@ class ExportCommand extends AnswerCommand
     use OfKeeper;
 
     protected $signature = 'destino:export
-        {--format=json : json, csv, ped or ics}
+        {--format=json : json, csv, xlsx, ped or ics}
         {--out= : write to this file; an archive named *.zip holds the photographs too}
         {--keeper= : e-mail address of the owner, where there are several}
         {--json : errors as a JSON document}';
@@ -37,7 +41,7 @@ class ExportCommand extends AnswerCommand
         }
         $text = match ($format) {
             'json' => Archive::json((new Archive($keeper, $this->laravel->make(Darkroom::class)))->document()),
-            'csv' => $this->sheet($opened),
+            Sheet::CSV, Sheet::XLSX => self::sheet($opened, $format),
             'ped' => PedigreeFile::write($opened),
             'ics' => SeasonCalendar::of($keeper),
             default => throw ExchangeError::unknownFormat($format),
@@ -50,10 +54,10 @@ class ExportCommand extends AnswerCommand
         }
     }
 
-    private function sheet(Opened $opened): string
+    private static function sheet(Opened $opened, string $format): string
     {
-        $stream = fopen('php://temp', 'w+');
-        AnimalSheet::write($stream, $opened);
+        $stream = fopen('php://temp', 'w+') ?: throw new RuntimeException('There is no room for a temporary file.');
+        Sheet::write($stream, $format, AnimalSheet::headings(), AnimalSheet::rows($opened));
         rewind($stream);
 
         return (string) stream_get_contents($stream);

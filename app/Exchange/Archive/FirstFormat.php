@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Exchange\Archive;
 
 /** Reads archives of the first format, in which a clutch had its dates and numbers itself and its sires no numbers. */

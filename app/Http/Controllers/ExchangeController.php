@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Backup\BackupError;
@@ -19,6 +21,7 @@ use App\Jobs\BringIn;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Photos\Darkroom;
+use App\Tables\Sheet;
 use Destino\DestinoError;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -56,10 +59,7 @@ class ExchangeController extends Controller
 
         return match ($format) {
             'zip' => $this->archive($keeper, "{$name}.zip"),
-            'csv' => response()->streamDownload(function (): void {
-                $stream = fopen('php://output', 'w');
-                AnimalSheet::write($stream, $this->opened);
-            }, "{$name}.csv", ['Content-Type' => 'text/csv; charset=UTF-8']),
+            Sheet::CSV, Sheet::XLSX => Sheet::download($name, $format, AnimalSheet::headings(), fn (): iterable => AnimalSheet::rows($this->opened)),
             'ped' => self::text(PedigreeFile::write($this->opened), "{$name}.ped", 'text/plain'),
             default => self::text(SeasonCalendar::of($keeper), "{$name}.ics", 'text/calendar'),
         };

@@ -1,14 +1,16 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
-use App\Exchange\AnimalSheet;
 use App\Exchange\Bringing;
 use App\Exchange\ClutchOffers;
 use App\Exchange\OutsideNames;
 use App\Models\Import;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Tables\Sheet;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -44,18 +46,16 @@ class ImportController extends Controller
         $this->authorize('manage', $import);
         $receipt = $import->receipt ?? [];
 
-        return response()->streamDownload(function () use ($receipt): void {
-            $stream = fopen('php://output', 'w');
-            $write = fn (array $cells) => fputcsv(
-                $stream, array_map(fn (mixed $cell): string => AnimalSheet::safe((string) $cell), $cells), ',', '"', '',
-            );
-            $write([...($receipt['headings'] ?? []), 'row', 'state', 'why']);
+        $name = 'destino-rest-'.(Str::slug(pathinfo($import->name, PATHINFO_FILENAME)) ?: 'list');
+        $headings = array_map(strval(...), [...($receipt['headings'] ?? []), 'row', 'state', 'why']);
+
+        return Sheet::download($name, Sheet::CSV, $headings, function () use ($receipt): iterable {
             foreach (['left' => 'left out', 'remarks' => 'brought in with a remark'] as $kind => $state) {
                 foreach ($receipt[$kind] ?? [] as $row) {
-                    $write([...$row['cells'], $row['line'], $state, $row['why']]);
+                    yield [...array_map(strval(...), $row['cells']), $row['line'], $state, $row['why']];
                 }
             }
-        }, 'destino-rest-'.(Str::slug(pathinfo($import->name, PATHINFO_FILENAME)) ?: 'list').'.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        });
     }
 
     public function clutches(Request $request, Import $import, #[CurrentKeeper] User $keeper): RedirectResponse

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Animals\AnimalPage;
@@ -17,6 +19,7 @@ use App\Papers\SaleList;
 use App\Papers\SecondOpinion;
 use App\People\CurrentKeeper;
 use App\Photos\Darkroom;
+use App\Tables\Sheet;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
@@ -49,17 +52,16 @@ class PaperController extends Controller
         return self::pdf(LabelSheets::of(array_map(Label::of(...), $cards)), 'labels');
     }
 
-    public function sale(Request $request, #[CurrentKeeper] User $keeper): StreamedResponse
+    public function sale(string $format, Request $request, #[CurrentKeeper] User $keeper): StreamedResponse
     {
         $this->authorize('read');
         $cards = array_values(array_filter(
             $this->found($request, $keeper), fn (AnimalCard $card): bool => in_array($card->status(), SaleList::OFFERED, true),
         ));
 
-        return response()->streamDownload(function () use ($cards): void {
-            $stream = fopen('php://output', 'w');
-            SaleList::write($stream, $cards);
-        }, 'destino-offered-'.now()->format('Y-m-d').'.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        return Sheet::download(
+            'destino-offered-'.now()->format('Y-m-d'), $format, SaleList::HEADINGS, fn (): iterable => SaleList::rows($cards),
+        );
     }
 
     /** One page to ask somebody with, and what they said. */

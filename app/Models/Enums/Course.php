@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models\Enums;
 
 /** What a keeper decides for an animal that is malformed or ailing. */

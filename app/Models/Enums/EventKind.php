@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models\Enums;
 
 /** What happens in a season to a pair and to a clutch, in the usual order. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models\Enums;
 
 /** Where an animal stands in the keeper's plans. */

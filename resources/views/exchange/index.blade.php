@@ -15,7 +15,7 @@
         <section class="sheet">
             <div class="head"><h2>Take out</h2><span class="soft small">{{ $animals }} {{ Str::plural('animal', $animals) }}</span></div>
             <ul class="plain">
-                @foreach (['zip' => ['Archive', 'Everything: animals, statements, care, clutches, photographs, rules, history. Read back by Destino.'], 'csv' => ['List', 'The animals as a table for a spreadsheet.'], 'ped' => ['Pedigree', 'Linkage-format PED for programs of geneticists.'], 'ics' => ['Calendar', 'The season and the reviews as iCalendar.']] as $format => [$words, $what])
+                @foreach (['zip' => ['Archive', 'Everything: animals, statements, care, clutches, photographs, rules, history. Read back by Destino.'], 'csv' => ['List', 'The animals as a table, as CSV.'], 'xlsx' => ['Workbook', 'The same table as XLSX for a spreadsheet.'], 'ped' => ['Pedigree', 'Linkage-format PED for programs of geneticists.'], 'ics' => ['Calendar', 'The season and the reviews as iCalendar.']] as $format => [$words, $what])
                     <li class="row-flow"><a class="button" href="{{ route('exchange.download', $format) }}"><x-icon name="download"/>{{ $words }}</a> <span class="soft small">{{ $what }}</span></li>
                 @endforeach
             </ul>
