@@ -9,9 +9,9 @@ class AssumptionWords
 {
     private const WORDS = [
         'male_months' => ['Males breed from', 'months'], 'female_months' => ['Females breed from', 'months'],
-        'male_weight' => ['and from', 'g'], 'female_weight' => ['and from', 'g'],
+        'male_weight' => ['Males breed with', 'g'], 'female_weight' => ['Females breed with', 'g'],
         'lay_rate' => ['A grown female lays in', 'of seasons'], 'clutch_mean' => ['Eggs in a clutch', 'on average'],
-        'clutch_sd' => ['give or take', 'eggs'], 'infertile' => ['Infertile', 'of eggs'],
+        'clutch_sd' => ['Clutches differ by', 'eggs, give or take'], 'infertile' => ['Infertile', 'of eggs'],
         'hatch' => ['Of fertile eggs hatch', ''], 'female_share' => ['Females among the young', ''],
         'females_per_male' => ['A male serves', 'females a season'], 'yearly_keep' => ['Keeping an animal costs', 'a year'],
     ];
@@ -38,7 +38,9 @@ class AssumptionWords
     {
         $number = in_array($name, self::SHARES, true) ? round(100 * $value)."\u{a0}%" : rtrim(rtrim(number_format($value, 1), '0'), '.');
 
-        return trim("{$number} ".(self::WORDS[$name][1] ?? ''));
+        $unit = self::WORDS[$name][1] ?? '';
+
+        return trim("{$number} ".($number === '1' ? preg_replace('/^(month|egg|female)s\b/', '$1', $unit) : $unit));
     }
 
     /** @return list<string> in the order in which they are told */

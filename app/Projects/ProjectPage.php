@@ -227,6 +227,19 @@ class ProjectPage
         );
     }
 
+    /** @return list<array{label: string, low: array{figure: string, gives: string}, high: array{figure: string, gives: string}}> what moves the result most */
+    public function influence(): array
+    {
+        return array_map(fn (array $one): array => ['label' => AssumptionWords::label($one['assumption'])] + array_map(
+            fn (string $end): array => [
+                'figure' => AssumptionWords::figure($one['assumption'], $one[$end]),
+                'gives' => ($one["at_{$end}"]['median'] === null ? 'later' : $this->year($one["at_{$end}"]['median']))
+                    .', '.self::percent($one["at_{$end}"]['by_horizon']),
+            ],
+            ['low' => 'low', 'high' => 'high'],
+        ), $this->result['influence'] ?? []);
+    }
+
     /** @return list<array{name: string, value: int|float, source: string}> */
     public function assumptions(): array
     {

@@ -9,13 +9,16 @@ use Tests\Browser\Support\Server;
 /** One server with the demo collection and one browser for all tests of a class. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** Share of the usual work that goes into whole plans of the demo before it starts; 0 makes none. */
+    protected const PLANS = 0.0;
+
     private static ?Server $server = null;
 
     private static ?Browser $browser = null;
 
     public static function setUpBeforeClass(): void
     {
-        self::$server = Server::start(demo: true);
+        self::$server = Server::start(demo: true, plans: static::PLANS);
         self::$browser = Browser::start(self::$server->address);
     }
 

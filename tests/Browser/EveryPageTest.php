@@ -7,6 +7,25 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Holds for every page, at the desk, at 200 % zoom and on a phone, in both themes. */
 class EveryPageTest extends BrowserTestCase
 {
+    protected const PLANS = 0.01;
+
+    /** What stands out of its sheet to the right, and is not within something that scrolls. */
+    private const STANDS_OUT = <<<'JS'
+        return [...document.querySelectorAll('.sheet')].flatMap(sheet => {
+          const edge = sheet.getBoundingClientRect().right + 1
+          const scrolls = element => {
+            for (let up = element.parentElement; up && up !== sheet; up = up.parentElement) {
+              if (getComputedStyle(up).overflowX !== 'visible') return true
+            }
+            return false
+          }
+          return [...sheet.querySelectorAll('*')]
+            .filter(one => one.getClientRects().length && !one.closest('svg *') && one.getBoundingClientRect().width > 2)
+            .filter(one => one.getBoundingClientRect().right > edge && !scrolls(one))
+            .map(one => `${one.tagName} ${one.textContent.trim().slice(0, 60)}`).slice(0, 3)
+        })
+        JS;
+
     /** @return iterable<string, array{string}> */
     public static function pages(): iterable
     {
@@ -85,6 +104,7 @@ class EveryPageTest extends BrowserTestCase
                 0, $browser->script('return document.documentElement.scrollWidth - innerWidth'),
                 "{$width} wide: no sideways scrolling",
             );
+            self::assertSame([], $browser->script(self::STANDS_OUT), "{$width} wide: nothing stands out of its sheet");
             $hosts = $browser->script('return [...new Set(performance.getEntriesByType("resource").map(e => new URL(e.name).origin))]');
             self::assertSame([$this->address()], $hosts);
             $failed = $browser->script(
