@@ -74,7 +74,8 @@ final readonly class Readiness
         if ($last->grams >= $rules->grams($isMale)) {
             return [$reasons, null, true];
         }
-        $reasons[] = "Too light: {$last->grams} g of the {$rules->grams($isMale)} g asked of ".($isMale ? 'a male.' : 'a female.');
+        $reasons[] = 'Too light: '.number_format($last->grams).' g of the '.number_format($rules->grams($isMale)).' g asked of '
+            .($isMale ? 'a male.' : 'a female.');
         $days = WeightTrend::of($weighings, $today)?->daysUntil($rules->grams($isMale));
         $isGuessed = $days !== null && $days <= self::MOST_DAYS;
 

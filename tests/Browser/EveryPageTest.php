@@ -9,23 +9,6 @@ class EveryPageTest extends BrowserTestCase
 {
     protected const PLANS = 0.01;
 
-    /** What stands out of its sheet to the right, and is not within something that scrolls. */
-    private const STANDS_OUT = <<<'JS'
-        return [...document.querySelectorAll('.sheet')].flatMap(sheet => {
-          const edge = sheet.getBoundingClientRect().right + 1
-          const scrolls = element => {
-            for (let up = element.parentElement; up && up !== sheet; up = up.parentElement) {
-              if (getComputedStyle(up).overflowX !== 'visible') return true
-            }
-            return false
-          }
-          return [...sheet.querySelectorAll('*')]
-            .filter(one => one.getClientRects().length && !one.closest('svg *') && one.getBoundingClientRect().width > 2)
-            .filter(one => one.getBoundingClientRect().right > edge && !scrolls(one))
-            .map(one => `${one.tagName} ${one.textContent.trim().slice(0, 60)}`).slice(0, 3)
-        })
-        JS;
-
     /** @return iterable<string, array{string}> */
     public static function pages(): iterable
     {
@@ -100,11 +83,7 @@ class EveryPageTest extends BrowserTestCase
                     .then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', '))))",
             );
             self::assertSame([], $faults, "{$theme}, {$width} wide");
-            self::assertSame(
-                0, $browser->script('return document.documentElement.scrollWidth - innerWidth'),
-                "{$width} wide: no sideways scrolling",
-            );
-            self::assertSame([], $browser->script(self::STANDS_OUT), "{$width} wide: nothing stands out of its sheet");
+            self::assertSame([], $browser->standingOut(), "{$width} wide: nothing stands out of its sheet");
             $hosts = $browser->script('return [...new Set(performance.getEntriesByType("resource").map(e => new URL(e.name).origin))]');
             self::assertSame([$this->address()], $hosts);
             $failed = $browser->script(

@@ -171,7 +171,7 @@ class CareTest extends TestCase
         $this->log(['kind' => 'weight', 'grams' => '1400', 'on' => '2026-11-23']);
         $this->get("/animals/{$this->animal->id}")
             ->assertSee('Not ready to breed. Likely from January 2027.')
-            ->assertSee('Too light: 1400 g of the 1500 g asked of a female.');
+            ->assertSee('Too light: 1,400 g of the 1,500 g asked of a female.');
         $this->log(['kind' => 'weight', 'grams' => '1510', 'on' => '2026-11-23']);
         $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age and weight.');
     }

@@ -33,7 +33,7 @@ class HouseRulesTest extends TestCase
     {
         $animal = $this->made(['name' => 'Tender', 'hatched_on' => '2022-01-01']);
         $animal->care()->create(['kind' => 'weight', 'on' => now()->format('Y-m-d'), 'grams' => 1300]);
-        $this->get("/animals/{$animal->id}")->assertSee('Too light: 1300 g of the 1500 g');
+        $this->get("/animals/{$animal->id}")->assertSee('Too light: 1,300 g of the 1,500 g');
         $this->put(
             '/house', ['female_grams' => '1200', 'weight' => 'oz', 'dominance' => 'incomplete dominant', 'currency' => 'CHF'],
         )->assertSessionHasNoErrors();

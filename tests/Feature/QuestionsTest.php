@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
 use App\Collection\Doorway;
+use App\Collection\Kept;
 use App\House\House;
 use App\Models\Animal;
 use App\Prove\Design;
@@ -76,7 +77,7 @@ class QuestionsTest extends TestCase
         $this->keeper()->projects()->create(['name' => 'Heads', 'target' => 'Clown', 'weight' => 9]);
         $this->keeper()->animals()->where('name', 'Sold')->sole()->statusEvents()->create(['status' => 'for sale', 'on' => '2026-01-01']);
         $this->keeper()->animals()->where('name', 'Gone')->sole()->statusEvents()->create(['status' => 'sold', 'on' => '2026-01-01']);
-        $ranked = (new OpenQuestions($this->keeper(), $this->beliefs(), app(CatalogueShelf::class)))->ranked();
+        $ranked = (new OpenQuestions($this->keeper(), $this->beliefs(), app(CatalogueShelf::class), app(Kept::class)))->ranked();
         $this->assertSame(
             ['Wanted', 'Sold', 'Unwanted', 'Surer'],
             array_map(fn (array $one): string => $one['question']->animal->name, $ranked),

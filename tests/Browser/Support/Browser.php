@@ -17,6 +17,23 @@ use RuntimeException;
 /** A headless Chromium behind ChromeDriver. */
 class Browser
 {
+    /** What stands out of its sheet to the right, and is not within something that scrolls. */
+    private const STANDS_OUT = <<<'JS'
+        return [...document.querySelectorAll('.sheet')].flatMap(sheet => {
+          const edge = sheet.getBoundingClientRect().right + 1
+          const scrolls = element => {
+            for (let up = element.parentElement; up && up !== sheet; up = up.parentElement) {
+              if (getComputedStyle(up).overflowX !== 'visible') return true
+            }
+            return false
+          }
+          return [...sheet.querySelectorAll('*')]
+            .filter(one => one.getClientRects().length && !one.closest('svg *') && one.getBoundingClientRect().width > 2)
+            .filter(one => one.getBoundingClientRect().right > edge && !scrolls(one))
+            .map(one => `${one.tagName} ${one.textContent.trim().slice(0, 60)}`).slice(0, 3)
+        })
+        JS;
+
     private readonly ChromeDevToolsDriver $tools;
 
     /** @param  resource  $process */
@@ -181,6 +198,14 @@ class Browser
     public function script(string $script, mixed ...$arguments): mixed
     {
         return $this->driver->executeScript($script, $arguments);
+    }
+
+    /** @return list<string> what stands out of its sheet, and how far the whole page would have to be moved sideways */
+    public function standingOut(): array
+    {
+        $sideways = (int) $this->script('return document.documentElement.scrollWidth - innerWidth');
+
+        return [...(array) $this->script(self::STANDS_OUT), ...($sideways > 0 ? ["the page, by {$sideways} pixels"] : [])];
     }
 
     public function quit(): void

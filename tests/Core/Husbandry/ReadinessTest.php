@@ -32,7 +32,7 @@ final class ReadinessTest extends TestCase
         // 1,300 g forty days ago, 1,400 g now: 2.5 g a day, 40 days to 1,500 g.
         yield 'too light, gaining' => [
             false, '2022-07-01', ['2026-10-14' => 1300, '2026-11-23' => 1400], false,
-            'Too light: 1400 g of the 1500 g asked of a female.', '2027-01-02',
+            'Too light: 1,400 g of the 1,500 g asked of a female.', '2027-01-02',
         ];
         yield 'too young and too light: the later of the two' => [
             false, '2024-06-23', ['2026-10-14' => 1300, '2026-11-23' => 1400], false, 'Too young', '2027-01-02',
