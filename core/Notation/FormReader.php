@@ -96,24 +96,18 @@ final class FormReader
     /** @return list<string> */
     public function copies(Allele $allele, Dose $dose, Token $from): array
     {
-        if ($allele->inheritance === Inheritance::Recessive) {
-            return match ($dose) {
-                Dose::Het => [$allele->key],
-                Dose::Two => throw NotationError::misplaced(
-                    $allele->name, $from->from,
-                    "{$allele->name} is recessive: with two copies it is written plain “{$allele->name}”.", [$allele->name],
-                ),
-                Dose::Plain, Dose::Visual => [$allele->key, $allele->key],
-            };
+        $rule = DoseRule::of($dose, $allele);
+        if ($rule->copies === null) {
+            throw NotationError::misplaced(
+                $allele->name, $from->from,
+                "{$allele->name} is recessive: with two copies it is written plain “{$allele->name}”.", [$allele->name],
+            );
         }
-        if ($dose === Dose::Het) {
-            $this->notes[] = "{$allele->name} shows in one copy, so “het” adds nothing: read as one copy of {$allele->name}.";
-        }
-        if ($dose === Dose::Plain && $allele->inheritance === Inheritance::Dominant) {
-            $this->notes[] = "{$allele->name} is dominant: one copy is assumed, since two look the same. Write {$allele->twoCopyName} for two.";
+        if ($rule->statementNote !== '') {
+            $this->notes[] = $rule->statementNote;
         }
 
-        return $dose === Dose::Two ? [$allele->key, $allele->key] : [$allele->key];
+        return array_fill(0, $rule->copies, $allele->key);
     }
 
     /**

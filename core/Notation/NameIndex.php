@@ -11,6 +11,8 @@ use Destino\Spelling;
 /** All names of a catalogue, found by the longest match; parentheses inside a name may be left out. */
 final class NameIndex
 {
+    private const DOSES = [Keyword::Het, Keyword::Hets, Keyword::Two, Keyword::Visual];
+
     /** @var array<array-key, Name> by words joined with a space (a name of digits alone becomes an integer key) */
     private array $names = [];
 
@@ -59,22 +61,34 @@ final class NameIndex
     }
 
     /**
-     * The longest name at the current token; the stream is left where it was.
+     * The longest name at the current token; the stream is left where it was. A word that says how many copies is not part of a
+     * name where a longer one follows it: "het Red Stripe" is a het of Red Stripe, and no stripe of the Het Red.
      *
      * @return array{Name, int}|null the name and how many tokens it takes
      */
     public function match(TokenStream $stream): ?array
     {
-        return $this->exact($stream) ?? $this->loose($stream);
+        $exact = $this->exact($stream);
+        if ($exact !== null && $exact[1] > 1 && in_array(Keyword::of($stream->current()), self::DOSES, true)) {
+            $behind = $this->exact($stream, 1);
+            if ($behind !== null && $behind[1] + 1 > $exact[1]) {
+                return null;
+            }
+        }
+
+        return $exact ?? $this->loose($stream);
     }
 
-    /** @return array{Name, int}|null */
-    private function exact(TokenStream $stream): ?array
+    /**
+     * @param int $from tokens that are passed over
+     * @return array{Name, int}|null
+     */
+    private function exact(TokenStream $stream, int $from = 0): ?array
     {
         $words = [];
         $open = 0;
         $best = null;
-        foreach ($stream->rest() as $i => $token) {
+        foreach (array_slice($stream->rest(), $from) as $i => $token) {
             if ($token->is(TokenType::Open) && $i > 0) {
                 $open++;
             } elseif ($token->is(TokenType::Close) && $open > 0) {

@@ -6,7 +6,6 @@ namespace Destino\Notation;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
 
 /** Reads a target: "Clown + Super Pastel, not Spider, female" (commands.md). */
@@ -198,16 +197,12 @@ final readonly class TargetReader
         if (count($alleles) === 2) {
             return $alleles[0] === $alleles[1] ? ClauseKind::TwoCopies : ClauseKind::Compound;
         }
-        if ($allele->inheritance === Inheritance::Recessive) {
-            return $dose === Dose::Het ? ClauseKind::HiddenHet : ClauseKind::TwoCopies;
-        }
-        if ($dose === Dose::Het) {
-            $notes[] = "{$allele->name} shows in one copy: “het” is read as exactly one copy of {$allele->name}.";
-
-            return ClauseKind::ExactlyOne;
+        $rule = DoseRule::of($dose, $allele);
+        if ($rule->targetNote !== '') {
+            $notes[] = $rule->targetNote;
         }
 
-        return ClauseKind::AtLeastOne;
+        return $rule->clause;
     }
 
     /** @return list<TargetCondition> */
