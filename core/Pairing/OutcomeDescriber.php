@@ -23,9 +23,13 @@ final readonly class OutcomeDescriber
      */
     private WeakMap $words;
 
+    /** @var WeakMap<SpaceItem, array{sex: Sex|null, forms: array<string, Form>, known: list<string>}> what is sure of the items met so far */
+    private WeakMap $parts;
+
     public function __construct(private Printer $printer, private ?AlikeForms $alike = null)
     {
         $this->words = new WeakMap;
+        $this->parts = new WeakMap;
     }
 
     /** @param list<SpaceItem> $items one per block */
@@ -37,20 +41,32 @@ final readonly class OutcomeDescriber
         $isLethal = false;
         foreach ($items as $item) {
             $first = $item->members[0];
-            $sexes = array_unique(array_map(static fn (BlockOutcome $member): ?Sex => $member->sex, $item->members), SORT_REGULAR);
-            $sex ??= count($sexes) === 1 ? $first->sex : null;
+            $part = $this->parts[$item] ??= self::partOf($item);
+            $sex ??= $part['sex'];
             $isLethal = $isLethal || $first->isLethal;
             $phase += $first->phase;
-            $genotypes = $genotypes->multipliedBy(count($item->members));
-            foreach ($first->forms as $locus => $form) {
-                if (self::agree($item, $locus, $form)) {
-                    $forms[$locus] = $form;
-                    $known = $form->knownAs === null ? $known : [...$known, $form->knownAs];
-                }
-            }
+            $genotypes = count($item->members) === 1 ? $genotypes : $genotypes->multipliedBy(count($item->members));
+            $forms += $part['forms'];
+            $known = $part['known'] === [] ? $known : [...$known, ...$part['known']];
         }
 
         return new Outcome($this->label($items, $isLethal), $known, $probability, $sex, $forms, $isLethal, $phase, $genotypes, $items);
+    }
+
+    /** @return array{sex: Sex|null, forms: array<string, Form>, known: list<string>} where all genotypes of an item agree */
+    private static function partOf(SpaceItem $item): array
+    {
+        $first = $item->members[0];
+        $sexes = array_unique(array_map(static fn (BlockOutcome $member): ?Sex => $member->sex, $item->members), SORT_REGULAR);
+        $forms = array_filter(
+            $first->forms, static fn (Form $form, string $locus): bool => self::agree($item, $locus, $form), ARRAY_FILTER_USE_BOTH,
+        );
+        $known = array_map(static fn (Form $form): ?string => $form->knownAs, $forms);
+
+        return [
+            'sex' => count($sexes) === 1 ? $first->sex : null, 'forms' => $forms,
+            'known' => array_values(array_filter($known, static fn (?string $name): bool => $name !== null)),
+        ];
     }
 
     /** @param list<SpaceItem> $items */
