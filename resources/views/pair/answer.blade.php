@@ -31,7 +31,7 @@
         </div>
         <x-tray :tray="$page->tray()" :prints="$prints" class="wide"/>
         <x-tray :tray="$page->narrowTray()" :prints="$prints" class="tall"/>
-        <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per {{ $page->unit() }}.{{ $page->prediction->target ? ' Pieces with a star and an outline meet the target or may meet it.' : '' }} Point at one to read it, choose it to find its line in the list.</p>
+        <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per {{ $page->unit() }}.{{ $page->prediction->target ? ' Outlined pieces, starred where there is room, meet the target or may meet it.' : '' }} Point at one to read it, choose it to find its line in the list.</p>
         <x-bead-key/>
     </section>
     @if ($page->prediction->target !== null && ! $page->isImpossible())
