@@ -84,6 +84,18 @@ class BehindTest extends TestCase
         $this->get('/prove')->assertOk();
     }
 
+    public function test_every_page_to_look_at_is_told_apart_from_those_that_wait(): void
+    {
+        $project = $this->keeper()->projects()->create(['name' => 'Heads', 'target' => 'Clown']);
+        $this->state($this->sire, 'Pastel het Clown');
+        foreach (['/young', '/season', '/projects', "/projects/{$project->id}"] as $page) {
+            $this->get($page)->assertOk();
+            $this->getJson('/worked-out')->assertExactJson(['done' => false]);
+        }
+        $this->get("/prove/{$this->young->id}")->assertOk()->assertDontSee(self::SAYS);
+        $this->show($this->young)->assertSee('50% het Clown');
+    }
+
     public function test_a_page_that_finds_it_undone_asks_for_a_worker_and_waits_itself_when_none_comes(): void
     {
         $this->sire->statements()->create(['text' => 'Pastel het Clown', 'source' => 'own']); // by another program: nobody asked for it

@@ -25,7 +25,10 @@ class EnterCollection
     /** Attribute of a request that was answered with what was known before the last change. */
     public const BEHIND = 'behind';
 
-    private const LOOKED_AT = ['today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove'];
+    private const LOOKED_AT = [
+        'today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove', 'young', 'season.board', 'projects.index',
+        'projects.show',
+    ];
 
     public function __construct(private readonly Doorway $doorway) {}
 
