@@ -21,6 +21,6 @@ final class OutcomeHeap extends SplHeap
         }
         $byProbability = $value1->probability->compareTo($value2->probability);
 
-        return $byProbability !== 0 ? $byProbability : $value2->ranks <=> $value1->ranks;
+        return $byProbability !== 0 ? $byProbability : strcmp($value2->ranks, $value1->ranks);
     }
 }

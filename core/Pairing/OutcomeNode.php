@@ -10,13 +10,13 @@ use Destino\Probability\Rational;
 final readonly class OutcomeNode
 {
     /**
-     * @param list<int> $ranks place in printer's order, by block
+     * @param string $ranks place in printer's order by block, four bytes each, so that texts compare as the lists would
      * @param list<int> $indices place among the items of the block, by block
      * @param int $moved the last block whose index was raised
      */
     public function __construct(
         public Rational $probability,
-        public array $ranks,
+        public string $ranks,
         public array $indices,
         public int $moved,
         public int $region,
@@ -26,10 +26,10 @@ final readonly class OutcomeNode
     public function raised(int $block, Rational $probability, int $rank): self
     {
         $indices = $this->indices;
-        $ranks = $this->ranks;
         $indices[$block]++;
-        $ranks[$block] = $rank;
 
-        return new self($probability, array_values($ranks), array_values($indices), $block, $this->region);
+        return new self(
+            $probability, substr_replace($this->ranks, pack('N', $rank), 4 * $block, 4), array_values($indices), $block, $this->region,
+        );
     }
 }

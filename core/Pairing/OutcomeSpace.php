@@ -136,12 +136,12 @@ final readonly class OutcomeSpace
     private function first(int $region): OutcomeNode
     {
         $probability = Rational::one();
-        $ranks = [];
+        $ranks = '';
         foreach ($this->regions[$region] as $items) {
             $probability = $probability->times($items[0]->probability);
-            $ranks[] = $items[0]->rank();
+            $ranks .= pack('N', $items[0]->rank());
         }
 
-        return new OutcomeNode($probability, $ranks, array_fill(0, count($ranks), 0), 0, $region);
+        return new OutcomeNode($probability, $ranks, array_fill(0, count($this->regions[$region]), 0), 0, $region);
     }
 }
