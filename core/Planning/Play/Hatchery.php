@@ -19,8 +19,14 @@ final class Hatchery
     /** @var array<string, list<array{list<int>, float}>> possible genotypes of a founder with rising chances */
     private array $genotypes = [];
 
+    private readonly float $survival;
+
+    private readonly float $femaleShare;
+
     public function __construct(private readonly Space $space)
     {
+        $this->survival = $space->project->assumptions->survival();
+        $this->femaleShare = $space->project->assumptions->femaleShare;
         $sum = 0.0;
         foreach ($space->project->assumptions->clutchLaw() as $eggs => $weight) {
             $this->clutch[$eggs] = $sum += $weight;
@@ -56,8 +62,7 @@ final class Hatchery
      */
     public function hatchling(array $sire, array $dam, Randomizer $chance): ?array
     {
-        $assumptions = $this->space->project->assumptions;
-        $hatches = self::draw($chance) < $assumptions->survival();
+        $hatches = self::draw($chance) < $this->survival;
         $own = [];
         $sex = null;
         foreach ($this->space->groups as $i => $table) {
@@ -66,7 +71,7 @@ final class Hatchery
             $own[] = $state;
             $sex ??= $table->sexOf($state);
         }
-        $isFemale = self::draw($chance) < $assumptions->femaleShare;
+        $isFemale = self::draw($chance) < $this->femaleShare;
 
         return $hatches ? [$own, $sex ?? ($isFemale ? Sex::Female : Sex::Male)] : null;
     }
