@@ -54,6 +54,9 @@ final class Beliefs
     /** @var array<int, string> by animal: what its belief follows from, what relatives say included, as a hash */
     private array $keys = [];
 
+    /** @var array<int, true> animals of which statements and parents alone are heard, until what relatives say is worked out */
+    private array $alone = [];
+
     /** @var array<int, array{string, string}>|null key and own content of each animal before the last change */
     private ?array $last = null;
 
@@ -210,6 +213,17 @@ final class Beliefs
         return new Descent($this->shelf->catalogue(), $individuals, null, Families::rates($this->house)->unrecorded);
     }
 
+    /**
+     * The key of what statements and parents say of an animal. That is shown of one of which something was written just now: what
+     * relatives said of it was worked out from what was written before, and would stand in the place of the new.
+     */
+    private function alone(int $id): string
+    {
+        $this->alone[$id] = true;
+
+        return hash('xxh128', $this->contents()->of($id));
+    }
+
     private function full(int $id): string
     {
         return hash('xxh128', $this->contents()->of($id).$this->kin->keyOf($id));
@@ -227,10 +241,12 @@ final class Beliefs
             $this->last = $last['about'] === $this->kin->about() ? $last['keys'] : [];
         }
         [$before, $own] = $this->last[$id] ?? ['', ''];
-        // What was written of the animal itself is heard at once; what follows of it for others comes after.
-        $isKnown = $own === $this->contents()->ownOf($id) && $this->store->words($before) !== null;
+        if ($own !== $this->contents()->ownOf($id)) {
+            return $this->isBehind() ? $this->alone($id) : $key;
+        }
+        $isKnown = $this->store->words($before) !== null && $this->store->body($id, $before) !== null;
 
-        return $isKnown && $this->store->body($id, $before) !== null && $this->patience->isOver() ? $before : $key;
+        return $isKnown && $this->patience->isOver() ? $before : $key;
     }
 
     private function contents(): ContentKeys
@@ -262,7 +278,8 @@ final class Beliefs
 
     private function work(int $id): void
     {
-        $this->keys[$id] = $this->full($id);
+        $isAlone = isset($this->alone[$id]);
+        $this->keys[$id] = $isAlone ? $this->alone($id) : $this->full($id);
         $derived = $this->derived($id);
         $derived = new Derived(
             $derived->belief, $derived->reasons,
@@ -270,7 +287,7 @@ final class Beliefs
         );
         $catalogue = $this->shelf->catalogue();
         $relatives = new Relatives($catalogue);
-        $this->beliefs[$id] = $belief = $relatives->join($derived->belief, $this->kin->statesOf($id));
+        $this->beliefs[$id] = $belief = $relatives->join($derived->belief, $isAlone ? [] : $this->kin->statesOf($id));
         $this->store->put(
             $id, $this->keys[$id],
             ['text' => (new Printer($catalogue))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()],
@@ -282,7 +299,7 @@ final class Beliefs
     /** Whether a conflict is still one: what the parents exclude may be explained by what is known of them since, or decided. */
     private function stands(Conflict $conflict, int $id): bool
     {
-        if (! in_array(Reason::PARENTS, $conflict->sides, true) || $this->kin->keyOf($id) === '') {
+        if (! in_array(Reason::PARENTS, $conflict->sides, true) || isset($this->alone[$id]) || $this->kin->keyOf($id) === '') {
             return true;
         }
         foreach ($this->kin->contradictions() as $contradiction) {

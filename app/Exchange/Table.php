@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Exchange\Errors\ExchangeError;
 use App\Exchange\Files\Unpacked;
+use App\Tables\Sheet;
 use PhpOffice\PhpSpreadsheet\Cell\Cell;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Exception as SpreadsheetException;
@@ -85,7 +86,7 @@ class Table
         $lines = [];
         while (($line = fgetcsv($stream, null, (string) $separator, '"', '')) !== false) {
             $lines[] = array_map(
-                fn (?string $cell): ?string => $cell === null ? null : (string) preg_replace("/^'(?=[=+\\-@])/", '', $cell),
+                fn (?string $cell): ?string => $cell === null ? null : Sheet::plain($cell),
                 $line,
             );
         }

@@ -55,10 +55,16 @@ final class Sheet
         $format === self::XLSX ? self::workbook($stream, $headings, $rows) : self::lines($stream, $headings, $rows);
     }
 
-    /** A text that a spreadsheet would take for a formula gets the sign that it is none. */
+    /** A text that a spreadsheet would take for a formula gets the sign that it is none; so does one that begins with such a sign. */
     public static function safe(string $text): string
     {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 && ! is_numeric($text) ? "'{$text}" : $text;
+        return preg_match("/^'*[=+\\-@\\t\\r]/", $text) === 1 && ! is_numeric($text) ? "'{$text}" : $text;
+    }
+
+    /** The text as it was before safe(). */
+    public static function plain(string $text): string
+    {
+        return (string) preg_replace("/^'(?='*[=+\\-@\\t\\r])/", '', $text);
     }
 
     /**

@@ -55,6 +55,20 @@ class BehindTest extends TestCase
         $this->assertSame($this->texts(), $told);
     }
 
+    public function test_a_corrected_or_removed_statement_is_not_outvoted_by_what_was_worked_out_before(): void
+    {
+        $statement = $this->sire->statements()->sole();
+        $statement->update(['text' => 'Super Enchi']);
+        $this->show($this->sire)->assertSee('<p class="answer mb-3">Super Enchi</p>', false)->assertSee(self::SAYS);
+        $statement->delete();
+        $this->show($this->sire)->assertDontSee('<p class="answer mb-3">Super Enchi</p>', false)
+            ->assertDontSee('<p class="answer mb-3">Pastel</p>', false);
+        $statement->restore();
+        $this->worker();
+        $this->show($this->sire)->assertSee('<p class="answer mb-3">Super Enchi</p>', false)->assertDontSee(self::SAYS);
+        $this->show($this->young)->assertSee('<p class="answer mb-3">Enchi</p>', false);
+    }
+
     public function test_looking_before_it_is_worked_out_leaves_nothing_behind(): void
     {
         $this->state($this->sire, 'Pastel het Clown');

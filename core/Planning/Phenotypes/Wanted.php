@@ -42,6 +42,26 @@ final readonly class Wanted
         $this->isMonotone = ! $target->only && self::asksForCopies($this->conditions);
     }
 
+    /**
+     * Whether an animal carries anything that is wanted: one that carries nothing of it helps nobody, unless nothing is asked for
+     * and a gene has only to be cleared.
+     *
+     * @param list<GroupTable> $groups
+     * @param list<int> $looks by group
+     */
+    public static function isAnyIn(array $groups, array $looks): bool
+    {
+        $asks = false;
+        foreach ($looks as $i => $look) {
+            $asks = $asks || $groups[$i]->asks();
+            if ($groups[$i]->wanted($look) > 0.0) {
+                return true;
+            }
+        }
+
+        return ! $asks;
+    }
+
     /** Copies of wanted alleles. */
     public function copiesIn(Diplotype $diplotype): int
     {

@@ -8,6 +8,7 @@ use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Phenotypes\Wanted;
 use Destino\Planning\Search\RouteStep;
 use Destino\Planning\Search\Welfare;
 
@@ -229,7 +230,7 @@ final class Types
             return;
         }
         if ($at === count($this->space->groups)) {
-            if ($this->isUseful($looks)) {
+            if (Wanted::isAnyIn($this->space->groups, $looks)) {
                 foreach ($sex === null ? [Sex::Male, Sex::Female] : [$sex] as $own) {
                     $key = self::key($looks, $own === Sex::Male);
                     $young[$key] = ($young[$key] ?? 0.0) + $chance * $this->space->shareOf($own);
@@ -244,24 +245,6 @@ final class Types
             $more = $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding;
             $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young, $all);
         }
-    }
-
-    /**
-     * Whether it carries anything that is wanted; where nothing is asked for and a gene has only to be cleared, everybody is.
-     *
-     * @param list<int> $looks
-     */
-    private function isUseful(array $looks): bool
-    {
-        $asks = false;
-        foreach ($looks as $i => $look) {
-            $asks = $asks || $this->space->groups[$i]->asks();
-            if ($this->space->groups[$i]->wanted($look) > 0.0) {
-                return true;
-            }
-        }
-
-        return ! $asks;
     }
 
     /** @param list<int> $looks */

@@ -13,25 +13,6 @@ final readonly class Bounds
     public function __construct(private Space $space) {}
 
     /**
-     * Whether a young carries anything that is wanted: one that carries nothing of it helps nobody, unless nothing is
-     * asked for and a gene has only to be cleared.
-     *
-     * @param list<int> $looks
-     */
-    public function isUseful(array $looks): bool
-    {
-        $asks = false;
-        foreach ($looks as $i => $look) {
-            $asks = $asks || $this->space->groups[$i]->asks();
-            if ($this->space->groups[$i]->wanted($look) > 0.0) {
-                return true;
-            }
-        }
-
-        return ! $asks;
-    }
-
-    /**
      * No young of such an animal can meet the target earlier, with the best mates that there could be; where it passes on
      * nothing of something that each parent must give, its young cannot, and their young are another generation away.
      *

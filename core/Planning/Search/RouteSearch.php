@@ -10,6 +10,7 @@ use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Phenotypes\Wanted;
 use SplPriorityQueue;
 
 /**
@@ -257,7 +258,7 @@ final class RouteSearch
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
         $lineage = Lineages::joined($sire, $dam);
         $key = implode('.', $looks).$sex->value.($lineage === [] ? '' : ' of '.implode(',', $lineage));
-        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! $this->bounds->isUseful($looks)) {
+        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! Wanted::isAnyIn($this->space->groups, $looks)) {
             return;
         }
         if ($this->bounds->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex, $lineage)) {

@@ -50,6 +50,12 @@ final class OddsPerEggTest extends TestCase
         // 1/2 · 2/3 that both carry it, 1/4 of their young show it, all have a copy of Pastel, half are female
         yield 'two uncertain hets, a super and a sex' => ['50% het Clown', '66% het Clown Super Pastel', 'Clown + Pastel, female', '1/24'];
         yield 'an uncertain het to a visual' => ['Enchi 66% het Piebald', 'Piebald', 'Piebald + Enchi', '1/6'];
+        // 2/3 · 1/2 that both carry it, 1/4 show it, half each of two morphs
+        yield 'two uncertain hets and a morph of each' => ['66% het Clown Pastel', '50% het Clown Enchi', 'Clown + Pastel + Enchi', '1/48'];
+        // a quarter gets one allele of the complex from each, 2/3 that the dam carries Piebald, 1/4 show it
+        yield 'a compound and a recessive that one may carry' => ['Mojave het Piebald', 'Mystic 66% het Piebald', 'Mojave/Mystic + Piebald', '1/24'];
+        // half of the sire's gametes, all of the dam's; every egg has a copy of Pastel
+        yield 'alleles of one locus that meet' => ['Super Pastel het Albino', 'Candy', 'Albino/Candy + Pastel', '1/2'];
         yield 'a super, a morph and a recessive' => ['Super Enchi het Ultramel', 'Mystic het Ultramel', 'Ultramel + Enchi + Mystic', '1/8'];
         yield 'another compound and a recessive' => ['Lesser het Ultramel', 'Mystic het Ultramel', 'Ultramel + Lesser/Mystic', '1/16'];
         yield 'uncertain which of two alleles' => ['Yellow Belly or Gravel', 'Normal', 'Gravel', '1/4'];
