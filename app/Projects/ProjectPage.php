@@ -19,6 +19,9 @@ class ProjectPage
     /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
     private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
 
+    /** Simulated keepers of whom a share is told in years. */
+    private const FEWEST_TOLD = 20;
+
     /** @var array<string, mixed> */
     public readonly array $result;
 
@@ -54,6 +57,9 @@ class ProjectPage
         }
         $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];
         [$share, $who] = self::RISKS[$this->workshop->risk()];
+        if (($policy['runs'] ?? self::FEWEST_TOLD) < self::FEWEST_TOLD) { // nine in ten of four keepers is nothing that could be said
+            return "By {$this->year($this->project->horizon)}: ".self::reached($last).', as far as a first look tells.';
+        }
         $season = self::seasonOf($policy, $share);
 
         return "By {$this->year($this->project->horizon)}: ".self::reached($last).'. '.($season === null
