@@ -3,11 +3,11 @@
 // What drawings cost: processor time as the server runs it, sizes, and ratios to the limits. Not a test: machines differ.
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\ClutchReader;
-use App\Documents\IdentificationDocument;
 use App\Drawing\SkinSvg;
 use App\Looks\Gallery;
 use Bench\Stopwatch;
+use Destino\Documents\ClutchReader;
+use Destino\Documents\IdentificationDocument;
 use Destino\Identification\Identification;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -44,6 +44,6 @@ $document = [
 $reader = new ClutchReader($shelf, $document);
 $print('eight genes, ten siblings, twenty cues: identified', Stopwatch::milliseconds(
     fn () => (new IdentificationDocument($shelf))->of(
-        new Identification($shelf->catalogue(), $reader->clutch, $reader->cues), $document, 50,
+        new Identification($shelf->catalogue(), $reader->clutch, $reader->cues), $reader, 50,
     ),
 ), 'ms', 200);

@@ -2,7 +2,7 @@
 
 // Answers to drawn projects of three sizes: processor time to a first figure and to the whole one, runs and memory.
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Planning\Policy\Policy;
 use Illuminate\Contracts\Console\Kernel;
 use Tests\Support\Shelf;
@@ -39,7 +39,7 @@ foreach ($sizes as [$count, $genes, $horizon, $offers, $first, $final]) {
     for ($i = 0; $i < $offers; $i++) {
         $market[] = $animal($genes, 2, $i % 2 === 0) + ['price' => mt_rand(100, 900)];
     }
-    $project = (new ProjectReader(Shelf::shelf()))->read([
+    $project = (new ProjectReader(Shelf::facts()))->read([
         'format' => 'destino-project/1', 'target' => str_replace('het ', '', implode(' + ', $genes)), 'animals' => $animals,
         'market' => $market, 'horizon' => $horizon,
     ]);

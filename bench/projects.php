@@ -3,8 +3,8 @@
 // What planning costs: searching, playing, finding pairs, and how each grows.
 
 use App\Catalogue\CatalogueShelf;
-use App\Projects\ProjectReader;
 use Bench\Stopwatch;
+use Destino\Documents\ProjectReader;
 use Destino\Planning\Planner;
 use Destino\Planning\Search\PairFinder;
 

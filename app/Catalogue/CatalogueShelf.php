@@ -6,6 +6,8 @@ namespace App\Catalogue;
 
 use App\House\House;
 use App\Models\GeneChange;
+use Destino\Documents\CatalogueFiles;
+use Destino\Documents\GeneFacts;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
 use Destino\Identification\Cue;
@@ -14,19 +16,14 @@ use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\TargetReader;
 use Illuminate\Contracts\Cache\Repository;
-use RuntimeException;
 
 /**
  * Reads the gene facts from their files and keeps the catalogues built from them, one per choice of schools. A keeper's
  * shelf adds the keeper's own genes and names, and takes the schools and lines of the house rules where nothing else is
  * chosen.
  */
-class CatalogueShelf
+class CatalogueShelf implements GeneFacts
 {
-    public const PARTS = [
-        'loci', 'linkage', 'compounds', 'conditions', 'warnings', 'masks', 'lookalikes', 'interactions', 'axes', 'cues', 'names', 'claims',
-    ];
-
     private ?string $fingerprint = null;
 
     /** @var array<string, mixed>|null */
@@ -54,51 +51,39 @@ class CatalogueShelf
     public function __construct(
         private readonly string $folder,
         private readonly array $schools = [],
-        private readonly array $lines = [],
+        public readonly array $lines = [],
         private readonly array $changes = [],
         private readonly ?Repository $cache = null,
-        private readonly bool $isSlashEither = false,
+        public readonly bool $isSlashEither = false,
         private readonly string $version = '',
     ) {}
 
     /** @param list<GeneChange> $changes */
     public function forHouse(House $house, array $changes): self
     {
-        $shelf = new self(
-            $this->folder,
-            $house->schools(),
-            $house->lines(),
-            $changes,
-            $this->cache,
-            $house->simple('slash') === 'either',
-            $this->version,
-        );
-        $shelf->base = $this;
-
-        return $shelf;
+        return $this->with($house->schools(), $house->lines(), $changes, $house->simple('slash') === 'either');
     }
 
     /** @param array<string, string> $schools chosen before those of the house */
     public function withSchools(array $schools): self
     {
-        $shelf = new self(
-            $this->folder,
-            $schools + $this->schools,
-            $this->lines,
-            $this->changes,
-            $this->cache,
-            $this->isSlashEither,
-            $this->version,
-        );
-        $shelf->base = $this;
-
-        return $shelf;
+        return $this->with($schools + $this->schools, $this->lines, $this->changes, $this->isSlashEither);
     }
 
     /** The same house without what a keeper changed. */
     public function withoutChanges(): self
     {
-        $shelf = new self($this->folder, $this->schools, $this->lines, [], $this->cache, $this->isSlashEither, $this->version);
+        return $this->with($this->schools, $this->lines, [], $this->isSlashEither);
+    }
+
+    /**
+     * @param array<string, string> $schools
+     * @param array<string, string> $lines
+     * @param list<GeneChange> $changes
+     */
+    private function with(array $schools, array $lines, array $changes, bool $isSlashEither): self
+    {
+        $shelf = new self($this->folder, $schools, $lines, $changes, $this->cache, $isSlashEither, $this->version);
         $shelf->base = $this;
 
         return $shelf;
@@ -120,18 +105,7 @@ class CatalogueShelf
         if ($this->base !== null) {
             return $this->base->shipped();
         }
-        if ($this->shipped === null) {
-            $document = ['format' => 'destino-catalogue/1', 'genes' => []];
-            foreach (glob($this->folder.'/genes/*.json') ?: [] as $file) {
-                $document['genes'][] = $this->decode($file);
-            }
-            foreach (self::PARTS as $part) {
-                $document[$part] = $this->decode("{$this->folder}/{$part}.json");
-            }
-            $this->shipped = $document;
-        }
-
-        return $this->shipped;
+        return $this->shipped ??= (new CatalogueFiles($this->folder))->document();
     }
 
     /** @param array<string, string> $schools choice by claim; the rest as the catalogue's default */
@@ -169,17 +143,6 @@ class CatalogueShelf
         [$this->catalogues[$key], $this->names[$key]] = $built;
 
         return $built;
-    }
-
-    /** @return array<string, string> the line that a shared word means */
-    public function lines(): array
-    {
-        return $this->lines;
-    }
-
-    public function isSlashEither(): bool
-    {
-        return $this->isSlashEither;
     }
 
     /** @return array<string, string> the schools of the house rules */
@@ -231,7 +194,7 @@ class CatalogueShelf
             serialize([
                 $this->version, $this->schools, $this->lines, $this->isSlashEither,
                 array_map(fn (GeneChange $change): array => [$change->kind, $change->gene, $change->data], $this->changes),
-                array_map(filemtime(...), glob($this->folder.'/{,genes/}*.json', GLOB_BRACE) ?: []),
+                (new CatalogueFiles($this->folder))->times(),
             ]),
         );
     }
@@ -242,15 +205,5 @@ class CatalogueShelf
         ksort($schools);
 
         return http_build_query($schools);
-    }
-
-    private function decode(string $file): mixed
-    {
-        $text = is_readable($file) ? file_get_contents($file) : false;
-        if ($text === false) {
-            throw new RuntimeException("The catalogue file {$file} cannot be read.");
-        }
-
-        return json_decode($text, true, 64, JSON_THROW_ON_ERROR);
     }
 }

@@ -164,7 +164,7 @@ final class Families
                 (array) json_decode((string) $row['alleles'], true),
                 fn (mixed $allele): bool => is_string($allele) && isset($known[$allele]),
             ));
-            $faults[] = new Fault(
+            $faults[] = Fault::of(
                 FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['count_id']}",
                 $alleles, isset($known[$row['instead'] ?? '']) ? $row['instead'] : null,
             );

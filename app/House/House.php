@@ -60,7 +60,7 @@ class House
     {
         $chosen = $this->texts('stances');
         $stances = [];
-        foreach (Choices::stances($catalogue) as $key => $entry) {
+        foreach (Stances::all($catalogue) as $key => $entry) {
             $stances[$key] = Stance::tryFrom($chosen[$key] ?? '') ?? $entry['default'];
         }
 

@@ -20,18 +20,6 @@ class ReadingFile
 
     private const CHUNK = 2000;
 
-    /** The first second of the year 2000: nothing was read before. */
-    private const FIRST = 946_684_800;
-
-    /** Words that a heading may use. */
-    private const COLUMNS = [
-        'at' => ['at', 'time', 'timestamp', 'date', 'datetime', 'date time', 'when'],
-        'temperature' => [
-            'temperature', 'temp', 'celsius', '°c', 'temperature (°c)', 'temperature_c', 'fahrenheit', '°f', 'temperature (°f)',
-        ],
-        'humidity' => ['humidity', 'rh', 'humidity (%)', 'relative humidity', '%rh'],
-    ];
-
     /** @var list<string> lines that were not taken, with why; the first few */
     public array $refused = [];
 
@@ -67,7 +55,7 @@ class ReadingFile
             $line = (int) $i + 1;
             $cells = array_map(strval(...), (array) $cells);
             if ($columns === null) {
-                $columns = $this->columns($cells);
+                $columns = ReadingColumns::of($cells, $this->house->simple('temperature') === 'F');
             } elseif ($line > self::MOST) {
                 $this->refuse($line, 'a file is read to '.number_format(self::MOST).' lines');
                 break;
@@ -79,55 +67,22 @@ class ReadingFile
         $this->flush();
     }
 
-    /**
-     * @param list<string> $heading
-     * @return array{at: int, temperature: int|null, humidity: int|null, isFahrenheit: bool}
-     */
-    private function columns(array $heading): array
+    /** @param list<string> $cells */
+    private function line(int $line, array $cells, ReadingColumns $columns): void
     {
-        $found = ['at' => null, 'temperature' => null, 'humidity' => null];
-        $isFahrenheit = $this->house->simple('temperature') === 'F';
-        foreach ($heading as $i => $word) {
-            $word = mb_strtolower(trim($word, " \t\u{feff}"));
-            foreach (self::COLUMNS as $column => $words) {
-                if (in_array($word, $words, true)) {
-                    $found[$column] ??= $i;
-                    $isFahrenheit = $column !== 'temperature' ? $isFahrenheit : match (true) {
-                        str_contains($word, 'f') => true,
-                        str_contains($word, '°c') || $word === 'celsius' || $word === 'temperature_c' => false,
-                        default => $isFahrenheit,
-                    };
-                }
-            }
-        }
-        if ($found['at'] === null || ($found['temperature'] === null && $found['humidity'] === null)) {
-            throw UnreadableReadings::heading($heading);
-        }
-
-        return [
-            'at' => $found['at'], 'temperature' => $found['temperature'], 'humidity' => $found['humidity'], 'isFahrenheit' => $isFahrenheit,
-        ];
-    }
-
-    /**
-     * @param list<string> $cells
-     * @param array{at: int, temperature: int|null, humidity: int|null, isFahrenheit: bool} $columns
-     */
-    private function line(int $line, array $cells, array $columns): void
-    {
-        $at = $this->moment($cells[$columns['at']] ?? '');
+        $at = ReadingColumns::moment($cells[$columns->at] ?? '', $this->zone);
         if ($at === null || $at > $this->latest) {
-            $this->refuse($line, '“'.Str::limit($cells[$columns['at']] ?? '', 30).'” is '.($at === null ? 'no time' : 'in the future'));
+            $this->refuse($line, '“'.Str::limit($cells[$columns->at] ?? '', 30).'” is '.($at === null ? 'no time' : 'in the future'));
 
             return;
         }
         foreach (['temperature' => [-20.0, 60.0], 'humidity' => [0.0, 100.0]] as $kind => [$least, $most]) {
-            $text = $columns[$kind] === null ? '' : trim(str_replace(',', '.', $cells[$columns[$kind]] ?? ''));
+            $text = $columns->text($kind, $cells);
             if ($text === '') {
                 continue;
             }
             $value = is_numeric($text) ? (float) $text : null;
-            $value = $value !== null && $kind === 'temperature' && $columns['isFahrenheit'] ? ($value - 32) / 1.8 : $value;
+            $value = $value !== null && $kind === 'temperature' && $columns->isFahrenheit ? ($value - 32) / 1.8 : $value;
             if ($value === null || $value < $least || $value > $most) {
                 $this->refuse($line, '“'.Str::limit($text, 30)."” is no {$kind}");
 
@@ -135,21 +90,6 @@ class ReadingFile
             }
             $this->add($kind, $at, round($value, 2));
         }
-    }
-
-    /** @return int|null second of the Unix era, from 2000 on */
-    private function moment(string $text): ?int
-    {
-        $text = trim($text);
-        $at = match (true) {
-            strlen($text) > 40 || preg_match('/\d/', $text) !== 1 => false,
-            ctype_digit($text) => strlen($text) === 10 ? (int) $text : false,
-            // times without a zone are those of the clock on the wall
-            preg_match('/(Z|UTC|GMT|[+-]\d\d:?\d\d)$/i', $text) === 1 => strtotime($text),
-            default => strtotime("{$text} {$this->zone}"),
-        };
-
-        return $at === false || $at < self::FIRST ? null : $at;
     }
 
     private function add(string $kind, int $at, float $value): void

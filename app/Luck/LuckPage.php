@@ -82,21 +82,7 @@ class LuckPage
 
     public function sentence(): string
     {
-        if ($this->luck === null) {
-            return '';
-        }
-        $oneIn = $this->luck->oneIn();
-        if ($oneIn === null) {
-            return 'At this chance that cannot happen at all.';
-        }
-        if ($this->luck->isAsExpected()) {
-            return 'Exactly what was to be expected.';
-        }
-        $number = $oneIn->toFloat();
-        $shown = $number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number);
-        $side = $this->luck->isBelowExpected() ? 'as few hits or fewer' : 'as many hits or more';
-
-        return "About 1 in {$shown} such runs of eggs brings {$side}.";
+        return $this->luck === null ? '' : LuckWords::sentence($this->luck);
     }
 
     /** @return list<array{name: string, share: float, text: string}> bad luck and its alternatives, with their odds now */
@@ -167,37 +153,7 @@ class LuckPage
     /** How long bad luck stays plausible, in words. */
     public function verdict(): string
     {
-        if ($this->luck === null) {
-            return '';
-        }
-        $tail = $this->luck->tail()->toFloat();
-
-        return match (true) {
-            $this->luck->isAsExpected(), $tail > 0.2 => 'Nothing unusual: keep going.',
-            $this->luck->isBelowExpected() => $this->badLuck($tail),
-            default => $this->goodLuck($tail),
-        };
-    }
-
-    private function badLuck(float $tail): string
-    {
-        return match (true) {
-            $tail > 0.05 => 'Unlucky, but seen every season by somebody. No reason to doubt the parents yet.',
-            $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
-            default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be '
-                .'lower than thought, or hits may be overlooked.',
-        };
-    }
-
-    private function goodLuck(float $tail): string
-    {
-        return match (true) {
-            $tail > 0.05 => 'Lucky, but seen every season by somebody. Do not count on it next time.',
-            $tail > 0.005 => 'Rare luck. Enjoy it, and ask whether the chance is higher than you thought: a parent may have two copies, '
-                .'or carry it where you took it for possible.',
-            default => 'So rare that the chance is likely higher than thought: a parent may have two copies, or carry what was only '
-                .'possible. Or something else looks like a hit: have the young told apart once more.',
-        };
+        return $this->luck === null ? '' : LuckWords::verdict($this->luck);
     }
 
     /**

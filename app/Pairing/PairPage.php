@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Pairing;
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\PredictionDocument;
 use App\Drawing\Bead;
-use App\Drawing\GenotypeBeads;
 use App\Family\Relatedness;
 use App\House\House;
 use App\Words\OddsWords;
+use Destino\Documents\PredictionDocument;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Claim;
@@ -192,12 +191,6 @@ class PairPage
     public function claims(): array
     {
         return $this->prediction->disputes();
-    }
-
-    /** @return list<Bead> one for each locus that is not plainly wild type */
-    public function parentBeads(Belief $belief): array
-    {
-        return GenotypeBeads::of($belief, $this->prediction->catalogue);
     }
 
     public function names(Form $form): string

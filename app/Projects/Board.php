@@ -4,20 +4,11 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
-use App\Collection\AnimalCard;
 use App\Collection\Opened;
-use App\Family\Relatedness;
 use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
-use App\Models\Enums\EventKind;
-use App\Models\Project;
-use App\Pairing\PairingCheck;
-use App\Words\OddsWords;
-use Destino\DestinoError;
 use Destino\Pairing\Advice\Stance;
-use Destino\Pairing\Cross;
-use Destino\Pairing\TargetOdds;
 use Destino\Probability\Rational;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
@@ -45,8 +36,11 @@ class Board
 
     public readonly SeasonList $season;
 
+    private readonly Placing $placing;
+
     public function __construct(private readonly Opened $opened)
     {
+        $this->placing = new Placing($opened);
         $keeper = $opened->keeper();
         $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
         $projects = array_values($keeper->projects()->with('latestPlan')->get()->all());
@@ -58,7 +52,7 @@ class Board
             [$sire, $dam] = [(int) ltrim($grant['sire'], 'a'), $this->animals[(int) ltrim($grant['dam'], 'a')] ?? null];
             if ($dam !== null && isset($this->animals[$sire])) {
                 $project = $grant['serves'][0]['project'] ?? null;
-                $places[$sire][] = $this->place($this->animals[$sire], $dam, null, $project);
+                $places[$sire][] = $this->placing->place($this->animals[$sire], $dam, null, $project);
             }
         }
         $males = [];
@@ -90,7 +84,7 @@ class Board
             }
             foreach ($clutch->sires as $sire) {
                 if ($sire->animal !== null && isset($this->animals[$sire->animal->id], $this->animals[$clutch->dam_id])) {
-                    $places[$sire->animal->id][] = $this->place(
+                    $places[$sire->animal->id][] = $this->placing->place(
                         $this->animals[$sire->animal->id], $this->animals[$clutch->dam_id], $clutch, null,
                     );
                 }
@@ -98,63 +92,6 @@ class Board
         }
 
         return $places;
-    }
-
-    /** @return Place */
-    private function place(Animal $sire, Animal $dam, ?Clutch $clutch, ?Project $project): array
-    {
-        $hope = $clutch->target ?? $project?->target;
-        [$egg, $gives] = $this->gives($sire, $dam, $hope);
-        $ready = array_map(fn (Animal $animal): array => $this->readiness($animal), [$sire, $dam]);
-        $related = Relatedness::of($this->opened->family(), $sire, $dam, $this->opened->house->relatednessLimit());
-
-        return [
-            'dam' => $dam, 'clutch' => $clutch, 'stage' => self::stage($clutch), 'hope' => $hope, 'egg' => $egg, 'gives' => $gives,
-            'ready' => array_merge($ready[0]['reasons'], $ready[1]['reasons']), 'isReady' => $ready[0]['isReady'] && $ready[1]['isReady'],
-            'related' => $related->coefficient->isZero() ? '' : 'F '.OddsWords::fraction($related->coefficient),
-            'stance' => PairingCheck::of($sire, $dam, $this->opened)->stance,
-        ];
-    }
-
-    private static function stage(?Clutch $clutch): string
-    {
-        return match (true) {
-            $clutch === null => 'asked for',
-            $clutch->event(EventKind::Ovulation) !== null => 'ovulated',
-            $clutch->event(EventKind::Lock) !== null => 'locked',
-            $clutch->event(EventKind::Introduced) !== null => 'together',
-            default => 'planned',
-        };
-    }
-
-    /** @return array{Rational|null, string} chance of an egg, and a sentence */
-    private function gives(Animal $sire, Animal $dam, ?string $hope): array
-    {
-        if ($hope === null) {
-            return [null, 'no target noted'];
-        }
-        try {
-            $beliefs = $this->opened->beliefs();
-            $cross = Cross::of($this->opened->shelf->catalogue(), $beliefs->belief($sire->id), $beliefs->belief($dam->id));
-            $egg = TargetOdds::of($cross, $this->opened->shelf->targets()->read($hope))->chance->perEgg();
-
-            return [$egg, $egg->isZero() ? "young to build on toward {$hope}" : $hope];
-        } catch (DestinoError $error) {
-            return [null, $error->getMessage()];
-        }
-    }
-
-    /** @return array{reasons: list<string>, isReady: bool} */
-    private function readiness(Animal $animal): array
-    {
-        $card = new AnimalCard($animal, $this->opened->beliefs(), $this->opened->shelf->catalogue());
-        $readiness = $card->readiness($this->opened->house);
-        $likely = $readiness->likely === null ? '' : ' Likely from '.$readiness->likely->format('F Y').'.';
-
-        return [
-            'isReady' => $readiness->isReady === true,
-            'reasons' => $readiness->isReady === true ? [] : ["{$animal->name}: ".implode(' ', $readiness->reasons).$likely],
-        ];
     }
 
     /**
@@ -202,7 +139,7 @@ class Board
 
         return array_values($animals->filter(
             fn (Animal $animal): bool => $animal->sex?->value === 'female' && ! in_array($animal->id, $taken, true)
-                && $animal->status()->whyNotPaired() === null && $this->readiness($animal)['isReady'],
+                && $animal->status()->whyNotPaired() === null && $this->placing->readiness($animal)['isReady'],
         )->sortBy('name')->all());
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Projects;
 
 use App\Collection\Opened;
-use App\Documents\PlanDocument;
 use App\Health\BeforeOfPairs;
 use App\Models\Animal;
 use App\Models\Clutch;
@@ -13,6 +12,7 @@ use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use App\Pairing\PairingCheck;
 use Destino\DestinoError;
+use Destino\Documents\PlanDocument;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;

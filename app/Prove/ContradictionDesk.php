@@ -10,7 +10,6 @@ use App\Models\Animal;
 use App\Models\ClutchCount;
 use App\Models\Decision;
 use App\Models\User;
-use App\Words\FaultWords;
 use App\Words\OddsText;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
@@ -78,7 +77,7 @@ class ContradictionDesk
         return array_map(
             fn (Decision $decision): array => [
                 'decision' => $decision,
-                'text' => FaultWords::of($this->faultOf($decision), $this->name(...), $this->shelf->catalogue()),
+                'text' => $this->faultOf($decision)->words($this->name(...), $this->shelf->catalogue()),
             ],
             $decisions,
         );
@@ -88,13 +87,13 @@ class ContradictionDesk
     private function explanations(Contradiction $contradiction): array
     {
         return array_map(fn (Explanation $one): array => [
-            'text' => FaultWords::all($one->faults, $this->name(...), $this->shelf->catalogue()),
+            'text' => $one->words($this->name(...), $this->shelf->catalogue()),
             'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
             'value' => implode(
                 ';',
                 array_map(
                     fn (Fault $fault): string => implode(
-                        '|', [$fault->kind->value, $fault->subject, implode(',', $fault->alleles), $fault->instead ?? ''],
+                        '|', [$fault->kind()->value, $fault->subject, implode(',', $fault->alleles), $fault->instead ?? ''],
                     ),
                     $one->faults,
                 ),
@@ -119,7 +118,7 @@ class ContradictionDesk
 
     private function faultOf(Decision $decision): Fault
     {
-        return new Fault(
+        return Fault::of(
             $decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->count_id}",
             array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))),
             isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null,

@@ -24,15 +24,16 @@ final class Posterior
     /** @var array<string, list<list<array<int, T>>>> P(genotype | sire) of each young, by sire and strand */
     public array $young = [];
 
-    /** @var array<string, array<int, T>> chances of the cues that were seen, by strand and young */
-    private array $seen = [];
-
     /** Whether all that was seen can be together. */
     public bool $isPossible = true;
+
+    /** @var SeenOf<T> */
+    private readonly SeenOf $seen;
 
     /** @param Arithmetic<T> $numbers */
     public function __construct(private readonly Parentage $parentage, private readonly Sight $sight, private readonly Arithmetic $numbers)
     {
+        $this->seen = new SeenOf($parentage, $sight, $numbers);
         $this->strands = array_map(static fn (array $groups): Strand => new Strand($parentage, $groups), $sight->ties()->components());
         $weights = [];
         foreach ($parentage->clutch->sires as $s => $sire) {
@@ -72,7 +73,7 @@ final class Posterior
             $this->sight->countsOn($strand),
         );
         foreach ($this->answers($sets) as $answers) {
-            $evidence = array_map(fn (Hatchling $one): array => $this->evidence($strand, $one, $answers), $hatchlings);
+            $evidence = array_map(fn (Hatchling $one): array => $this->seen->of($strand, $one, $answers), $hatchlings);
             foreach ($cases as [$weight, $chances]) {
                 $chances = array_map($this->numbers->of(...), $chances);
                 $weight = $this->counted($this->numbers->of($weight), $chances, $counts);
@@ -145,42 +146,6 @@ final class Posterior
         }
 
         return $answers;
-    }
-
-    /**
-     * P(what was seen | genotype), up to a factor that is the same for all.
-     *
-     * @param list<array{int, bool}> $answers
-     * @return array<int, T>
-     */
-    private function evidence(Strand $strand, Hatchling $one, array $answers): array
-    {
-        $own = array_values(array_filter(
-            $answers, fn (array $answer): bool => in_array($one->id, $this->parentage->clutch->alike[$answer[0]]['hatchlings'], true),
-        ));
-        $key = spl_object_id($strand)." {$one->id}";
-        $seen = $this->seen[$key] ??= $this->seen($strand, $one);
-        foreach ($this->sight->possible($strand, $one, $own) as $number => $isPossible) {
-            if (! $isPossible) {
-                $seen[$number] = $this->numbers->zero();
-            }
-        }
-
-        return $seen;
-    }
-
-    /** @return array<int, T> the product of the chances of all cues that were seen */
-    private function seen(Strand $strand, Hatchling $one): array
-    {
-        $product = array_fill(0, count($strand->genotypes), $this->numbers->of(Rational::one()));
-        foreach ($this->sight->cuesOn($strand, $one) as $cue => $state) {
-            $chances = array_map(fn (CueRule $rule): mixed => $this->numbers->of($rule->chances[$state]), $this->sight->cue($cue)->rules);
-            foreach ($this->sight->rules($strand, $cue, $one->days) as $number => $rule) {
-                $product[$number] = $this->numbers->times($product[$number], $chances[$rule]);
-            }
-        }
-
-        return $this->numbers->scaled($product);
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Notation;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Inheritance;
 use Destino\Spelling;
 
 /** All names of a catalogue, found by the longest match; parentheses inside a name may be left out. */
@@ -24,39 +23,8 @@ final class NameIndex
 
     public function __construct(Catalogue $catalogue)
     {
-        foreach ($catalogue->alleles as $allele) {
-            foreach ([$allele->name, ...$allele->aliases] as $name) {
-                $this->add($name, new Name(NameKind::Allele, $allele->name, [$allele->key]));
-            }
-        }
-        foreach ($catalogue->alleles as $allele) {
-            $names = $allele->inheritance === Inheritance::Recessive ? [] : [$allele->twoCopyName, ...$allele->twoCopyAliases];
-            foreach ($names as $name) {
-                $this->add($name, new Name(NameKind::TwoCopies, $allele->twoCopyName, [$allele->key, $allele->key]));
-            }
-        }
-        foreach ($catalogue->loci as $locus) {
-            foreach ($catalogue->formsAt($locus->key) as $form) {
-                if (! $form->isCompound()) {
-                    continue;
-                }
-                $pair = $form->pair;
-                sort($pair);
-                foreach ([$form->knownAs, ...$catalogue->compoundAliases[implode('/', $pair)] ?? []] as $name) {
-                    $this->add($name ?? '', new Name(NameKind::Compound, $form->text, $form->pair));
-                }
-            }
-        }
-        foreach ($catalogue->sharedNames as $shared) {
-            foreach ([$shared->name, ...$shared->aliases] as $name) {
-                $this->add(
-                    $name,
-                    new Name(NameKind::Shared, $shared->name, [], '', $shared->choices, $shared->question, $shared->isAlwaysAsked),
-                );
-            }
-        }
-        foreach ($catalogue->nicknames as $nickname) {
-            $this->add($nickname->name, new Name(NameKind::Nickname, $nickname->name, [], $nickname->means));
+        foreach (CatalogueNames::of($catalogue) as [$name, $meaning]) {
+            $this->add($name, $meaning);
         }
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Planning;
 
-use Closure;
 use Destino\Genome\Catalogue;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
@@ -117,22 +116,6 @@ final class Planner
         usort($found, static fn (Route $a, Route $b): int => $a->expected <=> $b->expected);
 
         return array_slice($found, 0, self::MOST_ROUTES);
-    }
-
-    /**
-     * The first expected route of a kind, within the limits; null where there is none.
-     *
-     * @param Closure(Route): bool $isOfKind
-     */
-    public function routeThat(Closure $isOfKind): ?Route
-    {
-        $search = new RouteSearch(
-            $this->space, 4, null,
-            fn (Node $node): bool => $this->isWithinLimits($route = RouteBuilder::build($this->space, $node, '', '')) && $isOfKind($route),
-        );
-        $node = $search->from($this->affordable())[0] ?? null;
-
-        return $node === null ? null : RouteBuilder::build($this->space, $node, '', '');
     }
 
     /**

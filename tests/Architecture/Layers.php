@@ -15,9 +15,32 @@ final class Layers
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Destino'))
+            ->excluding(Selector::inNamespace('Destino\Documents'))
             ->canOnlyDependOn()
             ->classes(Selector::inNamespace('Destino'), Selector::inNamespace('Brick\Math'), Selector::isStandardClass())
             ->because('the core is computation: no framework, no input or output, no clock, no hidden randomness');
+    }
+
+    public function testDocumentsAreHeldAgainstTheirSchemas(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Destino\Documents'))
+            ->canOnlyDependOn()
+            ->classes(
+                Selector::inNamespace('Destino'), Selector::inNamespace('Brick\Math'), Selector::inNamespace('Opis\JsonSchema'),
+                Selector::isStandardClass(),
+            )
+            ->because('readers and writers of documents know the core and the schemas, and nothing of the application');
+    }
+
+    public function testNothingInTheCoreKnowsItsDocuments(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Destino'))
+            ->excluding(Selector::inNamespace('Destino\Documents'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('Destino\Documents'))
+            ->because('a document is a way in and out, and no part of a rule');
     }
 
     public function testOnlyProbabilityKnowsTheArithmeticPackage(): Rule

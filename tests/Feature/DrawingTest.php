@@ -194,7 +194,7 @@ class DrawingTest extends TestCase
         $age = fn (?string $hatched): string => (
             new AnimalCard(
                 new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]),
-                new Beliefs(new Records, Shelf::shelf(), new House, app(Kept::class)), Shelf::catalogue(),
+                new Beliefs(new Records, Shelf::facts(), new House, app(Kept::class)), Shelf::catalogue(),
             )
         )->age($today);
 

@@ -97,7 +97,7 @@ class FollowTest extends TestCase
         $young = $this->young($clutch, null);
 
         // Two of this season share 80 of 100; the kept one passes Enchi on to half of his young: 1/5 · 1/2.
-        $target = Shelf::shelf()->targets()->read('Enchi');
+        $target = Shelf::facts()->targets()->read('Enchi');
         $chance = fn (): string => $target->chanceFor(
             app(Doorway::class)->open($this->keeper()->fresh())->beliefs()->belief($young->id), Shelf::catalogue(),
         )->toString();

@@ -121,7 +121,7 @@ class PatienceTest extends TestCase
             ['id' => 1, 'text' => $text, 'source' => 'own', 'certainty' => 100, 'names_all' => false],
         ], $statements);
         $records = new Records($animals, $said);
-        $keys = new ContentKeys($records, new Individuals($records, Shelf::shelf()), 'facts', 50);
+        $keys = new ContentKeys($records, new Individuals($records, Shelf::facts()), 'facts', 50);
 
         return array_map(fn (array $row): string => $keys->of($row['id']), $animals);
     }

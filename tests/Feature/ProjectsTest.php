@@ -3,7 +3,7 @@
 namespace Tests\Feature;
 
 use App\Collection\Doorway;
-use App\Http\Requests\ProjectRequest;
+use App\Http\Requests\OfferLines;
 use App\Models\Project;
 use App\Models\User;
 use App\Projects\ProjectPage;
@@ -66,7 +66,7 @@ class ProjectsTest extends TestCase
     public function test_offers_have_their_days(): void
     {
         Carbon::setTestNow('2026-06-15');
-        $read = ProjectRequest::offers("female, Clown, 24 months, 400, from 2027-03\nmale, until 2026-05, Piebald, 300\nfemale, Pastel, 90, until soon");
+        $read = OfferLines::read("female, Clown, 24 months, 400, from 2027-03\nmale, until 2026-05, Piebald, 300\nfemale, Pastel, 90, until soon");
         $this->assertSame(['2027-03-01', '2026-05-31'], [$read[0]['from'], $read[1]['until']]);
         $this->assertSame('Line 3: write the day as from 2027-03-01 or until 2027-03.', $read[2]);
         $this->post('/projects', ['offers' => 'female, Clown, 400, until soon'] + self::FORM)->assertSessionHasErrors('offers');

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Catalogue\CatalogueShelf;
+use Destino\Documents\CatalogueFiles;
+use Destino\Documents\ShippedFacts;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 use Destino\Notation\GenotypeReader;
-use Destino\Notation\TargetReader;
 use Destino\Pairing\Cross;
 use Destino\Pairing\Outcome;
 use Destino\Pairing\OutcomeSpace;
@@ -18,23 +18,28 @@ use Destino\Pairing\TargetOdds;
 /** The shipped catalogue and short ways to ask it, for tests without the framework. */
 final class Shelf
 {
-    private static ?CatalogueShelf $shelf = null;
+    /** @var array<string, ShippedFacts> by choice of schools */
+    private static array $facts = [];
 
     /** @param array<string, string> $schools */
     public static function catalogue(array $schools = []): Catalogue
     {
-        return self::shelf()->catalogue($schools);
+        return self::facts($schools)->catalogue();
     }
 
-    public static function shelf(): CatalogueShelf
+    /** @param array<string, string> $schools */
+    public static function facts(array $schools = []): ShippedFacts
     {
-        return self::$shelf ??= new CatalogueShelf(dirname(__DIR__, 2).'/catalogue');
+        ksort($schools);
+        $document = (self::$facts[''] ??= new ShippedFacts((new CatalogueFiles(dirname(__DIR__, 2).'/catalogue'))->document()))->document;
+
+        return self::$facts[http_build_query($schools)] ??= new ShippedFacts($document, $schools);
     }
 
     /** @param array<string, string> $schools */
     public static function reader(array $schools = []): GenotypeReader
     {
-        return new GenotypeReader(self::catalogue($schools), self::shelf()->names($schools));
+        return self::facts($schools)->reader();
     }
 
     /** @param array<string, string> $schools */
@@ -52,7 +57,7 @@ final class Shelf
     /** @param array<string, string> $schools */
     public static function odds(string $sire, string $dam, string $target, array $schools = [], bool $hatched = false): TargetOdds
     {
-        $wanted = (new TargetReader(self::catalogue($schools), self::shelf()->names($schools)))->read($target);
+        $wanted = self::facts($schools)->targets()->read($target);
 
         return TargetOdds::of(self::cross($sire, $dam, $schools), $wanted, $hatched);
     }

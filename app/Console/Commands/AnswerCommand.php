@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Documents\DocumentError;
 use Destino\DestinoError;
+use Destino\Documents\DocumentError;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;
 use Destino\Pairing\Asking\QuestionError;

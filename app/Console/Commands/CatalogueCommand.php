@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Catalogue\CatalogueCheck;
+use Destino\Documents\CatalogueCheck;
 use Illuminate\Console\Command;
 
 class CatalogueCommand extends Command

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
 use App\Catalogue\GeneSearch;
-use App\Documents\GenesDocument;
+use Destino\Documents\GenesDocument;
 use Destino\Genome\Allele;
 
 class GenesCommand extends AnswerCommand

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\ClutchReader;
-use App\Documents\IdentificationDocument;
+use Destino\Documents\ClutchReader;
+use Destino\Documents\IdentificationDocument;
 use Destino\Identification\Identification;
 use Destino\Identification\IdentificationError;
 use Destino\Pairing\Asking\QuestionError;
@@ -33,7 +33,7 @@ class IdentifyCommand extends AnswerCommand
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $reader = new ClutchReader($shelf, $document);
         $found = new Identification($shelf->catalogue(), $reader->clutch, $reader->cues);
-        $answer = (new IdentificationDocument($shelf))->of($found, $document, $top);
+        $answer = (new IdentificationDocument($shelf))->of($found, $reader, $top);
         $this->option('json') ? $this->printJson($answer) : $this->printTable($answer);
     }
 

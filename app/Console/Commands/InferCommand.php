@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\PedigreeReader;
-use App\Documents\PosteriorDocument;
+use Destino\Documents\PedigreeReader;
+use Destino\Documents\PosteriorDocument;
 use Destino\Inference\Evidence\InferenceError;
 
 class InferCommand extends AnswerCommand

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Documents\LuckDocument;
+use Destino\Documents\LuckDocument;
 use Destino\Pairing\Asking\QuestionError;
 use Destino\Probability\Binomial;
 use Destino\Probability\Luck;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\PlanDocument;
-use App\Projects\ProjectReader;
+use Destino\Documents\PlanDocument;
+use Destino\Documents\ProjectReader;
 use Destino\Pairing\Asking\QuestionError;
 use Destino\Planning\Given\ProjectError;
 use Destino\Planning\Planner;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Documents\PredictionDocument;
+use Destino\Documents\PredictionDocument;
 use Destino\Notation\Percentage;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\Question;

@@ -8,6 +8,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
 use App\House\Choices;
 use App\House\House;
+use App\House\Stances;
 use App\Models\HouseRules;
 use App\Models\User;
 use Closure;
@@ -42,7 +43,7 @@ class HouseRequest extends RecordRequest
         foreach ($catalogue->claims as $claim) {
             $rules["schools.{$claim->key}"] = ['nullable', $this->school($catalogue, $claim->key)];
         }
-        foreach (array_keys(Choices::stances($catalogue)) as $key) {
+        foreach (array_keys(Stances::all($catalogue)) as $key) {
             $rules["stances.{$key}"] = ['nullable', Rule::enum(Stance::class)];
         }
         foreach ($catalogue->sharedLines() as $shared) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
-use App\Models\Enums\Precision;
 use App\Models\Project;
 use App\Models\User;
 use Closure;
@@ -14,7 +13,6 @@ use Destino\Genome\Sex;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project as PlannedProject;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -108,61 +106,6 @@ class ProjectRequest extends RecordRequest
         });
     }
 
-    /**
-     * Reads offers, one a line: sex, genes, age in months, price, from and until when it is to be had. All but the genes may
-     * stand anywhere.
-     *
-     * @return list<array{genes: string, sex: string, age: int, price: int, from?: string, until?: string}|string> an offer, or what is wrong with the line
-     */
-    public static function offers(string $text): array
-    {
-        $offers = [];
-        foreach (preg_split('/\R/', trim($text)) ?: [] as $i => $line) {
-            if (trim($line) === '') {
-                continue;
-            }
-            $parts = array_map(trim(...), explode(',', $line));
-            $sex = $age = $price = null;
-            $genes = $days = [];
-            foreach ($parts as $part) {
-                if (Sex::tryFrom(mb_strtolower($part)) !== null) {
-                    $sex = mb_strtolower($part);
-                } elseif (preg_match('/^(\d+) ?months?$/i', $part, $number)) {
-                    $age = (int) $number[1];
-                } elseif (preg_match('/^(from|until) (\S+)$/i', $part, $when)) {
-                    $days[mb_strtolower($when[1])] = self::day($when[2], mb_strtolower($when[1]) === 'until');
-                } elseif (preg_match('/^\d{1,8}$/', $part)) {
-                    $price = (int) $part;
-                } else {
-                    $genes[] = $part;
-                }
-            }
-            if (in_array(null, $days, true)) {
-                $offers[] = 'Line '.($i + 1).': write the day as from 2027-03-01 or until 2027-03.';
-
-                continue;
-            }
-            $offers[] = $sex === null || $genes === [] || $price === null
-                ? 'Line '.($i + 1).' needs a sex, what it carries and a price: female, Clown het Piebald, 24 months, 400'
-                : ['genes' => implode(' ', $genes), 'sex' => $sex, 'age' => $age ?? 36, 'price' => $price] + $days;
-        }
-
-        return $offers;
-    }
-
-    /** The first day that is meant, or the last; null where it is no date. */
-    private static function day(string $text, bool $isLast): ?string
-    {
-        $read = Precision::read($text);
-        $day = $read === null ? null : Carbon::parse($read[0]);
-
-        return $day === null ? null : (match (true) {
-            ! $isLast, $read[1] === Precision::Day => $day,
-            $read[1] === Precision::Month => $day->endOfMonth(),
-            default => $day->endOfYear(),
-        })->format('Y-m-d');
-    }
-
     /** @return array<string, int|float> */
     private function assumptions(): array
     {
@@ -183,7 +126,7 @@ class ProjectRequest extends RecordRequest
     private function values(): array
     {
         return [
-            'offers' => array_values(array_filter(self::offers((string) $this->validated('offers')), is_array(...))),
+            'offers' => array_values(array_filter(OfferLines::read((string) $this->validated('offers')), is_array(...))),
             'assumptions' => $this->assumptions(),
             'forbidden' => array_map(
                 fn (string $pair): array => array_map(intval(...), explode(':', $pair)),
@@ -206,7 +149,7 @@ class ProjectRequest extends RecordRequest
     private function readableOffers(CatalogueShelf $shelf): Closure
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
-            foreach (self::offers((string) $value) as $i => $offer) {
+            foreach (OfferLines::read((string) $value) as $i => $offer) {
                 if (is_string($offer)) {
                     $fail($offer);
 

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Conclusions;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
 use Destino\Genome\Mask;
-use Destino\Genome\Sex;
 use Destino\Inference\Family\Family;
-use Destino\Inference\Family\FounderPrior;
 use Destino\Inference\Family\Member;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Masked;
+use Destino\Inference\Faults\Misidentified;
+use Destino\Inference\Faults\Mutation;
+use Destino\Inference\Faults\OtherSire;
+use Destino\Inference\Faults\Unrecorded;
 use Destino\Inference\Inheritance\GenotypeSpace;
-use Destino\Notation\Target;
 
 /** Single faults that might explain what cannot be about the young of a clutch, each with its prior. */
 final readonly class Candidates
@@ -26,7 +25,12 @@ final readonly class Candidates
 
     private const MOST_FOUNDERS = 6;
 
-    public function __construct(private Catalogue $catalogue, private Family $family, private ErrorRates $rates) {}
+    private Misnamings $misnamings;
+
+    public function __construct(private Catalogue $catalogue, private Family $family, private ErrorRates $rates)
+    {
+        $this->misnamings = new Misnamings($catalogue, $rates);
+    }
 
     /** @return list<array{Fault, float}> each with its prior */
     public function of(Matter $matter): array
@@ -37,19 +41,16 @@ final readonly class Candidates
             if ($member !== null) {
                 $faults[] = $this->misidentified($matter, $member);
                 foreach ($member->isFounder() ? [] : $matter->wanted as $allele) {
-                    $faults[] = [
-                        new Fault(FaultKind::Mutation, $id, [$allele]),
-                        $this->rates->of(FaultKind::Mutation, $member->brood->count ?? 1),
-                    ];
+                    $faults[] = $this->weighed(new Mutation($id, [$allele]), $member);
                 }
-                array_push($faults, ...$this->misnamed($member, $matter->wanted)); // what is not seen is not called anything
+                array_push($faults, ...$this->misnamings->of($member, $matter->wanted)); // what is not seen is not called anything
             }
         }
         $first = $this->family->member($matter->subjects[0]);
         if ($first !== null && ! $first->isFounder()) {
-            $faults[] = [new Fault(FaultKind::OtherSire, $first->id), $this->rates->of(FaultKind::OtherSire)];
+            $faults[] = $this->weighed(new OtherSire($first->id));
             foreach ($this->foundersBehind($first) as $founder) {
-                array_push($faults, ...$this->unseen($founder, $matter->wanted), ...$this->misnamed($founder, $matter->named));
+                array_push($faults, ...$this->unseen($founder, $matter->wanted), ...$this->misnamings->of($founder, $matter->named));
             }
         } elseif ($first !== null) {
             array_push($faults, ...$this->unseen($first, $matter->wanted));
@@ -61,10 +62,13 @@ final readonly class Candidates
     /** @return array{Fault, float} the young is not what it was taken for, at the loci that are at odds */
     public function misidentified(Matter $matter, Member $member): array
     {
-        return [
-            new Fault(FaultKind::Misidentified, $member->id, $matter->allelesAtOdds($this->catalogue)),
-            $this->rates->of(FaultKind::Misidentified, $member->brood->count ?? 1),
-        ];
+        return $this->weighed(new Misidentified($member->id, $matter->allelesAtOdds($this->catalogue)), $member);
+    }
+
+    /** @return array{Fault, float} */
+    private function weighed(Fault $fault, ?Member $member = null): array
+    {
+        return [$fault, $fault->chance($this->rates, $member->brood->count ?? 1)];
     }
 
     /**
@@ -82,8 +86,7 @@ final readonly class Candidates
                     $this->catalogue->allele($allele),
                 ),
             ) !== [];
-            $kind = $isHidden ? FaultKind::Masked : FaultKind::Unrecorded;
-            $faults[] = [new Fault($kind, $founder->id, [$allele]), $this->rates->of($kind)];
+            $faults[] = $this->weighed($isHidden ? new Masked($founder->id, [$allele]) : new Unrecorded($founder->id, [$allele]));
         }
 
         return $faults;
@@ -105,85 +108,6 @@ final readonly class Candidates
         }
 
         return $sure;
-    }
-
-    /**
-     * What a member is called and is not: some other gene, another allele of the series, another line of the same name.
-     *
-     * @param list<string> $alleles that are at odds
-     * @return list<array{Fault, float}>
-     */
-    private function misnamed(Member $member, array $alleles): array
-    {
-        $faults = [];
-        foreach (array_intersect($alleles, $this->allelesSaid($member)) as $allele) {
-            $rate = $this->rates->of(FaultKind::Misnamed) ** ($member->brood->count ?? 1); // each egg by itself
-            $faults[] = [new Fault(FaultKind::Misnamed, $member->id, [$allele]), $rate];
-            $others = $this->takenFor($allele);
-            foreach ($others as $other) {
-                $faults[] = [new Fault(FaultKind::Misnamed, $member->id, [$allele], $other), $rate / count($others)];
-            }
-        }
-
-        return $faults;
-    }
-
-    /** @return list<string> alleles of the same locus, and those that share a word with it or are mixed up with it by eye */
-    private function takenFor(string $allele): array
-    {
-        $own = $this->catalogue->allele($allele);
-        $others = $this->catalogue->locus($own->locus)->alleles;
-        foreach ($this->catalogue->sharedNames as $shared) {
-            $others = in_array($own->name, $shared->choices, true) ? [...$others, ...$this->named($shared->choices)] : $others;
-        }
-        foreach ($this->catalogue->lookAlikes as $alike) {
-            $others = in_array($allele, $alike->members, true) ? [...$others, ...$alike->members] : $others;
-        }
-
-        return array_values(array_diff(array_unique($others), [$allele]));
-    }
-
-    /**
-     * @param list<string> $names
-     * @return list<string>
-     */
-    private function named(array $names): array
-    {
-        $keys = [];
-        foreach ($this->catalogue->alleles as $allele) {
-            if (in_array($allele->name, $names, true)) {
-                $keys[] = $allele->key;
-            }
-        }
-
-        return $keys;
-    }
-
-    /** @return list<string> mutant alleles that are said of a member or seen in it */
-    private function allelesSaid(Member $member): array
-    {
-        $alleles = [];
-        foreach ($member->animal->testimonies ?? [] as $testimony) {
-            foreach ($testimony->says->factors as $factor) {
-                foreach ($factor->states->entries() as [$state]) {
-                    $alleles += array_flip(
-                        array_merge(
-                            ...array_map(
-                                static fn (Diplotype $one): array => array_merge(...$one->haplotypes),
-                                array_values($state->diplotypes),
-                            ),
-                        ),
-                    );
-                }
-            }
-        }
-        $saw = $member->animal->saw ?? $member->brood?->saw;
-        foreach ($saw instanceof Target ? FounderPrior::allelesOf($saw) : [] as $allele) {
-            $alleles[$allele] = true;
-        }
-        unset($alleles[Allele::WILD], $alleles[Sex::X], $alleles[Sex::Y]);
-
-        return array_map(strval(...), array_keys($alleles));
     }
 
     /** @return list<Member> founders behind an animal or eggs, the nearest first */

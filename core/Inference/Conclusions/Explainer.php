@@ -17,7 +17,7 @@ use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Family\Solved;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Distribution;
 use Destino\Probability\NearestFraction;
@@ -207,7 +207,7 @@ final class Explainer
     /** @return list<Fault> */
     private function freed(Matter $matter): array
     {
-        return array_map(static fn (string $id): Fault => new Fault(FaultKind::Misidentified, $id), $matter->subjects);
+        return array_map(static fn (string $id): Fault => new Misidentified($id), $matter->subjects);
     }
 
     /**

@@ -13,7 +13,8 @@ use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misidentified;
+use Destino\Inference\Faults\OtherSire;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /** How likely what was seen in a family is if something in its records is wrong; each bundle of groups is worked out once for equal faults. */
@@ -47,7 +48,7 @@ final class FaultEvidence
     {
         foreach ($this->matters as $i => $matter) {
             foreach (in_array($i, $heard, true) ? [] : $matter->subjects as $id) {
-                $faults[] = new Fault(FaultKind::Misidentified, $id, $matter->allelesAtOdds($this->context->catalogue));
+                $faults[] = new Misidentified($id, $matter->allelesAtOdds($this->context->catalogue));
             }
         }
         $log = 0.0;
@@ -68,7 +69,7 @@ final class FaultEvidence
     private function bundlesFor(array $faults): array
     {
         $all = $this->bundles->all;
-        $otherSires = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::OtherSire);
+        $otherSires = array_filter($faults, static fn (Fault $fault): bool => $fault instanceof OtherSire);
         if ($otherSires !== []) {
             $all = [array_merge(...$all)]; // it is the same male at all of them
         }
@@ -82,7 +83,7 @@ final class FaultEvidence
             $own = array_filter(
                 $faults,
                 fn (Fault $fault): bool =>
-                    $fault->kind === FaultKind::OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle),
+                    $fault instanceof OtherSire || $fault->alleles === [] || $this->isAbout($fault, $bundle),
             );
             $keys = array_map(static fn (Fault $fault): string => $fault->key(), $own);
             sort($keys);

@@ -253,7 +253,7 @@ final class Kindred
             }
         }
         foreach ($this->decidedOf($family) as $fault) {
-            foreach ($fault->kind->isHeardAnywhere() ? $fault->alleles : [] as $allele) {
+            foreach ($fault->isHeardAnywhere() ? $fault->alleles : [] as $allele) {
                 self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
             }
         }

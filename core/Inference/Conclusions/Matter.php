@@ -6,6 +6,12 @@ namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
+use Destino\Inference\Evidence\Hearing;
+use Destino\Inference\Family\Context;
+use Destino\Inference\Family\FounderPrior;
+use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Inheritance\GenotypeSpace;
+use Destino\Notation\TargetCondition;
 
 /** Something in the records that cannot be, or hardly: young of one clutch, at some loci. */
 final readonly class Matter
@@ -25,6 +31,46 @@ final readonly class Matter
         public array $named,
         public bool $isDoubted = false,
     ) {}
+
+    /**
+     * @param non-empty-list<string> $subjects
+     * @param list<string> $loci
+     */
+    public static function about(
+        Context $context,
+        Hypothesis $given,
+        string $litter,
+        array $subjects,
+        array $loci,
+        bool $isDoubted = false,
+    ): self {
+        $wanted = $named = [];
+        foreach ($subjects as $id) {
+            $member = $given->family->member($id);
+            $saw = $member?->animal->saw ?? $member?->brood?->saw;
+            foreach ($member?->animal->testimonies ?? [] as $testimony) {
+                foreach ($testimony->says->groups() as $key) {
+                    $said = Hearing::allelesIn(
+                        new GenotypeSpace($context->catalogue, [$context->catalogue->groups[$key]]), $testimony->says,
+                    );
+                    $wanted = [...$wanted, ...$said];
+                }
+                $named = [...$named, ...$testimony->absent];
+            }
+            $wanted = [
+                ...$wanted,
+                ...array_merge([], ...array_map(static fn (TargetCondition $one): array => $one->wantedAlleles(), $saw->conditions ?? [])),
+            ];
+            $named = [...$named, ...($saw === null ? [] : FounderPrior::allelesOf($saw))];
+        }
+        $here = static fn (string $allele): bool => in_array($context->catalogue->allele($allele)->locus, $loci, true);
+        $wanted = array_values(array_filter(array_unique($wanted), $here));
+
+        return new self(
+            $litter, $subjects, $loci, $wanted, array_values(array_unique([...$wanted, ...array_filter($named, $here)])),
+            $isDoubted,
+        );
+    }
 
     /** @return list<string> every allele of the loci at odds; none where the sex is, which is no gene's matter */
     public function allelesAtOdds(Catalogue $catalogue): array

@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Sex;
-use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
-use Destino\Inference\Family\FounderPrior;
 use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Family\Member;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Inheritance\GenotypeSpace;
-use Destino\Notation\TargetCondition;
 
 /** Finds who is at odds with the rest of a family: animals and eggs without whose looks and statements the records agree. */
 final class Offences
@@ -51,53 +48,13 @@ final class Offences
         $matters = [];
         foreach ($byLitter as $litter => $subjects) {
             $loci = array_map(strval(...), array_keys(array_merge(...array_map(fn (string $id): array => $this->loci[$id], $subjects))));
-            $matters[] = self::matter(
+            $matters[] = Matter::about(
                 $this->context, $this->given, $litter, $subjects, $loci,
                 array_diff($subjects, array_map(strval(...), array_keys($this->doubted))) === [],
             );
         }
 
         return $matters;
-    }
-
-    /**
-     * @param non-empty-list<string> $subjects
-     * @param list<string> $loci
-     */
-    public static function matter(
-        Context $context,
-        Hypothesis $given,
-        string $litter,
-        array $subjects,
-        array $loci,
-        bool $isDoubted = false,
-    ): Matter {
-        $wanted = $named = [];
-        foreach ($subjects as $id) {
-            $member = $given->family->member($id);
-            $saw = $member?->animal->saw ?? $member?->brood?->saw;
-            foreach ($member?->animal->testimonies ?? [] as $testimony) {
-                foreach ($testimony->says->groups() as $key) {
-                    $said = Hearing::allelesIn(
-                        new GenotypeSpace($context->catalogue, [$context->catalogue->groups[$key]]), $testimony->says,
-                    );
-                    $wanted = [...$wanted, ...$said];
-                }
-                $named = [...$named, ...$testimony->absent];
-            }
-            $wanted = [
-                ...$wanted,
-                ...array_merge([], ...array_map(static fn (TargetCondition $one): array => $one->wantedAlleles(), $saw->conditions ?? [])),
-            ];
-            $named = [...$named, ...($saw === null ? [] : FounderPrior::allelesOf($saw))];
-        }
-        $here = static fn (string $allele): bool => in_array($context->catalogue->allele($allele)->locus, $loci, true);
-        $wanted = array_values(array_filter(array_unique($wanted), $here));
-
-        return new Matter(
-            $litter, $subjects, $loci, $wanted, array_values(array_unique([...$wanted, ...array_filter($named, $here)])),
-            $isDoubted,
-        );
     }
 
     /** @param list<GenotypeSpace> $bundle */
@@ -140,7 +97,7 @@ final class Offences
         $named = $saw?->loci() ?? [];
         foreach ($member?->animal->testimonies ?? [] as $testimony) {
             $named = [
-                ...$named, ...array_map(strval(...), array_keys($this->context->hearing->namedLoci($space->groups, $testimony))),
+                ...$named, ...array_map(strval(...), array_keys($this->context->hearing->naming->loci($space->groups, $testimony))),
                 ...array_map(fn (string $allele): string => $this->context->catalogue->allele($allele)->locus, $testimony->absent),
             ];
         }
@@ -192,7 +149,7 @@ final class Offences
      */
     private function model(array $bundle, array $freed): FamilyModel
     {
-        $faults = array_map(static fn (string $id): Fault => new Fault(FaultKind::Misidentified, $id), array_keys($freed));
+        $faults = array_map(static fn (string $id): Fault => new Misidentified($id), array_keys($freed));
 
         return FamilyModel::of(
             $this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue),

@@ -32,7 +32,7 @@ final readonly class Suspicion
                     $loci = $this->model->spaces[$i]->loci();
                     $matter = $subjects === []
                         ? null
-                        : Offences::matter($this->model->context, $this->model->hypothesis, $young[0]->litter, $subjects, $loci);
+                        : Matter::about($this->model->context, $this->model->hypothesis, $young[0]->litter, $subjects, $loci);
                     if ($matter !== null) {
                         $at = array_values(
                             array_filter(
@@ -98,15 +98,16 @@ final readonly class Suspicion
         $sire = $this->model->siresOf($young[0])[0];
         $cases = $this->cases($i, $sire, (string) $young[0]->dam, $heard);
         [$kinds, $counts] = $this->kinds($i, $heard, $cases);
-        $own = self::likelihood($cases, $kinds, $counts);
+        $law = new SplitLaw($cases, $kinds);
+        $own = $law->of($counts);
         if ($own > 1e-2) {
             return null;
         }
         // Two kinds of look that are all there is: every split of the eggs is an outcome.
-        if (count($kinds) === 2 && self::isEither($cases, $kinds)) {
+        if ($law->isEither()) {
             $sum = 0.0;
             for ($k = 0; $k <= $eggs; $k++) {
-                $chance = self::likelihood($cases, $kinds, [$k, $eggs - $k]);
+                $chance = $law->of([$k, $eggs - $k]);
                 $sum += $chance <= $own * (1 + 1e-9) ? $chance : 0.0;
             }
 
@@ -180,47 +181,5 @@ final readonly class Suspicion
         }
 
         return $all > 0.0 ? min(1.0, $sum / $all) : 0.0;
-    }
-
-    /**
-     * @param list<array{int, int, float}> $cases
-     * @param list<list<float>> $kinds
-     * @param list<int> $counts
-     */
-    private static function likelihood(array $cases, array $kinds, array $counts): float
-    {
-        $ways = 0.0;
-        $left = array_sum($counts);
-        foreach ($counts as $count) {
-            for ($j = 1; $j <= $count; $j++) {
-                $ways += log($left) - log($j);
-                $left--;
-            }
-        }
-        $sum = 0.0;
-        foreach ($cases as $case => [, , $weight]) {
-            $log = $ways;
-            foreach ($counts as $kind => $count) {
-                $log += $count === 0 ? 0.0 : ($kinds[$kind][$case] > 0.0 ? $count * log($kinds[$kind][$case]) : -INF);
-            }
-            $sum += $log === -INF ? 0.0 : $weight * exp($log);
-        }
-
-        return $sum;
-    }
-
-    /**
-     * @param list<array{int, int, float}> $cases
-     * @param list<list<float>> $kinds
-     */
-    private static function isEither(array $cases, array $kinds): bool
-    {
-        foreach (array_keys($cases) as $case) {
-            if (abs($kinds[0][$case] + $kinds[1][$case] - 1.0) > 1e-9) {
-                return false;
-            }
-        }
-
-        return true;
     }
 }

@@ -11,7 +11,8 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misidentified;
+use Destino\Inference\Faults\Unrecorded;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**
@@ -67,7 +68,7 @@ final class Weighing
         $most = max([-INF, ...array_column($this->combinations($this->matters), 'log')]);
         foreach ($this->combinations($this->matters) as $one) {
             $chosen = $one['chosen'][$matter];
-            $key = (new Explanation($chosen === [] ? [new Fault(FaultKind::Misidentified, '')] : $chosen, 1.0))->key();
+            $key = (new Explanation($chosen === [] ? [new Misidentified('')] : $chosen, 1.0))->key();
             $weights[$key] = ($weights[$key] ?? 0.0) + exp($one['log'] - $most);
             $faults[$key] = $chosen;
         }
@@ -122,7 +123,7 @@ final class Weighing
         $matter = $this->matters[$i];
         $candidates = array_values(array_filter(
             $this->candidates->of($matter),
-            static fn (array $one): bool => $one[1] > 0.0 && ! ($matter->isDoubted && $one[0]->kind === FaultKind::Misidentified),
+            static fn (array $one): bool => $one[1] > 0.0 && ! ($matter->isDoubted && $one[0] instanceof Misidentified),
         ));
         $found = [];
         $singles = array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates);
@@ -205,7 +206,7 @@ final class Weighing
     {
         $insisted = [];
         foreach ($chosen as $i => $faults) {
-            $isWrong = array_filter($faults, static fn (Fault $fault): bool => $fault->kind === FaultKind::Misidentified) !== [];
+            $isWrong = array_filter($faults, static fn (Fault $fault): bool => $fault instanceof Misidentified) !== [];
             $insisted = $this->matters[$i]->isDoubted && ! $isWrong ? [...$insisted, ...$this->matters[$i]->subjects] : $insisted;
         }
 
@@ -219,7 +220,7 @@ final class Weighing
     private function really(Matter $matter, array $faults): array
     {
         return $matter->isDoubted
-            ? array_values(array_filter($faults, static fn (Fault $fault): bool => $fault->kind !== FaultKind::Misidentified))
+            ? array_values(array_filter($faults, static fn (Fault $fault): bool => ! $fault instanceof Misidentified))
             : $faults;
     }
 
@@ -248,7 +249,7 @@ final class Weighing
             }
         }
 
-        return $this->context->rates->of($fault->kind);
+        return $fault->chance($this->context->rates);
     }
 
     /** Two faults that can both be, and are not two words for one. */
@@ -256,8 +257,8 @@ final class Weighing
     {
         return ! (
             $one->subject === $other->subject
-            && ($one->kind === $other->kind || in_array(FaultKind::Misidentified, [$one->kind, $other->kind], true))
-            && $one->kind !== FaultKind::Unrecorded
+            && ($one::class === $other::class || $one instanceof Misidentified || $other instanceof Misidentified)
+            && ! $one instanceof Unrecorded
         );
     }
 

@@ -34,7 +34,7 @@ final readonly class Clashes
             foreach (array_slice($relevant, $i + 1) as $other) {
                 $meant = array_column([...$one->says->statesOver($groups), ...$other->says->statesOver($groups)], 0);
                 if (! $this->isAllowed($meant, $groups, [$one, $other], $hiding)) {
-                    $named = $this->hearing->namedLoci($groups, $one) + $this->hearing->namedLoci($groups, $other);
+                    $named = $this->hearing->naming->loci($groups, $one) + $this->hearing->naming->loci($groups, $other);
                     $conflicts[] = new Conflict(array_keys($named), [$one->id, $other->id]);
                 }
             }
@@ -85,7 +85,7 @@ final readonly class Clashes
      */
     private function lociAtOdds(array $groups, Testimony $testimony): array
     {
-        $named = array_keys($this->hearing->namedLoci($groups, $testimony));
+        $named = array_keys($this->hearing->naming->loci($groups, $testimony));
 
         return $named !== [] ? $named : self::lociOf($groups);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Descent;
 
 use Closure;
-use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Components;
@@ -68,32 +67,15 @@ final class Descent
     /** What is known of animals from outside: how often the founders here carry each allele. */
     public function outside(): Outside
     {
-        if ($this->outside === null) {
-            /** @var Weights<null> $copies */
-            $copies = new Weights;
-            $founders = 0;
-            foreach ($this->animals as $id => $animal) {
-                if ($animal->isFounder()) {
-                    $founders++;
-                    self::count($this->of($id)->belief, $copies);
-                }
-            }
-            $this->outside = new Outside($this->catalogue, $copies->sums(), $founders, $this->unrecorded ?? Rational::of(1, 20));
-        }
-
-        return $this->outside;
+        return $this->outside ??= Outside::among($this->catalogue, $this->founders(), $this->unrecorded ?? Rational::of(1, 20));
     }
 
-    /** @param Weights<null> $copies expected copies by allele, added to */
-    private static function count(Belief $belief, Weights $copies): void
+    /** @return iterable<Belief> */
+    private function founders(): iterable
     {
-        foreach ($belief->factors as $factor) {
-            foreach ($factor->states->entries() as [$state, $weight]) {
-                foreach ($state->diplotypes as $diplotype) {
-                    foreach (array_diff(array_merge(...$diplotype->haplotypes), [Allele::WILD, Sex::X, Sex::Y]) as $allele) {
-                        $copies->add($allele, null, $weight);
-                    }
-                }
+        foreach ($this->animals as $id => $animal) {
+            if ($animal->isFounder()) {
+                yield $this->of($id)->belief;
             }
         }
     }
@@ -194,7 +176,7 @@ final class Descent
         $reasons = [];
         $named = array_fill_keys([Reason::PARENTS], true);
         foreach ($animal->testimonies as $testimony) {
-            $named[$testimony->id] = $testimony->namesAllThatShows || isset($this->hearing->namedLoci([$group], $testimony)[$locus]);
+            $named[$testimony->id] = $testimony->namesAllThatShows || isset($this->hearing->naming->loci([$group], $testimony)[$locus]);
         }
         foreach ($steps->taken as [$by, $states]) {
             if (! $named[$by]) {

@@ -10,6 +10,7 @@ use Destino\Genome\Sex;
 use Destino\Genome\State;
 use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Naming;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Probability\Rational;
@@ -153,14 +154,14 @@ final readonly class Narrowing
         $space = $this->spaces->over($groups);
         $certainty = self::weightOf($testimony, $trusted);
         $says = $this->hearing->chances($space, $testimony);
-        $named = $this->hearing->namedLoci($groups, $testimony);
+        $named = $this->hearing->naming->loci($groups, $testimony);
         $allowed = [];
         /** @var Weights<null> $totals */
         $totals = new Weights;
         foreach ($states->entries() as $key => [$state, $weight]) {
             $allowed[$key] = $this->hearing->allows($state, $space, $testimony, $says, $hiding);
             if ($allowed[$key] !== null) {
-                $totals->add($this->hearing->namedPart($state, $groups, $named), null, $weight);
+                $totals->add(Naming::part($state, $groups, $named), null, $weight);
             }
         }
         $parts = $totals->sums();
@@ -170,7 +171,7 @@ final readonly class Narrowing
             if ($allowed[$key] === null) {
                 $after->add($key, $state, $weight->times($certainty->complement()));
             } elseif ($percentages) { // with one parent unrecorded they are the statement's: P(state) = P(part | statement)·P(state | part)
-                $part = $parts[$this->hearing->namedPart($state, $groups, $named)] ?? Rational::one();
+                $part = $parts[Naming::part($state, $groups, $named)] ?? Rational::one();
                 $after->add($key, $state, $weight->times($allowed[$key])->dividedBy($part)->times($certainty));
             } else {
                 $after->add($key, $state, $weight->times($certainty));

@@ -7,9 +7,7 @@ namespace Destino\Inference\Evidence;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
-use Destino\Genome\SchoolChanges;
 use Destino\Genome\Sex;
 use Destino\Genome\State;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -21,10 +19,12 @@ use Destino\Probability\Weights;
  */
 final class Hearing
 {
-    /** @var array<string, array{Testimony, array<string, true>}> loci that a statement names, by statement and groups */
-    private array $named = [];
+    public readonly Naming $naming;
 
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+        $this->naming = new Naming;
+    }
 
     /**
      * Statements that say something here, the weightiest first. One that was made twice is heard once, as sure as it was
@@ -36,7 +36,7 @@ final class Hearing
     {
         $names = $order = $relevant = [];
         foreach ($animal->testimonies as $i => $one) {
-            $names[$one->id] = $this->namedLoci($space->groups, $one) !== [];
+            $names[$one->id] = $this->naming->loci($space->groups, $one) !== [];
             $order[$one->id] = $i;
             if ($one->namesAllThatShows || $names[$one->id] || $this->absentHere($space, $one) !== []) {
                 $before = $relevant[$one->claim()] ?? null;
@@ -62,10 +62,10 @@ final class Hearing
      */
     public function chances(GenotypeSpace $space, Testimony $testimony): array
     {
-        $named = $this->namedLoci($space->groups, $testimony);
+        $named = $this->naming->loci($space->groups, $testimony);
         $chances = new Weights;
         foreach ($testimony->says->statesOver($space->groups) as [$state, $p]) {
-            $chances->add($this->namedPart($state, $space->groups, $named), null, $p);
+            $chances->add(Naming::part($state, $space->groups, $named), null, $p);
         }
 
         return $chances->sums();
@@ -78,8 +78,8 @@ final class Hearing
      */
     public function allows(State $state, GenotypeSpace $space, Testimony $testimony, array $says, array $hiding = []): ?Rational
     {
-        $named = $this->namedLoci($space->groups, $testimony);
-        $chance = $says[$this->namedPart($state, $space->groups, $named)] ?? null;
+        $named = $this->naming->loci($space->groups, $testimony);
+        $chance = $says[Naming::part($state, $space->groups, $named)] ?? null;
         if ($chance === null || self::carriesAny($state, $testimony->absent)) {
             return null;
         }
@@ -104,45 +104,6 @@ final class Hearing
         return array_values(
             array_filter($testimony->absent, fn (string $allele): bool => $space->holds($this->catalogue->allele($allele)->locus)),
         );
-    }
-
-    /**
-     * Loci at which the statement says something else than wild type.
-     *
-     * @param list<LinkageGroup> $groups
-     * @return array<string, true>
-     */
-    public function namedLoci(array $groups, Testimony $testimony): array
-    {
-        $key = spl_object_id($testimony).' '.implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
-        $this->named[$key] ??= [$testimony, $this->lookForNames($groups, $testimony)]; // kept, so that its number is not used again
-
-        return $this->named[$key][1];
-    }
-
-    /**
-     * The part of a state that a statement speaks about; with its phase where it names a whole group.
-     *
-     * @param list<LinkageGroup> $groups
-     * @param array<string, true> $named
-     */
-    public function namedPart(State $state, array $groups, array $named): string
-    {
-        $parts = [];
-        foreach ($groups as $group) {
-            $own = array_filter($group->loci, static fn (string $locus): bool => isset($named[$locus]));
-            $others = array_filter($group->loci, static fn (string $locus): bool => ! isset($named[$locus]) && $locus !== Sex::LOCUS);
-            if ($own !== [] && $others === [] && count($group->loci) > 1) {
-                $parts[] = $state->at($group)->key;
-
-                continue;
-            }
-            foreach ($own as $i => $locus) {
-                $parts[] = SchoolChanges::pairKey(...$state->at($group)->pairAt($i));
-            }
-        }
-
-        return implode('|', $parts);
     }
 
     /** @return list<string> mutant alleles that the statements about an animal name here, present or absent */
@@ -182,27 +143,5 @@ final class Hearing
         }
 
         return false;
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return array<string, true>
-     */
-    private function lookForNames(array $groups, Testimony $testimony): array
-    {
-        $named = [];
-        $wild = SchoolChanges::pairKey(Allele::WILD, Allele::WILD);
-        foreach ($groups as $group) {
-            if (! in_array($group->key, $testimony->says->groups(), true)) {
-                continue;
-            }
-            foreach ($group->loci as $locus) {
-                if ($locus !== Sex::LOCUS && ! $testimony->says->marginalAt($locus, $group)->probabilityOf($wild)->isOne()) {
-                    $named[$locus] = true;
-                }
-            }
-        }
-
-        return $named;
     }
 }

@@ -57,17 +57,4 @@ final class InferenceError extends DomainException implements DestinoError
     {
         return new self("The young of the clutch {$clutch} are recorded with different parents.");
     }
-
-    public static function oneAnswer(string $where, string $wanted, string $got): self
-    {
-        return new self("{$where} is {$got}, where {$wanted} is wanted.");
-    }
-
-    public static function unknownField(string $where, string $field, string ...$known): self
-    {
-        return new self(
-            ($where === '' ? 'The document' : $where)." has a field “{$field}”, which is not known there. Known are "
-                .implode(', ', $known).'.',
-        );
-    }
 }

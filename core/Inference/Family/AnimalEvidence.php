@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
+use Destino\Inference\Evidence\Naming;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
@@ -91,7 +92,7 @@ final readonly class AnimalEvidence
     private function weights(Member $member, Testimony $testimony, array $numbers, array $masks, ?array $before): array
     {
         $chances = $this->context->hearing->chances($this->space, $testimony);
-        $named = $this->context->hearing->namedLoci($this->space->groups, $testimony);
+        $named = $this->context->hearing->naming->loci($this->space->groups, $testimony);
         $allowed = [];
         $parts = new Weights;
         foreach ($numbers as $number) {
@@ -99,7 +100,7 @@ final readonly class AnimalEvidence
             $allowed[$number] = $this->context->hearing->allows($state, $this->space, $testimony, $chances, $masks);
             if ($allowed[$number] !== null && $before !== null) {
                 $parts->add(
-                    $this->context->hearing->namedPart($state, $this->space->groups, $named), null,
+                    Naming::part($state, $this->space->groups, $named), null,
                     $before[$number] ?? Rational::zero(),
                 );
             }
@@ -112,7 +113,7 @@ final readonly class AnimalEvidence
                 $chance === null => Rational::zero(),
                 $before !== null => self::share(
                     $chance,
-                    $parts[$this->context->hearing->namedPart($this->space->state($number), $this->space->groups, $named)]
+                    $parts[Naming::part($this->space->state($number), $this->space->groups, $named)]
                     ?? Rational::zero(),
                 ),
                 default => Rational::one(),

@@ -8,13 +8,10 @@ use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Probability\Rational;
-use Destino\Probability\Weights;
 
 /** Animals that are joined by parentage, parents before their young, with those from outside and the eggs that were counted. */
 final readonly class Family
 {
-    private const OUTSIDE = "\u{1F}";
-
     /**
      * @param array<string, Member> $members animals by id, parents before their young
      * @param array<string, Member> $eggs counted eggs by id
@@ -27,21 +24,22 @@ final readonly class Family
      */
     public static function of(array $animals, array $broods): self
     {
-        $members = $outsiders = $eggs = [];
+        $members = $eggs = [];
+        $enrolment = new Enrolment;
         foreach ($animals as $animal) {
-            $member = self::place($animal, null, $outsiders);
+            $member = $enrolment->place($animal, null);
             foreach ($member->parents() as $parent) {
-                if (isset($outsiders[$parent])) {
-                    $members[$parent] ??= $outsiders[$parent];
+                if (isset($enrolment->outsiders[$parent])) {
+                    $members[$parent] ??= $enrolment->outsiders[$parent];
                 }
             }
             $members[$animal->id] = $member;
         }
         foreach ($broods as $brood) {
-            $eggs[$brood->id] = self::place(null, $brood, $outsiders);
+            $eggs[$brood->id] = $enrolment->place(null, $brood);
         }
 
-        return new self($members + $outsiders, $eggs);
+        return new self($members + $enrolment->outsiders, $eggs);
     }
 
     /** @return list<string> ids of the animals that are recorded */
@@ -108,7 +106,7 @@ final readonly class Family
 
     public static function otherSireOf(string $litter): string
     {
-        return self::OUTSIDE.'other '.$litter;
+        return Member::OUTSIDE.'other '.$litter;
     }
 
     /** @return list<string> a member and everybody who descends from it */
@@ -174,38 +172,5 @@ final readonly class Family
         }
 
         return new self($members, $eggs);
-    }
-
-    /** @param array<string, Member> $outsiders those that are needed are added */
-    private static function place(?Individual $animal, ?Brood $brood, array &$outsiders): Member
-    {
-        $one = $animal ?? $brood ?? throw new \LogicException('A member is an animal or eggs.');
-        $clutch = $one->clutch;
-        $batch = $clutch !== null ? "clutch {$clutch}" : "of {$one->id}";
-        $recorded = $one instanceof Individual ? $one->sires() : $one->sires;
-        if ($animal !== null && $animal->isFounder()) {
-            return new Member($animal->id, $animal->sex, [], [], null, $batch, $batch, $animal);
-        }
-        $sires = $weights = [];
-        foreach ($recorded as $i => $sire) {
-            $id = $sire ?? self::OUTSIDE.'sire '.$batch;
-            if ($sire === null) {
-                $outsiders[$id] ??= Member::outsider($id, Sex::Male);
-            }
-            $sires[] = $id;
-            $weights[] = $one->weights[$i] ?? Rational::one();
-        }
-        $dam = $one->dam ?? self::OUTSIDE.'dam '.$batch;
-        if ($one->dam === null) {
-            $outsiders[$dam] ??= Member::outsider($dam, Sex::Female);
-        }
-        $total = Weights::sum($weights);
-        $shares = array_map(static fn (Rational $weight): Rational => $weight->dividedBy($total), $weights);
-        $litter = $clutch !== null
-            ? $batch
-            : 'pair '.implode(' ', array_map(static fn (?string $sire): string => $sire ?? '-', $recorded)).' x '
-                .($one->dam ?? "- {$one->id}");
-
-        return new Member($one->id, $animal?->sex, $sires, $shares, $dam, $batch, $litter, $animal, $brood);
     }
 }

@@ -250,7 +250,7 @@ final class FamilyModel
             $isHeard = ! $this->hypothesis->frees($member->id, $space)
                 && (
                     $testimony->namesAllThatShows
-                    || $this->context->hearing->namedLoci($space->groups, $testimony) !== []
+                    || $this->context->hearing->naming->loci($space->groups, $testimony) !== []
                     || $this->context->hearing->absentHere($space, $testimony) !== []
                 );
             $allowed = array_filter(array_keys($this->domains[$i][$member->id]), function (int $number) use ($space, $testimony, $says, $member): bool {

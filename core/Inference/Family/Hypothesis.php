@@ -7,8 +7,8 @@ namespace Destino\Inference\Family;
 use Destino\Genome\Catalogue;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Faults\Doubts;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
 use Destino\Inference\Faults\Renaming;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
@@ -38,34 +38,25 @@ final readonly class Hypothesis
      */
     public static function of(Family $family, array $faults, Catalogue $catalogue, array $insisted = []): self
     {
-        $free = $hidden = $mutations = $otherSires = $names = [];
+        $doubts = new Doubts;
         foreach ($faults as $fault) {
             $member = $family->member($fault->subject);
-            if ($member === null) {
-                continue;
+            if ($member !== null) {
+                $fault->mark($doubts, $member->id, $member->litter);
             }
-            match ($fault->kind) {
-                FaultKind::Misidentified => $free[$member->id] = $fault->alleles === [] || ($free[$member->id] ?? [0]) === []
-                    ? []
-                    : [...$free[$member->id] ?? [], ...$fault->alleles],
-                FaultKind::Unrecorded, FaultKind::Masked => $hidden[$member->id][] = $fault->alleles,
-                FaultKind::Mutation => $mutations[$member->id] = [...$mutations[$member->id] ?? [], ...$fault->alleles],
-                FaultKind::OtherSire => $otherSires[$member->litter] = true,
-                FaultKind::Misnamed => $names[$member->id][] = $fault,
-            };
         }
-        foreach (array_keys($otherSires) as $litter) {
+        foreach (array_keys($doubts->otherSires) as $litter) {
             $family = $family->withOtherSire($litter);
         }
 
         return new self(
-            $names === []
+            $doubts->names === []
                 ? $family
-                : $family->map(static fn (Member $member): Member => self::renamed($member, $names[$member->id] ?? [], $catalogue)),
-            $free,
-            $hidden,
-            $mutations,
-            $otherSires,
+                : $family->map(static fn (Member $member): Member => self::renamed($member, $doubts->names[$member->id] ?? [], $catalogue)),
+            $doubts->free,
+            $doubts->hidden,
+            $doubts->mutations,
+            $doubts->otherSires,
             array_fill_keys($insisted, true),
         );
     }
@@ -83,13 +74,13 @@ final readonly class Hypothesis
             );
     }
 
-    /** @param list<Fault> $faults */
-    private static function renamed(Member $member, array $faults, Catalogue $catalogue): Member
+    /** @param list<array{list<string>, string|null}> $names */
+    private static function renamed(Member $member, array $names, Catalogue $catalogue): Member
     {
         $animal = $member->animal;
         $brood = $member->brood;
-        foreach ($faults as $fault) {
-            $renaming = new Renaming($catalogue, $fault->alleles, $fault->instead);
+        foreach ($names as [$alleles, $instead]) {
+            $renaming = new Renaming($catalogue, $alleles, $instead);
             $animal = $animal === null ? null : self::animal($animal, $renaming);
             $brood = $brood === null
                 ? null

@@ -15,6 +15,9 @@ use Destino\Probability\Rational;
  */
 final readonly class Member
 {
+    /** Before the ids of those from outside: no id of a record begins with it. */
+    public const OUTSIDE = "\u{1F}";
+
     /**
      * @param list<string> $sires ids of all who may be the sire; empty for a founder
      * @param list<Rational> $weights P(each is the sire), summing to 1

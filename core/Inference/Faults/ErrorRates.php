@@ -49,19 +49,6 @@ final readonly class ErrorRates
         );
     }
 
-    /** P(one fault); a count of eggs is misidentified egg by egg, and one of two gametes mutates. */
-    public function of(FaultKind $kind, int $eggs = 1): float
-    {
-        return match ($kind) {
-            FaultKind::Unrecorded => $this->unrecorded->toFloat(),
-            FaultKind::Misidentified => $this->misidentified->toFloat() ** $eggs,
-            FaultKind::OtherSire => $this->otherSire->toFloat(),
-            FaultKind::Misnamed => $this->misnamed->toFloat(),
-            FaultKind::Masked => $this->masked->toFloat(),
-            FaultKind::Mutation => (2 * $this->mutation->toFloat()) ** $eggs,
-        };
-    }
-
     /** @return array<string, Probability> by name */
     public function all(): array
     {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Faults;
 
+use Closure;
+use Destino\Genome\Catalogue;
+
 /** Faults that together make the records possible, with P(faults | what is recorded), among all that were weighed. */
 final readonly class Explanation
 {
@@ -30,8 +33,14 @@ final readonly class Explanation
     /** The kind of all its faults; null where they are of several. */
     public function kind(): ?FaultKind
     {
-        return array_filter($this->faults, fn (Fault $fault): bool => $fault->kind !== $this->fault->kind) === []
-            ? $this->fault->kind
+        return array_filter($this->faults, fn (Fault $fault): bool => $fault::class !== $this->fault::class) === []
+            ? $this->fault->kind()
             : null;
+    }
+
+    /** @param Closure(string): string $name of an animal or a clutch, by the core's id */
+    public function words(Closure $name, Catalogue $catalogue): string
+    {
+        return implode(' And: ', array_map(static fn (Fault $fault): string => $fault->words($name, $catalogue), $this->faults));
     }
 }

@@ -31,6 +31,8 @@ final class Sampler
 
     private readonly Randomizer $chance;
 
+    private readonly SetAside $setAside;
+
     /** @var list<list<int>> scopes of the factors */
     private readonly array $scopes;
 
@@ -49,6 +51,7 @@ final class Sampler
         int $seed = 1,
         private readonly float $width = self::WIDTH,
     ) {
+        $this->setAside = new SetAside($sizes);
         $this->chance = new Randomizer(new Mt19937($seed));
         $this->factors = array_map(static fn (Factor $factor): Factor => $factor->inDoubles(), $factors);
         $this->scopes = array_map(static fn (Factor $factor): array => $factor->scope, $factors);
@@ -61,7 +64,7 @@ final class Sampler
     public function run(?callable $each = null): Marginals
     {
         [$orders, $cost] = $this->orders();
-        $ready = array_map(fn (array $one): array => $this->ready($one, $this->factors), $orders);
+        $ready = array_map(fn (array $one): array => $this->setAside->ready($one, $this->factors), $orders);
         $visits = (int) max(10, min(150, $this->work / self::CHAINS / max(1.0, $cost)));
         $means = new ChainMeans($this->sizes, 2 * self::CHAINS);
         for ($chain = 0; $chain < self::CHAINS; $chain++) {
@@ -73,7 +76,7 @@ final class Sampler
             for ($visit = -$burnIn; $visit < $visits; $visit++) {
                 $turn = ($visit + $burnIn + $chain) % count($orders);
                 [$order, $aside] = $orders[$turn];
-                $elimination = $this->given(array_intersect_key($values, array_flip($aside)), $order, ...$ready[$turn]);
+                $elimination = $this->setAside->given(array_intersect_key($values, array_flip($aside)), $order, ...$ready[$turn]);
                 $floats = $elimination->floats() ?? [];
                 $values = $elimination->draw($this->chance) + array_intersect_key($values, array_flip($aside));
                 if ($visit >= 0) {
@@ -118,7 +121,7 @@ final class Sampler
         $values = array_map(fn (int $size): int => $this->chance->getInt(0, $size - 1), $this->sizes);
         for ($try = 0; $try < 40; $try++) {
             [$order, $aside] = $orders[$try % count($orders)];
-            $elimination = $this->given(array_intersect_key($values, array_flip($aside)), $order, $soft, []);
+            $elimination = $this->setAside->given(array_intersect_key($values, array_flip($aside)), $order, $soft, []);
             $elimination->logEvidence();
             $values = $elimination->draw($this->chance) + array_intersect_key($values, array_flip($aside));
             if ($this->isPossible($values)) {
@@ -151,71 +154,5 @@ final class Sampler
         }
 
         return true;
-    }
-
-    /**
-     * What stays as it is while some variables are set aside is made ready once.
-     *
-     * @param array{Order, list<int>} $of order and variables set aside
-     * @param list<Factor> $factors
-     * @return array{list<Factor>, list<array{Scope, array<int, float>}>} the tables that a draw has to cut, and the others
-     */
-    private function ready(array $of, array $factors): array
-    {
-        [$order, $aside] = $of;
-        $cut = array_filter(
-            $factors, static fn (Factor $factor): bool => $factor->scope === [] || array_intersect($factor->scope, $aside) !== [],
-        );
-
-        return [
-            array_values($cut),
-            (
-                new Elimination(
-                    array_diff_key($this->sizes, array_flip($aside)), array_values(array_diff_key($factors, $cut)), $order,
-                    new Doubles,
-                )
-            )->prepared(),
-        ];
-    }
-
-    /**
-     * @param array<int, int> $values
-     * @param list<Factor> $factors
-     * @param list<array{Scope, array<int, float>}> $prepared
-     * @return Elimination<float>
-     */
-    private function given(array $values, Order $order, array $factors, array $prepared): Elimination
-    {
-        $sizes = array_diff_key($this->sizes, $values);
-
-        return new Elimination(
-            $sizes, array_map(fn (Factor $factor): Factor => $this->sliced($factor, $values), $factors), $order, new Doubles,
-            PHP_INT_MAX, $prepared,
-        );
-    }
-
-    /** @param array<int, int> $values */
-    private function sliced(Factor $factor, array $values): Factor
-    {
-        if (array_intersect_key(array_flip($factor->scope), $values) === []) {
-            return $factor;
-        }
-        $scope = new Scope($factor->scope, $this->sizes);
-        $free = array_values(array_filter($factor->scope, static fn (int $variable): bool => ! isset($values[$variable])));
-        $keys = array_keys($factor->table);
-        $fixed = $scope->places($keys, array_intersect_key($scope->strides, $values));
-        $places = $scope->places($keys, (new Scope($free, $this->sizes))->strides);
-        $wanted = 0;
-        foreach ($scope->strides as $variable => $stride) {
-            $wanted += isset($values[$variable]) ? $values[$variable] * $stride : 0;
-        }
-        $table = [];
-        foreach ($keys as $i => $key) {
-            if ($fixed[$i] === $wanted) {
-                $table[$places[$i]] = $factor->table[$key];
-            }
-        }
-
-        return new Factor($free, $table);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Inference\Inheritance;
 
 use Destino\Genome\Allele;
+use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Diplotype;
 use Destino\Genome\Gamete;
@@ -29,6 +30,38 @@ final readonly class Outside
      * @param Rational $unrecorded P(an animal carries one copy of a gene that nobody mentioned)
      */
     public function __construct(private Catalogue $catalogue, private array $copies, private int $founders, private Rational $unrecorded) {}
+
+    /**
+     * From what is believed of the founders.
+     *
+     * @param iterable<Belief> $founders
+     */
+    public static function among(Catalogue $catalogue, iterable $founders, Rational $unrecorded): self
+    {
+        /** @var Weights<null> $copies */
+        $copies = new Weights;
+        $count = 0;
+        foreach ($founders as $belief) {
+            $count++;
+            self::count($belief, $copies);
+        }
+
+        return new self($catalogue, $copies->sums(), $count, $unrecorded);
+    }
+
+    /** @param Weights<null> $copies expected copies by allele, added to */
+    private static function count(Belief $belief, Weights $copies): void
+    {
+        foreach ($belief->factors as $factor) {
+            foreach ($factor->states->entries() as [$state, $weight]) {
+                foreach ($state->diplotypes as $diplotype) {
+                    foreach (array_diff(array_merge(...$diplotype->haplotypes), [Allele::WILD, Sex::X, Sex::Y]) as $allele) {
+                        $copies->add($allele, null, $weight);
+                    }
+                }
+            }
+        }
+    }
 
     /** P(a gamete of an animal from outside carries the allele): f + (1 − f)·u/2, f = copies / 2(founders + 50). */
     public function frequency(string $allele): Rational

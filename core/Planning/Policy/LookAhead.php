@@ -22,7 +22,7 @@ final class LookAhead implements Keeper
     {
         $this->project = $law->space->project;
         $this->outlooks = new Outlooks($law);
-        $this->choosing = new Choosing($this->outlooks, $this->project->tubs);
+        $this->choosing = new Choosing($this->outlooks);
     }
 
     /** What is to be expected from a situation on. */
@@ -81,7 +81,7 @@ final class LookAhead implements Keeper
         }
         $kept = $this->project->tubs === null
             ? [...$held, ...$this->choosing->chosen($situation, $young)]
-            : $this->choosing->withinTubs($situation, [...$held, ...$young]);
+            : (new Tubs($this->outlooks, $this->project->tubs))->fitting($situation, [...$held, ...$young]);
 
         return $this->project->keep === [] ? $kept : $this->asWritten($kept, $held, $young);
     }

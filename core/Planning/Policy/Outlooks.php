@@ -123,4 +123,15 @@ final class Outlooks
 
         return [$found['male'] < $wanted['male'] ? 1.0 : 0.0, $found['female'] < $wanted['female'] ? 1.0 : 0.0];
     }
+
+    /**
+     * The hazard at best next season with these animals beside these young.
+     *
+     * @param list<Holding> $others
+     * @param array<int, Holding> $young
+     */
+    public function hazardOf(Situation $situation, array $others, array $young): float
+    {
+        return $this->of(new Situation($situation->season + 1, [...$others, ...array_values($young)], $situation->found))->atBest();
+    }
 }

@@ -89,7 +89,7 @@ final class DesignTest extends TestCase
      */
     private static function proposals(array $base, array $wishes, int $most = 30): array
     {
-        $proposals = (new Design(Shelf::catalogue(), LookFacts::of(Shelf::shelf()->document()), $wishes))->proposals($base, $most);
+        $proposals = (new Design(Shelf::catalogue(), LookFacts::of(Shelf::facts()->document), $wishes))->proposals($base, $most);
         self::assertNotSame([], $proposals);
 
         return $proposals;

@@ -177,7 +177,7 @@ final class LookTest extends TestCase
 
     private static function facts(): LookFacts
     {
-        return self::$facts ??= LookFacts::of(Shelf::shelf()->document());
+        return self::$facts ??= LookFacts::of(Shelf::facts()->document);
     }
 
     private static function look(string $text, int $days = LookFacts::ADULT): Look

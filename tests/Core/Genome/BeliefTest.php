@@ -84,7 +84,7 @@ final class BeliefTest extends TestCase
     #[DataProvider('targets')]
     public function testATargetAskedOfAnAnimal(string $text, string $target, string $chance): void
     {
-        $wanted = (new TargetReader(Shelf::catalogue(), Shelf::shelf()->names()))->read($target);
+        $wanted = (new TargetReader(Shelf::catalogue(), Shelf::facts()->names()))->read($target);
         self::assertSame($chance, $wanted->chanceFor(Shelf::belief($text, Sex::Female), Shelf::catalogue())->toString());
     }
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Genome;
 
-use App\Catalogue\CatalogueCheck;
+use Destino\Documents\CatalogueCheck;
+use Destino\Documents\CatalogueFiles;
 use Destino\Genome\Form;
 use Destino\Genome\FormKind;
 use Destino\Genome\Sex;
@@ -22,7 +23,7 @@ final class CatalogueTest extends TestCase
     public function testAFaultOfShapeNamesItsPlace(): void
     {
         $check = new CatalogueCheck(dirname(__DIR__, 3).'/catalogue');
-        $document = $check->document();
+        $document = (new CatalogueFiles(dirname(__DIR__, 3).'/catalogue'))->objects();
         $document->genes[0]->inheritance = 'sometimes';
         self::assertStringStartsWith('/genes/0/inheritance: ', $check->shapeFaults($document)[0]);
     }

@@ -187,7 +187,7 @@ final class KernelTest extends TestCase
         self::assertNull($expressions->sexOf($state('Clown', Sex::Male, 'clown')));
         self::assertFalse($expressions->isLethal($state('Spider', Sex::Male, 'spider')));
         self::assertTrue($expressions->isLethal(State::of(['spider' => new Diplotype(['spider'], ['spider'])])));
-        $target = Shelf::shelf()->targets()->read('Clown, Pastel, female');
+        $target = Shelf::facts()->targets()->read('Clown, Pastel, female');
         self::assertTrue($expressions->meets($state('Clown Super Pastel', Sex::Female, 'clown', 'pastel'), $target));
         self::assertFalse($expressions->meets($state('het Clown Pastel', Sex::Female, 'clown', 'pastel'), $target));
         self::assertFalse(

@@ -219,7 +219,7 @@ final class SchoolsTest extends TestCase
 
     public function testAFaultInTheFilesNamesItsPlace(): void
     {
-        $document = Shelf::shelf()->document();
+        $document = Shelf::facts()->document;
         $document['compounds'][] = ['alleles' => ['mojave', 'nonesuch'], 'looks' => 'x', 'viability' => 'viable', 'evidence' => 'reported'];
         $this->expectException(CatalogueFault::class);
         $this->expectExceptionMessage('names the allele “nonesuch” in catalogue.compounds');

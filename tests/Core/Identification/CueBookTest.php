@@ -15,7 +15,7 @@ final class CueBookTest extends TestCase
 {
     public function testTheShippedCuesAreReadAndEveryRuleCanHold(): void
     {
-        $cues = Shelf::shelf()->cues();
+        $cues = Shelf::facts()->cues();
         self::assertGreaterThan(30, count($cues));
         foreach ($cues as $cue) {
             self::assertNull($cue->rules[count($cue->rules) - 1]->when);
@@ -83,7 +83,7 @@ final class CueBookTest extends TestCase
     private static function read(array $entry): Cue
     {
         return (
-            new CueBook(Shelf::catalogue(), Shelf::shelf()->targets())
+            new CueBook(Shelf::catalogue(), Shelf::facts()->targets())
         )->read([$entry + ['key' => 'edge', 'states' => ['a', 'b']]])['edge'];
     }
 }

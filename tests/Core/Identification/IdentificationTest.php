@@ -36,7 +36,7 @@ final class IdentificationTest extends TestCase
         $found = self::identify('Pastel 66% het Clown', ['Enchi het Clown'], [self::young('1')]);
         $space = Shelf::cross('Enchi het Clown', 'Pastel 66% het Clown');
         foreach (['Clown' => 'clown', 'Pastel' => 'pastel'] as $text => $key) {
-            $target = Shelf::shelf()->targets()->read("carries {$text}");
+            $target = Shelf::facts()->targets()->read("carries {$text}");
             $expected = $space->chance(
                 static fn ($expression): bool => array_filter(
                     $expression->forms, static fn ($form): bool => ! $target->accepts($form),
@@ -265,7 +265,7 @@ final class IdentificationTest extends TestCase
 
     private static function target(string $text): Target
     {
-        return Shelf::shelf()->targets()->read($text);
+        return Shelf::facts()->targets()->read($text);
     }
 
     /** @return list<Rational> */

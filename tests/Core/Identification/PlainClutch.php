@@ -116,7 +116,7 @@ final class PlainClutch
 
     public function clutch(): Clutch
     {
-        $targets = Shelf::shelf()->targets();
+        $targets = Shelf::facts()->targets();
         $sires = array_map(
             fn (string $text, int $i): array => [
                 'id' => "s{$i}", 'belief' => Shelf::belief($text, Sex::Male), 'weight' => Rational::of($this->weights[$i]),
@@ -142,7 +142,7 @@ final class PlainClutch
         $cues = [];
         foreach ($this->rules as $key => $rules) {
             $read = array_map(static fn (array $rule): CueRule => new CueRule(
-                $rule[0] === null ? null : Shelf::shelf()->targets()->read($rule[0]),
+                $rule[0] === null ? null : Shelf::facts()->targets()->read($rule[0]),
                 array_map(static fn (int $p): Rational => Rational::of($p, 20), $rule[1]),
             ), $rules);
             assert($read !== []);

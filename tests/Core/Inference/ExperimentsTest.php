@@ -46,8 +46,8 @@ final class ExperimentsTest extends TestCase
         $group = $catalogue->groupOf($catalogue->allele($locus)->locus);
         $answer = static fn (Diplotype $own): string => $own->unphasedKey;
         $cross = TestCross::of(
-            $catalogue, $group, Shelf::shelf()->reader()->read($subject, Sex::Male)->beliefOrFail(),
-            Shelf::shelf()->reader()->read($mate, Sex::Female)->beliefOrFail(), $answer,
+            $catalogue, $group, Shelf::facts()->reader()->read($subject, Sex::Male)->beliefOrFail(),
+            Shelf::facts()->reader()->read($mate, Sex::Female)->beliefOrFail(), $answer,
         );
         self::assertSame([$eggs95, $eggs99], [$cross->separation->eggsFor(.95), $cross->separation->eggsFor(.99)]);
         self::assertSame(
@@ -65,7 +65,7 @@ final class ExperimentsTest extends TestCase
     public function testTheChanceToKnowIsThatOfAVisualUntilSilenceSpeaks(): void
     {
         $catalogue = Shelf::catalogue();
-        $read = static fn (string $text, Sex $sex): \Destino\Genome\Belief => Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail();
+        $read = static fn (string $text, Sex $sex): \Destino\Genome\Belief => Shelf::facts()->reader()->read($text, $sex)->beliefOrFail();
         $separation = TestCross::of(
             $catalogue, $catalogue->groupOf('clown'), $read('66% het Clown', Sex::Male), $read('Clown', Sex::Female),
             static fn (Diplotype $own): string => $own->key,

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
-use App\Documents\PedigreeReader;
-use App\Documents\PosteriorDocument;
+use Destino\Documents\PedigreeReader;
+use Destino\Documents\PosteriorDocument;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misidentified;
+use Destino\Inference\Faults\Misnamed;
+use Destino\Inference\Faults\OtherSire;
+use Destino\Inference\Faults\Unrecorded;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -174,10 +177,10 @@ final class ExplanationsTest extends TestCase
     /** @return iterable<string, array{Fault, string, string}> what is decided, whose belief, what it becomes */
     public static function decisions(): iterable
     {
-        yield 'a hidden gene' => [new Fault(FaultKind::Unrecorded, 'animal D', ['clown']), 'animal D', 'clown'];
-        yield 'another sire' => [new Fault(FaultKind::OtherSire, 'animal K'), 'animal K', 'clown'];
-        yield 'a mistake' => [new Fault(FaultKind::Misidentified, 'animal K', ['clown', 'cryptic']), 'animal S', 'clown'];
-        yield 'another line' => [new Fault(FaultKind::Misnamed, 'animal K', ['clown'], 'cryptic'), 'animal K', 'clown'];
+        yield 'a hidden gene' => [new Unrecorded('animal D', ['clown']), 'animal D', 'clown'];
+        yield 'another sire' => [new OtherSire('animal K'), 'animal K', 'clown'];
+        yield 'a mistake' => [new Misidentified('animal K', ['clown', 'cryptic']), 'animal S', 'clown'];
+        yield 'another line' => [new Misnamed('animal K', ['clown'], 'cryptic'), 'animal K', 'clown'];
     }
 
     #[DataProvider('decisions')]
@@ -197,7 +200,7 @@ final class ExplanationsTest extends TestCase
         }
         $decided = new Kindred(Shelf::catalogue(), $individuals, [], null, [$fault]);
         $posterior = $decided->posterior((int) $decided->familyOf('animal K'), [Shelf::catalogue()->groupOf($locus)]);
-        $isSettled = ! in_array($fault->kind, [FaultKind::Misnamed, FaultKind::OtherSire], true);
+        $isSettled = ! $fault instanceof Misnamed && ! $fault instanceof OtherSire;
         self::assertSame($isSettled, $posterior->contradictions === [], 'another sire or another allele still needs a dam that carries it');
         self::assertGreaterThan(0, $posterior->of[$whose]->count());
     }
@@ -266,6 +269,6 @@ final class ExplanationsTest extends TestCase
      */
     private static function read(array $animals, array $groups): Kindred
     {
-        return (new PedigreeReader(Shelf::shelf()))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]);
+        return (new PedigreeReader(Shelf::facts()))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]);
     }
 }

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
-use App\Documents\PedigreeReader;
+use Destino\Documents\PedigreeReader;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Faults\Explanation;
-use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Unrecorded;
 use Destino\Inference\Graph\Doubles;
 use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Exact;
@@ -37,8 +36,8 @@ final class FamiliesTest extends TestCase
             new Kindred(
                 Shelf::catalogue(), $animals,
                 [
-                    new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1),
-                    new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 1),
+                    new Brood('b0', ['T'], 'E', Shelf::facts()->targets()->read('Piebald'), 1),
+                    new Brood('b1', ['S'], 'D', Shelf::facts()->targets()->read('Clown'), 1),
                 ],
             ),
         );
@@ -46,8 +45,8 @@ final class FamiliesTest extends TestCase
             new Kindred(
                 Shelf::catalogue(), $animals,
                 [
-                    new Brood('b0', ['T'], 'E', Shelf::shelf()->targets()->read('Piebald'), 1),
-                    new Brood('b1', ['S'], 'D', Shelf::shelf()->targets()->read('Clown'), 2),
+                    new Brood('b0', ['T'], 'E', Shelf::facts()->targets()->read('Piebald'), 1),
+                    new Brood('b1', ['S'], 'D', Shelf::facts()->targets()->read('Clown'), 2),
                 ],
             ),
         );
@@ -89,7 +88,7 @@ final class FamiliesTest extends TestCase
         ];
         $odds = [];
         foreach ($contradiction->explanations as $one) {
-            $odds["{$one->fault->kind->value} {$one->fault->subject}"] = $one->odds;
+            $odds["{$one->fault->kind()->value} {$one->fault->subject}"] = $one->odds;
         }
         foreach ($weights as $key => $weight) {
             // Beside these only a mutation, two in a million, and a dam that is another line.
@@ -188,7 +187,7 @@ final class FamiliesTest extends TestCase
         $individuals = self::animals($founders);
         foreach ($young as [$id, $sex, $sire, $dam, $genes]) {
             $said = new \Destino\Inference\Evidence\Testimony(
-                "{$id} said", Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
+                "{$id} said", Shelf::facts()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
                 \Destino\Inference\Evidence\Source::Own, Probability::one(), true,
             );
             $individuals[$id] = new Individual($id, Sex::from($sex), $sire, $dam, [$said]);
@@ -233,7 +232,7 @@ final class FamiliesTest extends TestCase
     public function testADecisionIsTakenForGrantedOnlyWhereItIsAboutTheGroup(): void
     {
         $document = [['S', 'male', 'het Piebald'], ['D', 'female', 'Pinstripe']];
-        $fault = new Fault(FaultKind::Unrecorded, 'D', ['piebald']);
+        $fault = new Unrecorded('D', ['piebald']);
         $animals = self::animals($document) + [
             'Z' => new Individual('Z', Sex::Female, 'S', 'D', self::animals([['Z', 'female', 'Pinstripe Piebald']])['Z']->testimonies),
         ];
@@ -305,7 +304,7 @@ final class FamiliesTest extends TestCase
                 $id, Sex::from($sex), null, null,
                 [
                     new \Destino\Inference\Evidence\Testimony(
-                        $id, Shelf::shelf()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
+                        $id, Shelf::facts()->reader()->read($genes, Sex::from($sex))->beliefOrFail(),
                         \Destino\Inference\Evidence\Source::Own, Probability::one(), false,
                     ),
                 ],
@@ -321,7 +320,7 @@ final class FamiliesTest extends TestCase
      */
     private static function kindred(array $founders, array $young): Kindred
     {
-        return (new PedigreeReader(Shelf::shelf()))->read(['format' => PedigreeReader::FORMAT, 'animals' => [
+        return (new PedigreeReader(Shelf::facts()))->read(['format' => PedigreeReader::FORMAT, 'animals' => [
             ...array_map(static fn (array $one): array => ['id' => $one[0], 'sex' => $one[1], 'stated' => $one[2]], $founders),
             ...array_map(
                 static fn (array $one): array => [

@@ -37,7 +37,7 @@ final class GlimpsesTest extends TestCase
     public function testASureThingIsNotExcludedByAnEyeThatErrs(): void
     {
         $never = new Cue('never', 'Never', 'head', ['no', 'yes'], [
-            new CueRule(Shelf::shelf()->targets()->read('Clown'), [Rational::one(), Rational::zero()]),
+            new CueRule(Shelf::facts()->targets()->read('Clown'), [Rational::one(), Rational::zero()]),
             new CueRule(null, [Rational::of(1, 2), Rational::of(1, 2)]),
         ]);
         $after = self::with(['D' => 'het Clown', 'S' => 'Clown'], ['never' => $never], ['never' => 1]);
@@ -55,7 +55,7 @@ final class GlimpsesTest extends TestCase
     public function testARuleThatComesWithAgeIsHeardFromThatAge(): void
     {
         $late = new Cue('late', 'Late', 'back', ['no', 'yes'], [
-            new CueRule(Shelf::shelf()->targets()->read('Clown'), [Rational::of(1, 10), Rational::of(9, 10)], 300),
+            new CueRule(Shelf::facts()->targets()->read('Clown'), [Rational::of(1, 10), Rational::of(9, 10)], 300),
             new CueRule(null, [Rational::of(1, 2), Rational::of(1, 2)]),
         ]);
         $parents = ['D' => 'het Clown', 'S' => 'Clown'];
@@ -66,7 +66,7 @@ final class GlimpsesTest extends TestCase
     /** Cues that speak of two genes at once, against plain enumeration of both parents and the young. */
     public function testItAgreesWithEnumeration(): void
     {
-        $targets = Shelf::shelf()->targets();
+        $targets = Shelf::facts()->targets();
         mt_srand(11);
         for ($round = 0; $round < 12; $round++) {
             $chances = fn (): array => [$no = Rational::of(mt_rand(1, 9), 10), $no->complement()];
@@ -96,7 +96,7 @@ final class GlimpsesTest extends TestCase
     private static function stripe(): Cue
     {
         return new Cue('stripe', 'Stripe', 'back', ['no', 'yes'], [
-            new CueRule(Shelf::shelf()->targets()->read('Clown'), [Rational::of(1, 10), Rational::of(9, 10)]),
+            new CueRule(Shelf::facts()->targets()->read('Clown'), [Rational::of(1, 10), Rational::of(9, 10)]),
             new CueRule(null, [Rational::of(9, 10), Rational::of(1, 10)]),
         ]);
     }
@@ -136,7 +136,7 @@ final class GlimpsesTest extends TestCase
 
     private static function chance(Kindred $kindred, string $id, string $wanted): string
     {
-        return Shelf::shelf()->targets()->read($wanted)->chanceFor(self::belief($kindred, $id), Shelf::catalogue())->toString();
+        return Shelf::facts()->targets()->read($wanted)->chanceFor(self::belief($kindred, $id), Shelf::catalogue())->toString();
     }
 
     /**

@@ -169,7 +169,7 @@ final class LargeFamiliesTest extends TestCase
         foreach ([[70, '66% het Clown'], [200, '99% het Clown'], [900, '66% het Clown']] as [$eggs, $said]) {
             $kindred = new Kindred(Shelf::catalogue(), [
                 'S' => self::founder('S', Sex::Male, $said), 'D' => self::founder('D', Sex::Female, 'Clown'),
-            ], [new \Destino\Inference\Evidence\Brood('b', ['S'], 'D', Shelf::shelf()->targets()->read('not Clown'), $eggs)]);
+            ], [new \Destino\Inference\Evidence\Brood('b', ['S'], 'D', Shelf::facts()->targets()->read('not Clown'), $eggs)]);
             $carries = $kindred->posterior(0, [Shelf::catalogue()->groupOf('clown')])->of['S']->probabilityOf('+~clown');
             self::assertFalse($carries->isZero(), 'hardly, and not never');
             self::assertLessThan(1e-12, $carries->toFloat());
@@ -232,7 +232,7 @@ final class LargeFamiliesTest extends TestCase
                 $copies[$i] = ($chance->getInt(1, 2) <= $copies[$sire] ? 1 : 0) + ($chance->getInt(1, 2) <= $copies[$dam] ? 1 : 0);
                 $all[] = new Individual(
                     "a{$i}", $sex, "a{$sire}", "a{$dam}", [],
-                    $chance->getInt(1, 100) <= $seen ? Shelf::shelf()->targets()->read($copies[$i] === 2 ? 'Clown' : 'not Clown') : null,
+                    $chance->getInt(1, 100) <= $seen ? Shelf::facts()->targets()->read($copies[$i] === 2 ? 'Clown' : 'not Clown') : null,
                 );
             }
             $sex === Sex::Male ? $males[$generation][] = $i : $females[$generation][] = $i;

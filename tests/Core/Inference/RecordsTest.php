@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
-use App\Documents\DocumentError;
-use App\Documents\PedigreeReader;
-use App\Documents\PosteriorDocument;
+use Destino\Documents\DocumentError;
+use Destino\Documents\PedigreeReader;
+use Destino\Documents\PosteriorDocument;
 use Destino\Genome\Sex;
 use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Individual;
@@ -128,7 +128,7 @@ final class RecordsTest extends TestCase
     public function testADocumentIsHeldAgainstItsSchema(array $document, array $messages): void
     {
         try {
-            (new PedigreeReader(Shelf::shelf()))->read($document + ['format' => PedigreeReader::FORMAT]);
+            (new PedigreeReader(Shelf::facts()))->read($document + ['format' => PedigreeReader::FORMAT]);
             self::fail('it was taken');
         } catch (DocumentError $error) {
             foreach ($messages as $message) {
@@ -264,7 +264,7 @@ final class RecordsTest extends TestCase
 
     public function testAHatchlingThatWasKeptAndCountedCountsOnce(): void
     {
-        $saw = static fn (string $text, int $count): array => [Shelf::shelf()->targets()->read($text), $count];
+        $saw = static fn (string $text, int $count): array => [Shelf::facts()->targets()->read($text), $count];
         $kept = [Shelf::belief('Clown'), Shelf::belief('Pastel'), Shelf::belief('Pastel')];
         $tally = Tally::of(6, $kept, [$saw('Clown', 2), $saw('not Clown', 4)], Shelf::catalogue());
         self::assertSame([[1, 2], 3, 0], [$tally->counts, $tally->shared, $tally->excess]);
@@ -352,6 +352,6 @@ final class RecordsTest extends TestCase
      */
     private static function read(array $animals, array $groups): \Destino\Inference\Conclusions\Kindred
     {
-        return (new PedigreeReader(Shelf::shelf()))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]);
+        return (new PedigreeReader(Shelf::facts()))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals, 'groups' => $groups]);
     }
 }

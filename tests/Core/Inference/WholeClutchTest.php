@@ -52,9 +52,9 @@ final class WholeClutchTest extends TestCase
             'Clown', 'not Clown', 'not Clown', 'Mojave', 'not Mojave', 'Super Mojave, not Clown', 'only Super Mojave', 'Spider',
             'not Spider', 'not Champagne', 'not Clown, not Spider',
         ];
-        $animals = array_map(static fn (): Target => Shelf::shelf()->targets()->read($pick($looks)), range(1, $chance->getInt(1, 2)));
+        $animals = array_map(static fn (): Target => Shelf::facts()->targets()->read($pick($looks)), range(1, $chance->getInt(1, 2)));
         $counts = array_map(
-            static fn (): array => [Shelf::shelf()->targets()->read($pick($looks)), $chance->getInt(1, 3), $chance->getInt(0, 3) === 0],
+            static fn (): array => [Shelf::facts()->targets()->read($pick($looks)), $chance->getInt(1, 3), $chance->getInt(0, 3) === 0],
             range(1, $chance->getInt(1, 2)),
         );
         $plain = new WholeClutchEnumeration(['bel', 'clown', 'spider', 'champagne'], $sires, $dam, $animals, $counts);
@@ -94,9 +94,9 @@ final class WholeClutchTest extends TestCase
         // Both may carry both; one egg of normal look died. It died of one of the two, or of something else.
         $both = 'possible Spider (50%) possible Champagne (50%)';
         $plain = new WholeClutchEnumeration(
-            ['spider', 'champagne'], [$both], $both, [], [[Shelf::shelf()->targets()->read('Spider'), 1, true]],
+            ['spider', 'champagne'], [$both], $both, [], [[Shelf::facts()->targets()->read('Spider'), 1, true]],
         );
-        $kindred = self::kindred([$both], $both, [], [[Shelf::shelf()->targets()->read('Spider'), 1, true]]);
+        $kindred = self::kindred([$both], $both, [], [[Shelf::facts()->targets()->read('Spider'), 1, true]]);
         foreach (['spider', 'champagne'] as $locus) {
             $states = $kindred->plain(0, [Shelf::catalogue()->groupOf($locus)])->of['S0'];
             self::assertEqualsWithDelta(
@@ -108,7 +108,7 @@ final class WholeClutchTest extends TestCase
     public function testEggsOfDifferentSiresWhereTheHouseAllowsIt(): void
     {
         // With 1 in 5 clutches mixed: one Clown and one plain egg of a Clown dam, sires Clown and Normal: only a mixed clutch gives both.
-        $young = [[Shelf::shelf()->targets()->read('Clown'), 1, false], [Shelf::shelf()->targets()->read('not Clown'), 1, false]];
+        $young = [[Shelf::facts()->targets()->read('Clown'), 1, false], [Shelf::facts()->targets()->read('not Clown'), 1, false]];
         $rates = new ErrorRates(
             Probability::ratio(1, 20), Probability::ratio(1, 1000), Probability::ratio(1, 100), Probability::ratio(1, 1000),
             Probability::ratio(1, 1_000_000), Probability::ratio(9, 10), null, Probability::ratio(1, 5),

@@ -38,10 +38,10 @@ final class YoungLawTest extends TestCase
     {
         [$law, $groups] = $this->law($keys);
         [$male, $female] = [
-            Shelf::shelf()->reader()->read($sire, Sex::Male)->beliefOrFail(),
-            Shelf::shelf()->reader()->read($dam, Sex::Female)->beliefOrFail(),
+            Shelf::facts()->reader()->read($sire, Sex::Male)->beliefOrFail(),
+            Shelf::facts()->reader()->read($dam, Sex::Female)->beliefOrFail(),
         ];
-        $target = Shelf::shelf()->targets()->read($condition);
+        $target = Shelf::facts()->targets()->read($condition);
         $perEgg = $perHatchling = Rational::zero();
         foreach ($male->statesOver($groups) as [$left, $p]) {
             foreach ($female->statesOver($groups) as [$right, $q]) {
@@ -66,7 +66,7 @@ final class YoungLawTest extends TestCase
     {
         [$law, $groups] = $this->law($keys);
         $state = static fn (string $text, Sex $sex): State =>
-            Shelf::shelf()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0];
+            Shelf::facts()->reader()->read($text, $sex)->beliefOrFail()->statesOver($groups)[0][0];
         foreach (['eggs', 'living'] as $which) {
             $sum = array_reduce(
                 $law->{$which}($state($sire, Sex::Male), $state($dam, Sex::Female)),
@@ -88,7 +88,7 @@ final class YoungLawTest extends TestCase
     {
         [$law] = $this->law(['spider']);
         $spider = State::of(['spider' => new Diplotype(['spider'], ['+'])]);
-        $saw = Shelf::shelf()->targets()->read('Spider');
+        $saw = Shelf::facts()->targets()->read('Spider');
         // Two copies die, a quarter; among all eggs three quarters carry it.
         self::assertSame('1/4', $law->seen($spider, $spider, $saw, true, Rational::one())->toString());
         self::assertSame('3/4', $law->seen($spider, $spider, $saw, true, Rational::zero())->toString());

@@ -22,7 +22,7 @@ class PriceBookTest extends TestCase
     {
         return new PriceBook(...array_map(
             fn (string $target, int $price): PriceEntry => new PriceEntry(
-                Shelf::shelf()->targets()->read($target), 100 * $price, 100 * $price,
+                Shelf::facts()->targets()->read($target), 100 * $price, 100 * $price,
             ),
             array_keys($prices), $prices,
         ));
@@ -161,6 +161,6 @@ class PriceBookTest extends TestCase
     public function testAPriceBelowNothingIsNone(): void
     {
         $this->expectException(InvalidArgumentException::class);
-        new PriceEntry(Shelf::shelf()->targets()->read('Clown'), -1, 100);
+        new PriceEntry(Shelf::facts()->targets()->read('Clown'), -1, 100);
     }
 }

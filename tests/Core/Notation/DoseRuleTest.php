@@ -56,7 +56,7 @@ final class DoseRuleTest extends TestCase
                     continue;
                 }
                 $rule = DoseRule::of($dose, $allele);
-                $target = Shelf::shelf()->targets()->read(trim("{$dose->word()} {$allele->name}"));
+                $target = Shelf::facts()->targets()->read(trim("{$dose->word()} {$allele->name}"));
                 if ($dose !== Dose::Two) { // two copies are asked for as a pair
                     self::assertSame($rule->clause, $target->conditions[0]->anyOf[0]->kind, "{$dose->word()} {$allele->name}");
                 }

@@ -185,14 +185,14 @@ final class HabitsTest extends TestCase
 
     public function testTheHouseMayReadASlashAsOneOfTheTwo(): void
     {
-        $reading = (new GenotypeReader(Shelf::catalogue(), Shelf::shelf()->names(), [], true))->read('Lesser/Butter', Sex::Male);
+        $reading = (new GenotypeReader(Shelf::catalogue(), Shelf::facts()->names(), [], true))->read('Lesser/Butter', Sex::Male);
         self::assertSame('Lesser or Butter', (new Printer(Shelf::catalogue()))->belief($reading->beliefOrFail()));
         self::assertSame(['“Lesser/Butter” is read as “Lesser or Butter”, as the house rules say.'], $reading->notes);
         self::assertSame(
             'Mojave/Mystic',
             (new Printer(Shelf::catalogue()))->belief(
                 (
-                    new GenotypeReader(Shelf::catalogue(), Shelf::shelf()->names(), [], true)
+                    new GenotypeReader(Shelf::catalogue(), Shelf::facts()->names(), [], true)
                 )->read('Mojave/Mystic', Sex::Male)->beliefOrFail(),
             ),
             'nobody takes these for each other',
@@ -201,7 +201,7 @@ final class HabitsTest extends TestCase
 
     public function testEveryFaultOfATargetIsTold(): void
     {
-        [$target, $errors] = Shelf::shelf()->targets()->readAll('Clwon + not Enhci, Pastel');
+        [$target, $errors] = Shelf::facts()->targets()->readAll('Clwon + not Enhci, Pastel');
         self::assertNull($target);
         self::assertSame(
             [['Clwon', 1], ['Enhci', 13]],

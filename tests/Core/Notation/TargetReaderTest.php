@@ -105,6 +105,6 @@ final class TargetReaderTest extends TestCase
 
     private static function read(string $typed): Target
     {
-        return (new TargetReader(Shelf::catalogue(), Shelf::shelf()->names()))->read($typed);
+        return (new TargetReader(Shelf::catalogue(), Shelf::facts()->names()))->read($typed);
     }
 }

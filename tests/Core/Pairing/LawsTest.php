@@ -100,7 +100,7 @@ final class LawsTest extends TestCase
         ];
         $this->forAllPairs(function (Cross $cross) use ($targets): void {
             foreach ($targets as $text) {
-                $odds = TargetOdds::of($cross, (new TargetReader($cross->catalogue, Shelf::shelf()->names()))->read($text));
+                $odds = TargetOdds::of($cross, (new TargetReader($cross->catalogue, Shelf::facts()->names()))->read($text));
                 foreach ([Genotypes::of($cross, sexed: true), Looks::of($cross, sexed: true)] as $space) {
                     $sum = Rational::zero();
                     foreach ($space->walk() as $outcome) {

@@ -85,7 +85,7 @@ final class LinkedLociTest extends TestCase
 
     private static function catalogue(string $fraction): Catalogue
     {
-        $document = Shelf::shelf()->document();
+        $document = Shelf::facts()->document;
         $document['linkage'][] = [
             'key' => 'chromosome-5', 'name' => 'Chromosome 5', 'loci' => ['pastel', 'enchi'], 'recombination' => [$fraction],
             'evidence' => 'reported', 'source' => 'made up for a test', 'note' => '',

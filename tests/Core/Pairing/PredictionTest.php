@@ -79,6 +79,6 @@ final class PredictionTest extends TestCase
     /** @param array<string, string> $schools */
     private static function predict(Question $question, array $schools = []): Prediction
     {
-        return Prediction::of(Shelf::catalogue($schools), $question, Shelf::shelf()->names($schools));
+        return Prediction::of(Shelf::catalogue($schools), $question, Shelf::facts()->names($schools));
     }
 }

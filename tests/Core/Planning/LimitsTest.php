@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advisor;
 use Destino\Pairing\Advice\Stance;
@@ -104,7 +104,7 @@ final class LimitsTest extends TestCase
             'Super Pastel', 'Fire Spider', 'Spider Clown', 'Normal', 'Lesser het Clown', 'Mojave', 'Desert', 'Desert het Clown',
         ];
         $genes = array_values(
-            array_filter($genes, static fn (string $text): bool => Shelf::shelf()->reader()->read($text, Sex::Female)->belief !== null),
+            array_filter($genes, static fn (string $text): bool => Shelf::facts()->reader()->read($text, Sex::Female)->belief !== null),
         );
         $targets = array_values(
             array_filter(
@@ -152,7 +152,7 @@ final class LimitsTest extends TestCase
     private function parents(array $founders, string $genes, Sex $sex): array
     {
         return $founders === []
-            ? [Shelf::shelf()->reader()->read($genes, $sex)->beliefOrFail()]
+            ? [Shelf::facts()->reader()->read($genes, $sex)->beliefOrFail()]
             : array_map(static fn (Founder $founder): \Destino\Genome\Belief => $founder->belief, $founders);
     }
 
@@ -191,7 +191,7 @@ final class LimitsTest extends TestCase
             'Clown, male', [['M', 'male', '66% het Clown'], ['F', 'female', 'Clown']],
         );
         $route = self::planner($document)->routes()[0];
-        $project = (new ProjectReader(Shelf::shelf()))->read($document)->provingFirst();
+        $project = (new ProjectReader(Shelf::facts()))->read($document)->provingFirst();
         $outcome = (new Planner(Shelf::catalogue(), $project, 0.1))->play($route, 4000, 1);
         // One season of test crosses; then a quarter of the eggs that hatch, if he is one of the two in three that carry.
         $clutch = 1 - (1 - .25 * .92 * .92) ** 6;
@@ -215,7 +215,7 @@ final class LimitsTest extends TestCase
     #[DataProvider('hidingCrosses')]
     public function testWhatIsHiddenIsNotReadJustAsInAPairing(string $sire, string $dam): void
     {
-        $project = (new ProjectReader(Shelf::shelf()))->read(
+        $project = (new ProjectReader(Shelf::facts()))->read(
             self::document(
                 'Mojave + Lesser or Mojave/Lesser + Pastel + Clown + Yellow Belly + Pinstripe + Cinnamon + Enchi',
                 [['S', 'male', $sire], ['D', 'female', $dam]],
@@ -294,6 +294,6 @@ final class LimitsTest extends TestCase
     /** @param array<string, mixed> $document */
     private static function planner(array $document): Planner
     {
-        return new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::shelf()))->read($document));
+        return new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::facts()))->read($document));
     }
 }

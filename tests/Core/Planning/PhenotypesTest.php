@@ -93,7 +93,7 @@ final class PhenotypesTest extends TestCase
     public function testWhatATargetAsksAtAGroup(string $target, string $locus, bool $isMonotone, int $alleles): void
     {
         $catalogue = Shelf::catalogue();
-        $wanted = new Wanted($catalogue, $catalogue->groupOf($locus), Shelf::shelf()->targets()->read($target));
+        $wanted = new Wanted($catalogue, $catalogue->groupOf($locus), Shelf::facts()->targets()->read($target));
         self::assertSame([$isMonotone, $alleles], [$wanted->isMonotone, count($wanted->here)]);
     }
 
@@ -153,7 +153,7 @@ final class PhenotypesTest extends TestCase
 
     private static function table(string $locus, string $target): GroupTable
     {
-        return new GroupTable(Shelf::catalogue(), Shelf::catalogue()->groupOf($locus), Shelf::shelf()->targets()->read($target));
+        return new GroupTable(Shelf::catalogue(), Shelf::catalogue()->groupOf($locus), Shelf::facts()->targets()->read($target));
     }
 
     /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
 use Destino\DestinoError;
+use Destino\Documents\ProjectReader;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Plan;
@@ -478,7 +478,7 @@ final class PlannerTest extends TestCase
     /** @param array<string, mixed> $document */
     private static function project(array $document): Project
     {
-        return (new ProjectReader(Shelf::shelf()))->read($document);
+        return (new ProjectReader(Shelf::facts()))->read($document);
     }
 
     /** @param array<string, mixed> $document */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Planning\Phenotypes\Space;
@@ -121,7 +121,7 @@ final class PlayedTest extends TestCase
 
     private static function space(string $sire, string $dam, string $target): Space
     {
-        $project = (new ProjectReader(Shelf::shelf()))->read([
+        $project = (new ProjectReader(Shelf::facts()))->read([
             'format' => 'destino-project/1', 'target' => $target, 'horizon' => 4,
             'animals' => [['id' => 's', 'sex' => 'male', 'genes' => $sire, 'age' => 40], ['id' => 'd', 'sex' => 'female', 'genes' => $dam, 'age' => 60]],
         ]);

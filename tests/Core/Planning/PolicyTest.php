@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
@@ -350,7 +350,7 @@ final class PolicyTest extends TestCase
      */
     private static function read(string $target, array $animals, int $horizon = 8, array $extra = []): Project
     {
-        return (new ProjectReader(Shelf::shelf()))->read(['format' => 'destino-project/1', 'target' => $target, 'horizon' => $horizon, 'animals' => array_map(
+        return (new ProjectReader(Shelf::facts()))->read(['format' => 'destino-project/1', 'target' => $target, 'horizon' => $horizon, 'animals' => array_map(
             static fn (int $i, array $animal): array => [
                 'id' => "A{$i}", 'sex' => $animal[0], 'genes' => $animal[1], 'age' => 48,
             ], array_keys($animals), $animals,
@@ -380,7 +380,7 @@ final class PolicyTest extends TestCase
             array_filter($wanted),
         );
 
-        return (new ProjectReader(Shelf::shelf()))->read([
+        return (new ProjectReader(Shelf::facts()))->read([
             'format' => 'destino-project/1', 'target' => implode(' + ', $target), 'horizon' => $rules['horizon'], 'animals' => $founders,
             'assumptions' => [
                 'male_months' => 12, 'female_months' => $rules['females'], 'lay_rate' => .7, 'clutch_mean' => $rules['eggs'],

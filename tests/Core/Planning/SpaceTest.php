@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Planning\Given\Founder;
@@ -138,7 +138,7 @@ final class SpaceTest extends TestCase
             self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)], self::ASKED[$chance->getInt(0, count(self::ASKED) - 1)],
         ]);
         $sex = $chance->getInt(0, 3) === 0 ? ', '.['male', 'female'][$chance->getInt(0, 1)] : '';
-        $project = (new ProjectReader(Shelf::shelf()))->read([
+        $project = (new ProjectReader(Shelf::facts()))->read([
             'format' => ProjectReader::FORMAT, 'target' => implode(' + ', $asked).$sex,
             'animals' => [
                 ['id' => 'S', 'sex' => 'male', 'genes' => $genes(), 'age' => 48],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use App\Projects\ProjectReader;
+use Destino\Documents\ProjectReader;
 use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
@@ -86,7 +86,7 @@ final class WorthTest extends TestCase
      */
     private static function project(array $animals, int $horizon = 3, array $assumptions = []): Project
     {
-        return (new ProjectReader(Shelf::shelf()))->read([
+        return (new ProjectReader(Shelf::facts()))->read([
             'format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => $horizon,
             'animals' => array_map(static fn (array $one, int $i): array => [
                 'id' => 'a'.($i + 1), 'sex' => $one[0], 'genes' => $one[1], 'age' => 60, 'weight' => 2000,

@@ -2,11 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Projects;
+namespace Destino\Documents;
 
-use App\Catalogue\CatalogueShelf;
-use App\Documents\DocumentError;
-use App\Documents\DocumentSchema;
 use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
@@ -19,12 +16,21 @@ use Destino\Probability\InvalidNumber;
 use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
-/** Reads a project document (destino-project/1) into a project, and says where it is not as it should be. */
-class ProjectReader
+/**
+ * Reads a project document (destino-project/1) into a project, and says where it is not as it should be.
+ *
+ * @phpstan-type FounderEntry array{id?: int|string, sex: 'male'|'female', genes: string, age?: int|float|null, weight?: int|float|null,
+ *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int}
+ * @phpstan-type SoundEntry array{sire: int|string, dam: int|string, share: int|float}
+ * @phpstan-type RulesEntry array{budget?: int|float|null, tubs?: int|float|null, inbreeding?: string|int|float|null,
+ *     wanted?: 'one'|'pair'|'sure', sound?: list<SoundEntry>, forbidden?: list<array{int|string, int|string}>,
+ *     pinned?: list<int|string>, stances?: array<string, 'inform'|'warn'|'refuse'>}
+ */
+final class ProjectReader
 {
     public const FORMAT = 'destino-project/1';
 
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly GeneFacts $facts) {}
 
     /**
      * @param  array<array-key, mixed>  $document
@@ -34,7 +40,9 @@ class ProjectReader
     public function read(array $document): Project
     {
         (new DocumentSchema('project'))->check($document);
-        $horizon = (int) ($document['horizon'] ?? 8);
+        /** @var array{target: string, horizon?: positive-int, animals?: list<FounderEntry>, market?: list<FounderEntry>,
+         *     assumptions?: array<string, int|float>, rules?: RulesEntry} $document */
+        $horizon = $document['horizon'] ?? 8;
         $rules = $document['rules'] ?? [];
         $founders = [];
         foreach (['animals', 'market'] as $list) {
@@ -46,9 +54,9 @@ class ProjectReader
         $known = array_map(strval(...), array_keys($founders));
 
         return new Project(
-            $this->shelf->targets()->read($document['target']), array_values($founders),
+            $this->facts->targets()->read($document['target']), array_values($founders),
             PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
-            self::number($rules, 'budget'), self::whole(self::number($rules, 'tubs')), self::fraction($rules['inbreeding'] ?? null),
+            self::number($rules['budget'] ?? null), self::whole($rules['tubs'] ?? null), self::fraction($rules['inbreeding'] ?? null),
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
             self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
             array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
@@ -57,7 +65,7 @@ class ProjectReader
     }
 
     /**
-     * @param  list<array{sire: int|string, dam: int|string, share: float}>  $pairs
+     * @param  list<SoundEntry>  $pairs
      * @param  list<string>  $known
      * @return array<string, float>
      */
@@ -73,7 +81,7 @@ class ProjectReader
     }
 
     /**
-     * @param  list<list<int|string>>  $pairs
+     * @param  list<array{int|string, int|string}>  $pairs
      * @param  list<string>  $known
      * @return list<array{string, string}> the sire first
      */
@@ -102,11 +110,11 @@ class ProjectReader
         );
     }
 
-    /** @param  array<string, mixed>  $animal */
+    /** @param  FounderEntry  $animal */
     private function founder(array $animal, string $where, bool $isOffer): Founder
     {
         $sex = Sex::from($animal['sex']);
-        $reading = $this->shelf->reader()->read($animal['genes'], $sex);
+        $reading = $this->facts->reader()->read($animal['genes'], $sex);
         if ($reading->belief === null) {
             throw ProjectError::genes(
                 "{$where}.genes",
@@ -116,29 +124,28 @@ class ProjectReader
         $id = (string) ($animal['id'] ?? ($isOffer ? "offer {$where}" : $where));
 
         return new Founder(
-            $id, $sex, $reading->belief, (new Printer($this->shelf->catalogue()))->belief($reading->belief),
-            self::whole(self::number($animal, 'age')), self::whole(self::number($animal, 'weight')),
-            $isOffer ? (self::number($animal, 'price') ?? 0.0) : null,
+            $id, $sex, $reading->belief, (new Printer($this->facts->catalogue()))->belief($reading->belief),
+            self::whole($animal['age'] ?? null), self::whole($animal['weight'] ?? null),
+            $isOffer ? (float) ($animal['price'] ?? 0) : null,
             isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
-            $isOffer ? max(1, self::whole(self::number($animal, 'from_season')) ?? 1) : 1,
+            $isOffer ? ($animal['from_season'] ?? 1) : 1,
         );
     }
 
-    /** @param  array<string, mixed>  $values */
-    private static function number(array $values, string $key): ?float
+    private static function number(int|float|null $value): ?float
     {
-        return isset($values[$key]) ? (float) $values[$key] : null;
+        return $value === null ? null : (float) $value;
     }
 
-    private static function whole(?float $number): ?int
+    private static function whole(int|float|null $number): ?int
     {
         return $number === null ? null : (int) floor($number);
     }
 
-    private static function fraction(mixed $value): ?Rational
+    private static function fraction(string|int|float|null $value): ?Rational
     {
         try {
-            return $value === null ? null : Probability::typed(is_scalar($value) ? (string) $value : '');
+            return $value === null ? null : Probability::typed((string) $value);
         } catch (InvalidNumber) {
             throw ProjectError::missing('rules.inbreeding', 'a fraction such as "1/8"');
         }

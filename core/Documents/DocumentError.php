@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
 use Destino\DestinoError;
 use InvalidArgumentException;
 
 /** A document that is not as its schema wants it: everything that is wrong, each with its place. */
-class DocumentError extends InvalidArgumentException implements DestinoError
+final class DocumentError extends InvalidArgumentException implements DestinoError
 {
-    /** @param non-empty-list<string> $faults */
+    /** @param list<string> $faults */
     public function __construct(public readonly array $faults)
     {
         parent::__construct(implode(' ', $faults));

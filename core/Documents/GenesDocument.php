@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 
 /** The document destino-genes/1 (docs/formats/genes.schema.json). */
-class GenesDocument
+final class GenesDocument
 {
     /**
      * @param  list<Allele>  $alleles

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
-use App\Catalogue\CatalogueShelf;
 use Destino\Genome\Sex;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Brood;
@@ -19,15 +18,23 @@ use Destino\Notation\Target;
 use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
-/** Reads a pedigree document (destino-pedigree/1), and says where it is not as it should be. */
-class PedigreeReader
+/**
+ * Reads a pedigree document (destino-pedigree/1), and says where it is not as it should be.
+ *
+ * @phpstan-type SireEntry int|string|null|array{id: int|string|null, weight?: int|float}
+ * @phpstan-type AnimalEntry array{id: int|string, sex?: 'male'|'female'|null, sire?: int|string|null, dam?: int|string|null,
+ *     sires?: non-empty-list<SireEntry>, stated?: string|null, saw?: string|null, clutch?: string, certainty?: int|float}
+ * @phpstan-type BroodEntry array{dam: int|string, saw: string, sire?: int|string|null, sires?: non-empty-list<SireEntry>,
+ *     count?: positive-int, dead?: bool, clutch?: string}
+ */
+final class PedigreeReader
 {
     public const FORMAT = 'destino-pedigree/1';
 
     /** Before the ids of the document, so that one that is a number stays a text. */
     public const MARK = 'animal ';
 
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly GeneFacts $facts) {}
 
     /**
      * @param  array<array-key, mixed>  $document
@@ -37,8 +44,8 @@ class PedigreeReader
     public function read(array $document, ?ErrorRates $rates = null): Kindred
     {
         (new DocumentSchema('pedigree'))->check($document);
-        /** @var list<array<string, mixed>> $entries */
-        $entries = $document['animals'] ?? [];
+        /** @var array{animals: list<AnimalEntry>, groups?: list<BroodEntry>} $document */
+        $entries = $document['animals'];
         $sexes = self::sexes($entries);
         $animals = [];
         foreach ($entries as $i => $entry) {
@@ -52,13 +59,13 @@ class PedigreeReader
             $broods[] = $this->brood($entry, "groups[{$i}]");
         }
 
-        return new Kindred($this->shelf->catalogue(), $animals, $broods, $rates);
+        return new Kindred($this->facts->catalogue(), $animals, $broods, $rates);
     }
 
     /**
      * Sexes as recorded, or as the role of a parent has them: a text is read for its sex.
      *
-     * @param  list<array<string, mixed>>  $entries
+     * @param  list<AnimalEntry>  $entries
      * @return array<string, Sex>
      */
     private static function sexes(array $entries): array
@@ -76,7 +83,7 @@ class PedigreeReader
     }
 
     /**
-     * @param  array<string, mixed>  $entry
+     * @param  AnimalEntry  $entry
      * @param  array<string, Sex>  $sexes
      */
     private function animal(array $entry, string $where, array $sexes): Individual
@@ -85,7 +92,7 @@ class PedigreeReader
         $sex = ($entry['sex'] ?? null) === null ? null : Sex::from($entry['sex']);
         $testimonies = [];
         if (($entry['stated'] ?? null) !== null) {
-            $reading = $this->shelf->reader()->read($entry['stated'], $sexes[$id] ?? null);
+            $reading = $this->facts->reader()->read($entry['stated'], $sexes[$id] ?? null);
             $certainty = Probability::from(Rational::parse((string) ($entry['certainty'] ?? 100))->dividedBy(Rational::of(100)));
             $testimonies[] = new Testimony(
                 "{$where}.stated", $reading->belief ?? throw $reading->errors[0], Source::Own, $certainty, false,
@@ -102,7 +109,7 @@ class PedigreeReader
         );
     }
 
-    /** @param  array<string, mixed>  $entry */
+    /** @param  BroodEntry  $entry */
     private function brood(array $entry, string $where): Brood
     {
         [$sires, $weights] = self::sires($entry);
@@ -114,19 +121,19 @@ class PedigreeReader
         );
     }
 
-    /** @param  array<string, mixed>  $entry */
+    /** @param  AnimalEntry|BroodEntry  $entry */
     private function saw(array $entry): ?Target
     {
-        return ($entry['saw'] ?? null) === null ? null : $this->shelf->targets()->read($entry['saw']);
+        return ($entry['saw'] ?? null) === null ? null : $this->facts->targets()->read($entry['saw']);
     }
 
     /**
-     * @param  array<string, mixed>  $entry
+     * @param  AnimalEntry|BroodEntry  $entry
      * @return array{non-empty-list<string|null>, list<Rational>} the possible sires, and their weights where some are given
      */
     private static function sires(array $entry): array
     {
-        if (($entry['sires'] ?? []) === []) {
+        if (! isset($entry['sires'])) {
             return [[self::id($entry['sire'] ?? null)], []];
         }
         if (($entry['sire'] ?? null) !== null) {

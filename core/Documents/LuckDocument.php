@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
 use Destino\Probability\Luck;
 use Destino\Probability\Rational;
 
 /** The document destino-luck/1 (docs/formats/luck.schema.json). */
-class LuckDocument
+final class LuckDocument
 {
     /** Fractions longer than this are left to the decimal beside them. */
     private const LONGEST_FRACTION = 120;

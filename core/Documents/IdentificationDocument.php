@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
-use App\Catalogue\CatalogueShelf;
 use Destino\Genome\Sex;
 use Destino\Identification\Cue;
 use Destino\Identification\Hatchling;
@@ -12,31 +11,35 @@ use Destino\Identification\Identification;
 use Destino\Notation\Printer;
 use Destino\Probability\Rational;
 
-/** What the hatchlings of a clutch are, as the document destino-identification/1. */
-class IdentificationDocument
+/**
+ * What the hatchlings of a clutch are, as the document destino-identification/1.
+ *
+ * @phpstan-import-type ClutchEntry from ClutchReader
+ */
+final class IdentificationDocument
 {
-    public function __construct(private readonly CatalogueShelf $shelf) {}
+    public function __construct(private readonly GeneFacts $facts) {}
 
     /**
-     * @param array<array-key, mixed> $source the clutch document, for explanations of what cannot be
+     * @param ClutchReader $source the clutch document, for explanations of what cannot be
      * @return array<string, mixed>
      */
-    public function of(Identification $found, array $source, int $top): array
+    public function of(Identification $found, ClutchReader $source, int $top): array
     {
         return [
             'format' => 'destino-identification/1',
             'hatchlings' => array_map(
                 fn (Hatchling $one): array => in_array($one->id, $found->impossible, true)
-                    ? ['id' => $one->id, 'label' => null, 'impossible' => true, 'explanations' => $this->explanations($one->id, $source)]
+                    ? ['id' => $one->id, 'label' => null, 'impossible' => true, 'explanations' => $this->explanations($one->id, $source->document)]
                     : $this->hatchling($found, $one->id, $top),
                 $found->clutch->hatchlings,
             ),
             'sires' => array_map(
                 fn (array $sire): array => ['id' => $sire['id']] + self::chance($sire['exact'], $sire['decimal']), $found->sires(),
             ),
-            'dam' => ['text' => (new Printer($this->shelf->catalogue()))->belief($found->clutch->dam)],
+            'dam' => ['text' => (new Printer($this->facts->catalogue()))->belief($found->clutch->dam)],
             'assumptions' => [
-                'schools' => $this->shelf->catalogue()->schools ?: new \stdClass,
+                'schools' => (object) $this->facts->catalogue()->schools,
                 'counted' => 'living hatchlings; one sire for the whole clutch; cues independent given the genotype',
             ],
         ];
@@ -57,7 +60,7 @@ class IdentificationDocument
                 $found->genes($id),
             ),
             'genotypes' => array_map(fn (array $one): array => [
-                'label' => $one['label'], 'alleles' => $one['alleles'] ?: new \stdClass,
+                'label' => $one['label'], 'alleles' => (object) $one['alleles'],
                 'sex' => $one['sex'] instanceof Sex ? $one['sex']->value : null,
             ] + self::chance($one['exact'], $one['decimal']), $genotypes),
             'genotypes_total' => $total,
@@ -78,30 +81,33 @@ class IdentificationDocument
     /**
      * What may be wrong with the records where a young cannot be theirs: the same as Inference says of a family.
      *
-     * @param array<array-key, mixed> $source
+     * @param ClutchEntry $source
      * @return list<array<string, mixed>>
      */
     private function explanations(string $id, array $source): array
     {
-        $sires = $source['sires'];
-        $young = array_values(array_filter($source['hatchlings'], fn (array $one): bool => (string) $one['id'] === $id))[0];
-        if (! isset($young['saw'])) {
+        $young = null;
+        foreach ($source['hatchlings'] ?? [] as $one) {
+            $young = (string) $one['id'] === $id ? $one : $young;
+        }
+        if (($young['saw'] ?? null) === null) {
             return [];
         }
         $animals = [['id' => 'dam', 'sex' => 'female', 'stated' => $source['dam']['genes']]];
         $names = [];
-        foreach ($sires as $i => $sire) {
+        foreach ($source['sires'] as $i => $sire) {
             $animals[] = ['id' => $names[] = 'sire '.($sire['id'] ?? $i + 1), 'sex' => 'male', 'stated' => $sire['genes']];
         }
-        $animals[] = array_filter(
-            [
-                'id' => $id, 'sex' => $young['sex'] ?? null, 'saw' => $young['saw'], 'dam' => 'dam',
-            ] + (count($names) === 1 ? ['sire' => $names[0]] : ['sires' => $names]),
-        );
-        $document = PosteriorDocument::of(
-            (new PedigreeReader($this->shelf))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals]), $this->shelf->catalogue(),
-        );
+        $animals[] = ['id' => $id, 'sex' => $young['sex'] ?? null, 'saw' => $young['saw'], 'dam' => 'dam', 'sires' => $names];
+        $kindred = (new PedigreeReader($this->facts))->read(['format' => PedigreeReader::FORMAT, 'animals' => $animals]);
+        foreach ($kindred->families() as $family => $ids) {
+            foreach ($kindred->groupSetsOf($family) as $groups) {
+                foreach ($kindred->posterior($family, $groups)->contradictions as $contradiction) {
+                    return PosteriorDocument::explanations($contradiction, $this->facts->catalogue());
+                }
+            }
+        }
 
-        return $document['contradictions'][0]['explanations'] ?? [];
+        return [];
     }
 }

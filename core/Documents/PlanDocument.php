@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Plan;
@@ -14,7 +14,7 @@ use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteStep;
 
 /** A plan as the document destino-plan/1. */
-class PlanDocument
+final class PlanDocument
 {
     /** @return array<string, mixed> */
     public static function of(Plan $plan): array
@@ -105,22 +105,26 @@ class PlanDocument
         return $steps;
     }
 
+    /** @param  list<Founder>  $founders  any of which will do */
+    private static function animal(array $founders, string $genes): string
+    {
+        return $founders === [] ? $genes : implode(
+            ' or ',
+            array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders),
+        );
+    }
+
     /**
      * @param  list<Founder>  $buy
      * @return array<string, mixed>
      */
     private static function step(RouteStep $step, array $buy): array
     {
-        $animal = fn (array $founders, string $genes): string => $founders === [] ? $genes : implode(
-            ' or ',
-            array_map(fn (Founder $founder): string => $founder->isOffer() ? "{$founder->genes} (to buy)" : $founder->id, $founders),
-        );
-
         return [
             'key' => $step->key,
             'season' => $step->season,
-            'sire' => $animal($step->sires, $step->sireGenes),
-            'dam' => $animal($step->dams, $step->damGenes),
+            'sire' => self::animal($step->sires, $step->sireGenes),
+            'dam' => self::animal($step->dams, $step->damGenes),
             'sire_genes' => $step->sireGenes,
             'dam_genes' => $step->damGenes,
             'probability' => $step->odds->toString(),

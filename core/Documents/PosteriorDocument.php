@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
-use App\Words\FaultWords;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
@@ -14,12 +13,12 @@ use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\FaultKind;
+use Destino\Inference\Faults\Misnamed;
 use Destino\Notation\Printer;
 use Destino\Probability\Rational;
 
 /** What follows from a pedigree, as the document destino-posterior/1. */
-class PosteriorDocument
+final class PosteriorDocument
 {
     /** @return array<string, mixed> */
     public static function of(Kindred $kindred, Catalogue $catalogue): array
@@ -66,19 +65,25 @@ class PosteriorDocument
     {
         return [
             'subject' => self::plain($one->subject), 'loci' => $one->loci, 'others' => array_map(self::plain(...), $one->others),
-            'explanations' => array_map(fn (Explanation $why): array => [
-                'kind' => $why->kind()->value ?? 'several', 'subject' => self::plain($why->fault->subject),
-                'alleles' => $why->fault->alleles,
-                'faults' => array_map(
-                    fn (Fault $fault): array => [
-                        'kind' => $fault->kind->value, 'subject' => self::plain($fault->subject), 'alleles' => $fault->alleles,
-                    ] + ($fault->kind === FaultKind::Misnamed ? ['instead' => $fault->instead] : []),
-                    $why->faults,
-                ),
-                'decimal' => round($why->odds, 6),
-                'text' => FaultWords::all($why->faults, fn (string $id): string => self::plain($id), $catalogue),
-            ], $one->explanations),
+            'explanations' => self::explanations($one, $catalogue),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what may be wrong, the likeliest first */
+    public static function explanations(Contradiction $one, Catalogue $catalogue): array
+    {
+        return array_map(fn (Explanation $why): array => [
+            'kind' => $why->kind()->value ?? 'several', 'subject' => self::plain($why->fault->subject),
+            'alleles' => $why->fault->alleles,
+            'faults' => array_map(
+                fn (Fault $fault): array => [
+                    'kind' => $fault->kind()->value, 'subject' => self::plain($fault->subject), 'alleles' => $fault->alleles,
+                ] + ($fault instanceof Misnamed ? ['instead' => $fault->instead] : []),
+                $why->faults,
+            ),
+            'decimal' => round($why->odds, 6),
+            'text' => $why->words(self::plain(...), $catalogue),
+        ], $one->explanations);
     }
 
     /** @return array<string, mixed> */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
 use Brick\Math\BigInteger;
 use Destino\Genome\Claim;
@@ -18,7 +18,7 @@ use Destino\Probability\ClutchChance;
 use Destino\Probability\Rational;
 
 /** The document destino-prediction/1 (docs/formats/prediction.schema.json). */
-class PredictionDocument
+final class PredictionDocument
 {
     public const LEVELS = [50, 90, 95, 99];
 
@@ -42,7 +42,7 @@ class PredictionDocument
             'probability_shown' => $shown->toString(),
             'outcomes' => array_map(fn (Outcome $outcome): array => self::outcome($outcome, $question->by, $question->phased), $outcomes),
             'survival' => self::number($prediction->cross->survival()),
-            'target' => $prediction->target === null ? null : self::target($prediction->target, $question->eggs),
+            'target' => $prediction->target === null ? null : self::target($prediction->target, max(0, $question->eggs)),
             'advice' => array_map(self::advice(...), $prediction->advice()),
             'assumptions' => self::assumptions($prediction->assumptions()) + [
                 'disputed' => array_map(
@@ -91,7 +91,10 @@ class PredictionDocument
         return $document;
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @param  int<0, max>  $eggs
+     * @return array<string, mixed>
+     */
     private static function target(TargetOdds $odds, int $eggs): array
     {
         $bySex = [];
@@ -106,7 +109,10 @@ class PredictionDocument
         ];
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @param  int<0, max>  $eggs
+     * @return array<string, mixed>
+     */
     private static function odds(ClutchChance $chance, int $eggs): array
     {
         return self::number($chance->perEgg()) + [

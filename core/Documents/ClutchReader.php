@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
+namespace Destino\Documents;
 
-use App\Catalogue\CatalogueShelf;
 use Destino\DestinoError;
 use Destino\Genome\Belief;
 use Destino\Genome\Sex;
@@ -17,25 +16,37 @@ use Destino\Notation\Target;
 use Destino\Probability\InvalidNumber;
 use Destino\Probability\Rational;
 
-/** Reads a clutch document (destino-clutch/1), and says where it is not as it should be. */
-class ClutchReader
+/**
+ * Reads a clutch document (destino-clutch/1), and says where it is not as it should be.
+ *
+ * @phpstan-type HatchlingEntry array{id: int|string, sex?: 'male'|'female'|null, age?: int|null, saw?: string|null, cues?: array<string, string>}
+ * @phpstan-type ClutchEntry array{dam: array{genes: string}, sires: list<array{id?: int|string, genes: string, weight?: int|float|string}>,
+ *     hatchlings?: list<HatchlingEntry>, counts?: list<array{saw: string, count: positive-int}>,
+ *     alike?: list<array{target: string, hatchlings: list<int|string>}>, cues?: list<array<string, mixed>>}
+ */
+final class ClutchReader
 {
     /** @var array<string, Cue> by key: those of the document, or of the catalogue */
     public readonly array $cues;
 
     public readonly Clutch $clutch;
 
+    /** @var ClutchEntry the document itself */
+    public readonly array $document;
+
     /**
      * @param  array<array-key, mixed>  $document
      *
      * @throws DestinoError
      */
-    public function __construct(private readonly CatalogueShelf $shelf, array $document)
+    public function __construct(private readonly GeneFacts $facts, array $document)
     {
         (new DocumentSchema('clutch'))->check($document);
+        /** @var ClutchEntry $document */
+        $this->document = $document;
         $this->cues = isset($document['cues'])
-            ? (new CueBook($shelf->catalogue(), $shelf->targets()))->read($document['cues'])
-            : $shelf->cues();
+            ? (new CueBook($facts->catalogue(), $facts->targets()))->read($document['cues'])
+            : $facts->cues();
         $document['sires'] !== [] || throw IdentificationError::noSire();
         $sires = [];
         foreach ($document['sires'] as $i => $sire) {
@@ -56,7 +67,7 @@ class ClutchReader
         foreach ($document['alike'] ?? [] as $i => $set) {
             $alike[] = [
                 'target' => $this->target($set['target'], "alike[{$i}].target"),
-                'hatchlings' => array_map(strval(...), array_values($set['hatchlings'])),
+                'hatchlings' => array_map(strval(...), $set['hatchlings']),
             ];
         }
         $this->clutch = new Clutch(
@@ -64,12 +75,12 @@ class ClutchReader
         );
     }
 
-    /** @param array<string, mixed> $one */
+    /** @param HatchlingEntry $one */
     private function hatchling(array $one, string $where): Hatchling
     {
         $cues = [];
         foreach ($one['cues'] ?? [] as $key => $state) {
-            $cue = $this->cues[$key] ?? throw IdentificationError::unknownCue((string) $key, array_keys($this->cues));
+            $cue = $this->cues[$key] ?? throw IdentificationError::unknownCue($key, array_keys($this->cues));
             $cues[$cue->key] = $cue->state($state);
         }
 
@@ -82,7 +93,7 @@ class ClutchReader
     private function belief(string $genes, Sex $sex, string $where): Belief
     {
         try {
-            return $this->shelf->reader()->read($genes, $sex)->beliefOrFail();
+            return $this->facts->reader()->read($genes, $sex)->beliefOrFail();
         } catch (DestinoError $error) {
             throw IdentificationError::genes($where, $error->getMessage());
         }
@@ -91,7 +102,7 @@ class ClutchReader
     private function target(string $text, string $where): Target
     {
         try {
-            return $this->shelf->targets()->read($text);
+            return $this->facts->targets()->read($text);
         } catch (DestinoError $error) {
             throw IdentificationError::genes($where, $error->getMessage());
         }
