@@ -98,7 +98,7 @@ class SkinSvg
         $body = '<path class="skin-edge" fill="'.$belly.'" d="'.self::silhouette($isSmall, $rows).'"/>';
         $wide = (self::TAIL - self::NECK) / $columns;
         $high = self::GIRTH / $rows;
-        $matrix = implode(' ', array_map(fn (float $number): string => self::number($number), [
+        $matrix = implode(' ', array_map(fn (float $number): string => Outline::number($number), [
             $wide, $high, -$wide, $high, self::NECK + $wide / 2, self::HEIGHT / 2,
         ]));
         $scales = '';
@@ -132,7 +132,7 @@ class SkinSvg
 
                     continue;
                 }
-                $path .= 'm'.self::pair($from - $atColumn, $j - $atRow).'h'.($to - $from);
+                $path .= 'm'.Outline::pair($from - $atColumn, $j - $atRow).'h'.($to - $from);
                 [$atColumn, $atRow] = [$to, $j];
                 if ($i !== null) {
                     $from = $to = $i;
@@ -141,12 +141,6 @@ class SkinSvg
         }
 
         return $path;
-    }
-
-    /** Two numbers of a path: a minus parts them, a blank where there is none. */
-    private static function pair(int $x, int $y): string
-    {
-        return $x.($y < 0 ? '' : ' ').$y;
     }
 
     /** Its rim lies outside the outermost scales, so that they do not cover it. */
@@ -165,8 +159,8 @@ class SkinSvg
         $points = [...$upper, ...array_reverse($lower)];
 
         return $isSmall
-            ? self::straight($points)
-            : 'M'.implode('L', array_map(fn (array $at): string => self::number($at[0]).' '.self::number($at[1]), $points)).'z';
+            ? Outline::straight($points)
+            : 'M'.implode('L', array_map(fn (array $at): string => Outline::number($at[0]).' '.Outline::number($at[1]), $points)).'z';
     }
 
     private static function head(Look $look, bool $isSmall): string
@@ -177,7 +171,7 @@ class SkinSvg
             if ($isSmall && in_array($part, ['nostril', 'snout', 'pupil'], true)) {
                 continue;
             }
-            $outline = $isSmall ? self::straight($points) : self::rounded($points);
+            $outline = $isSmall ? Outline::straight($points) : Outline::rounded($points);
             // Both sides of a part are one path.
             if ($last === [$part, $colour]) {
                 $paths = substr($paths, 0, -3).$outline.'"/>';
@@ -191,54 +185,8 @@ class SkinSvg
         return '<g transform="translate(2 '.(self::HEIGHT / 2).') scale(1.24 1.3)">'.$paths.'</g>';
     }
 
-    /**
-     * A closed outline of straight sides, in whole units: nobody sees more of it in a small drawing.
-     *
-     * @param list<array{float, float}> $points
-     */
-    private static function straight(array $points): string
-    {
-        $path = '';
-        $last = null;
-        foreach ($points as [$x, $y]) {
-            $at = [(int) round($x), (int) round($y)];
-            if ($at === $last) {
-                continue;
-            }
-            $path .= $last === null
-                ? 'M'.self::pair(...$at).'l'
-                : (str_ends_with($path, 'l') || $at[0] < $last[0] ? '' : ' ').self::pair($at[0] - $last[0], $at[1] - $last[1]);
-            $last = $at;
-        }
-
-        return $path.'z';
-    }
-
-    /**
-     * A closed outline that is drawn through the middles between points.
-     *
-     * @param list<array{float, float}> $points
-     */
-    private static function rounded(array $points): string
-    {
-        $count = count($points);
-        $middle = fn (int $i): string => self::number(($points[$i][0] + $points[($i + 1) % $count][0]) / 2).' '
-            .self::number(($points[$i][1] + $points[($i + 1) % $count][1]) / 2);
-        $path = 'M'.$middle($count - 1);
-        for ($i = 0; $i < $count; $i++) {
-            $path .= 'Q'.self::number($points[$i][0]).' '.self::number($points[$i][1]).' '.$middle($i);
-        }
-
-        return $path.'z';
-    }
-
     private static function hex(int $colour): string
     {
         return sprintf('#%06x', $colour);
-    }
-
-    private static function number(float $number): string
-    {
-        return rtrim(rtrim(number_format($number, 1, '.', ''), '0'), '.');
     }
 }

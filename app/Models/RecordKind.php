@@ -52,4 +52,13 @@ final readonly class RecordKind
     {
         return (string) preg_replace('/_id$/', '', $reference);
     }
+
+    /**
+     * @param class-string<BackedEnum> $enum
+     * @return list<string>
+     */
+    public static function values(string $enum): array
+    {
+        return array_map(fn (BackedEnum $case): string => (string) $case->value, $enum::cases());
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Sex;
 
@@ -39,7 +38,8 @@ final readonly class TargetReader
         }
         $stream = new TokenStream($text);
         $names = new NameParser($this->catalogue, $this->names, $this->lines, $stream);
-        $conditions = $notes = $errors = [];
+        $clauses = new ClauseReader($this->catalogue, $stream, $names);
+        $conditions = $errors = [];
         $only = false;
         $sex = null;
         while (! $stream->atEnd()) {
@@ -55,7 +55,7 @@ final readonly class TargetReader
                         ? $asked
                         : throw NotationError::misplaced($start->text, $start->from, 'one animal is not both male and female.');
                 } else {
-                    array_push($conditions, ...$this->condition($stream, $names, $start, $notes));
+                    array_push($conditions, ...$this->condition($stream, $names, $start, $clauses));
                 }
             } catch (NotationError $error) {
                 $errors[] = $error;
@@ -67,7 +67,7 @@ final readonly class TargetReader
         }
 
         return $errors === []
-            ? [new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$notes]))), []]
+            ? [new Target(trim($text), $conditions, $only, $sex, array_values(array_unique([...$names->notes(), ...$clauses->notes]))), []]
             : [null, $errors];
     }
 
@@ -97,11 +97,8 @@ final readonly class TargetReader
         return $asked;
     }
 
-    /**
-     * @param list<string> $notes
-     * @return list<TargetCondition>
-     */
-    private function condition(TokenStream $stream, NameParser $names, Token $start, array &$notes): array
+    /** @return list<TargetCondition> */
+    private function condition(TokenStream $stream, NameParser $names, Token $start, ClauseReader $reader): array
     {
         $word = $this->names->match($stream) === null && $stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying')
             ? $stream->current()->word
@@ -123,7 +120,7 @@ final readonly class TargetReader
             if ($name->kind === NameKind::Nickname) {
                 return $this->nickname($name, $word, $dose, $from, $clauses === []);
             }
-            $clauses[] = $this->clause($stream, $names, $name, $word, $dose, $from, $notes);
+            $clauses[] = $reader->read($name, $word, $dose, $from);
         } while ($stream->take('or'));
         $piece = $stream->slice($start->from, $stream->previous()->to);
         foreach ($clauses as $clause) {
@@ -135,74 +132,6 @@ final readonly class TargetReader
         }
 
         return [new TargetCondition($clauses, $piece, $start->from)];
-    }
-
-    /** @return list<string> the other allele of a pair, where a slash follows */
-    private function afterSlash(TokenStream $stream, NameParser $names, Name $name, Token $from): array
-    {
-        if ($name->kind !== NameKind::Allele || ! $stream->takeType(TokenType::Slash)) {
-            return [];
-        }
-        $at = $stream->current();
-        [$second] = $names->read();
-        if ($second->kind !== NameKind::Allele || $this->locusOf($second) !== $this->locusOf($name)) {
-            throw NotationError::misplaced(
-                $stream->slice($from->from, $stream->previous()->to), $at->from, 'a slash joins two alleles of one locus.',
-            );
-        }
-
-        return $second->alleles;
-    }
-
-    /** @param list<string> $notes */
-    private function clause(
-        TokenStream $stream,
-        NameParser $names,
-        Name $name,
-        string $word,
-        Dose $dose,
-        Token $from,
-        array &$notes,
-    ): Clause {
-        $alleles = [...$name->alleles, ...$this->afterSlash($stream, $names, $name, $from)];
-        $text = trim(($word === '' ? '' : $word.' ').$stream->slice($from->from, $stream->previous()->to));
-        $isPair = count($alleles) === 2 || $dose === Dose::Two;
-        if (count($alleles) === 1 && $dose === Dose::Two) {
-            $alleles = [$alleles[0], $alleles[0]];
-        }
-        $allele = $this->catalogue->allele($alleles[0] ?? '');
-        if ($isPair && $dose === Dose::Het) {
-            throw NotationError::misplaced($text, $from->from, 'a form with two mutant alleles is not a het.', [$name->text]);
-        }
-        $kind = match ($word) {
-            'not', 'without' => $isPair || $dose === Dose::Het ? ClauseKind::NotForm : ClauseKind::NotShowing,
-            'no', 'carries', 'carrying' => $isPair || $dose === Dose::Het
-                ? throw NotationError::misplaced(
-                    $text, $from->from, "“{$word}” speaks of one gene: write “{$word} {$allele->name}”.",
-                    ["{$word} {$allele->name}"],
-                )
-                : ($word === 'no' ? ClauseKind::NoCopy : ClauseKind::Carries),
-            default => $this->positive($allele, $alleles, $dose, $notes),
-        };
-
-        return new Clause($kind, $allele->locus, $kind === ClauseKind::TwoCopies ? [$alleles[0]] : $alleles, $text);
-    }
-
-    /**
-     * @param list<string> $alleles
-     * @param list<string> $notes
-     */
-    private function positive(Allele $allele, array $alleles, Dose $dose, array &$notes): ClauseKind
-    {
-        if (count($alleles) === 2) {
-            return $alleles[0] === $alleles[1] ? ClauseKind::TwoCopies : ClauseKind::Compound;
-        }
-        $rule = DoseRule::of($dose, $allele);
-        if ($rule->targetNote !== '') {
-            $notes[] = $rule->targetNote;
-        }
-
-        return $rule->clause;
     }
 
     /** @return list<TargetCondition> */
@@ -240,10 +169,5 @@ final readonly class TargetReader
         $stream->advance($dose !== Dose::Plain && $stream->current()->text === '.' && $stream->current()->from === $word->to + 1 ? 1 : 0);
 
         return $dose;
-    }
-
-    private function locusOf(Name $name): string
-    {
-        return $this->catalogue->allele($name->alleles[0] ?? '')->locus;
     }
 }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Pairing;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Expression;
 use Destino\Genome\LinkageGroup;
-use Destino\Genome\Sex;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 use Destino\Probability\Weights;
@@ -79,39 +77,28 @@ final class Block
     /** @return list<BlockOutcome> */
     private function worked(bool $phased, bool $hatched): array
     {
-        /** @var array<string, array{list<Expression>, Rational, list<list<Expression>>}> $merged */
+        /** @var array<string, array{EggStates, Rational, list<EggStates>}> $merged */
         $merged = [];
         foreach ($this->cases as [$weight, $byGroup]) {
             foreach ($this->product($byGroup) as [$states, $p]) {
-                $key = implode(
-                    '|',
-                    array_map(
-                        static fn (Expression $state): string => $phased ? $state->diplotype->key : $state->diplotype->unphasedKey,
-                        $states,
-                    ),
-                );
+                $egg = new EggStates($states);
+                $key = $egg->key($phased);
                 $before = $merged[$key] ?? null;
                 $merged[$key] = [
-                    $states, $before === null ? $weight->times($p) : $before[1]->plus($weight->times($p)),
-                    [...$before[2] ?? [], $states],
+                    $egg, $before === null ? $weight->times($p) : $before[1]->plus($weight->times($p)), [...$before[2] ?? [], $egg],
                 ];
             }
         }
         if ($hatched) {
-            $merged = array_filter($merged, static fn (array $entry): bool => ! self::isLethal($entry[0]));
+            $merged = array_filter($merged, static fn (array $entry): bool => ! $entry[0]->isLethal());
         }
         $total = Weights::sum(array_map(static fn (array $entry): Rational => $entry[1], $merged));
         $entries = array_values($merged);
-        usort($entries, static fn (array $a, array $b): int => self::order($a[0]) <=> self::order($b[0]));
+        usort($entries, static fn (array $a, array $b): int => $a[0]->order() <=> $b[0]->order());
 
         return array_map(fn (array $entry, int $rank): BlockOutcome => new BlockOutcome(
-            array_merge(...array_map(static fn (Expression $state): array => $state->forms, $entry[0])),
-            $this->sexOf($entry[0]),
-            $entry[1]->dividedBy($total),
-            self::isLethal($entry[0]),
-            self::makers($entry[2]),
-            $phased ? $this->phase($entry[0]) : [],
-            $rank,
+            $entry[0]->forms(), $entry[0]->sex(), $entry[1]->dividedBy($total), $entry[0]->isLethal(), EggStates::makers($entry[2]),
+            $phased ? $entry[0]->phase($this->groups) : [], $rank,
         ), $entries, array_keys($entries));
     }
 
@@ -133,103 +120,5 @@ final class Block
         }
 
         return $product;
-    }
-
-    /** @param list<Expression> $states */
-    private static function isLethal(array $states): bool
-    {
-        foreach ($states as $state) {
-            if ($state->isLethal) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @param list<Expression> $states */
-    private function sexOf(array $states): ?Sex
-    {
-        foreach ($states as $state) {
-            if ($state->sex !== null) {
-                return $state->sex;
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param list<Expression> $states
-     * @return list<int|string> sorts in printer's order, males first
-     */
-    private static function order(array $states): array
-    {
-        $order = [];
-        foreach ($states as $state) {
-            foreach ($state->forms as $form) {
-                $order[] = $form->order;
-            }
-        }
-        foreach ($states as $state) {
-            $order[] = $state->sex === Sex::Female ? 1 : 0;
-            $order[] = $state->diplotype->key;
-        }
-
-        return $order;
-    }
-
-    /**
-     * @param list<list<Expression>> $members
-     * @return array<string, Sex|null>
-     */
-    private static function makers(array $members): array
-    {
-        $makers = [];
-        foreach ($members as $states) {
-            foreach ($states as $state) {
-                foreach ($state->makers as $locus => $maker) {
-                    $makers[$locus] = array_key_exists($locus, $makers) && $makers[$locus] !== $maker ? null : $maker;
-                }
-            }
-        }
-
-        return $makers;
-    }
-
-    /**
-     * @param list<Expression> $states
-     * @return array<string, string> the chromosomes that carry the gene, by locus; the coupling, by group
-     */
-    private function phase(array $states): array
-    {
-        $phase = [];
-        foreach ($states as $i => $state) {
-            $group = $this->groups[$i];
-            if (count($group->loci) === 1) {
-                continue;
-            }
-            if (! $group->holdsSex()) {
-                $phase[$group->key] = implode(
-                    '/',
-                    array_map(static fn (array $haplotype): string => implode('·', $haplotype), $state->diplotype->haplotypes),
-                );
-
-                continue;
-            }
-            $sex = $group->indexOf(Sex::LOCUS);
-            foreach ($state->forms as $locus => $form) {
-                $at = $group->indexOf($locus);
-                $carriers = array_map(
-                    static fn (array $haplotype): string => $haplotype[$sex],
-                    array_filter($state->diplotype->haplotypes, static fn (array $haplotype): bool => $haplotype[$at] !== Allele::WILD),
-                );
-                if (! $form->isWild()) {
-                    $phase[$locus] = implode(' and ', $carriers);
-                }
-            }
-        }
-
-        return $phase;
     }
 }

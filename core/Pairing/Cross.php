@@ -6,16 +6,10 @@ namespace Destino\Pairing;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Components;
 use Destino\Genome\Expression;
-use Destino\Genome\Expressions;
 use Destino\Genome\GenotypePattern;
-use Destino\Genome\LinkageGroup;
-use Destino\Genome\Meiosis;
 use Destino\Genome\Sex;
-use Destino\Genome\State;
 use Destino\Probability\ClutchChance;
-use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 use Destino\Probability\Weights;
 
@@ -27,9 +21,6 @@ use Destino\Probability\Weights;
  */
 final readonly class Cross
 {
-    /** Outcomes of all cases of the parents together that one block may hold: beyond that nobody waits for the answer. */
-    private const MOST_OUTCOMES = 250_000;
-
     /** @param list<Block> $blocks in catalogue order; the block with sex is always among them */
     private function __construct(
         public Catalogue $catalogue,
@@ -47,12 +38,7 @@ final readonly class Cross
         }
         $sexGroup = $catalogue->sexGroup();
         $named = array_unique([...$sire->groups(), ...$dam->groups()]);
-        $meiosis = new Meiosis;
-        $expressions = new Expressions($catalogue);
-        $blocks = [];
-        foreach (self::components([...$named, $sexGroup->key], $sire, $dam, $catalogue) as $groups) {
-            $blocks[] = new Block($groups, self::cases($groups, $sire, $dam, $meiosis, $expressions));
-        }
+        $blocks = (new BlockMaker($catalogue, $sire, $dam))->blocks([...$named, $sexGroup->key]);
 
         return new self($catalogue, $sire, $dam, $blocks, in_array($sexGroup->key, $named, true));
     }
@@ -164,79 +150,5 @@ final readonly class Cross
         }
 
         return $given;
-    }
-
-    /**
-     * Groups that some belief ties together, as one list each, in catalogue order.
-     *
-     * @param array<array-key, string> $keys
-     * @return list<list<LinkageGroup>>
-     */
-    private static function components(array $keys, Belief $sire, Belief $dam, Catalogue $catalogue): array
-    {
-        $rank = static fn (string $key): int => min(
-            PHP_INT_MAX,
-            ...array_map(static fn (string $locus): int => $catalogue->locus($locus)->rank, $catalogue->groups[$key]->loci),
-        );
-        usort($keys, static fn (string $a, string $b): int => $rank($a) <=> $rank($b));
-        $components = new Components($keys);
-        foreach ([...$sire->factors, ...$dam->factors] as $factor) {
-            $components->tie($factor->groups);
-        }
-
-        return array_map(
-            static fn (array $tied): array => array_map(static fn (string $key): LinkageGroup => $catalogue->groups[$key], $tied),
-            $components->all(),
-        );
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return list<array{Rational, array<string, Distribution<Expression>>}>
-     */
-    private static function cases(array $groups, Belief $sire, Belief $dam, Meiosis $meiosis, Expressions $expressions): array
-    {
-        $cases = $offspring = [];
-        $outcomes = 0.0;
-        foreach ($sire->statesOver($groups) as [$paternal, $p]) {
-            foreach ($dam->statesOver($groups) as [$maternal, $q]) {
-                $byGroup = [];
-                foreach ($groups as $group) {
-                    $byGroup[$group->key] = $offspring[
-                        "{$group->key} {$paternal->at($group)->key} {$maternal->at($group)->key}"
-                    ] ??= self::offspring($group, $paternal, $maternal, $meiosis, $expressions);
-                }
-                $outcomes += array_product(array_map(static fn (Distribution $offspring): int => $offspring->count(), $byGroup));
-                if ($outcomes > self::MOST_OUTCOMES) {
-                    throw PairingError::tooManyCases(
-                        array_merge(
-                            ...array_map(
-                                static fn (LinkageGroup $group): array => array_values(array_diff($group->loci, [Sex::LOCUS])),
-                                $groups,
-                            ),
-                        ),
-                    );
-                }
-                $cases[] = [$p->times($q), $byGroup];
-            }
-        }
-
-        return $cases;
-    }
-
-    /** @return Distribution<Expression> P(an egg's genotype at one group | its parents') */
-    private static function offspring(
-        LinkageGroup $group,
-        State $sire,
-        State $dam,
-        Meiosis $meiosis,
-        Expressions $expressions,
-    ): Distribution {
-        $weighted = [];
-        foreach ($meiosis->eggs([$group], $sire, $dam)->entries() as $key => [$egg, $chance]) {
-            $weighted[] = [(string) $key, $expressions->of($group, $egg->at($group)), $chance];
-        }
-
-        return Distribution::ofWeighted($weighted);
     }
 }

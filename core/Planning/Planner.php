@@ -11,11 +11,7 @@ use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Play\Outcome;
 use Destino\Planning\Play\Simulation;
 use Destino\Planning\Policy\Policy;
-use Destino\Planning\Search\Node;
 use Destino\Planning\Search\Route;
-use Destino\Planning\Search\RouteBuilder;
-use Destino\Planning\Search\RouteSearch;
-use Destino\Planning\Search\RouteStep;
 
 /** Plans a project: searches routes, keeps those that differ and that no other beats, and plays them. */
 final class Planner
@@ -30,11 +26,12 @@ final class Planner
 
     private ?Policy $policy = null;
 
-    private bool $isCut = false;
+    private readonly RouteCollector $collector;
 
     public function __construct(Catalogue $catalogue, private readonly Project $project, private readonly float $effort = 1.0)
     {
         $this->space = new Space($catalogue, $project);
+        $this->collector = new RouteCollector($this->space);
     }
 
     public function space(): Space
@@ -70,7 +67,7 @@ final class Planner
         }
         $why = $isReachable || $already !== null ? null : $this->obstacles()->told();
 
-        return new Plan($this->project, $played, $answer, $why, $already, $runs, $seed, $this->isCut);
+        return new Plan($this->project, $played, $answer, $why, $already, $runs, $seed, $this->collector->isCut);
     }
 
     /** Whether a limit is set that looking at animals and seasons alone does not see. */
@@ -97,16 +94,16 @@ final class Planner
         $hasOffers = count($owned) < count($this->project->founders);
         $found = [];
         $affordable = $this->affordable();
-        $this->collect($found, $affordable, $hasOffers ? 'With what is for sale' : 'The straight way');
+        $this->collector->collect($found, $affordable, $hasOffers ? 'With what is for sale' : 'The straight way');
         if ($quick && $found !== []) {
             return array_slice(array_values($found), 0, 1);
         }
         if ($hasOffers) {
-            $this->collect($found, $owned, 'Without buying', 2);
+            $this->collector->collect($found, $owned, 'Without buying', 2);
             $bought = array_values($found)[0]->purchases ?? [];
             if (count($bought) > 1) { // what if the dearest is left out?
                 usort($bought, static fn (Founder $a, Founder $b): int => $b->price <=> $a->price);
-                $this->collect(
+                $this->collector->collect(
                     $found,
                     array_values(array_filter($affordable, static fn (Founder $founder): bool => $founder->id !== $bought[0]->id)),
                     "Without {$bought[0]->genes}", 1,
@@ -116,45 +113,6 @@ final class Planner
         usort($found, static fn (Route $a, Route $b): int => $a->expected <=> $b->expected);
 
         return array_slice($found, 0, self::MOST_ROUTES);
-    }
-
-    /**
-     * @param array<string, Route> $found by shape
-     * @param list<Founder> $founders
-     */
-    private function collect(array &$found, array $founders, string $name, int $most = 4): void
-    {
-        // An alternative that takes half as long again as the first is no alternative; one without buying may take much longer.
-        $first = $found === [] ? null : min(array_map(static fn (Route $route): float => $route->expected, $found));
-        $isLimited = $this->project->budget !== null || $this->project->mostInbreeding !== null;
-        $search = new RouteSearch(
-            $this->space, 2 * $most, $first === null ? null : ($name === 'Without buying' ? 3 * $first + 6 : 1.5 * $first + 2),
-            $isLimited ? fn (Node $node): bool => $this->isWithinLimits(RouteBuilder::build($this->space, $node, '', '')) : null,
-        );
-        $taken = 0;
-        $through = [];
-        foreach ($search->from($founders) as $node) {
-            $route = RouteBuilder::build($this->space, $node, $name, '');
-            $key = self::intermediates($route);
-            if (isset($through[$key])) {
-                continue; // the same young from the same parents: a near copy
-            }
-            $through[$key] = true;
-            $found[$route->shape()] ??= new Route(
-                $taken === 0 && ($name !== 'With what is for sale' || $route->purchases !== []) ? $name : $this->nameOf($route),
-                $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding,
-            );
-            if (++$taken >= $most) {
-                break;
-            }
-        }
-        $this->isCut = $this->isCut || $search->isCut;
-    }
-
-    private function isWithinLimits(Route $route): bool
-    {
-        return ($this->project->budget === null || $route->cost() <= $this->project->budget)
-            && ($this->project->mostInbreeding === null || $route->inbreeding->compareTo($this->project->mostInbreeding) <= 0);
     }
 
     /** @return list<Founder> owned ones, and offers that the budget allows singly */
@@ -167,38 +125,6 @@ final class Planner
                     $founder->price === null || $this->project->budget === null || $founder->price <= $this->project->budget,
             ),
         );
-    }
-
-    private function nameOf(Route $route): string
-    {
-        $young = array_values(array_filter($route->steps, static fn (RouteStep $step): bool => ! $step->isLast));
-
-        return $young === [] ? $route->steps[0]->sireGenes.' × '.$route->steps[0]->damGenes : 'Through '.$young[count($young) - 1]->genes;
-    }
-
-    private function why(Route $route): string
-    {
-        $slowest = null;
-        $wait = 0.0;
-        foreach ($route->steps as $step) {
-            $chance = $this->space->perSeason(
-                $step->odds->toFloat() * ($step->sex === null ? 1.0 : $this->space->shareOf($step->sex)),
-                max(1, count($step->dams)),
-            );
-            if ($chance > 0 && 1 / $chance > $wait) {
-                [$slowest, $wait] = [$step, 1 / $chance];
-            }
-        }
-        $crosses = count($route->steps) === 1 ? 'One cross' : count($route->steps).' crosses';
-        $buys = $route->purchases === []
-            ? 'nothing to buy'
-            : 'to buy: '.implode(', ', array_map(static fn (Founder $founder): string => $founder->genes, $route->purchases));
-        $slow = $slowest === null
-            ? ''
-            : '; most of the waiting is for '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes)
-                .", {$slowest->odds->toString()} an egg, about ".number_format($wait, 1).' seasons';
-
-        return "{$crosses}, {$buys}{$slow}.";
     }
 
     private function already(): ?string
@@ -230,14 +156,5 @@ final class Planner
                 in_array('stances', $limits, true),
             ),
         );
-    }
-
-    /** The young of a route, whoever their parents are. */
-    private static function intermediates(Route $route): string
-    {
-        $young = array_map(static fn (RouteStep $step): string => $step->isLast ? '' : $step->genes.$step->sex?->value, $route->steps);
-        sort($young);
-
-        return implode(';', $young).'|'.implode(',', array_map(static fn (Founder $founder): string => $founder->id, $route->purchases));
     }
 }

@@ -309,7 +309,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/projects/create');
         $browser->type('#name', 'Striped')->type('#target', 'Genetic Stripe + Calico');
         $browser->click('main form button[type="submit"]');
-        $browser->waitFor('.answer', 'have it by');
+        $browser->waitFor('.answer', 'as far as a first look tells');
         self::assertGreaterThan(0, count($browser->all('.plan-curves polyline')));
         self::assertGreaterThan(0, count($browser->all('.river .is-target')));
     }

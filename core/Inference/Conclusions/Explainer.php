@@ -6,7 +6,6 @@ namespace Destino\Inference\Conclusions;
 
 use Closure;
 use Destino\Genome\LinkageGroup;
-use Destino\Genome\State;
 use Destino\Inference\Descent\Steps;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
@@ -14,14 +13,9 @@ use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
-use Destino\Inference\Family\Solved;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Inheritance\GenotypeSpace;
-use Destino\Probability\Distribution;
-use Destino\Probability\NearestFraction;
-use Destino\Probability\Rational;
 
 /**
  * Works out a family at its bundles of groups; where the records exclude each other, sets of up to two faults for each
@@ -31,17 +25,13 @@ use Destino\Probability\Rational;
  */
 final class Explainer
 {
-    /** Explanations less likely than this are left out of the mixture. */
-    private const SLIGHT = 1e-3;
-
-    /** Combinations that are mixed. */
-    private const MOST_MIXED = 12;
-
     /** Members of a family up to which all of it is weighed; of larger ones, the part around the matter. */
     private const WHOLE = 60;
 
     /** Steps of parent and young around a matter that are weighed. */
     private const AROUND = 4;
+
+    private readonly Mixing $mixing;
 
     /**
      * @param list<Fault> $decided what the keeper holds to be wrong
@@ -53,7 +43,9 @@ final class Explainer
         private readonly Bundles $bundles,
         private readonly array $decided,
         private readonly Closure $space,
-    ) {}
+    ) {
+        $this->mixing = new Mixing($context, $given, $bundles, $decided);
+    }
 
     /**
      * What a bundle says by itself.
@@ -71,7 +63,7 @@ final class Explainer
         $posteriors = [];
         foreach ($bundle as $i => $space) {
             $posteriors[$space->key] = new FamilyPosterior(
-                $space->groupKeys(), $solved->isPossible() ? $this->named($space, $solved->of[$i]) : [],
+                $space->groupKeys(), $solved->isPossible() ? $this->mixing->named($space, $solved->of[$i]) : [],
                 $i === 0 ? $solved->logEvidence : 0.0, $solved->isExact, $solved->error, [], [], $isDisputed,
             );
         }
@@ -111,7 +103,7 @@ final class Explainer
             );
         }
 
-        return $this->with($this->mixed($plain, $weighing, $matters), $contradictions, $unlikely);
+        return $this->with($this->mixing->mixed($plain, $weighing, $matters), $contradictions, $unlikely);
     }
 
     /** @param non-empty-list<Matter> $matters */
@@ -162,84 +154,5 @@ final class Explainer
         }
 
         return $posteriors;
-    }
-
-    /**
-     * @param array<string, FamilyPosterior> $plain
-     * @param list<Matter> $matters
-     * @return array<string, FamilyPosterior>
-     */
-    private function mixed(array $plain, Weighing $weighing, array $matters): array
-    {
-        $combinations = $weighing->combinations($matters);
-        $most = max([-INF, ...array_column($combinations, 'log')]);
-        $likely = array_filter($combinations, static fn (array $one): bool => exp($one['log'] - $most) >= self::SLIGHT);
-        usort($likely, static fn (array $a, array $b): int => $b['log'] <=> $a['log']);
-        foreach ($this->bundles->all as $bundle) {
-            $mixture = new Mixture;
-            foreach (array_slice($likely, 0, self::MOST_MIXED) as $one) {
-                $mixture->add(
-                    $this->solved($bundle, $one['faults'], $weighing->insisted($one['chosen'])),
-                    NearestFraction::of(exp($one['log'] - $most), 1e-6),
-                );
-                if (! $mixture->isExact) {
-                    break; // a family that has to be sampled is sampled once, for the likeliest explanation
-                }
-            }
-            if ($mixture->isEmpty()) { // more is wrong than was looked for: what is at odds is not heard
-                $mixture->add(
-                    $this->solved($bundle, array_merge(...array_map(fn (Matter $matter): array => $this->freed($matter), $matters))),
-                    Rational::one(),
-                );
-            }
-            foreach ($mixture->isEmpty() ? [] : $bundle as $i => $space) {
-                $before = $plain[$space->key];
-                $plain[$space->key] = new FamilyPosterior(
-                    $before->groups, $this->named($space, $mixture->of($i)), $before->logEvidence, $mixture->isExact,
-                    $mixture->error, [],
-                );
-            }
-        }
-
-        return $plain;
-    }
-
-    /** @return list<Fault> */
-    private function freed(Matter $matter): array
-    {
-        return array_map(static fn (string $id): Fault => new Misidentified($id), $matter->subjects);
-    }
-
-    /**
-     * @param list<GenotypeSpace> $bundle
-     * @param list<Fault> $faults
-     * @param list<string> $insisted
-     */
-    private function solved(array $bundle, array $faults, array $insisted = []): Solved
-    {
-        $hypothesis = Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
-        $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
-
-        return FamilySolver::solve($model);
-    }
-
-    /**
-     * @param array<string, array<int, Rational>> $of by member and number of the genotype
-     * @return array<string, Distribution<State>> of those that are recorded
-     */
-    private function named(GenotypeSpace $space, array $of): array
-    {
-        $named = [];
-        foreach ($this->given->family->ids() as $id) {
-            $weighted = [];
-            foreach ($of[$id] ?? [] as $number => $chance) {
-                $weighted[] = [$space->keyOf($number), $space->state($number), $chance];
-            }
-            if ($weighted !== []) {
-                $named[$id] = Distribution::ofWeighted($weighted);
-            }
-        }
-
-        return $named;
     }
 }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
-use Destino\Inference\Graph\Doubles;
 use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Exact;
-use Destino\Inference\Graph\Factor;
 use Destino\Inference\Graph\Order;
 use Destino\Inference\Graph\Sampler;
 use Destino\Inference\Graph\TooWide;
@@ -36,9 +34,6 @@ final readonly class FamilySolver
     /** Beyond this many times that, were the tables full, it is not even tried. */
     private const HOPELESS = 2.0;
 
-    /** The same for those that tell of others by themselves, of whom there are fewer. */
-    private const HOPELESS_CORE = 20.0;
-
     /** Draws of all others for the animals that tell nothing of them. */
     private const DRAWS = 1_600;
 
@@ -48,18 +43,18 @@ final readonly class FamilySolver
             return Solved::impossible();
         }
         $network = Network::of($model);
-        $order = self::order($network);
+        $order = NetworkSolution::order($network);
         $isSmall = $order->size <= self::RATIONAL && count($network->sizes) <= 60;
         try {
             $marginals = $isSmall
                 ? (new Elimination($network->sizes, $network->factors, $order, new Exact))->run()
-                : self::elimination($network, $order, $widest, self::HOPELESS)->run();
+                : NetworkSolution::elimination($network, $order, $widest, self::HOPELESS)->run();
         } catch (TooWide) {
             return self::apart($model, $widest);
         }
 
         return $marginals->isPossible()
-            ? new Solved(self::named($model, $network, $marginals->of), $marginals->logEvidence)
+            ? new Solved(NetworkSolution::named($model, $network, $marginals->of), $marginals->logEvidence)
             : Solved::impossible();
     }
 
@@ -71,7 +66,7 @@ final readonly class FamilySolver
         }
         $network = Network::of($model, Silence::of($model));
         try {
-            return self::elimination($network, self::order($network), self::WIDEST)->logEvidence();
+            return NetworkSolution::elimination($network, NetworkSolution::order($network), self::WIDEST)->logEvidence();
         } catch (TooWide) {
             return 0.0;
         }
@@ -82,9 +77,9 @@ final readonly class FamilySolver
     {
         $silent = Silence::of($model);
         $core = Network::of($model, $silent);
-        $order = self::order($core);
+        $order = NetworkSolution::order($core);
         try {
-            $elimination = self::elimination($core, $order, $widest);
+            $elimination = NetworkSolution::elimination($core, $order, $widest);
             $marginals = $elimination->run();
         } catch (TooWide) {
             return self::drawn($model, $core, $silent);
@@ -92,7 +87,7 @@ final readonly class FamilySolver
         if (! $marginals->isPossible()) {
             return Solved::impossible();
         }
-        $of = self::named($model, $core, $marginals->of);
+        $of = NetworkSolution::named($model, $core, $marginals->of);
         $silence = Silence::over($model, $core, $silent);
         $plain = $silence->beside($elimination);
         $others = array_values(array_diff($silent, array_keys($plain)));
@@ -126,7 +121,7 @@ final readonly class FamilySolver
         $all = [];
         foreach ($plan as [$some, $network, $order]) {
             try {
-                $of = self::named($model, $network, self::elimination($network, $order, $widest)->run()->of);
+                $of = NetworkSolution::named($model, $network, NetworkSolution::elimination($network, $order, $widest)->run()->of);
             } catch (TooWide) {
                 return null;
             }
@@ -151,7 +146,7 @@ final readonly class FamilySolver
     private static function share(FamilyModel $model, array $silent, array $wanted, float $core, array &$plan, float &$left): bool
     {
         $network = Network::of($model, array_values(array_diff($silent, Silence::withAncestors($model, $silent, $wanted))));
-        $order = self::order($network, 2_000);
+        $order = NetworkSolution::order($network, 2_000);
         if ($order->size > 2 * $core + self::BATCH && count($wanted) > 1) {
             $half = intdiv(count($wanted), 2);
 
@@ -177,7 +172,7 @@ final readonly class FamilySolver
         }
 
         return new Solved(
-            self::with($model, self::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false,
+            self::with($model, NetworkSolution::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false,
             max($marginals->error, $silence->error()),
         );
     }
@@ -192,42 +187,6 @@ final readonly class FamilySolver
         foreach ($silent as $name => $shares) {
             [$space, $id] = explode(' ', $name, 2);
             $of[(int) $space][$id] = $shares;
-        }
-
-        return $of;
-    }
-
-    /** @return Elimination<float> */
-    private static function elimination(Network $network, Order $order, int $widest, float $hopeless = self::HOPELESS_CORE): Elimination
-    {
-        if ($order->size > $hopeless * $widest) {
-            throw TooWide::beyond($widest);
-        }
-
-        return new Elimination($network->sizes, $network->factors, $order, new Doubles, $widest);
-    }
-
-    private static function order(Network $network, int $work = 12_000): Order
-    {
-        return Order::of($network->sizes, array_map(static fn (Factor $factor): array => $factor->scope, $network->factors), $work);
-    }
-
-    /**
-     * @param array<int, list<Rational>> $marginals by variable
-     * @return list<array<string, array<int, Rational>>>
-     */
-    private static function named(FamilyModel $model, Network $network, array $marginals): array
-    {
-        $of = [];
-        foreach ($model->domains as $i => $domains) {
-            $own = [];
-            foreach ($domains as $id => $domain) {
-                $variable = $network->variableOf($i, $id);
-                if ($variable !== null || count($domain) === 1) {
-                    $own[$id] = array_combine(array_keys($domain), $variable === null ? [Rational::one()] : $marginals[$variable]);
-                }
-            }
-            $of[] = $own;
         }
 
         return $of;
