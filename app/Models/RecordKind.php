@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use BackedEnum;
 use App\Models\Enums\Right;
 use Illuminate\Database\Eloquent\Model;
 
