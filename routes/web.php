@@ -26,6 +26,7 @@ use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\ProjectRulesController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\ReadingController;
@@ -119,10 +120,10 @@ Route::post('/clutches/{clutch}/alike', [BenchController::class, 'alike'])->name
 
 Route::resource('projects', ProjectController::class)->except('destroy');
 Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->name('projects.replan');
-Route::post('/projects/{project}/forbid', [ProjectController::class, 'forbid'])->name('projects.forbid');
-Route::post('/projects/{project}/try', [ProjectController::class, 'tryPair'])->name('projects.try');
-Route::post('/projects/{project}/keep', [ProjectController::class, 'keep'])->name('projects.keep');
-Route::post('/projects/{project}/pin', [ProjectController::class, 'pin'])->name('projects.pin');
+Route::post('/projects/{project}/forbid', [ProjectRulesController::class, 'forbid'])->name('projects.forbid');
+Route::post('/projects/{project}/try', [ProjectRulesController::class, 'tryPair'])->name('projects.try');
+Route::post('/projects/{project}/keep', [ProjectRulesController::class, 'keep'])->name('projects.keep');
+Route::post('/projects/{project}/pin', [ProjectRulesController::class, 'pin'])->name('projects.pin');
 Route::get('/prove', [ProveController::class, 'index'])->name('prove');
 Route::post('/prove/decisions', [ProveController::class, 'decide'])->name('prove.decide');
 Route::post('/prove/read', [ProveController::class, 'read'])->name('prove.read');

@@ -22,7 +22,6 @@ use App\Models\StatusEvent;
 use App\Prove\ContradictionDesk;
 use Destino\Genome\Condition;
 use Destino\Husbandry\Readiness;
-use Destino\Inference\Descent\Reason;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
@@ -125,16 +124,15 @@ class AnimalPage
             ->get()->sortByDesc(fn (Clutch $clutch): string => $clutch->season().$clutch->id)->all());
     }
 
-    /** @return list<array{sides: list<string>, about: string}> */
-    public function conflicts(): array
+    public function reasonings(): Reasonings
     {
-        return array_map(fn (array $conflict): array => [
-            'about' => implode(
-                ', ',
-                array_map(fn (string $locus): string => $this->opened->shelf->catalogue()->locus($locus)->name, $conflict[0]),
-            ),
-            'sides' => array_map($this->side(...), $conflict[1]),
-        ], $this->beliefs->why($this->animal->id)['conflicts']);
+        return new Reasonings($this->animal->id, $this->statements, $this->beliefs, $this->opened->shelf);
+    }
+
+    /** The tubs as options of a list. */
+    public function tubOptions(): string
+    {
+        return TubOptions::of($this->opened->keeper(), $this->animal, $this->racks);
     }
 
     /** How many of its cues the keeper has read. */
@@ -149,56 +147,6 @@ class AnimalPage
         return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open(["a{$this->animal->id}"]);
     }
 
-    /**
-     * How each locus came to what is believed of it.
-     *
-     * @return list<array{locus: string, steps: list<array{by: string, text: string}>}>
-     */
-    public function reasons(): array
-    {
-        $loci = [];
-        foreach ($this->beliefs->why($this->animal->id)['reasons'] as $locus => $steps) {
-            $loci[] = [
-                'locus' => $this->opened->shelf->catalogue()->locus($locus)->name,
-                'steps' => array_map(fn (array $step): array => ['by' => $this->side($step[0]), 'text' => $step[1]], $steps),
-            ];
-        }
-
-        return $loci;
-    }
-
-    /** The tubs as options of a list; those that are taken say by whom. */
-    public function tubOptions(): string
-    {
-        $taken = [];
-        foreach (
-            $this->opened->keeper()
-                ->animals()
-                ->toBase()
-                ->whereNotNull('rack_row')
-                ->whereNull('deleted_at')
-                ->get(['name', 'rack_id', 'rack_row', 'rack_column']) as $row
-        ) {
-            $taken["{$row->rack_id}:{$row->rack_row}:{$row->rack_column}"] = $row->name;
-        }
-        $own = "{$this->animal->rack_id}:{$this->animal->rack_row}:{$this->animal->rack_column}";
-        $options = '';
-        foreach ($this->racks as $rack) {
-            $options .= '<optgroup label="'.e($rack->name).'">';
-            for ($row = 1; $row <= $rack->rows; $row++) {
-                for ($column = 1; $column <= $rack->columns; $column++) {
-                    $tub = "{$rack->id}:{$row}:{$column}";
-                    $who = isset($taken[$tub]) && $tub !== $own ? ' ('.e($taken[$tub]).')' : '';
-                    $options .= "<option value=\"{$tub}\"".($tub === $own ? ' selected' : '').'>'.e($rack->name)
-                        .", {$row}·{$column}{$who}</option>";
-                }
-            }
-            $options .= '</optgroup>';
-        }
-
-        return $options;
-    }
-
     /** @return list<string> why a statement cannot be read any more */
     public function faultsOf(Statement $statement): array
     {
@@ -208,22 +156,5 @@ class AnimalPage
     public function cardOf(Animal $animal): AnimalCard
     {
         return new AnimalCard($animal, $this->beliefs, $this->opened->shelf->catalogue());
-    }
-
-    private function side(string $by): string
-    {
-        if ($by === Reason::PARENTS) {
-            return 'the recorded parents';
-        }
-        if ($by === Reason::RELATIVES) {
-            return 'what young and other relatives showed';
-        }
-        foreach ($this->statements as $statement) {
-            if ((string) $statement->id === $by) {
-                return "“{$statement->text}”, {$statement->byWhom()}";
-            }
-        }
-
-        return 'a statement';
     }
 }

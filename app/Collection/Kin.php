@@ -6,12 +6,10 @@ namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
 use App\House\House;
-use Destino\Genome\LinkageGroup;
 use Destino\Genome\State;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\InferenceError;
 use Destino\Inference\Evidence\Tally;
-use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Probability\Distribution;
 
@@ -19,10 +17,7 @@ use Destino\Probability\Distribution;
  * What the whole collection says of each animal: parents, young, counted siblings, cousins. Each family is worked out at
  * each set of linkage groups by itself and kept under its content, so that a new egg works out only what it touches.
  *
- * @phpstan-type Part array{
- *     of: array<string, string>, contradictions: list<Contradiction>, unlikely: list<Contradiction>, exact: bool, error: float,
- *     disputed: bool,
- * }
+ * @phpstan-import-type Part from FamilyParts
  * @phpstan-type Index array{
  *     fingerprint: string, about: string, keys: array<string, string>, parts: array<string, list<string>>, all: list<string>,
  *     faults: list<string>,
@@ -30,8 +25,6 @@ use Destino\Probability\Distribution;
  */
 final class Kin
 {
-    private const NOTHING = ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
-
     private readonly Families $families;
 
     private ?Kindred $kindred = null;
@@ -39,11 +32,7 @@ final class Kin
     /** @var Index|null */
     private ?array $index = null;
 
-    /** @var array<string, Part> */
-    private array $parts = [];
-
-    /** @var list<string> parts that only tell that their family is disputed */
-    private array $plainParts = [];
+    private readonly FamilyParts $parts;
 
     public function __construct(
         private readonly int $keeper,
@@ -54,6 +43,7 @@ final class Kin
         private readonly Kept $kept,
         private readonly ?Patience $patience = null,
     ) {
+        $this->parts = new FamilyParts($kept);
         $this->families = new Families($records, $individuals, $shelf, $house);
     }
 
@@ -185,7 +175,7 @@ final class Kin
         $before = $this->keptIndex()['all'] ?? [];
         $keys = $parts = $all = [];
         foreach (array_keys($kindred->families()) as $family) {
-            foreach ($this->ofFamily($kindred, $family, $about) as $hash => $part) {
+            foreach ($this->parts->ofFamily($kindred, $family, $about) as $hash => $part) {
                 $all[] = (string) $hash;
                 foreach ($part['of'] as $id => $states) {
                     $parts[$id][] = (string) $hash;
@@ -198,76 +188,23 @@ final class Kin
             'faults' => array_map(fn (InferenceError $fault): string => $fault->getMessage(), $kindred->faults),
         ];
         $this->kept->put("kin:{$this->keeper}", $index);
-        foreach (array_diff($before, $all, $this->plainParts) as $old) {
+        foreach (array_diff($before, $all, $this->parts->plain) as $old) {
             $this->kept->forget("kin:part:{$old}");
         }
 
         return $index;
     }
 
-    /**
-     * The parts of one family: each by itself, or, where something in it is wrong, each with all others.
-     *
-     * @return array<string, Part> by hash
-     */
-    private function ofFamily(Kindred $kindred, int $family, string $about): array
-    {
-        $parts = [];
-        $isDisputed = false;
-        $sets = $kindred->groupSetsOf($family);
-        $name = fn (array $groups): string => implode(',', array_map(fn (LinkageGroup $group): string => $group->key, $groups));
-        foreach ($sets as $groups) {
-            $hash = hash('xxh128', $about.$name($groups).$kindred->contentOf($family, $groups));
-            $parts[$hash] = $this->keptPart($hash) ?? $this->solved($hash, $kindred->plain($family, $groups), $groups);
-            $isDisputed = $isDisputed || $parts[$hash]['disputed'];
-        }
-        if (! $isDisputed) {
-            return $parts;
-        }
-        $whole = $kindred->wholeContentOf($family);
-        array_push($this->plainParts, ...array_map(strval(...), array_keys($parts)));
-        $parts = [];
-        foreach ($sets as $groups) {
-            $hash = hash('xxh128', "{$about}all {$name($groups)}{$whole}");
-            $parts[$hash] = $this->keptPart($hash) ?? $this->solved($hash, $kindred->posterior($family, $groups), $groups);
-        }
-
-        return $parts;
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return Part
-     */
-    private function solved(string $hash, FamilyPosterior $posterior, array $groups): array
-    {
-        $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
-        $part = [
-            'of' => array_map(fn (Distribution $states): string => serialize([$keys, Relatives::readable($states)]), $posterior->of),
-            'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
-            'exact' => $posterior->isExact, 'error' => $posterior->error, 'disputed' => $posterior->isDisputed,
-        ];
-        $this->kept->put("kin:part:{$hash}", $part);
-
-        return $this->parts[$hash] = $part;
-    }
-
-    /** @return Part|null */
-    private function keptPart(string $hash): ?array
-    {
-        return $this->parts[$hash] ??= $this->kept->get("kin:part:{$hash}");
-    }
-
     /** @return Part */
     private function part(string $hash): array
     {
-        $part = $this->keptPart($hash);
+        $part = $this->parts->keptPart($hash);
         if ($part !== null) {
             return $part;
         }
         $this->kept->forget("kin:{$this->keeper}"); // a part was lost: everything is worked out once more
         $this->catchUp();
 
-        return $this->parts[$hash] ?? self::NOTHING;
+        return $this->parts->keptPart($hash) ?? FamilyParts::NOTHING;
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use BackedEnum;
 use App\Models\Enums\Right;
+use BackedEnum;
 use Illuminate\Database\Eloquent\Model;
 
 /**

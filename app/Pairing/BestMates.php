@@ -6,7 +6,6 @@ namespace App\Pairing;
 
 use App\Collection\AnimalCard;
 use App\Collection\Opened;
-use App\Collection\Statuses;
 use App\Family\Relatedness;
 use App\Models\Animal;
 use App\Words\OddsWords;
@@ -15,7 +14,6 @@ use Destino\Genome\Belief;
 use Destino\Genome\Sex;
 use Destino\Husbandry\Readiness;
 use Destino\Notation\Target;
-use Destino\Notation\TargetCondition;
 use Destino\Pairing\Advice\Stance;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
@@ -29,9 +27,6 @@ use Destino\Probability\Rational;
  */
 class BestMates
 {
-    /** Animals of one sex that are crossed with those of the other where both sides are open. */
-    private const CROSSED = 14;
-
     private const SHOWN = 25;
 
     /** @var list<Mate> */
@@ -58,7 +53,9 @@ class BestMates
         try {
             $target = $opened->shelf->targets()->read($inquiry->target);
             $fixed = ['sire' => $this->fixed('sire', Sex::Male), 'dam' => $this->fixed('dam', Sex::Female)];
-            [$sires, $dams] = $this->candidates($target, $fixed);
+            $candidates = new MateCandidates($inquiry, $opened);
+            [$sires, $dams] = $candidates->candidates($target, $fixed);
+            $this->possible = $candidates->possible;
             $looked = count($sires) * count($dams);
             foreach ($sires as [$sire, $male]) {
                 foreach ($dams as [$dam, $female]) {
@@ -105,7 +102,7 @@ class BestMates
     {
         $count = fn (int $number): string => number_format($number).($number === 1 ? ' pairing' : ' pairings');
         $looked = $this->looked < $this->possible
-            ? 'the '.self::CROSSED." of each sex that carry most of it were crossed: {$count($this->looked)} of ".number_format($this->possible)
+            ? 'the '.MateCandidates::CROSSED." of each sex that carry most of it were crossed: {$count($this->looked)} of ".number_format($this->possible)
             : "{$count($this->looked)} looked at";
         $shown = $this->given > count($this->rows)
             ? ', '.number_format($this->given).' give it, the best '.count($this->rows).' are shown'
@@ -123,62 +120,6 @@ class BestMates
         return $this->inquiry->asRecorded($role) ?? (trim($text) === ''
             ? ($animal === null ? null : $this->opened->beliefs()->belief($animal->id))
             : $this->opened->shelf->reader()->read($text, $sex)->beliefOrFail());
-    }
-
-    /**
-     * @param array{sire: Belief|null, dam: Belief|null} $fixed
-     * @return array{list<array{Animal|null, Belief}>, list<array{Animal|null, Belief}>} males and females
-     */
-    private function candidates(Target $target, array $fixed): array
-    {
-        $statuses = Statuses::of($this->opened->keeper());
-        $found = ['male' => [], 'female' => []];
-        foreach ($this->opened->keeper()->animals()->whereNotNull('sex')->orderBy('name')->get() as $animal) {
-            if ($animal->sex !== null && $statuses->status($animal->id)->isHere() && ! $animal->hasOpenGenes()) {
-                $found[$animal->sex->value][] = [$animal, $this->opened->beliefs()->belief($animal->id)];
-            }
-        }
-        $areBothOpen = $fixed['sire'] === null && $fixed['dam'] === null;
-        $this->possible = ($fixed['sire'] === null ? count($found['male']) : 1) * ($fixed['dam'] === null ? count($found['female']) : 1);
-
-        return [
-            $fixed['sire'] !== null ? [[$this->inquiry->sireAnimal, $fixed['sire']]]
-                : $this->promising($found['male'], $target, $areBothOpen),
-            $fixed['dam'] !== null ? [[$this->inquiry->damAnimal, $fixed['dam']]]
-                : $this->promising($found['female'], $target, $areBothOpen),
-        ];
-    }
-
-    /**
-     * @param list<array{Animal, Belief}> $animals
-     * @return list<array{Animal, Belief}> where both sides are open, those that carry most of what is wanted
-     */
-    private function promising(array $animals, Target $target, bool $areBothOpen): array
-    {
-        if (! $areBothOpen || count($animals) <= self::CROSSED) {
-            return $animals;
-        }
-        $wanted = array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $target->conditions));
-        $scores = array_map(fn (array $one): float => $this->copies($one[1], $wanted), $animals);
-        arsort($scores);
-
-        return array_map(fn (int $i): array => $animals[$i], array_slice(array_keys($scores), 0, self::CROSSED));
-    }
-
-    /** @param list<string> $alleles */
-    private function copies(Belief $belief, array $alleles): float
-    {
-        $sum = 0.0;
-        foreach ($alleles as $key) {
-            $locus = $this->opened->shelf->catalogue()->alleles[$key]->locus ?? null;
-            $group = $locus === null ? null : $this->opened->shelf->catalogue()->groupOf($locus);
-            $isHeld = $group !== null && in_array($group->key, $belief->groups(), true);
-            foreach ($isHeld ? $belief->marginalAt($locus, $group)->entries() : [] as [$pair, $p]) {
-                $sum += $p->toFloat() * count(array_keys($pair, $key, true));
-            }
-        }
-
-        return $sum;
     }
 
     /** @return Mate|null null where the pair cannot give the target */

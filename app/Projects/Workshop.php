@@ -6,28 +6,18 @@ namespace App\Projects;
 
 use App\Collection\Opened;
 use App\Health\BeforeOfPairs;
-use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
-use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Documents\PlanDocument;
-use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
-use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
-use Destino\Planning\Play\Outcome;
-use Destino\Planning\Policy\Answer;
 use Destino\Planning\Policy\Policy;
-use Destino\Planning\Search\PairFinder;
-use Destino\Planning\Weigh\Dilemma;
-use Destino\Planning\Weigh\Influence;
-use Destino\Planning\Weigh\KeepBack;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\DB;
 
@@ -140,11 +130,11 @@ class Workshop
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
         $result = PlanDocument::of($plan) + [
-            'names' => $this->names($record->project), 'sound' => $project->sound, 'pairs' => $this->pairs($planner, $project, $record->project),
+            'names' => $this->names($record->project), 'sound' => $project->sound, 'pairs' => $this->besides()->pairs($planner, $project, $record->project),
         ];
         if ($plan->policy !== null && $goOn(1, 1)) {
             $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
-            $result = $this->weighed($planner->policy(), $plan->policy, $record) + $result;
+            $result = $this->besides()->weighed($planner->policy(), $plan->policy, $record) + $result;
             $result['first'] = $planner->policy()->first();
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
@@ -152,33 +142,6 @@ class Workshop
         if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
             $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
         }
-    }
-
-    /**
-     * What moves the result, what tubs are worth, what other decisions come to: the policy under a changed project.
-     *
-     * @return array<string, mixed>
-     */
-    private function weighed(Policy $policy, Answer $answer, PlanRecord $record): array
-    {
-        [$bought, $runs, $seed] = [$answer->bought, $answer->outcome->runs, $record->seed];
-        $figures = fn (Outcome $outcome): array => [
-            'median' => $outcome->season(.5), 'by_horizon' => round($outcome->by($outcome->horizon), 4),
-        ];
-        $record->update(['progress' => 75]);
-        $influence = array_map(fn (Influence $one): array => [
-            'assumption' => $one->assumption, 'low' => $one->low, 'high' => $one->high,
-            'at_low' => $figures($one->atLow), 'at_high' => $figures($one->atHigh),
-        ], Influence::of($policy, $bought, $runs, $seed));
-        $record->update(['progress' => 85]);
-        $keep = KeepBack::of($policy, $bought, $runs, $seed);
-        $record->update(['progress' => 90]);
-        $dilemmas = array_map(fn (Dilemma $one): array => [
-            'question' => $one->question, 'choice' => $one->choice, 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
-        ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)),
-        Dilemma::of($policy, $bought, $runs, $seed));
-
-        return ['influence' => $influence, 'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised], 'dilemmas' => $dilemmas];
     }
 
     /**
@@ -204,9 +167,25 @@ class Workshop
         });
     }
 
+    private function besides(): BesidesThePlan
+    {
+        return new BesidesThePlan($this->opened, $this->project(...));
+    }
+
     public function appraisal(): Appraisal
     {
         return new Appraisal($this->opened->shelf, (float) config('destino.plan_effort'));
+    }
+
+    /** @return array<string, string> names of the animals by the core's id */
+    private function names(ProjectRecord $record): array
+    {
+        $names = [];
+        foreach ($record->keeper->animals()->toBase()->get(['id', 'name']) as $animal) {
+            $names["a{$animal->id}"] = $animal->name;
+        }
+
+        return $names;
     }
 
     /** Equal where nothing has changed that a plan is made from. */
@@ -224,64 +203,5 @@ class Workshop
             ),
             $this->opened->shelf->fingerprint(),
         ]));
-    }
-
-    /** @return array<string, string> names of the animals by the core's id */
-    private function names(ProjectRecord $record): array
-    {
-        $names = [];
-        foreach ($record->keeper->animals()->toBase()->get(['id', 'name']) as $animal) {
-            $names["a{$animal->id}"] = $animal->name;
-        }
-
-        return $names;
-    }
-
-    /** @return list<array<string, mixed>> the best pairings of the collection for the target */
-    private function pairs(Planner $planner, Project $project, ProjectRecord $record): array
-    {
-        $owned = array_values(array_filter($project->founders, fn (Founder $founder): bool => ! $founder->isOffer()));
-        $family = $this->opened->family();
-        $season = fn (Founder $founder): int => max(
-            $founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
-        );
-        $serves = $this->otherProjects($record, $owned);
-        $pairs = [];
-        foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
-            [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
-            $pairs[] = [
-                'sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(),
-                'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? [],
-            ] + ($male === null || $female === null ? [] : [
-                'inbreeding' => $family->kinship($male, $female)->toString(),
-                'stance' => PairingCheck::of($male, $female, $this->opened)->stance->value,
-            ]);
-        }
-
-        return $pairs;
-    }
-
-    /**
-     * Which other projects a pairing would bring on: their target at once, or young that carry all of it.
-     *
-     * @param  list<Founder>  $owned
-     * @return array<string, list<string>> names by sire and dam
-     */
-    private function otherProjects(ProjectRecord $record, array $owned): array
-    {
-        $serves = [];
-        /** @var ProjectRecord $other */
-        foreach ($record->keeper->projects()->whereKeyNot($record->id)->orderByDesc('weight')->get() as $other) {
-            try {
-                $space = new Space($this->opened->shelf->catalogue(), $this->project($other->setRelation('keeper', $record->keeper)));
-            } catch (DestinoError) {
-                continue; // its own page says what is wrong with its target
-            }
-            foreach ((new PairFinder($space))->best($owned, 2000) as [$sire, $dam]) {
-                $serves["{$sire->id} {$dam->id}"][] = $other->name;
-            }
-        }
-
-        return $serves;
     }
 }

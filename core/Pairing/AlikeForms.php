@@ -94,4 +94,56 @@ final readonly class AlikeForms
     {
         return $this->catalogue->locus($form->locus)->rank * 1000 + $form->order;
     }
+
+    /**
+     * The blocks with those that hold one of the loci multiplied into one.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @param list<string> $loci
+     * @return list<list<BlockOutcome>>
+     */
+    public static function joined(array $blocks, array $loci): array
+    {
+        $rest = $own = [];
+        foreach ($blocks as $outcomes) {
+            if (array_intersect(array_keys($outcomes[0]->forms), $loci) === []) {
+                $rest[] = $outcomes;
+            } else {
+                $own[] = $outcomes;
+            }
+        }
+        $joined = array_shift($own) ?? [];
+        foreach ($own as $outcomes) {
+            $product = [];
+            foreach ($joined as $a) {
+                foreach ($outcomes as $b) {
+                    $product[] = new BlockOutcome(
+                        $a->forms + $b->forms, $a->sex ?? $b->sex, $a->probability->times($b->probability),
+                        $a->isLethal || $b->isLethal, $a->makers + $b->makers, $a->phase + $b->phase, count($product),
+                    );
+                }
+            }
+            $joined = $product;
+        }
+
+        return $joined === [] ? $rest : [$joined, ...$rest];
+    }
+
+    /**
+     * @param list<list<BlockOutcome>> $blocks
+     * @return array<string, Form>
+     */
+    public static function formsOf(array $blocks): array
+    {
+        $forms = [];
+        foreach ($blocks as $outcomes) {
+            foreach ($outcomes as $outcome) {
+                foreach ($outcome->forms as $form) {
+                    $forms[self::key($form)] = $form;
+                }
+            }
+        }
+
+        return $forms;
+    }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Destino\Pairing;
 
-use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Form;
 use Destino\Genome\Mask;
 use Destino\Notation\Printer;
@@ -32,17 +30,17 @@ final readonly class Looks
         $blocks = Genotypes::blockOutcomes($cross, $sexed, false, $hatched);
         $classes = null;
         if ($alike) {
-            $classes = new AlikeForms($cross->catalogue, self::formsOf($blocks));
+            $classes = new AlikeForms($cross->catalogue, AlikeForms::formsOf($blocks));
             foreach ($classes->lociTogether() as $loci) {
-                $blocks = self::joined($blocks, $loci);
+                $blocks = AlikeForms::joined($blocks, $loci);
             }
         }
-        $looks = new self($cross->catalogue, $classes);
+        $looks = new self(new Seeing($cross->catalogue, $classes));
 
         return new OutcomeSpace($looks->regions($blocks), new OutcomeDescriber(new Printer($cross->catalogue), $classes));
     }
 
-    private function __construct(private Catalogue $catalogue, private ?AlikeForms $alike) {}
+    private function __construct(private Seeing $seeing) {}
 
     /**
      * @param list<list<BlockOutcome>> $blocks
@@ -65,7 +63,7 @@ final readonly class Looks
         $regions = [[[], []]];
         foreach ($blocks as $outcomes) {
             $longer = [];
-            foreach ($this->byConcealment(self::alive($outcomes)) as [$masks, $members]) {
+            foreach ($this->seeing->byConcealment(self::alive($outcomes)) as [$masks, $members]) {
                 foreach ($regions as [$before, $hiding]) {
                     $longer[] = [[...$before, $members], $hiding + $masks];
                 }
@@ -75,7 +73,7 @@ final readonly class Looks
 
         return array_map(
             fn (array $region): array => array_map(
-                fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->look($member, $region[1])),
+                fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->seeing->look($member, $region[1])),
                 $region[0],
             ),
             $regions,
@@ -138,30 +136,6 @@ final readonly class Looks
     }
 
     /**
-     * @param list<BlockOutcome> $outcomes
-     * @return list<array{array<string, Mask>, list<BlockOutcome>}>
-     */
-    private function byConcealment(array $outcomes): array
-    {
-        $parts = [];
-        foreach ($outcomes as $outcome) {
-            $masks = $looks = [];
-            foreach ($outcome->forms as $locus => $form) {
-                foreach ($this->catalogue->masksAt($locus) as $mask) {
-                    if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
-                        $masks[AlikeForms::key($form)] = $mask;
-                        $looks[] = $this->alike?->classOf($form) ?? AlikeForms::key($form);
-                    }
-                }
-            }
-            $key = implode('|', $looks); // masking forms that look alike hide together what any of them hides
-            $parts[$key] = [($parts[$key][0] ?? []) + $masks, [...$parts[$key][1] ?? [], $outcome]];
-        }
-
-        return array_values($parts);
-    }
-
-    /**
      * @param list<BlockOutcome> $members
      * @param callable(BlockOutcome): string $look equal for outcomes that belong together
      * @return list<SpaceItem>
@@ -178,91 +152,5 @@ final readonly class Looks
             static fn (Rational $sum, BlockOutcome $member): Rational => $sum->plus($member->probability),
             Rational::zero(),
         )), $looks));
-    }
-
-    /**
-     * What the eye gets of an outcome at one block; equal for those that it cannot tell apart.
-     *
-     * @param array<string, Mask> $hiding
-     */
-    private function look(BlockOutcome $outcome, array $hiding): string
-    {
-        $tokens = [];
-        foreach ($outcome->forms as $locus => $form) {
-            if ($form->shows !== [] && ! $this->isConcealed($form, $hiding)) {
-                $tokens[] = $this->alike?->classOf($form) ?? $locus.':'.$form->look;
-            }
-        }
-        sort($tokens);
-
-        return implode('|', array_unique($tokens)).'@'.$outcome->sex?->value;
-    }
-
-    /** @param array<string, Mask> $hiding */
-    private function isConcealed(Form $form, array $hiding): bool
-    {
-        foreach ($hiding as $mask) {
-            $visible = array_filter(
-                $form->shows,
-                fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
-            );
-            if ($visible === [] && $mask->locus !== $form->locus) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * @param list<list<BlockOutcome>> $blocks
-     * @return array<string, Form>
-     */
-    private static function formsOf(array $blocks): array
-    {
-        $forms = [];
-        foreach ($blocks as $outcomes) {
-            foreach ($outcomes as $outcome) {
-                foreach ($outcome->forms as $form) {
-                    $forms[AlikeForms::key($form)] = $form;
-                }
-            }
-        }
-
-        return $forms;
-    }
-
-    /**
-     * The blocks with those that hold one of the loci multiplied into one.
-     *
-     * @param list<list<BlockOutcome>> $blocks
-     * @param list<string> $loci
-     * @return list<list<BlockOutcome>>
-     */
-    private static function joined(array $blocks, array $loci): array
-    {
-        $rest = $own = [];
-        foreach ($blocks as $outcomes) {
-            if (array_intersect(array_keys($outcomes[0]->forms), $loci) === []) {
-                $rest[] = $outcomes;
-            } else {
-                $own[] = $outcomes;
-            }
-        }
-        $joined = array_shift($own) ?? [];
-        foreach ($own as $outcomes) {
-            $product = [];
-            foreach ($joined as $a) {
-                foreach ($outcomes as $b) {
-                    $product[] = new BlockOutcome(
-                        $a->forms + $b->forms, $a->sex ?? $b->sex, $a->probability->times($b->probability),
-                        $a->isLethal || $b->isLethal, $a->makers + $b->makers, $a->phase + $b->phase, count($product),
-                    );
-                }
-            }
-            $joined = $product;
-        }
-
-        return $joined === [] ? $rest : [$joined, ...$rest];
     }
 }

@@ -8,6 +8,7 @@ use Closure;
 use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Missing;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Search\Route;
 
@@ -22,7 +23,7 @@ final readonly class Obstacles
 
     public function told(): string
     {
-        $missing = $this->space->missing();
+        $missing = Missing::of($this->space);
         if ($missing !== []) {
             return 'Nobody owned or offered carries what “'.implode('” and “', $missing)
                 .'” needs. Buy an animal that carries it, or leave it out of the target.';

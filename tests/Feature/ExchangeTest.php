@@ -216,7 +216,7 @@ class ExchangeTest extends TestCase
         );
         $preview->assertSee('What needs a word from you')->assertSee('2 rows: 2, 3')->assertSee('value="Axanthic (line 1)"', false);
         $this->assertSame(1, preg_match('~/exchange/([0-9a-f-]{36})~', (string) $preview->getContent(), $found));
-        $key = fn (string $field, string $text): string => \App\Exchange\ImportPlan::keyOf($field, $text);
+        $key = fn (string $field, string $text): string => \App\Exchange\RowReader::keyOf($field, $text);
         $this->post(
             "/exchange/{$found[1]}/answers",
             [

@@ -9,13 +9,13 @@ use App\Collection\Statuses;
 use App\Health\BeforeOfPairs;
 use App\House\House;
 use App\Http\Requests\ProjectRequest;
-use App\Jobs\MakePlan;
 use App\Models\Plan;
 use App\Models\Project;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Projects\NextBuys;
 use App\Projects\ProjectPage;
+use App\Projects\Replanning;
 use App\Projects\SeasonList;
 use App\Projects\Workshop;
 use App\Projects\WorthQuestion;
@@ -26,7 +26,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 
 class ProjectController extends Controller
 {
@@ -64,7 +63,7 @@ class ProjectController extends Controller
     {
         $project = $request->addTo($keeper);
         if ($project->wasRecentlyCreated) {
-            $this->plan($project);
+            Replanning::of($project, $this->opened);
         }
 
         return redirect()->route('projects.show', $project);
@@ -102,7 +101,7 @@ class ProjectController extends Controller
     public function update(ProjectRequest $request, Project $project): RedirectResponse
     {
         $request->change($project);
-        $this->plan($project->refresh());
+        Replanning::of($project->refresh(), $this->opened);
 
         return redirect()->route('projects.show', $project)->with('said', 'Saved; the plan is made anew.');
     }
@@ -111,92 +110,9 @@ class ProjectController extends Controller
     public function replan(Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
-        $this->plan($project);
+        Replanning::of($project, $this->opened);
 
         return redirect()->route('projects.show', $project)->with('said', 'The plan is made anew from the collection as it is now.');
-    }
-
-    /** Forbids a cross of two founders, or allows it again, and plans anew. */
-    public function forbid(Request $request, Project $project): RedirectResponse
-    {
-        $this->authorize('manage', $project);
-        $pairs = $request->validate(['pairs' => ['required', 'array', 'max:200'], 'pairs.*' => ['regex:/^\d{1,12}:\d{1,12}$/']])['pairs'];
-        $pairs = array_map(fn (string $pair): array => array_map(intval(...), explode(':', $pair)), array_values($pairs));
-        $isForbidden = in_array($pairs[0], $project->forbidden, true);
-        $rest = array_values(array_filter($project->forbidden, fn (array $pair): bool => ! in_array($pair, $pairs, true)));
-        DB::transaction(fn () => $project->update(['forbidden' => $isForbidden ? $rest : [...$rest, ...$pairs]]));
-        $this->plan($project);
-
-        return redirect()->route('projects.show', $project)->with(
-            'said', $isForbidden ? 'The cross is allowed again.' : 'The cross is left out from now on.',
-        );
-    }
-
-    /** Why not this pair? What it would do to the chance, worked out at once. */
-    public function tryPair(Request $request, Project $project): RedirectResponse
-    {
-        $this->authorize('manage', $project);
-        $exists = Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at');
-        $valid = $request->validate([
-            'sire' => ['required', 'integer', (clone $exists)->where('sex', 'male')],
-            'dam' => ['required', 'integer', $exists->where('sex', 'female')],
-        ], ['sire' => 'Choose a male of the collection.', 'dam' => 'Choose a female of the collection.']);
-        $plan = $project->latestPlan;
-        if ($plan === null || ! isset($plan->result['policy'])) {
-            return back()->withErrors(['sire' => 'There is no plan to hold it against yet.']);
-        }
-        (new Workshop($this->opened))->tryPair($project, $plan, (int) $valid['sire'], (int) $valid['dam']);
-
-        return redirect()->to(route('projects.show', $project).'#why-not');
-    }
-
-    /** Fixes how many to keep of a step, or leaves it to the plan again, and plans anew. */
-    public function keep(Request $request, Project $project): RedirectResponse
-    {
-        $this->authorize('manage', $project);
-        $valid = $request->validate(
-            ['step' => ['required', 'string', 'max:400'], 'count' => ['nullable', 'integer', 'between:1,12']],
-            ['count' => 'Keep 1 to 12.'],
-        );
-        $keep = $project->keep;
-        unset($keep[$valid['step']]);
-        DB::transaction(
-            fn () => $project->update([
-                'keep' => $keep + (($valid['count'] ?? null) === null ? [] : [$valid['step'] => (int) $valid['count']]),
-            ]),
-        );
-        $this->plan($project);
-
-        return redirect()->route('projects.show', $project)->with(
-            'said',
-            ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.",
-        );
-    }
-
-    /** Pins an animal, so that every way must use it, or lets it go, and plans anew. */
-    public function pin(Request $request, Project $project): RedirectResponse
-    {
-        $this->authorize('manage', $project);
-        $id = (int) $request->validate(
-            [
-                'animal' => [
-                    'required', 'integer',
-                    Rule::exists('animals', 'id')->where('user_id', $project->user_id)->whereNull('deleted_at'),
-                ],
-            ],
-            ['animal' => 'Choose an animal of the collection.'],
-        )['animal'];
-        $isPinned = in_array($id, $project->pinned, true);
-        DB::transaction(
-            fn () => $project->update([
-                'pinned' => $isPinned ? array_values(array_diff($project->pinned, [$id])) : [...$project->pinned, $id],
-            ]),
-        );
-        $this->plan($project);
-
-        return redirect()->route('projects.show', $project)->with(
-            'said', $isPinned ? 'The pin is removed.' : 'Every way uses this animal from now on.',
-        );
     }
 
     public function progress(Plan $plan): JsonResponse
@@ -226,16 +142,5 @@ class ProjectController extends Controller
         }
 
         return $names;
-    }
-
-    private function plan(Project $project): void
-    {
-        $plan = DB::transaction(function () use ($project): Plan {
-            // an older one that is still at work
-            $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']);
-
-            return (new Workshop($this->opened))->begin($project);
-        });
-        MakePlan::dispatch($plan->id)->afterCommit();
     }
 }

@@ -10,32 +10,26 @@ use App\House\House;
 use App\Models\Animal;
 use App\Models\Enums\Precision;
 use App\Models\Enums\SexFound;
-use App\Models\Statement;
 use App\Models\User;
 use App\Season\Unlikely;
 use Closure;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
-use Illuminate\Auth\Access\Response;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
 
 /** The form of an animal's record, and what it does when it is right. A new animal comes with its first statement. */
-class AnimalRequest extends FormRequest
+class AnimalRequest extends RecordRequest
 {
-    use InCollection;
-
-    public function authorize(): Response
+    protected function subject(): ?Animal
     {
         $animal = $this->route('animal');
 
-        return $animal instanceof Animal ? Gate::inspect('manage', $animal) : Gate::inspect('manage');
+        return $animal instanceof Animal ? $animal : null;
     }
 
     protected function prepareForValidation(): void
@@ -57,7 +51,7 @@ class AnimalRequest extends FormRequest
             'sex' => [Rule::requiredIf(fn (): bool => ! $this->has('sex')), 'nullable', Rule::enum(Sex::class)],
             'sex_found' => ['nullable', Rule::enum(SexFound::class)],
             'sex_certainty' => ['nullable', 'integer', 'between:50,100'],
-            'hatched_on' => ['nullable', 'string', $this->someDay()],
+            'hatched_on' => ['nullable', 'string', AnimalRules::someDay()],
             'genotype' => $isNew
                 ? [
                     'required', 'string', 'max:'.GenotypeReader::MOST_CHARACTERS,
@@ -113,11 +107,8 @@ class AnimalRequest extends FormRequest
                 : null;
             $year = isset($values['hatched_on']) ? (int) substr($values['hatched_on'], 0, 4) : (int) now()->format('Y');
             $values['number'] ??= Numbering::next($keeper, $house, $year);
-            $token = $this->validated('form_token');
-            // A double click sends the same form twice: the second one finds what the first one made.
-            $animal = $token === null
-                ? $keeper->animals()->create($values)
-                : $keeper->animals()->createOrFirst(['form_token' => $token], $values);
+            /** @var Animal $animal */
+            $animal = $this->once($keeper->animals(), $values);
             if ($animal->wasRecentlyCreated) {
                 $animal->statements()->create([
                     'text' => $this->validated('genotype'), 'source' => $this->validated('said_by') ?? Source::Own->value,
@@ -132,17 +123,8 @@ class AnimalRequest extends FormRequest
     /** @throws ValidationException when the record was changed in another window since this form was opened */
     public function change(Animal $animal): void
     {
-        DB::transaction(function () use ($animal): void {
-            $current = Animal::query()->lockForUpdate()->findOrFail($animal->id);
-            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
-                $notes = (string) $current->notes === '' ? 'no notes' : "“{$current->notes}”";
-                throw ValidationException::withMessages(['version' => 'This record was changed in another window since you opened it. It now says: '
-                    ."{$current->name}, {$current->sexWords()}, {$notes}. What you typed is still below: save again to put it in place of that."]);
-            }
-            $current->fill($this->values());
-            $current->version++;
-            $current->save();
-        });
+        $this->locked($animal, fn (Animal $current): Animal => $current->fill($this->values()), 'This record', fn (Animal $now): string =>
+            "It now says: {$now->name}, {$now->sexWords()}, ".((string) $now->notes === '' ? 'no notes' : "“{$now->notes}”").'.');
     }
 
     /** @return Closure says what cannot be read of a genotype */
@@ -195,6 +177,11 @@ class AnimalRequest extends FormRequest
         $validator->after(fn (Validator $validator) => $this->askAboutParents($validator));
     }
 
+    private function possibleParent(Sex $sex): Closure
+    {
+        return AnimalRules::possibleParent($sex, $this->opened()->family(), $this->subject(), (string) $this->input('hatched_on'));
+    }
+
     /** A parent that was hardly of an age is asked about once. */
     private function askAboutParents(Validator $validator): void
     {
@@ -209,54 +196,6 @@ class AnimalRequest extends FormRequest
             $question = $parent === null ? null : Unlikely::age($parent, $laid);
             $question === null ?: $validator->errors()->add('sure', $question);
         }
-    }
-
-    private function someDay(): Closure
-    {
-        return function (string $attribute, mixed $value, Closure $fail): void {
-            $day = Precision::read((string) $value);
-            if ($day === null) {
-                $fail('Write the hatch date as year-month-day, for example 2022-08-11, or as well as it is known: 2022-08, or 2022.');
-            } elseif ($day[0] > now()->format('Y-m-d')) {
-                $fail('The hatch date lies in the future.');
-            } elseif ($day[0] < '1980') {
-                $fail('The hatch date lies too far back.');
-            }
-        };
-    }
-
-    /** A parent is of the right sex, of the same collection, older, and no descendant. */
-    private function possibleParent(Sex $sex): Closure
-    {
-        return function (string $attribute, mixed $value, Closure $fail) use ($sex): void {
-            $role = $sex === Sex::Male ? 'sire' : 'dam';
-            $family = $this->opened()->family();
-            $parent = $family->animal((int) $value);
-            $animal = $this->route('animal');
-            $hatched = Precision::read((string) $this->input('hatched_on'));
-            if ($parent === null) {
-                $fail("The {$role} is not in your collection. Choose another, or write its name.");
-            } elseif ($parent->sex !== $sex) {
-                $fail(
-                    $parent->sex === null
-                        ? "The sex of {$parent->name} is not known, and the {$role} must be {$sex->value}."
-                        : "{$parent->name} is {$parent->sex->value}, and the {$role} must be {$sex->value}.",
-                );
-            } elseif ($animal instanceof Animal && $family->descends($parent, $animal)) {
-                $fail(
-                    $parent->id === $animal->id
-                        ? 'An animal is not its own parent.'
-                        : "{$parent->name} descends from {$animal->name} and cannot be a parent of it.",
-                );
-            } elseif (
-                $hatched !== null
-                && $parent->hatched_on !== null
-                && $hatched[1] === Precision::Day
-                && $parent->hatched_on->format('Y-m-d') >= $hatched[0]
-            ) {
-                $fail("{$parent->name} hatched on {$parent->hatched_on->format('j F Y')}, which is not before this animal.");
-            }
-        };
     }
 
     private function keeper(): User

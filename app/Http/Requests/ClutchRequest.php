@@ -8,12 +8,9 @@ use App\Clutch\Followers;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
-use App\Pairing\PairingCheck;
 use App\Season\Unlikely;
 use Closure;
 use Destino\Genome\Sex;
-use Destino\Pairing\Advice\Advice;
-use Destino\Pairing\Advice\Stance;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -120,9 +117,9 @@ class ClutchRequest extends RecordRequest
                 }
             }
             $this->kept($validator);
-            $this->order($validator);
+            ClutchRules::order($validator);
             if ($validator->errors()->isEmpty() && $this->input('laid_on') === null && $dam !== null) {
-                $this->askTheHouse($validator, $dam, $sires);
+                ClutchRules::askTheHouse($validator, $this->opened(), $dam, $sires);
             }
             if ($validator->errors()->isEmpty() && $dam !== null && ! $this->boolean('sure')) {
                 foreach ($this->unlikely($dam, $sires) as $question) {
@@ -148,22 +145,13 @@ class ClutchRequest extends RecordRequest
     /** @throws ValidationException when the record was changed in another window since this form was opened */
     public function change(Clutch $clutch): void
     {
-        DB::transaction(function () use ($clutch): void {
-            $current = Clutch::query()->lockForUpdate()->findOrFail($clutch->id);
-            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
-                throw ValidationException::withMessages([
-                    'version' => 'This clutch was changed in another window since you opened it. Look at it there; what you typed is '
-                        .'still below: save again to put it in place of that.',
-                ]);
-            }
+        $this->locked($clutch, function (Clutch $current): void {
             $followers = new Followers($current);
-            $current->fill($this->values());
-            $current->version++;
-            $current->save();
+            $current->fill($this->values())->save();
             $current->sires()->delete();
             $this->writeSires($current);
             $followers->follow();
-        });
+        }, 'This clutch', fn (): string => 'Look at it there.');
     }
 
     /** A male of an earlier season is of the collection, male, and not among those of this one; somebody of this season may be unknown. */
@@ -175,27 +163,6 @@ class ClutchRequest extends RecordRequest
             $validator->errors()->add('kept_id', 'That male is not in your collection.');
         } elseif ($id !== null && in_array($id, array_map(intval(...), $this->input('sires')), true)) {
             $validator->errors()->add('kept_id', "{$male?->name} is among the sires of this season already.");
-        }
-    }
-
-    private function order(Validator $validator): void
-    {
-        $days = array_filter([
-            'paired' => $this->input('paired_on'), 'laid' => $this->input('laid_on'), 'hatched' => $this->input('hatched_on'),
-        ]);
-        $before = null;
-        foreach ($days as $what => $day) {
-            if ($before !== null && $day < $days[$before]) {
-                $validator->errors()->add("{$what}_on", "The eggs cannot be {$what} before they are {$before}.");
-            }
-            $before = $what;
-        }
-        if (
-            $this->input('hatched') !== null
-            && $this->input('eggs_good') !== null
-            && (int) $this->input('hatched') > (int) $this->input('eggs_good')
-        ) {
-            $validator->errors()->add('hatched', 'More hatched than there were good eggs.');
         }
     }
 
@@ -213,20 +180,6 @@ class ClutchRequest extends RecordRequest
             (int) $this->input('eggs_good') + (int) $this->input('eggs_infertile'), $dam, $sires,
             $itself instanceof Clutch ? $itself : null, $this->input('form_token'),
         );
-    }
-
-    /** @param list<Animal> $sires */
-    private function askTheHouse(Validator $validator, Animal $dam, array $sires): void
-    {
-        foreach ($sires as $sire) {
-            $verdict = PairingCheck::of($sire, $dam, $this->opened());
-            $why = implode(' ', array_map(fn (Advice $advice): string => $advice->text, $verdict->because));
-            if ($verdict->stance === Stance::Refuse) {
-                $validator->errors()->add('house', "Your house rules refuse {$sire->name} × {$dam->name}. {$why}");
-            } elseif ($verdict->stance === Stance::Warn && trim((string) $this->input('reason')) === '') {
-                $validator->errors()->add('reason', "Your house rules ask for a reason before {$sire->name} × {$dam->name}. {$why}");
-            }
-        }
     }
 
     /** @return array<string, mixed> */

@@ -72,12 +72,7 @@ class HouseRequest extends RecordRequest
     {
         DB::transaction(function () use ($keeper): void {
             $rules = HouseRules::query()->lockForUpdate()->where('user_id', $keeper->id)->first();
-            if ($this->input('version') !== null && (int) $this->validated('version') !== ($rules->version ?? 0)) {
-                throw ValidationException::withMessages([
-                    'version' => 'The rules were changed in another window since you opened them. What you chose is still below: save '
-                        .'again to put it in place of that.',
-                ]);
-            }
+            $this->holdAgainst($rules->version ?? 0, 'The rules were changed in another window since you opened them.');
             $rules ??= new HouseRules;
             $rules->user_id = $keeper->id;
             $rules->version = ($rules->exists ? $rules->version : 0) + 1;

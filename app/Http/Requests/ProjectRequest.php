@@ -13,7 +13,6 @@ use Destino\Genome\Sex;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project as PlannedProject;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
@@ -92,18 +91,7 @@ class ProjectRequest extends RecordRequest
     /** @throws ValidationException when the record was changed in another window since this form was opened */
     public function change(Project $project): void
     {
-        DB::transaction(function () use ($project): void {
-            $current = Project::query()->lockForUpdate()->findOrFail($project->id);
-            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->version) {
-                throw ValidationException::withMessages([
-                    'version' => 'This project was changed in another window since you opened it. What you typed is still below: save '
-                        .'again to put it in place of that.',
-                ]);
-            }
-            $current->fill($this->values());
-            $current->version++;
-            $current->save();
-        });
+        $this->changed($project, $this->values(), 'project');
     }
 
     /** @return array<string, int|float> */

@@ -55,20 +55,43 @@ abstract class RecordRequest extends FormRequest
      */
     protected function changed(Model $record, array $values, string $what): Model
     {
-        return DB::transaction(function () use ($record, $values, $what): Model {
+        return $this->locked($record, fn (Model $current): Model => $current->fill($values), "This {$what}");
+    }
+
+    /**
+     * Changes a record that carries a version, with what belongs to it, while nobody else can.
+     *
+     * @template T of Model
+     *
+     * @param  T  $record
+     * @param  callable(T): mixed  $change  of the record as it is now, with its next version; it is saved afterwards
+     * @param  (callable(T): string)|null  $nowSays  what it says now, for whoever typed over something older
+     * @return T
+     *
+     * @throws ValidationException when it was changed in another window since this form was opened
+     */
+    protected function locked(Model $record, callable $change, string $what, ?callable $nowSays = null): Model
+    {
+        return DB::transaction(function () use ($record, $change, $what, $nowSays): Model {
             $current = $record->newQuery()->lockForUpdate()->findOrFail($record->getKey());
-            if ($this->input('version') !== null && (int) $this->validated('version') !== $current->getAttribute('version')) {
-                throw ValidationException::withMessages([
-                    'version' => "This {$what} was changed in another window since you opened it. What you typed is still there: "
-                        .'save again to put it in place of that.',
-                ])->errorBag($this->errorBag);
-            }
-            $current->fill($values);
-            $current->setAttribute('version', (int) $current->getAttribute('version') + 1);
+            $version = (int) $current->getAttribute('version');
+            $this->holdAgainst($version, "{$what} was changed in another window since you opened it.".($nowSays === null ? '' : ' '.$nowSays($current)));
+            $current->setAttribute('version', $version + 1);
+            $change($current);
             $current->save();
 
             return $current;
         });
+    }
+
+    /** @throws ValidationException where the form was opened before this version */
+    protected function holdAgainst(int $version, string $message): void
+    {
+        if ($this->input('version') !== null && (int) $this->validated('version') !== $version) {
+            throw ValidationException::withMessages([
+                'version' => "{$message} What you typed is still there: save again to put it in place of that.",
+            ])->errorBag($this->errorBag);
+        }
     }
 
     /**

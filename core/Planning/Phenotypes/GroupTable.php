@@ -6,7 +6,6 @@ namespace Destino\Planning\Phenotypes;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Diplotype;
 use Destino\Genome\Expressions;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
@@ -25,37 +24,21 @@ final class GroupTable
 {
     public readonly Book $book;
 
-    /** @var array<string, list<array{int, Rational, float, Sex|null}>> */
-    private array $crosses = [];
-
     /** @var array<string, Rational> P(the target here) by pair of looks */
     private array $meeting = [];
 
     /** @var array<int, Rational> P(the target here | look) */
     private array $accepted = [];
 
-    /** @var array<int, array<array-key, array{list<string>, Rational}>> P(haplotype | look) */
-    private array $pools = [];
-
-    /** @var array<string, string> what is seen of a diplotype, by what hides and its number */
-    private array $seen = [];
-
     /** @var array<int, list<Mask>> what a look hides of other groups */
     private array $hides = [];
 
-    private readonly Meiosis $meiosis;
+    private readonly LookCrosses $crosses;
 
-    private readonly Expressions $expressions;
-
-    private readonly Sight $sight;
+    /** What each diplotype of the book is. */
+    public readonly Diplotypes $diplotypes;
 
     public readonly bool $canHide;
-
-    /** @var array<int, bool> */
-    private array $lethal = [];
-
-    /** @var array<int, bool> */
-    private array $accepts = [];
 
     public readonly bool $holdsSex;
 
@@ -65,20 +48,17 @@ final class GroupTable
 
     private readonly EggDraw $eggs;
 
-    /** @var array<int, int> copies of wanted alleles by diplotype */
-    private array $copies = [];
-
-    public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, private readonly Target $target)
+    public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, Target $target)
     {
         $this->book = new Book;
         $this->holdsSex = $group->holdsSex();
-        $this->meiosis = new Meiosis;
-        $this->expressions = new Expressions($catalogue);
-        $this->sight = new Sight($catalogue, $group);
-        $this->canHide = $this->sight->canHide();
+        $meiosis = new Meiosis;
         $this->wanted = new Wanted($catalogue, $group, $target);
-        $this->passing = new Passing($this->wanted, $this->holdsSex, $this->pool(...));
-        $this->eggs = new EggDraw($this->meiosis, $group, $this->book->number(...));
+        $this->diplotypes = new Diplotypes($this->book, $group, $target, new Expressions($catalogue), new Sight($catalogue, $group), $this->wanted);
+        $this->canHide = $this->diplotypes->canHide;
+        $this->crosses = new LookCrosses($group, $this->book, $this->diplotypes, $meiosis);
+        $this->passing = new Passing($this->wanted, $this->holdsSex, $this->crosses->pool(...));
+        $this->eggs = new EggDraw($meiosis, $group, $this->book->number(...));
     }
 
     /** The look that stands for what is believed of a founder here. */
@@ -101,21 +81,13 @@ final class GroupTable
      */
     public function cross(int $sire, int $dam, array $hiding = []): array
     {
-        return $this->crosses["{$sire}x{$dam}".self::keyOf($hiding)] ??= $this->crossed($sire, $dam, $hiding);
+        return $this->crosses->cross($sire, $dam, $hiding);
     }
 
     /** P(an egg of two looks lives and meets the target here). */
     public function meeting(int $sire, int $dam): Rational
     {
-        if (! isset($this->meeting["{$sire}x{$dam}"])) {
-            $sum = Rational::zero();
-            foreach ($this->cross($sire, $dam) as [$look, $chance]) {
-                $sum = $sum->plus($chance->times($this->accepted($look)));
-            }
-            $this->meeting["{$sire}x{$dam}"] = $sum;
-        }
-
-        return $this->meeting["{$sire}x{$dam}"];
+        return $this->meeting["{$sire}x{$dam}"] ??= $this->crosses->meeting($sire, $dam, $this->accepted(...));
     }
 
     /** P(the target is met at this group | look). */
@@ -124,7 +96,7 @@ final class GroupTable
         if (! isset($this->accepted[$look])) {
             $sum = Rational::zero();
             foreach ($this->book->looks[$look] as $state => $p) {
-                $sum = $this->accepts($state) ? $sum->plus($p) : $sum;
+                $sum = $this->diplotypes->accepts($state) ? $sum->plus($p) : $sum;
             }
             $this->accepted[$look] = $sum;
         }
@@ -143,27 +115,6 @@ final class GroupTable
         return $sum;
     }
 
-    /** Whether an animal of this diplotype meets the target here. */
-    public function accepts(int $state): bool
-    {
-        return $this->accepts[$state] ??= $this->expressions->of($this->group, $this->book->states[$state])->meets($this->target);
-    }
-
-    public function isLethal(int $state): bool
-    {
-        return $this->lethal[$state] ??= $this->expressions->of($this->group, $this->book->states[$state])->isLethal;
-    }
-
-    /**
-     * Equal for diplotypes that cannot be told apart by eye.
-     *
-     * @param list<Mask> $hiding
-     */
-    public function seen(int $state, array $hiding = []): string
-    {
-        return $this->seen[$state.self::keyOf($hiding)] ??= $this->sight->of($this->book->states[$state], $hiding);
-    }
-
     /** @return list<Mask> what animals of this look hide of other groups */
     public function hides(int $look): array
     {
@@ -172,19 +123,8 @@ final class GroupTable
         }
 
         return $this->hides[$look] ??= array_values(
-            array_unique(array_merge([], ...array_map($this->hiddenBy(...), array_keys($this->book->looks[$look]))), SORT_REGULAR),
+            array_unique(array_merge([], ...array_map($this->diplotypes->hiddenBy(...), array_keys($this->book->looks[$look]))), SORT_REGULAR),
         );
-    }
-
-    /** @return list<Mask> */
-    public function hiddenBy(int $state): array
-    {
-        return $this->canHide ? $this->sight->hides($this->book->states[$state]) : [];
-    }
-
-    public function sexOf(int $state): ?Sex
-    {
-        return $this->expressions->of($this->group, $this->book->states[$state])->sex;
     }
 
     /**
@@ -194,7 +134,7 @@ final class GroupTable
      */
     public function seenOfLook(int $look, array $hiding = []): string
     {
-        return $this->seen((int) array_key_first($this->book->looks[$look]), $hiding);
+        return $this->diplotypes->seen((int) array_key_first($this->book->looks[$look]), $hiding);
     }
 
     /** Equal for looks under which the same diplotypes are possible. */
@@ -206,13 +146,13 @@ final class GroupTable
     /** Whether animals of this look differ in what would be seen of them, were it not hidden. */
     public function isBlurred(int $look): bool
     {
-        return count(array_unique(array_map(fn (int $state): string => $this->seen($state), array_keys($this->book->looks[$look])))) > 1;
+        return count(array_unique(array_map(fn (int $state): string => $this->diplotypes->seen($state), array_keys($this->book->looks[$look])))) > 1;
     }
 
     /** Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more wanted copies. */
     public function isAsHoped(int $look, int $state): bool
     {
-        return $this->copies($state) >= max([0, ...array_map($this->copies(...), array_keys($this->book->looks[$look]))]);
+        return $this->diplotypes->copies($state) >= max([0, ...array_map($this->diplotypes->copies(...), array_keys($this->book->looks[$look]))]);
     }
 
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
@@ -246,21 +186,10 @@ final class GroupTable
     {
         $copies = 0.0;
         foreach ($this->book->looks[$look] as $state => $p) {
-            $copies += $p->toFloat() * $this->copies($state);
+            $copies += $p->toFloat() * $this->diplotypes->copies($state);
         }
 
         return $copies;
-    }
-
-    private function copies(int $state): int
-    {
-        return $this->copies[$state] ??= $this->wanted->copiesIn($this->book->states[$state]);
-    }
-
-    /** @param list<Mask> $hiding */
-    private static function keyOf(array $hiding): string
-    {
-        return $hiding === [] ? '' : ' '.implode(' ', array_map(spl_object_id(...), $hiding));
     }
 
     /** Whether an animal of one look is at least as good here as one of another (Passing). */
@@ -273,49 +202,5 @@ final class GroupTable
     public function ceiling(int $look): float
     {
         return $this->passing->ceiling($look);
-    }
-
-    /**
-     * @param list<Mask> $hiding
-     * @return list<array{int, Rational, float, Sex|null}>
-     */
-    private function crossed(int $sire, int $dam, array $hiding): array
-    {
-        /** @var array<string, Weights<null>> $bySight */
-        $bySight = [];
-        foreach ($this->pool($sire) as [$left, $p]) {
-            foreach ($this->pool($dam) as [$right, $q]) {
-                $state = $this->book->number(new Diplotype($left, $right));
-                if (! $this->isLethal($state)) {
-                    $seen = $this->seen($state, $hiding);
-                    $bySight[$seen] ??= Book::nothing();
-                    $bySight[$seen]->add($state, null, $p->times($q));
-                }
-            }
-        }
-        $young = [];
-        foreach ($bySight as $weights) {
-            $total = $weights->total();
-            $young[] = [$this->book->look($weights), $total, $total->toFloat(), $this->sexOf((int) array_key_first($weights->entries()))];
-        }
-
-        return $young;
-    }
-
-    /** @return array<array-key, array{list<string>, Rational}> P(haplotype | look), the animals of the look taken together */
-    private function pool(int $look): array
-    {
-        if (isset($this->pools[$look])) {
-            return $this->pools[$look];
-        }
-        /** @var Weights<list<string>> $pool */
-        $pool = new Weights;
-        foreach ($this->book->looks[$look] as $state => $p) {
-            foreach ($this->meiosis->strands($this->group, $this->book->states[$state])->entries() as $key => [$haplotype, $q]) {
-                $pool->add($key, $haplotype, $p->times($q));
-            }
-        }
-
-        return $this->pools[$look] = $pool->entries();
     }
 }

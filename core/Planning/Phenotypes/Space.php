@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Phenotypes;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Form;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Genome\State;
 use Destino\Notation\Printer;
-use Destino\Notation\TargetCondition;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
@@ -25,6 +22,8 @@ final class Space
 {
     /** @var list<GroupTable> */
     public readonly array $groups;
+
+    public readonly Crossing $crossing;
 
     /** Place of the group with sex among the groups; null where sex follows from none of them. */
     public readonly ?int $sexAt;
@@ -51,6 +50,7 @@ final class Space
             $groups[] = $table;
         }
         $this->groups = $groups;
+        $this->crossing = new Crossing($groups);
         $this->sexAt = $sexAt;
         $this->clutchLaw = $project->assumptions->clutchLaw();
     }
@@ -148,64 +148,6 @@ final class Space
     }
 
     /**
-     * P(an egg is such a young), the two parents' looks taken as they are known.
-     *
-     * @param list<int> $sire
-     * @param list<int> $dam
-     * @param list<int> $young
-     */
-    public function oddsOf(array $sire, array $dam, array $young): Rational
-    {
-        $odds = Rational::one();
-        $hiding = [];
-        foreach ($this->groups as $i => $group) {
-            $own = Rational::zero();
-            foreach ($group->cross($sire[$i], $dam[$i], $hiding) as [$look, $chance]) {
-                $own = $look === $young[$i] ? $own->plus($chance) : $own;
-            }
-            $odds = $odds->times($own);
-            $hiding = [...$hiding, ...$group->hides($young[$i])];
-        }
-
-        return $odds;
-    }
-
-    /**
-     * P(an egg meets the target), over all looks of the young, sex included where a group of the plan tells it.
-     *
-     * @param list<int> $sire
-     * @param list<int> $dam
-     */
-    public function oddsOfTarget(array $sire, array $dam): Rational
-    {
-        $odds = Rational::one();
-        foreach ($this->groups as $i => $group) {
-            $odds = $odds->times($group->meeting($sire[$i], $dam[$i]));
-        }
-
-        return $odds;
-    }
-
-    /**
-     * Whether every egg of two looks that lives meets the target, sex included where a group of the plan tells it.
-     *
-     * @param list<int> $sire
-     * @param list<int> $dam
-     */
-    public function isSure(array $sire, array $dam): bool
-    {
-        foreach ($this->groups as $i => $group) {
-            foreach ($group->cross($sire[$i], $dam[$i]) as [$look]) {
-                if (! $group->accepted($look)->isOne()) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
-    }
-
-    /**
      * What is believed of an animal of these looks at the groups of the plan, or at one of them.
      *
      * @param list<int> $looks
@@ -225,82 +167,6 @@ final class Space
         }
 
         return new Belief($sex, $factors);
-    }
-
-    /**
-     * The looks of the young that most often meet the target.
-     *
-     * @param list<int> $sire
-     * @param list<int> $dam
-     * @return list<int>
-     */
-    public function likeliestHit(array $sire, array $dam): array
-    {
-        $looks = $hiding = [];
-        foreach ($this->groups as $i => $group) {
-            $best = -1.0;
-            $looks[$i] = -1;
-            foreach ($group->cross($sire[$i], $dam[$i], $hiding) as [$look, , $p]) {
-                $hit = $p * $group->accepted($look)->toFloat();
-                if ($hit > $best) {
-                    [$best, $looks[$i]] = [$hit, $look];
-                }
-            }
-            $hiding = $looks[$i] < 0 ? $hiding : [...$hiding, ...$group->hides($looks[$i])];
-        }
-
-        return array_values($looks);
-    }
-
-    /**
-     * Conditions of the target that no founder can bring, each with what is missing.
-     *
-     * @return list<string>
-     */
-    public function missing(): array
-    {
-        $carried = [];
-        foreach ($this->groups as $i => $table) {
-            foreach ($this->project->founders as $founder) {
-                foreach ($table->book->looks[$table->lookOf($founder->belief)] as $state => $p) {
-                    foreach ($table->book->states[$state]->haplotypes as $haplotype) {
-                        $carried += array_flip($haplotype);
-                    }
-                }
-            }
-        }
-        $missing = [];
-        foreach ($this->project->target->conditions as $condition) {
-            if ($this->isMissing($condition, $carried)) {
-                $missing[] = $condition->piece;
-            }
-        }
-
-        return $missing;
-    }
-
-    /** @param array<string, int> $carried */
-    private function isMissing(TargetCondition $condition, array $carried): bool
-    {
-        foreach ($this->catalogue->formsAt($condition->locus()) as $form) {
-            if ($condition->accepts($form) && ! $form->isLethal() && $this->isCarried($form, $carried)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** @param array<string, int> $carried */
-    private function isCarried(Form $form, array $carried): bool
-    {
-        foreach ($form->pair as $allele) {
-            if ($allele !== Allele::WILD && ! isset($carried[$allele])) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** @return list<LinkageGroup> */

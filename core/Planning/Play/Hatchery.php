@@ -67,9 +67,9 @@ final class Hatchery
         $sex = null;
         foreach ($this->space->groups as $i => $table) {
             $state = $table->draw($sire[$i], $dam[$i], self::draw($chance));
-            $hatches = $hatches && ! $table->isLethal($state);
+            $hatches = $hatches && ! $table->diplotypes->isLethal($state);
             $own[] = $state;
-            $sex ??= $table->sexOf($state);
+            $sex ??= $table->diplotypes->sexOf($state);
         }
         $isFemale = self::draw($chance) < $this->femaleShare;
 
@@ -100,7 +100,7 @@ final class Hatchery
             return false;
         }
         foreach ($states as $i => $state) {
-            if (! $this->space->groups[$i]->accepts($state)) {
+            if (! $this->space->groups[$i]->diplotypes->accepts($state)) {
                 return false;
             }
         }

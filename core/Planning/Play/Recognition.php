@@ -46,7 +46,7 @@ final class Recognition
         foreach ($states as $i => $state) {
             $table = $this->space->groups[$i];
             $signs = $this->seen["{$step} {$i} {$hidden}"] ??= $this->signs($step, $i, $hiding);
-            $look = $signs[$table->seen($state, $hiding)] ?? -1;
+            $look = $signs[$table->diplotypes->seen($state, $hiding)] ?? -1;
             $looks[] = $look;
             if ($this->hides && $look >= 0 && $table->hides($look) !== []) {
                 $hiding = [...$hiding, ...$table->hides($look)];

@@ -24,7 +24,7 @@ final class Simulation
     private array $steps = [];
 
     /** @var list<array{string, Founder}> founders that the routes use, with the key of their node */
-    private array $founders = [];
+    private readonly array $founders;
 
     /** @var array<string, list<int>> phenotypes of the animals by the key of their node */
     private array $looks = [];
@@ -32,6 +32,8 @@ final class Simulation
     private readonly Hatchery $hatchery;
 
     private readonly Recognition $recognition;
+
+    private readonly Raising $raising;
 
     private Randomizer $chance;
 
@@ -44,7 +46,7 @@ final class Simulation
                 $this->steps["{$step->key} {$step->sire} {$step->dam}"] ??= $step;
             }
         }
-        $this->gather();
+        $this->founders = UsedFounders::of($routes, $this->steps);
         foreach ($this->founders as [$key, $founder]) {
             $this->looks[$key] = $space->looksOf($founder);
         }
@@ -52,6 +54,7 @@ final class Simulation
             $this->looks[$step->key] ??= $step->looks;
         }
         $this->hatchery = new Hatchery($space);
+        $this->raising = new Raising($space, $this->hatchery, $this->looks);
         $this->recognition = new Recognition($space, $this->steps, $this->looks);
     }
 
@@ -87,7 +90,7 @@ final class Simulation
     /** @return array{int|null, PlayedRun} season in which one run reached the target, and what it came to */
     private function play(int $horizon): array
     {
-        $run = $this->start();
+        $run = $this->raising->start($this->founders, $this->chance);
         $project = $this->space->project;
         if ($run->isEnough($project->wanted)) {
             return [0, $run];
@@ -113,7 +116,7 @@ final class Simulation
             if (! $step->isLast && count($run->animals[$step->key] ?? []) >= $step->keep) {
                 continue;
             }
-            foreach ($this->pairs($run->animals, $step, $season) as [$male, $female]) {
+            foreach (Serving::pairs($run->animals, $step, $season, $this->space->project->assumptions->femalesPerMale) as [$male, $female]) {
                 $run->bred[$id] = true;
                 $male->mates++;
                 $female->mates++;
@@ -172,126 +175,8 @@ final class Simulation
                     break;
                 }
                 $from = $season + $project->assumptions->seasonsToGrow($sex === Sex::Male);
-                $run->animals[$step->key][] = $this->grown($states, $step->looks, $from);
+                $run->animals[$step->key][] = $this->raising->grown($states, $step->looks, $from, $this->chance);
                 $run->kept++;
-            }
-        }
-    }
-
-    /** Founders with their true genotypes. */
-    private function start(): PlayedRun
-    {
-        $run = new PlayedRun([], ['male' => 0, 'female' => 0]);
-        foreach ($this->founders as [$key, $founder]) {
-            $states = $this->hatchery->genotypeOf($founder, $this->next(...));
-            $first = max(
-                $founder->from,
-                $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
-            );
-            $run->animals[$key][] = $this->grown($states, $this->looks[$key], $first, $founder->id);
-            // what is bought has not hatched here
-            if (! $founder->isOffer() && ! $this->space->project->sure && $this->hatchery->meets($states, $founder->sex)) {
-                $run->count($founder->sex);
-            }
-        }
-
-        return $run;
-    }
-
-    /**
-     * An animal that is about to breed. Where a plan proves first, one that may not be what is hoped for spends a season on
-     * a test cross to a visual mate, which shows with 1/2 an egg what it is; found out, it is let go.
-     *
-     * @param list<int> $states
-     * @param list<int> $looks what the keeper knows of it
-     */
-    private function grown(array $states, array $looks, int $from, string $founder = ''): PlayedAnimal
-    {
-        if (! $this->space->project->provesFirst) {
-            return new PlayedAnimal($states, $from, founder: $founder);
-        }
-        $isDoubtful = false;
-        $isAsHoped = true;
-        foreach ($this->space->groups as $i => $table) {
-            $isDoubtful = $isDoubtful || count($table->book->looks[$looks[$i]]) > 1;
-            $isAsHoped = $isAsHoped && $table->isAsHoped($looks[$i], $states[$i]);
-        }
-        if (! $isDoubtful) {
-            return new PlayedAnimal($states, $from, founder: $founder);
-        }
-        $assumptions = $this->space->project->assumptions;
-        $misses = $this->next() < $assumptions->layRate ? (1 - $assumptions->survival() / 2) ** $this->hatchery->eggs($this->chance) : 1.0;
-
-        return new PlayedAnimal($states, $from + 1, ! $isAsHoped && $this->next() >= $misses ? $from + 1 : null, $founder);
-    }
-
-    /**
-     * Females that are free and males that can serve them, those first that have not disappointed.
-     *
-     * @param array<string, list<PlayedAnimal>> $animals
-     * @return list<array{PlayedAnimal, PlayedAnimal}>
-     */
-    private function pairs(array $animals, RouteStep $step, int $season): array
-    {
-        $males = self::able($animals[$step->sire] ?? [], $season);
-        $females = $males === [] ? [] : self::able($animals[$step->dam] ?? [], $season);
-        $pairs = [];
-        $served = array_fill(0, count($males), 0);
-        foreach ($females as $female) {
-            if ($female->mates > 0) {
-                continue;
-            }
-            $next = null;
-            foreach ($males as $i => $male) { // sons that may differ share the females out
-                if (
-                    $male->mates + $served[$i] < $this->space->project->assumptions->femalesPerMale
-                    && ($next === null || ($step->sires === [] && $served[$i] < $served[$next] && $male->misses <= $males[$next]->misses))
-                ) {
-                    $next = $i;
-                }
-            }
-            if ($next === null) {
-                break;
-            }
-            $served[$next]++;
-            $pairs[] = [$males[$next], $female];
-        }
-
-        return $pairs;
-    }
-
-    /**
-     * @param list<PlayedAnimal> $group
-     * @return list<PlayedAnimal> those that have disappointed least first
-     */
-    private static function able(array $group, int $season): array
-    {
-        $able = array_values(array_filter($group, static fn (PlayedAnimal $animal): bool => $animal->from <= $season));
-        if (count($able) > 1) {
-            usort($able, static fn (PlayedAnimal $a, PlayedAnimal $b): int => $a->misses <=> $b->misses);
-        }
-
-        return $able;
-    }
-
-    /** Founders that the routes use. */
-    private function gather(): void
-    {
-        $seen = [];
-        $bought = [];
-        foreach ($this->routes as $i => $route) {
-            foreach ($i === 0 ? $route->purchases : [] as $purchase) {
-                $bought[$purchase->id] = true;
-            }
-        }
-        foreach ($this->steps as $step) {
-            foreach ([[$step->sire, $step->sires], [$step->dam, $step->dams]] as [$key, $founders]) {
-                foreach ($founders as $founder) {
-                    if (! isset($seen[$founder->id]) && (! $founder->isOffer() || isset($bought[$founder->id]))) {
-                        $seen[$founder->id] = true;
-                        $this->founders[] = [$key, $founder];
-                    }
-                }
             }
         }
     }

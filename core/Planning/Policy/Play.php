@@ -19,10 +19,7 @@ final class Play
 {
     private readonly Space $space;
 
-    private readonly Proof $proof;
-
-    /** @var array<string, array<string, int>> phenotype of a young by what is seen of it, by group, parents and what hides */
-    private array $seen = [];
+    private readonly Notice $notice;
 
     private readonly Hatchery $hatchery;
 
@@ -30,7 +27,7 @@ final class Play
     public function __construct(private readonly Law $law, private readonly Keeper $keeper, private readonly array $bought = [])
     {
         $this->space = $law->space;
-        $this->proof = new Proof($law->space);
+        $this->notice = new Notice($law);
         $this->hatchery = new Hatchery($law->space);
     }
 
@@ -161,7 +158,7 @@ final class Play
         $share = $this->space->project->soundOf($sire->id, $dam->id);
         $sound = $share < 1.0 ? $streams->of("sound {$season} {$dam->id}") : null;
         $pins = array_values(array_unique([...$sire->pins, ...$dam->pins]));
-        $counts = $this->counts($sire, $dam, $pins);
+        $counts = $this->notice->counts($sire, $dam, $pins);
         for ($egg = 0; $egg < $eggs; $egg++) {
             $hatchling = $this->hatchery->hatchling($states[$sire->id], $states[$dam->id], $chance);
             if ($hatchling === null) {
@@ -172,7 +169,7 @@ final class Play
             if ($isSound && $counts && $this->hatchery->meets($own, $sex)) {
                 $course->found[$sex->value]++;
             }
-            [$looks, $seen] = $this->known($sire, $dam, $own);
+            [$looks, $seen] = $this->notice->known($sire, $dam, $own);
             $signs[] = $seen;
             $id = Young::name($sire->id, $dam->id, $season, $egg);
             $states[$id] = $own;
@@ -182,71 +179,9 @@ final class Play
                 $young[] = new Holding($id, $this->law->types->young($looks, $isMale), $isMale, $ready, true, $pins);
             }
         }
-        $this->learn($sire, $dam, $signs);
+        $this->notice->learn($sire, $dam, $signs);
 
         return $young;
-    }
-
-    /**
-     * What the keeper believes of two after what was seen of their young.
-     *
-     * @param list<list<string|null>> $signs
-     */
-    private function learn(Holding $sire, Holding $dam, array $signs): void
-    {
-        $types = $this->law->types;
-        [$ofSire, $ofDam] = $this->proof->after($types->looks($sire->type), $types->looks($dam->type), $signs);
-        $sire->type = $types->of($ofSire, true);
-        $dam->type = $types->of($ofDam, false);
-    }
-
-    /**
-     * Whether what meets the target is one that was wanted: of the animals that have to take part, and not too close.
-     *
-     * @param list<string> $pins
-     */
-    private function counts(Holding $sire, Holding $dam, array $pins): bool
-    {
-        $project = $this->space->project;
-
-        return count($pins) === count($project->pinned) && ! $this->law->kinship->isTooClose($sire, $dam)
-            && ($this->law->types->pair($sire->type, $dam->type)->hit > 0.0 || ! $project->sure);
-    }
-
-    /**
-     * Phenotypes by group as the keeper reads them (null: unlike anything that these two give), and what is seen.
-     *
-     * @param list<int> $states
-     * @return array{list<int>|null, list<string|null>}
-     */
-    private function known(Holding $sire, Holding $dam, array $states): array
-    {
-        [$male, $female] = [$this->law->types->looks($sire->type), $this->law->types->looks($dam->type)];
-        $looks = $seen = $hiding = [];
-        $hidden = '';
-        foreach ($states as $i => $state) {
-            $table = $this->space->groups[$i];
-            $key = "{$i} {$male[$i]} {$female[$i]} {$hidden}";
-            if (! isset($this->seen[$key])) {
-                $this->seen[$key] = [];
-                foreach ($table->cross($male[$i], $female[$i], $hiding) as [$look]) {
-                    $this->seen[$key][$table->seenOfLook($look, $hiding)] = $look;
-                }
-            }
-            $own = $table->seen($state, $hiding);
-            $look = $this->seen[$key][$own] ?? null;
-            $seen[] = $hiding === [] ? $own : null;
-            if ($look === null) {
-                return [null, array_pad($seen, count($states), null)];
-            }
-            $looks[] = $look;
-            if ($table->canHide && $table->hides($look) !== []) {
-                $hiding = [...$hiding, ...$table->hides($look)];
-                $hidden .= " {$look}";
-            }
-        }
-
-        return [$looks, $seen];
     }
 
     /** @param array{male: int, female: int} $found */

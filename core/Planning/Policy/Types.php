@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
-use Destino\Planning\Phenotypes\Wanted;
 use Destino\Planning\Search\RouteStep;
 use Destino\Planning\Search\Welfare;
 
@@ -18,9 +16,6 @@ use Destino\Planning\Search\Welfare;
  */
 final class Types
 {
-    /** Young rarer than this among the eggs are not foreseen; when they hatch they are seen all the same. */
-    private const RARE = 0.002;
-
     /** Kinds of young of one pair that are looked ahead for, those that carry most first. */
     private const MOST_CHILDREN = 40;
 
@@ -56,15 +51,18 @@ final class Types
 
     private readonly Welfare $welfare;
 
+    private readonly PairBrood $brood;
+
     public function __construct(public readonly Space $space)
     {
         $this->welfare = new Welfare($space);
+        $this->brood = new PairBrood($space);
     }
 
     /** @param list<int> $looks phenotypes by group */
     public function of(array $looks, bool $isMale): int
     {
-        $key = self::key($looks, $isMale);
+        $key = PairBrood::key($looks, $isMale);
         if (! isset($this->numbers[$key])) {
             $this->numbers[$key] = count($this->looks);
             $this->looks[] = $looks;
@@ -98,12 +96,6 @@ final class Types
     public function isCalled(int $type, string $words): bool
     {
         return isset($this->told[$type][$words]);
-    }
-
-    /** @param list<int> $looks phenotypes by group */
-    private static function key(array $looks, bool $isMale): string
-    {
-        return implode('.', $looks).($isMale ? 'm' : 'f');
     }
 
     /** @return list<int> */
@@ -154,8 +146,7 @@ final class Types
         if ($this->welfare->refuses($male, $female)) {
             return new Pair(0.0, 0.0, 0.0, [], true);
         }
-        $young = $looks = [];
-        $this->descend($male, $female, 0, [], 1.0, null, [], $young, $looks);
+        [$young, $looks] = $this->brood->of($male, $female);
         arsort($young);
         $children = [];
         foreach ($young as $key => $chance) { // only those that are looked ahead for get a number
@@ -164,87 +155,9 @@ final class Types
                 $children[$type] = ($children[$type] ?? 0.0) + $chance;
             }
         }
-        $hits = $this->hits($male, $female);
+        $hits = $this->brood->hits($male, $female);
 
         return new Pair($hits[0] + $hits[1], $hits[0], $hits[1], $children, false);
-    }
-
-    /**
-     * @param list<int> $male
-     * @param list<int> $female
-     * @return array{float, float} P(an egg that hatches meets the target and is male; female)
-     */
-    private function hits(array $male, array $female): array
-    {
-        $project = $this->space->project;
-        if ($project->sure && ! $this->space->isSure($male, $female)) {
-            return [0.0, 0.0];
-        }
-        $hit = $this->space->oddsOfTarget($male, $female)->toFloat();
-        if ($this->space->sexAt !== null) { // a group of the plan tells the sex: count each
-            $bySex = $this->hitsBySex($male, $female);
-            $hits = [$bySex[0], $bySex[1]];
-        } else {
-            $females = $project->assumptions->femaleShare;
-            $hits = [$hit * (1 - $females), $hit * $females];
-        }
-
-        return [$project->target->acceptsSex(Sex::Male) ? $hits[0] : 0.0, $project->target->acceptsSex(Sex::Female) ? $hits[1] : 0.0];
-    }
-
-    /**
-     * @param list<int> $male
-     * @param list<int> $female
-     * @return array{float, float}
-     */
-    private function hitsBySex(array $male, array $female): array
-    {
-        $rest = 1.0;
-        $bySex = [0.0, 0.0];
-        foreach ($this->space->groups as $i => $group) {
-            if ($i !== $this->space->sexAt) {
-                $rest *= $group->meeting($male[$i], $female[$i])->toFloat();
-
-                continue;
-            }
-            foreach ($group->cross($male[$i], $female[$i]) as [$look, , $chance, $sex]) {
-                $bySex[$sex === Sex::Male ? 0 : 1] += $chance * $group->accepted($look)->toFloat();
-            }
-        }
-
-        return [$bySex[0] * $rest, $bySex[1] * $rest];
-    }
-
-    /**
-     * @param list<int> $male
-     * @param list<int> $female
-     * @param list<int> $looks so far
-     * @param list<Mask> $hiding
-     * @param array<string, float> $young P(an egg that hatches is of this type) by its key, added to
-     * @param array<string, list<int>> $all phenotypes by the same key, added to
-     */
-    private function descend(
-        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young, array &$all,
-    ): void {
-        if ($chance < self::RARE) {
-            return;
-        }
-        if ($at === count($this->space->groups)) {
-            if (Wanted::isAnyIn($this->space->groups, $looks)) {
-                foreach ($sex === null ? [Sex::Male, Sex::Female] : [$sex] as $own) {
-                    $key = self::key($looks, $own === Sex::Male);
-                    $young[$key] = ($young[$key] ?? 0.0) + $chance * $this->space->shareOf($own);
-                    $all[$key] = $looks;
-                }
-            }
-
-            return;
-        }
-        $group = $this->space->groups[$at];
-        foreach ($group->cross($male[$at], $female[$at], $hiding) as [$look, , $p, $ownSex]) {
-            $more = $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding;
-            $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young, $all);
-        }
     }
 
     /** @param list<int> $looks */

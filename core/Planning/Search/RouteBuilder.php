@@ -61,8 +61,8 @@ final class RouteBuilder
         $this->take($node->sire, false);
         $this->take($node->dam, false);
         $odds = $isLast
-            ? $this->space->oddsOfTarget($node->sire->looks, $node->dam->looks)
-            : $this->space->oddsOf($node->sire->looks, $node->dam->looks, $node->looks);
+            ? $this->space->crossing->oddsOfTarget($node->sire->looks, $node->dam->looks)
+            : $this->space->crossing->oddsOf($node->sire->looks, $node->dam->looks, $node->looks);
         $this->steps[$key] = new RouteStep(
             $key, max($this->earliest($node->sire), $this->earliest($node->dam)), $node->sire->key, $node->dam->key,
             $node->sire->founders, $node->dam->founders,

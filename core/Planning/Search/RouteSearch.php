@@ -33,36 +33,20 @@ final class RouteSearch
     /** Animals that are settled at the most; beyond it the search stops and says so. */
     private const MOST_SETTLED = 1500;
 
-    /** What is expected somewhat beyond the horizon may still come within it, with luck. */
-    private const BEYOND = 1.25;
-
     /** @var array<string, Node> */
     private array $best = [];
 
-    /** @var list<Node> */
-    private array $males = [];
-
-    /** @var list<Node> */
-    private array $females = [];
-
-    /** @var array<string, Node> ways to finish, by the key of the last cross and its young */
-    private array $finishes = [];
+    private readonly Settled $settled;
 
     /** @var SplPriorityQueue<array{float, int}, Node> */
     private SplPriorityQueue $open;
 
     private int $count = 0;
 
-    /** Nothing that comes later is of use. */
-    private float $bound;
-
-    private readonly float $limit;
-
-    /** @var list<float> the earliest finishes */
-    private array $earliest = [];
-
     /** Whether the search stopped before it was through. */
     public bool $isCut = false;
+
+    private readonly Finishes $finishes;
 
     private readonly Welfare $welfare;
 
@@ -76,15 +60,16 @@ final class RouteSearch
      */
     public function __construct(
         private readonly Space $space,
-        private readonly int $most = 8,
+        int $most = 8,
         ?float $limit = null,
-        private readonly ?Closure $accepts = null,
+        ?Closure $accepts = null,
     ) {
         $this->lineages = new Lineages($space->project);
+        $this->settled = new Settled($space->groups, $this->lineages);
         $this->bounds = new Bounds($space);
         $this->welfare = new Welfare($space);
         $this->open = new SplPriorityQueue;
-        $this->bound = $this->limit = min($limit ?? INF, self::BEYOND * $space->project->horizon + 2);
+        $this->finishes = new Finishes($space->project, $this->welfare, $most, $limit, $accepts);
     }
 
     /**
@@ -93,7 +78,7 @@ final class RouteSearch
      */
     public function from(array $founders): array
     {
-        foreach ($this->merged($founders) as $node) {
+        foreach ((new FounderNodes($this->space, $this->lineages, $this->welfare))->merged($founders) as $node) {
             $this->offer($node);
         }
         while (! $this->open->isEmpty()) {
@@ -102,63 +87,20 @@ final class RouteSearch
             if (
                 $node->isSettled
                 || $this->best[$node->key] !== $node
-                || (! $node->isFounder() && $this->isPassed($node->looks, $node->sex, $node->lineage))
+                || (! $node->isFounder() && $this->settled->isPassed($node->looks, $node->sex, $node->lineage))
             ) {
                 continue;
             }
-            if ($node->ready > $this->bound) {
+            if ($node->ready > $this->finishes->bound) {
                 break;
             }
-            if (count($this->males) + count($this->females) >= self::MOST_SETTLED) {
+            if (count($this->settled->males) + count($this->settled->females) >= self::MOST_SETTLED) {
                 $this->isCut = true;
                 break;
             }
             $this->settle($node);
         }
-        $finishes = array_values($this->finishes);
-        usort($finishes, static fn (Node $a, Node $b): int => [$a->born, $a->key] <=> [$b->born, $b->key]);
-
-        return $finishes;
-    }
-
-    /**
-     * Founders that are alike in everything that counts are one node.
-     *
-     * @param list<Founder> $founders
-     * @return list<Node>
-     */
-    private function merged(array $founders): array
-    {
-        $alike = [];
-        foreach ($founders as $founder) {
-            $looks = $this->space->looksOf($founder);
-            $ready = max(
-                $founder->from,
-                $this->space->project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams),
-            );
-            $price = $founder->price === null ? '' : " {$founder->id}"; // an offer is one animal
-            $left = implode(
-                ',',
-                array_map(
-                    static fn (array $pair): string => implode(':', $pair),
-                    array_filter($this->space->project->forbidden, static fn (array $pair): bool => in_array($founder->id, $pair, true)),
-                ),
-            );
-            $apart = $this->lineages->isTraced($founder->id) ? " = {$founder->id}" : '';
-            $alike[
-                implode('.', $looks)."{$founder->sex->value} {$ready}{$price} {$left}{$apart} {$this->welfare->marks($founder)}"
-            ][] = [$founder, $looks, $ready];
-        }
-        $nodes = [];
-        foreach ($alike as $key => $same) {
-            [$first, $looks, $ready] = $same[0];
-            $nodes[] = new Node(
-                "founder {$key}", $looks, $first->sex, 0.0, (float) $ready, array_column($same, 0),
-                lineage: $this->lineages->isTraced($first->id) ? [$first->id] : [],
-            );
-        }
-
-        return $nodes;
+        return $this->finishes->all();
     }
 
     /** A node worth waiting for is put in line. */
@@ -175,13 +117,13 @@ final class RouteSearch
     {
         $node->isSettled = true;
         if ($node->sex === Sex::Male) {
-            $this->males[] = $node;
-            foreach ($this->females as $dam) {
+            $this->settled->males[] = $node;
+            foreach ($this->settled->females as $dam) {
                 $this->cross($node, $dam);
             }
         } else {
-            $this->females[] = $node;
-            foreach ($this->males as $sire) {
+            $this->settled->females[] = $node;
+            foreach ($this->settled->males as $sire) {
                 $this->cross($sire, $node);
             }
         }
@@ -199,10 +141,10 @@ final class RouteSearch
             $hit *= $group->meeting($sire->looks[$i], $dam->looks[$i])->toFloat();
         }
         $wanted = $this->space->project->target->sex;
-        if ($hit > 0.0 && (! $this->space->project->sure || $this->space->isSure($sire->looks, $dam->looks))) {
-            $looks = $this->space->likeliestHit($sire->looks, $dam->looks);
+        if ($hit > 0.0 && (! $this->space->project->sure || $this->space->crossing->isSure($sire->looks, $dam->looks))) {
+            $looks = $this->space->crossing->likeliestHit($sire->looks, $dam->looks);
             $hit *= $wanted === null ? 1.0 : $this->space->shareOf($wanted);
-            $this->finish(
+            $this->finishes->add(
                 new Node(
                     implode('.', $looks), $looks, $wanted ?? Sex::Female, $this->bounds->expected($from, $hit, $females), INF, [], $sire,
                     $dam, $hit, Lineages::joined($sire, $dam),
@@ -229,7 +171,7 @@ final class RouteSearch
         ?Sex $sex,
         array $hiding,
     ): void {
-        if ($this->bounds->expected($from, $chance, $females) > $this->bound) {
+        if ($this->bounds->expected($from, $chance, $females) > $this->finishes->bound) {
             return; // the chance only falls from here on, so nothing below can be in time either
         }
         if ($at === count($this->space->groups)) {
@@ -258,60 +200,11 @@ final class RouteSearch
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
         $lineage = Lineages::joined($sire, $dam);
         $key = implode('.', $looks).$sex->value.($lineage === [] ? '' : ' of '.implode(',', $lineage));
-        if ($born > $this->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! Wanted::isAnyIn($this->space->groups, $looks)) {
+        if ($born > $this->finishes->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! Wanted::isAnyIn($this->space->groups, $looks)) {
             return;
         }
-        if ($this->bounds->earliestFinish($looks, $sex, $ready) <= $this->bound && ! $this->isPassed($looks, $sex, $lineage)) {
+        if ($this->bounds->earliestFinish($looks, $sex, $ready) <= $this->finishes->bound && ! $this->settled->isPassed($looks, $sex, $lineage)) {
             $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance, $lineage));
         }
-    }
-
-    private function finish(Node $node): void
-    {
-        $key = "{$node->key} {$node->sire?->key} {$node->dam?->key}";
-        if (
-            $node->born <= $this->limit
-            && (! isset($this->finishes[$key]) || $this->finishes[$key]->born > $node->born)
-            && $this->isLookedFor($node)
-        ) {
-            $this->finishes[$key] = $node;
-            $this->earliest[] = $node->born;
-            sort($this->earliest);
-            $this->earliest = array_slice($this->earliest, 0, $this->most);
-            if (count($this->earliest) === $this->most) {
-                $this->bound = min($this->bound, $this->earliest[$this->most - 1]);
-            }
-        }
-    }
-
-    /**
-     * Whether an animal that is settled already, and so ready no later, is at least as good everywhere.
-     *
-     * @param list<int> $looks
-     * @param list<string> $lineage
-     */
-    private function isPassed(array $looks, Sex $sex, array $lineage): bool
-    {
-        foreach ($sex === Sex::Male ? $this->males : $this->females as $settled) {
-            if (! $this->lineages->standsFor($settled->lineage, $lineage)) {
-                continue;
-            }
-            foreach ($looks as $i => $look) {
-                if (! $this->space->groups[$i]->isAtLeast($settled->looks[$i], $look)) {
-                    continue 2;
-                }
-            }
-
-            return true;
-        }
-
-        return false;
-    }
-
-    private function isLookedFor(Node $node): bool
-    {
-        return array_diff($this->space->project->pinned, $node->lineage) === []
-            && $this->welfare->allows($node)
-            && ($this->accepts === null || ($this->accepts)($node));
     }
 }

@@ -22,7 +22,7 @@
             <figure class="mb-3">{!! App\Drawing\SkinSvg::full($look, $animal->name.': '.$card->genotype()) !!}<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>
             @if ($card->hasConflict())<div id="puzzle">@include('prove.puzzle')</div>@endif
-            @php($reasons = $page->reasons())
+            @php($reasons = $page->reasonings()->reasons())
             @if ($reasons !== [])
                 <details class="mt-3"><summary>Why, locus by locus</summary>
                     <div class="stack mt-2">@foreach ($reasons as $locus)<div><strong>{{ $locus['locus'] }}</strong><ol class="steps">@foreach ($locus['steps'] as $step)<li><span>{{ $step['text'] }}</span> <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>

@@ -22,7 +22,7 @@
     <h3>What was seen</h3>
     <table><tbody>@foreach ($of->seen() as $one)<tr><td>{{ $one['cue'] }} <span class="soft">{{ $one['where'] }}</span></td><td>{{ $one['seen'] }}{{ $one['who'] === null ? '' : ', as '.$one['who'].' sees it' }}</td></tr>@endforeach</tbody></table>
 @endif
-@foreach ($of->page->conflicts() as $conflict)
+@foreach ($of->page->reasonings()->conflicts() as $conflict)
     <h3>These cannot both be right about {{ $conflict['about'] }}</h3>
     <ul>@foreach ($conflict['sides'] as $side)<li>{{ $side }}</li>@endforeach</ul>
 @endforeach

@@ -32,7 +32,7 @@
     @if (($look = $page->toLookAt()) !== [])
         <section class="sheet"><div class="head"><h2>Look again</h2><span class="soft small">what shows at their age now</span></div><ul class="plain">@foreach (array_slice($look, 0, 12) as $one)<li><a href="{{ route('bench', $one['clutch']) }}"><strong>{{ $one['name'] }}</strong></a> <span class="soft small">{{ implode(', ', array_slice($one['cues'], 0, 3)) }}{{ count($one['cues']) > 3 ? ' and '.(count($one['cues']) - 3).' more' : '' }}</span></li>@endforeach</ul></section>
     @endif
-    @if (($begin = $page->beginners()) !== [])
+    @if (($begin = $page->concerns->beginners()) !== [])
         <section class="sheet"><div class="head"><h2>Hatchlings</h2><span class="soft small">first shed, and three meals in a row before a sale</span></div>
             <ul class="plain">@foreach (array_slice($begin, 0, 30) as ['animal' => $animal, 'says' => $says])<li class="row-flow"><span>@if ($may)<input type="checkbox" name="chosen[]" value="{{ $animal->id }}" form="several-begin" aria-label="Tick {{ $animal->name }}"> @endif<a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$animal->placeWords(), $says])) }}</span></span>@if ($may)<form class="ms-auto taps" method="post" action="{{ route('animals.tap', $animal) }}" data-module="tap" data-about="{{ $animal->name }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><button class="button slim" name="what" value="shed" type="submit">shed</button><button class="button slim" name="what" value="fed" type="submit">fed</button><button class="button slim" name="what" value="refused" type="submit">refused</button></form>@endif</li>@endforeach</ul>@if (count($begin) > 30)<p class="soft small mb-0">and {{ count($begin) - 30 }} more</p>@endif @if ($may)<x-taps-for-several id="several-begin"/>@endif</section>
     @endif
@@ -42,13 +42,13 @@
     @if (($review = $page->toReview()) !== [])
         <section class="sheet"><div class="head"><h2>To be looked at again</h2></div><ul class="plain">@foreach ($review as $event)<li><a href="{{ route('animals.show', $event->animal_id) }}">{{ $event->animal->name }}</a> <span class="soft small">{{ $event->sentence() }}</span></li>@endforeach</ul></section>
     @endif
-    @if (($failing = $page->failing()) !== [])
+    @if (($failing = $page->concerns->failing()) !== [])
         <section class="sheet"><div class="head"><h2>Refusing or losing weight</h2></div><ul class="plain">@foreach (array_slice($failing, 0, 20) as $one)<li><a href="{{ route('animals.show', $one['animal']) }}">{{ $one['animal']->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$one['animal']->placeWords(), $one['says']])) }}</span></li>@endforeach</ul>@if (count($failing) > 20)<p class="soft small mb-0">and {{ count($failing) - 20 }} more</p>@endif</section>
     @endif
-    @if (($unweighed = $page->unweighed()) !== [])
+    @if (($unweighed = $page->concerns->unweighed()) !== [])
         <section class="sheet"><div class="head"><h2>Not weighed for long</h2><span class="soft small">{{ count($unweighed) }}</span></div><ul class="plain">@foreach (array_slice($unweighed, 0, 10) as $one)<li><a href="{{ route('animals.show', $one['animal']) }}">{{ $one['animal']->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$one['animal']->placeWords(), "{$one['days']} days"])) }}</span></li>@endforeach</ul>@if ($may)<p class="mb-0"><a href="{{ route('round.create', 'weight') }}">Weighing round</a></p>@endif</section>
     @endif
-    @if (($hungry = $page->hungry()) !== [])
+    @if (($hungry = $page->concerns->hungry()) !== [])
         <section class="sheet"><div class="head"><h2>Not eaten for long</h2><span class="soft small">since the last meal that was taken</span></div>
             <ul class="plain">@foreach (array_slice($hungry, 0, 30) as ['animal' => $animal, 'days' => $days])<li class="row-flow"><span>@if ($may)<input type="checkbox" name="chosen[]" value="{{ $animal->id }}" form="several-hungry" aria-label="Tick {{ $animal->name }}"> @endif<a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <span class="soft small">{{ implode(' · ', array_filter([$animal->placeWords(), "{$days} days"])) }}</span></span>@if ($may)<form class="ms-auto taps" method="post" action="{{ route('animals.tap', $animal) }}" data-module="tap" data-about="{{ $animal->name }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><button class="button slim" name="what" value="fed" type="submit">fed</button><button class="button slim" name="what" value="refused" type="submit">refused</button><button class="button slim" name="what" value="shed" type="submit">shed</button></form>@endif</li>@endforeach</ul> @if ($may)<x-taps-for-several id="several-hungry"/>@endif</section>
     @endif

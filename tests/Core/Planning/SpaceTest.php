@@ -44,7 +44,7 @@ final class SpaceTest extends TestCase
             $pairing = TargetOdds::of(
                 Cross::of(Shelf::catalogue(), $sire->belief, $dam->belief), $space->project->target,
             )->chance->perEgg();
-            $planned = $space->oddsOfTarget($space->looksOf($sire), $space->looksOf($dam));
+            $planned = $space->crossing->oddsOfTarget($space->looksOf($sire), $space->looksOf($dam));
             if ($space->project->target->sex !== null && $space->sexAt === null) {
                 $planned = $planned->times(Rational::of(1, 2));
             }
@@ -102,7 +102,7 @@ final class SpaceTest extends TestCase
                 continue;
             }
             $cross = Cross::of(Shelf::catalogue(), $sire->belief, $dam->belief);
-            $isSure = $space->isSure($space->looksOf($sire), $space->looksOf($dam));
+            $isSure = $space->crossing->isSure($space->looksOf($sire), $space->looksOf($dam));
             try {
                 self::assertSame(
                     TargetOdds::of($cross, $space->project->target, hatched: true)->chance->perEgg()->isOne(), $isSure,

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Animals;
+
+use App\Models\Animal;
+use App\Models\Rack;
+use App\Models\User;
+
+/** The tubs as options of a list; those that are taken say by whom. */
+class TubOptions
+{
+    /** @param list<Rack> $racks */
+    public static function of(User $keeper, Animal $animal, array $racks): string
+    {
+        $taken = [];
+        foreach (
+            $keeper
+                ->animals()
+                ->toBase()
+                ->whereNotNull('rack_row')
+                ->whereNull('deleted_at')
+                ->get(['name', 'rack_id', 'rack_row', 'rack_column']) as $row
+        ) {
+            $taken["{$row->rack_id}:{$row->rack_row}:{$row->rack_column}"] = $row->name;
+        }
+        $own = "{$animal->rack_id}:{$animal->rack_row}:{$animal->rack_column}";
+        $options = '';
+        foreach ($racks as $rack) {
+            $options .= '<optgroup label="'.e($rack->name).'">';
+            for ($row = 1; $row <= $rack->rows; $row++) {
+                for ($column = 1; $column <= $rack->columns; $column++) {
+                    $tub = "{$rack->id}:{$row}:{$column}";
+                    $who = isset($taken[$tub]) && $tub !== $own ? ' ('.e($taken[$tub]).')' : '';
+                    $options .= "<option value=\"{$tub}\"".($tub === $own ? ' selected' : '').'>'.e($rack->name)
+                        .", {$row}·{$column}{$who}</option>";
+                }
+            }
+            $options .= '</optgroup>';
+        }
+
+        return $options;
+    }
+}
