@@ -12,8 +12,8 @@ use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
-use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Family\Modelling;
 use Destino\Inference\Family\Network;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\Graph\Doubles;
@@ -150,7 +150,7 @@ for ($trial = 1; count($errors) < $trials; $trial++) {
     $context = new Context(
         $catalogue, new Hearing($catalogue), new Descent($catalogue, $all), ErrorRates::assumed(), static fn (): array => [],
     );
-    $model = FamilyModel::of($context, Hypothesis::of(Family::of(array_values($all), []), [], $catalogue), [$space]);
+    $model = Modelling::of($context, Hypothesis::of(Family::of(array_values($all), []), [], $catalogue), [$space]);
     $network = Network::of($model);
     try {
         $truth = (

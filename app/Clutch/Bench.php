@@ -8,23 +8,12 @@ use App\Collection\Opened;
 use App\Models\AlikeSet;
 use App\Models\Animal;
 use App\Models\Clutch as ClutchRecord;
-use App\Models\ClutchSire;
 use App\Models\Sighting;
-use App\Models\Statement;
 use Destino\DestinoError;
-use Destino\Genome\Belief;
 use Destino\Genome\Form;
-use Destino\Genome\JointBelief;
-use Destino\Genome\LinkageGroup;
-use Destino\Genome\Sex;
 use Destino\Identification\Clutch;
 use Destino\Identification\Cue;
-use Destino\Identification\Hatchling;
 use Destino\Identification\Identification;
-use Destino\Inference\Conclusions\Kindred;
-use Destino\Notation\Target;
-use Destino\Probability\Rational;
-use Illuminate\Support\Carbon;
 
 /**
  * Siblings side by side: what was seen of each, and what that makes of them. The parents come in with all that is known of
@@ -57,127 +46,16 @@ class Bench
         $this->cues = $opened->shelf->cues();
         [$found, $why] = [null, null];
         try {
-            $found = new Identification($opened->shelf->catalogue(), $this->given(), $this->cues);
+            $found = new Identification($opened->shelf->catalogue(), (new GivenClutch($clutch, $hatchlings, $this->cues, $opened))->clutch(), $this->cues);
         } catch (DestinoError $error) {
             $why = $error->getMessage();
         }
         [$this->found, $this->why] = [$found, $why];
     }
 
-    /** @throws DestinoError */
-    private function given(): Clutch
-    {
-        $kindred = $this->opened->beliefs()->kin->without([$this->clutch->id]);
-        $sires = [];
-        foreach ($this->clutch->sires as $sire) {
-            if ($sire->animal !== null) {
-                $sires[] = [
-                    'id' => (string) $sire->animal->id, 'belief' => $this->prior($kindred, $sire->animal->id, Sex::Male),
-                    'weight' => $this->weight($sire),
-                ];
-            }
-        }
-        if ($sires === []) {
-            throw BenchError::noSire();
-        }
-        $tally = $this->opened->beliefs()->kin->tallyOf($this->clutch->id);
-        $counts = [];
-        $left = 0;
-        foreach ($this->clutch->counts()->get() as $count) {
-            $target = $count->dead ? null : $this->target($count->saw);
-            $number = $count->dead ? 0 : ($tally->counts[$left++] ?? 0);
-            if ($target !== null && $number > 0) {
-                $counts[] = ['saw' => $target, 'count' => $number];
-            }
-        }
-
-        return new Clutch(
-            $this->prior($kindred, $this->clutch->dam_id, Sex::Female), $sires,
-            array_values(array_map($this->young(...), $this->hatchlings)), $counts, $this->alike(),
-        );
-    }
-
-    /** Kept sperm weighs what the keeper gives it; the males of this season share the rest. */
-    private function weight(ClutchSire $sire): Rational
-    {
-        $kept = $this->clutch->sires->whereNotNull('kept');
-        $fresh = $this->clutch->sires->count() - $kept->count();
-
-        return match (true) {
-            $kept->isEmpty() => Rational::one(),
-            $sire->kept !== null => Rational::of(max(1, $sire->kept), 100),
-            default => Rational::of(max(1, 100 - (int) $kept->sum('kept')), 100 * max(1, $fresh)),
-        };
-    }
-
-    /** What is believed of a parent without this clutch. */
-    private function prior(Kindred $kindred, int $id, Sex $sex): Belief
-    {
-        $family = $kindred->familyOf("a{$id}");
-        if ($family === null) {
-            return $this->opened->beliefs()->beforehand($id);
-        }
-        $factors = [];
-        foreach ($kindred->groupSetsOf($family) as $groups) {
-            $states = $kindred->posterior($family, $groups)->of["a{$id}"] ?? null;
-            if ($states !== null) {
-                $factors[] = new JointBelief(array_map(static fn (LinkageGroup $group): string => $group->key, $groups), $states);
-            }
-        }
-
-        return $factors === [] ? $this->opened->beliefs()->beforehand($id) : new Belief($sex, $factors);
-    }
-
-    private function young(Animal $animal): Hatchling
-    {
-        $cues = [];
-        foreach ($animal->sightings as $sighting) { // in order: the latest counts
-            $cue = $sighting->who === null ? $this->cues[$sighting->cue] ?? null : null;
-            if ($cue !== null && in_array($sighting->state, $cue->states, true)) {
-                $cues[$cue->key] = $cue->state($sighting->state);
-            }
-        }
-
-        return new Hatchling((string) $animal->id, $animal->sex, $this->days($animal), $this->saw($animal), $cues);
-    }
-
-    /** A look that was stated of it as sure. */
-    private function saw(Animal $animal): ?Target
-    {
-        $sure = $animal->statements->filter(fn (Statement $statement): bool => $statement->certainty === 100)->last();
-
-        return $sure === null ? null : $this->target($sure->text);
-    }
-
-    private function target(string $text): ?Target
-    {
-        try {
-            return $this->opened->shelf->targets()->read($text);
-        } catch (DestinoError) {
-            return null; // its own page says that it cannot be read
-        }
-    }
-
-    /** @return list<array{target: Target, hatchlings: list<string>}> */
-    private function alike(): array
-    {
-        $sets = [];
-        foreach ($this->clutch->alikeSets as $set) {
-            $here = array_values(array_filter($set->animals, fn (int $id): bool => isset($this->hatchlings[$id])));
-            $target = $this->target($set->target);
-            if ($target !== null && count($here) > 1) {
-                $sets[] = ['target' => $target, 'hatchlings' => array_map(strval(...), $here)];
-            }
-        }
-
-        return $sets;
-    }
-
     public function days(Animal $animal): ?int
     {
-        $hatched = $animal->hatched_on ?? $this->clutch->hatched_on;
-
-        return $hatched === null ? null : max(0, (int) $hatched->diffInDays(Carbon::today()));
+        return $animal->daysOld($this->clutch);
     }
 
     public function isImpossible(Animal $animal): bool

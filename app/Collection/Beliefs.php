@@ -12,9 +12,7 @@ use App\Models\User;
 use Destino\Genome\Belief;
 use Destino\Inference\Descent\Conflict;
 use Destino\Inference\Descent\Derived;
-use Destino\Inference\Descent\Descent;
 use Destino\Inference\Descent\Reason;
-use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\InferenceError;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
@@ -39,26 +37,14 @@ final class Beliefs
 
     private readonly Individuals $individuals;
 
+    private readonly Derivations $derivations;
+
     private readonly BeliefStore $store;
 
-    private ?ContentKeys $contents = null;
-
-    private ?Descent $descent = null;
-
-    /** @var array<int, Derived> */
-    private array $derived = [];
+    private readonly BeliefKeys $keys;
 
     /** @var array<int, Belief> */
     private array $beliefs = [];
-
-    /** @var array<int, string> by animal: what its belief follows from, what relatives say included, as a hash */
-    private array $keys = [];
-
-    /** @var array<int, true> animals of which statements and parents alone are heard, until what relatives say is worked out */
-    private array $alone = [];
-
-    /** @var array<int, array{string, string}>|null key and own content of each animal before the last change */
-    private ?array $last = null;
 
     public function __construct(
         private readonly Records $records,
@@ -69,8 +55,10 @@ final class Beliefs
         private readonly ?Patience $patience = null,
     ) {
         $this->individuals = new Individuals($records, $shelf);
+        $this->derivations = new Derivations($this->individuals, $shelf, $house);
         $this->store = new BeliefStore($kept, $keeper);
         $this->kin = new Kin($keeper, $records, $this->individuals, $shelf, $house, $kept, $patience);
+        $this->keys = new BeliefKeys($records, $this->individuals, $this->store, $this->kin, $shelf, $house, $patience);
     }
 
     /** @param bool $mayBeBehind whether a page of a large collection may show what was known before the last change */
@@ -85,13 +73,7 @@ final class Beliefs
     /** @throws InferenceError when the records make no pedigree */
     public function derived(int $id): Derived
     {
-        if (! isset($this->derived[$id])) {
-            $line = $this->isBehind() && $this->descent === null ? $this->individuals->line($id) : null;
-            $descent = $line === null ? $this->descent ??= $this->among($this->individuals->all()) : $this->among($line);
-            $this->derived[$id] = $descent->of("a{$id}");
-        }
-
-        return $this->derived[$id];
+        return $this->derivations->derived($id, $this->isBehind());
     }
 
     /** @throws InferenceError when the records make no pedigree */
@@ -155,7 +137,7 @@ final class Beliefs
     /** What follows from statements and parents alone. */
     public function beforehand(int $id): Belief
     {
-        return $this->derived($id)->belief;
+        return $this->derivations->derived($id, $this->isBehind())->belief;
     }
 
     /** Whether what is shown is what was known before the last change. */
@@ -167,16 +149,7 @@ final class Beliefs
     /** Whether everything that follows from the records as they are was worked out. */
     public function isComplete(): bool
     {
-        if (! $this->kin->isCurrent()) {
-            return false;
-        }
-        foreach (array_keys($this->records->animals) as $id) {
-            if ($this->store->words($this->full($id)) === null) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->keys->areComplete();
     }
 
     /** Works out everything that is not yet. */
@@ -191,7 +164,7 @@ final class Beliefs
     /** Equal as long as what is believed of an animal is the same. */
     public function key(int $id): string
     {
-        return $this->keys[$id] ??= $this->keyToShow($id);
+        return $this->keys->key($id);
     }
 
     /** Keeps what was worked out for the next time, and lets go of what follows from records as they were. */
@@ -202,58 +175,9 @@ final class Beliefs
         }
         $last = [];
         foreach (array_keys($this->records->animals) as $id) {
-            $last[$id] = [$this->key($id), $this->contents()->ownOf($id)];
+            $last[$id] = [$this->key($id), $this->keys->contents()->ownOf($id)];
         }
         $this->store->keep($last, $this->kin->about());
-    }
-
-    /** @param array<string, Individual> $individuals */
-    private function among(array $individuals): Descent
-    {
-        return new Descent($this->shelf->catalogue(), $individuals, null, Families::rates($this->house)->unrecorded);
-    }
-
-    /**
-     * The key of what statements and parents say of an animal. That is shown of one of which something was written just now: what
-     * relatives said of it was worked out from what was written before, and would stand in the place of the new.
-     */
-    private function alone(int $id): string
-    {
-        $this->alone[$id] = true;
-
-        return hash('xxh128', $this->contents()->of($id));
-    }
-
-    private function full(int $id): string
-    {
-        return hash('xxh128', $this->contents()->of($id).$this->kin->keyOf($id));
-    }
-
-    /** The key of what is recorded; in its place, where that is not worked out and nobody waits, of what was recorded before. */
-    private function keyToShow(int $id): string
-    {
-        $key = $this->full($id);
-        if ($this->patience === null || $this->store->words($key) !== null) {
-            return $key;
-        }
-        if ($this->last === null) {
-            $last = $this->store->last();
-            $this->last = $last['about'] === $this->kin->about() ? $last['keys'] : [];
-        }
-        [$before, $own] = $this->last[$id] ?? ['', ''];
-        if ($own !== $this->contents()->ownOf($id)) {
-            return $this->isBehind() ? $this->alone($id) : $key;
-        }
-        $isKnown = $this->store->words($before) !== null && $this->store->body($id, $before) !== null;
-
-        return $isKnown && $this->patience->isOver() ? $before : $key;
-    }
-
-    private function contents(): ContentKeys
-    {
-        return $this->contents ??= new ContentKeys(
-            $this->records, $this->individuals, $this->shelf->fingerprint(), $this->house->number('error_unrecorded'),
-        );
     }
 
     /** @return Words */
@@ -278,9 +202,9 @@ final class Beliefs
 
     private function work(int $id): void
     {
-        $isAlone = isset($this->alone[$id]);
-        $this->keys[$id] = $isAlone ? $this->alone($id) : $this->full($id);
-        $derived = $this->derived($id);
+        $isAlone = $this->keys->isAlone($id);
+        $key = $this->keys->worked($id);
+        $derived = $this->derivations->derived($id, $this->isBehind());
         $derived = new Derived(
             $derived->belief, $derived->reasons,
             array_values(array_filter($derived->conflicts, fn (Conflict $conflict): bool => $this->stands($conflict, $id))),
@@ -289,9 +213,9 @@ final class Beliefs
         $relatives = new Relatives($catalogue);
         $this->beliefs[$id] = $belief = $relatives->join($derived->belief, $isAlone ? [] : $this->kin->statesOf($id));
         $this->store->put(
-            $id, $this->keys[$id],
+            $id, $key,
             ['text' => (new Printer($catalogue))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()],
-            ['key' => $this->keys[$id], 'belief' => serialize($belief), 'why' => serialize($relatives->told($derived, $belief))],
+            ['key' => $key, 'belief' => serialize($belief), 'why' => serialize($relatives->told($derived, $belief))],
             GenotypeBeads::of($belief, $catalogue),
         );
     }
@@ -299,15 +223,7 @@ final class Beliefs
     /** Whether a conflict is still one: what the parents exclude may be explained by what is known of them since, or decided. */
     private function stands(Conflict $conflict, int $id): bool
     {
-        if (! in_array(Reason::PARENTS, $conflict->sides, true) || isset($this->alone[$id]) || $this->kin->keyOf($id) === '') {
-            return true;
-        }
-        foreach ($this->kin->contradictions() as $contradiction) {
-            if ($contradiction->subject === "a{$id}" || in_array("a{$id}", $contradiction->others, true)) {
-                return true;
-            }
-        }
-
-        return false;
+        return ! in_array(Reason::PARENTS, $conflict->sides, true) || $this->keys->isAlone($id) || $this->kin->keyOf($id) === ''
+            || $this->kin->isExcluded($id);
     }
 }

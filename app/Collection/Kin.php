@@ -73,6 +73,18 @@ final class Kin
         return array_merge([], ...array_map(fn (string $hash): array => $this->part($hash)['contradictions'], $this->index()['all']));
     }
 
+    /** Whether the records exclude an animal as it is. */
+    public function isExcluded(int $id): bool
+    {
+        foreach ($this->contradictions() as $contradiction) {
+            if ($contradiction->subject === "a{$id}" || in_array("a{$id}", $contradiction->others, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Contradiction> what is possible and hardly so */
     public function unlikely(): array
     {

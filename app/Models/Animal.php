@@ -281,4 +281,12 @@ class Animal extends Model implements Removable
     {
         return $this->name;
     }
+
+    /** Days since it hatched, or since its clutch did; null where neither is known. */
+    public function daysOld(Clutch $clutch): ?int
+    {
+        $hatched = $this->hatched_on ?? $clutch->hatched_on;
+
+        return $hatched === null ? null : max(0, (int) $hatched->diffInDays(Carbon::today()));
+    }
 }

@@ -24,7 +24,11 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([...self::ofTheHouse(), ...self::ofAnimals(), ...self::animals(), ...self::ofClutches(), ...KindsOfWork::ofWork(), ...KindsOfWork::ofMoney()] as $kind) {
+        $all = [
+            ...self::ofTheHouse(), ...self::ofAnimals(), ...self::animals(), ...self::ofClutches(), ...KindsOfWork::ofWork(),
+            ...KindsOfWork::ofMoney(),
+        ];
+        foreach ($all as $kind) {
             $kinds[$kind->name] = $kind;
         }
 

@@ -7,6 +7,9 @@ namespace Destino\Appearance;
 /** One thing that keepers point at on an animal, as an amount: 0 in the wild type, about -3 to 3. */
 final readonly class Axis
 {
+    /** An amount that takes a pigment away altogether: nothing else brings it back. */
+    public const REMOVES = -2.4;
+
     /**
      * @param string $group pigment, pattern, belly, white, head or eye
      * @param string $where region of the body

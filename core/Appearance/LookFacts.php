@@ -6,11 +6,9 @@ namespace Destino\Appearance;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Facts;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
-use Destino\Genome\Mask;
 
 /**
  * What the gene facts say of looks: amounts by axis for each form, what two genes change in each other, what comes with age.
@@ -22,19 +20,12 @@ final class LookFacts
     /** A grown animal. */
     public const ADULT = 1000;
 
-    /** An amount that takes a pigment away altogether: nothing else brings it back. */
-    private const REMOVES = -2.4;
-
-    /** How much shows through a mask that does so weakly. */
-    private const WEAKLY = .5;
-
     /**
      * @param array<string, Axis> $axes
      * @param array<string, Effects> $one by allele: one copy, or the visual form of a recessive
      * @param array<string, Effects> $two by allele
      * @param array<string, Effects> $compounds by the two alleles in alphabetical order
      * @param list<array{list<string>, Effects, string}> $changes alleles, what they change, words
-     * @param array<string, array<string, list<array{float, float}>>> $ages by allele and axis: days and share of the amount
      */
     private function __construct(
         public readonly array $axes,
@@ -42,7 +33,7 @@ final class LookFacts
         private readonly array $two,
         private readonly array $compounds,
         private readonly array $changes,
-        private readonly array $ages,
+        private readonly AgeCurves $ages,
     ) {}
 
     /** @param array<string, mixed> $document the gene facts, which follow their schema */
@@ -66,7 +57,7 @@ final class LookFacts
             $changes[] = [$change->strings('alleles'), $change->numbers('effects'), $change->string('text')];
         }
 
-        return new self(self::axes($facts), $one, $two, $compounds, $changes, $ages);
+        return new self(self::axes($facts), $one, $two, $compounds, $changes, new AgeCurves($ages));
     }
 
     /** @return array<string, Axis> */
@@ -93,7 +84,7 @@ final class LookFacts
     public function look(Catalogue $catalogue, array $forms, int $days = self::ADULT, int $seed = 0): Look
     {
         $forms = array_values(array_filter($forms, static fn (Form $form): bool => $form->shows !== []));
-        $masks = self::masksOf($catalogue, $forms);
+        $masks = Veil::masksOf($catalogue, $forms);
         $reasons = $hidden = [];
         $sureness = count($forms) > 1 ? Sureness::Inferred : Sureness::Known;
         foreach ($forms as $form) {
@@ -101,7 +92,7 @@ final class LookFacts
             $sureness = $sureness->and($own);
             $isSeen = false;
             foreach ($effects as $axis => $amount) {
-                $amount *= $this->through($masks, $catalogue, $form, $this->axes[$axis]) * $this->grown($form, $axis, $days);
+                $amount *= Veil::through($masks, $catalogue, $form, $this->axes[$axis]) * $this->ages->share($form, $axis, $days);
                 if (abs($amount) > 1e-9) {
                     $reasons[$axis][] = [$form->text, $amount];
                     $isSeen = true;
@@ -119,7 +110,7 @@ final class LookFacts
         $values = array_map(self::together(...), $reasons);
         ksort($values);
 
-        return new Look($this->individual($values, $seed), $reasons, $sureness, $hidden, $days, $seed);
+        return new Look(Spread::among($this->axes, $values, $seed), $reasons, $sureness, $hidden, $days, $seed);
     }
 
     /**
@@ -133,7 +124,7 @@ final class LookFacts
         $least = min($amounts);
         $sum = array_sum($amounts);
 
-        return max(-3.0, min(3.0, $least <= self::REMOVES ? min($sum, $least) : $sum));
+        return max(-3.0, min(3.0, $least <= Axis::REMOVES ? min($sum, $least) : $sum));
     }
 
     /**
@@ -204,101 +195,5 @@ final class LookFacts
         }
 
         return $found;
-    }
-
-    /**
-     * @param list<Form> $forms
-     * @return list<Mask>
-     */
-    private static function masksOf(Catalogue $catalogue, array $forms): array
-    {
-        $masks = [];
-        foreach ($forms as $form) {
-            foreach ($catalogue->masksAt($form->locus) as $mask) {
-                if ($mask->form->fits($form->copiesOf(...))) {
-                    $masks[] = $mask;
-                }
-            }
-        }
-
-        return $masks;
-    }
-
-    /** @param list<Mask> $masks */
-    private function through(array $masks, Catalogue $catalogue, Form $form, Axis $axis): float
-    {
-        $share = 1.0;
-        foreach ($masks as $mask) {
-            if ($mask->locus === $form->locus) {
-                continue;
-            }
-            $own = 0.0;
-            foreach ($form->shows as $allele) {
-                $degree = (
-                    $form->isTwoCopies() ? $mask->showsThrough["{$allele} twice"] ?? null : null
-                ) ?? $mask->showsThrough[$allele] ?? '';
-                $own = max($own, match (true) {
-                    $degree === 'strong' || ! $mask->conceals($catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1)
-                        && $mask->hides === Concealment::All => 1.0,
-                    $degree === 'weak' => self::WEAKLY,
-                    $mask->hides === Concealment::All => 0.0,
-                    $mask->hides === Concealment::Pattern => $mask->conceals(
-                        $catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1,
-                    ) || $axis->isPattern() ? 0.0 : 1.0,
-                    default => 1.0,
-                });
-            }
-            $share *= $own;
-        }
-
-        return $share;
-    }
-
-    /** The share of an amount that an animal of this age shows. */
-    private function grown(Form $form, string $axis, int $days): float
-    {
-        $curve = $this->ages[$form->pair[0]][$axis] ?? $this->ages[$form->pair[1]][$axis] ?? null;
-        if ($curve === null) {
-            return 1.0;
-        }
-        $before = $curve[0];
-        foreach ($curve as $point) {
-            if ($point[0] >= $days) {
-                $span = $point[0] - $before[0];
-
-                return $span <= 0 ? $point[1] : $before[1] + ($point[1] - $before[1]) * ($days - $before[0]) / $span;
-            }
-            $before = $point;
-        }
-
-        return $before[1];
-    }
-
-    /**
-     * @param Effects $values
-     * @return Effects with the spread among animals of one genotype
-     */
-    private function individual(array $values, int $seed): array
-    {
-        if ($seed === 0) {
-            return $values;
-        }
-        $noise = Noise::of($seed);
-        $i = 0;
-        foreach ($this->axes as $key => $axis) {
-            $i++;
-            $own = $values[$key] ?? 0.0;
-            $isVarying = $axis->spread > 0.0
-                && (
-                    $own !== 0.0 || ! in_array($axis->group, ['white'], true)
-                        && ! in_array($key, ['freckles', 'flames', 'blush', 'dorsal_stripe'], true)
-                );
-            if ($isVarying && $own > self::REMOVES) {
-                $drawn = $own + $axis->spread * $noise->gauss($i);
-                $values[$key] = $own > 0.0 ? max(.25 * $own, $drawn) : $drawn;
-            }
-        }
-
-        return $values;
     }
 }

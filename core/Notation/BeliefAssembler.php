@@ -4,22 +4,15 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
-use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Components;
-use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
-use Destino\Probability\Distribution;
-use Destino\Probability\Rational;
 
 /** Puts the statements of one text together: at most two alleles at a locus, mixtures where the text is uncertain. */
 final class BeliefAssembler
 {
-    /** More combinations of alternatives than this in one text are refused. */
-    private const MOST_CASES = 256;
-
     /** @var list<NotationError> */
     private array $errors = [];
 
@@ -53,12 +46,16 @@ final class BeliefAssembler
             return null;
         }
         $factors = [];
+        $alternatives = new Alternatives($this->catalogue, $this->sex);
         foreach ($this->components($certain, $mixtures) as [$groups, $ownMixtures]) {
-            $factor = $this->factor($groups, $certain, $ownMixtures, $makers);
+            $factor = $alternatives->factor($groups, $certain, $ownMixtures, $makers);
             if ($factor !== null) {
                 $factors[] = $factor;
             }
         }
+
+        array_push($this->notes, ...$alternatives->notes);
+        array_push($this->errors, ...$alternatives->errors);
 
         return $this->errors() === [] ? new Belief($this->sex, $factors) : null;
     }
@@ -85,7 +82,7 @@ final class BeliefAssembler
                     $statement->piece, $statement->from, $this->catalogue->twoCopies($allele)->text,
                 );
             } elseif (count($both) > 2) {
-                $this->errors[] = $this->tooMany($statement, $locus, $both);
+                $this->errors[] = NotationFaults::tooMany($this->catalogue, $statement, $locus, $both);
             } else {
                 $atLocus[$locus] = $both;
                 $ofLocus[$locus][] = $statement;
@@ -95,27 +92,13 @@ final class BeliefAssembler
             if (count($alleles) === 2 && count($ofLocus[$locus]) === 2) {
                 $form = $this->catalogue->form($locus, $alleles[0], $alleles[1]);
                 $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
-                $this->notes[] = "{$this->name($alleles[0])} and {$this->name($alleles[1])} stand at one locus, one from each parent: "
+                [$one, $other] = [$this->catalogue->allele($alleles[0])->name, $this->catalogue->allele($alleles[1])->name];
+                $this->notes[] = "{$one} and {$other} stand at one locus, one from each parent: "
                     ."read as {$form->text}{$known}.";
             }
         }
 
         return $atLocus;
-    }
-
-    /** @param list<string> $alleles */
-    private function tooMany(Statement $statement, string $locus, array $alleles): NotationError
-    {
-        $distinct = array_values(array_unique($alleles));
-        $suggestions = [];
-        if (count($distinct) === 2) {
-            $suggestions[] = $this->catalogue->form($locus, $distinct[0], $distinct[1])->text;
-        }
-
-        return NotationError::tooManyAlleles(
-            $statement->piece, $statement->from, $this->catalogue->locus($locus)->name,
-            array_map($this->name(...), $alleles), $suggestions,
-        );
     }
 
     /**
@@ -205,76 +188,5 @@ final class BeliefAssembler
                 array_filter($mixtures, static fn (Statement $mixture): bool => array_intersect($groupsOf($mixture), $keys) !== []),
             ),
         ], $components->all());
-    }
-
-    /**
-     * @param list<array{Rational, array<string, list<string>>}> $cases weight and alleles by locus
-     * @return list<array{Rational, array<string, list<string>>}>|null each with each alternative; null where a locus is full
-     * @phpstan-impure it collects errors
-     */
-    private function crossed(array $cases, Statement $mixture): ?array
-    {
-        $next = [];
-        foreach ($cases as [$weight, $alleles]) {
-            foreach ([...$mixture->alternatives, [$mixture->remainder(), []]] as [$chance, $added]) {
-                if ($chance->isZero()) {
-                    continue;
-                }
-                $with = $alleles;
-                foreach ($added as $allele) {
-                    $locus = $this->catalogue->allele($allele)->locus;
-                    $with[$locus][] = $allele;
-                    if (count($with[$locus]) > 2) {
-                        $this->errors[] = $this->tooMany($mixture, $locus, $with[$locus]);
-
-                        return null;
-                    }
-                }
-                $next[] = [$weight->times($chance), $with];
-            }
-        }
-
-        return $next;
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @param array<string, list<string>> $certain
-     * @param list<Statement> $mixtures
-     * @param array<string, Sex> $makers
-     * @phpstan-impure it collects errors
-     */
-    private function factor(array $groups, array $certain, array $mixtures, array $makers): ?JointBelief
-    {
-        /** @var list<array{Rational, array<string, list<string>>}> $cases weight and alleles by locus */
-        $cases = [[Rational::one(), $certain]];
-        foreach ($mixtures as $mixture) {
-            $cases = $this->crossed($cases, $mixture);
-            if ($cases === null) {
-                return null;
-            }
-            if (count($cases) > self::MOST_CASES) {
-                $this->errors[] = NotationError::misplaced(
-                    $mixture->piece, $mixture->from, 'the text holds more alternatives than can be weighed together.',
-                );
-
-                return null;
-            }
-        }
-        $phases = new Phases($this->sex, $makers);
-        $states = [];
-        foreach ($cases as [$weight, $alleles]) {
-            array_push($states, ...$phases->of($groups, $alleles, $weight));
-        }
-        array_push($this->notes, ...$phases->notes);
-
-        return new JointBelief(
-            array_map(static fn (LinkageGroup $group): string => $group->key, $groups), Distribution::ofWeighted($states),
-        );
-    }
-
-    private function name(string $allele): string
-    {
-        return $this->catalogue->allele($allele)->name;
     }
 }

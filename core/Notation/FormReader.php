@@ -7,16 +7,15 @@ namespace Destino\Notation;
 use Closure;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Form;
-use Destino\Genome\FormKind;
 use Destino\Genome\Inheritance;
-use Destino\Genome\Sex;
 
 /** What alleles a name with its dose stands for, and how a slash between two names is to be read. */
 final class FormReader
 {
     /** @var list<string> */
-    private array $notes = [];
+    public array $notes = [];
+
+    public readonly FormWords $words;
 
     /** @param bool $isSlashEither whether a slash between names of one locus means "one of these", as the house rules may say */
     public function __construct(
@@ -25,12 +24,8 @@ final class FormReader
         private readonly TokenStream $stream,
         private readonly NameParser $nameParser,
         private readonly bool $isSlashEither,
-    ) {}
-
-    /** @return list<string> */
-    public function notes(): array
-    {
-        return $this->notes;
+    ) {
+        $this->words = new FormWords($catalogue);
     }
 
     public function note(string $note): void
@@ -153,7 +148,7 @@ final class FormReader
     /** @return non-empty-list<list<string>> */
     private function pair(Allele $first, Allele $second, string $piece, Token $from): array
     {
-        if ($first === $second || ! $this->isMixedUp($first, $second)) {
+        if ($first === $second || ! $this->words->isMixedUp($first, $second)) {
             return [[$first->key, $second->key]];
         }
         $either = "{$first->name} or {$second->name}";
@@ -167,23 +162,6 @@ final class FormReader
             ."not know which, write “{$either}”.";
 
         return [[$first->key, $second->key]];
-    }
-
-    /** Genes that are taken for each other, or for one: a slash between them often means "one of these". */
-    private function isMixedUp(Allele $first, Allele $second): bool
-    {
-        foreach ($this->catalogue->lookAlikes as $alike) {
-            if ($alike->stage === 'all' && in_array($first->key, $alike->members, true) && in_array($second->key, $alike->members, true)) {
-                return true;
-            }
-        }
-        foreach ($this->catalogue->claims as $claim) {
-            if (in_array($first->key, $claim->alleles(), true) && in_array($second->key, $claim->alleles(), true)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** The allele that a name behind the slash stands for; null where it is another kind of name, or none. */
@@ -228,48 +206,5 @@ final class FormReader
         if ($announced->dose === Dose::Het && $this->names->match($this->stream) !== null) {
             $readNext($announced->as(Dose::Het, $announced->chance));
         }
-    }
-
-    /** @param list<string> $alleles */
-    public function isVisualRecessive(array $alleles): bool
-    {
-        return $this->formOf($alleles)->kind === FormKind::Visual;
-    }
-
-    /** @param list<string> $alleles */
-    public function formOf(array $alleles): Form
-    {
-        $locus = $this->catalogue->allele($alleles[0] ?? '')->locus;
-
-        return $this->catalogue->form($locus, $alleles[0] ?? Allele::WILD, $alleles[1] ?? Allele::WILD);
-    }
-
-    /** @param list<string> $alleles */
-    public function textOf(array $alleles): string
-    {
-        return $this->formOf($alleles)->text;
-    }
-
-    /** @param list<string> $alleles */
-    public function hetTextOf(array $alleles): string
-    {
-        $names = array_map(fn (string $allele): string => $this->formOf([$allele])->text, array_values(array_unique($alleles)));
-
-        return implode(' or ', $names);
-    }
-
-    /** @param list<array{\Destino\Probability\Rational, list<string>}> $alternatives */
-    public function meaning(array $alternatives, ?Sex $maker): string
-    {
-        $parts = [];
-        foreach ($alternatives as [$weight, $alleles]) {
-            $form = $this->formOf($alleles);
-            $copies = count($alleles) === 2 ? ($alleles[0] === $alleles[1] ? 'two copies' : 'one copy of each, at one locus') : 'one copy';
-            $known = $form->knownAs === null ? '' : " ({$form->knownAs})";
-            $parts[] = ($weight->isOne() ? '' : Percentage::print($weight).' ')."{$form->text}{$known}: {$copies}"
-                .($form->shows === [] ? ', does not show' : '');
-        }
-
-        return implode('; or ', $parts).($maker === null ? '' : ", {$maker->value} maker");
     }
 }

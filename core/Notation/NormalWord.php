@@ -31,7 +31,7 @@ final class NormalWord
     {
         $errors = [];
         foreach ($this->at === null ? [] : $statements as $statement) {
-            $form = $statement->isCertain() ? $forms->formOf($statement->alleles()) : null;
+            $form = $statement->isCertain() ? $forms->words->formOf($statement->alleles()) : null;
             if ($this->at !== null && $form !== null && $form->shows !== []) {
                 $errors[] = NotationError::misplaced($this->at->text, $this->at->from, "the text also names {$form->text}, which shows.");
             }

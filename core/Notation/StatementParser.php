@@ -23,6 +23,8 @@ final class StatementParser
 
     private readonly Amounts $amounts;
 
+    private readonly BehindReader $behind;
+
     /** @var list<Statement> */
     private array $statements = [];
 
@@ -61,6 +63,7 @@ final class StatementParser
         $this->stream = new TokenStream($text);
         $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
         $this->amounts = new Amounts($this->stream, $names);
+        $this->behind = new BehindReader($this->stream, $names);
         $this->forms = new FormReader($catalogue, $names, $this->stream, $this->nameParser, $isSlashEither);
         $this->normal = new NormalWord($this->stream);
         $this->open = new OpenForms($this->forms);
@@ -82,7 +85,7 @@ final class StatementParser
     /** @return list<string> */
     public function notes(): array
     {
-        return [...$this->nameParser->notes(), ...$this->forms->notes(), ...$this->particulars->notes()];
+        return [...$this->nameParser->notes(), ...$this->forms->notes, ...$this->particulars->notes()];
     }
 
     /** @return list<NotationError> */
@@ -181,7 +184,7 @@ final class StatementParser
         }
         $announced = $this->asMeant($name, $from, $announced);
         $choices = $this->choices($name, $from, $announced);
-        $behind = $this->amounts->behind($choices, $this->catalogue);
+        $behind = $this->behind->read($choices, $this->catalogue);
         if ($behind->dose === Dose::Het && $announced->dose === Dose::Plain) {
             $announced = $announced->as(Dose::Het, $announced->chance ?? $behind->chance);
             $choices = [$this->forms->copies($this->catalogue->allele($choices[0][0]), Dose::Het, $from)];
@@ -214,7 +217,7 @@ final class StatementParser
         $choices = $this->forms->alternatives($name, $announced->dose, $from);
         while ($this->stream->current()->isWord('or')) {
             $this->stream->advance();
-            $other = $this->amounts->dose();
+            $other = $this->amounts->doses->dose();
             [$next, $at] = $this->nameParser->read($other);
             if ($next->kind === NameKind::Shared) {
                 throw $this->nameParser->question($next, $other, $at);
@@ -241,7 +244,7 @@ final class StatementParser
             : array_map(static fn (array $alleles): array => [$each, $alleles], $choices);
         $alternatives = array_values(array_filter($alternatives, static fn (array $alternative): bool => ! $alternative[0]->isZero()));
         $this->statements[] = new Statement($alternatives, $piece, $from, $to, $behind->maker, count($choices) > 1);
-        $this->pieces[] = new Piece($piece, $from, $to, $this->forms->meaning($alternatives, $behind->maker));
+        $this->pieces[] = new Piece($piece, $from, $to, $this->forms->words->meaning($alternatives, $behind->maker));
     }
 
     /** "no Clown", "does not carry Clown": not a single copy. */

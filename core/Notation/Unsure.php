@@ -17,9 +17,9 @@ final readonly class Unsure
      */
     public function ask(string $piece, Token $start, Announced $announced, Behind $behind, array $choices, bool $isBehindHet): void
     {
-        $form = $this->forms->textOf($choices[0]);
-        $isVisual = $this->forms->isVisualRecessive($choices[0]);
-        $het = $this->forms->hetTextOf($choices[0]);
+        $form = $this->forms->words->textOf($choices[0]);
+        $isVisual = $this->forms->words->isVisualRecessive($choices[0]);
+        $het = $this->forms->words->hetTextOf($choices[0]);
         $chance = $announced->chance ?? $behind->chance;
         if ($behind->isUnsure) {
             throw NotationError::howLikely($piece, $start->from, $het);

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Kept;
@@ -194,7 +195,7 @@ class DrawingTest extends TestCase
         $age = fn (?string $hatched): string => (
             new AnimalCard(
                 new Animal(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => $hatched]),
-                new Beliefs(new Records, Shelf::facts(), new House, app(Kept::class)), Shelf::catalogue(),
+                new Beliefs(new Records, app(CatalogueShelf::class), new House, app(Kept::class)), Shelf::catalogue(),
             )
         )->age($today);
 

@@ -9,6 +9,7 @@ use App\Collection\Families;
 use App\Family\Relatedness;
 use App\House\Choices;
 use App\House\House;
+use App\House\Stances;
 use App\Models\Animal;
 use App\Models\HouseRules;
 use App\Projects\ProjectPage;
@@ -52,7 +53,7 @@ class EveryRuleActsTest extends TestCase
         $opened = app(Doorway::class)->open($this->keeper());
         $catalogue = $opened->shelf->catalogue();
         $walked = 0;
-        foreach (Choices::stances($catalogue) as $key => $entry) {
+        foreach (Stances::all($catalogue) as $key => $entry) {
             $stances = array_map(
                 fn (string $stance): string => (new House(['stances' => [$key => $stance]]))->stances($catalogue)[$key]->value,
                 ['inform', 'warn', 'refuse'],

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Catalogue\CatalogueShelf;
 use App\Collection\ContentKeys;
 use App\Collection\Individuals;
 use App\Collection\Kept;
@@ -9,7 +10,6 @@ use App\Collection\Patience;
 use App\Collection\Records;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tests\Support\Shelf;
 use Tests\TestCase;
 
 /** When a page waits for what follows from a change, and by what an answer is known to be still the same. */
@@ -121,7 +121,7 @@ class PatienceTest extends TestCase
             ['id' => 1, 'text' => $text, 'source' => 'own', 'certainty' => 100, 'names_all' => false],
         ], $statements);
         $records = new Records($animals, $said);
-        $keys = new ContentKeys($records, new Individuals($records, Shelf::facts()), 'facts', 50);
+        $keys = new ContentKeys($records, new Individuals($records, app(CatalogueShelf::class)), 'facts', 50);
 
         return array_map(fn (array $row): string => $keys->of($row['id']), $animals);
     }

@@ -2,12 +2,12 @@
 
 namespace Tests\Feature;
 
+use App\Catalogue\CatalogueShelf;
 use App\Guide\Chapter;
 use App\Guide\Worked;
 use Destino\Probability\Rational;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\File;
-use Tests\Support\Shelf;
 use Tests\TestCase;
 
 /** The words that pages use (docs/words.md), and the guide. */
@@ -54,7 +54,7 @@ class WordsTest extends TestCase
     public function test_the_worked_numbers_of_the_guide_are_true(): void
     {
         // by hand: 2/3 · 1/4; 2/3 · (1 − (3/4)⁶); 2/3 · 1/16 against 1/3
-        $worked = new Worked(Shelf::facts());
+        $worked = new Worked(app(CatalogueShelf::class));
         $this->assertSame('1/6', $worked->egg('Pastel 66% het Clown', 'Enchi het Clown', 'Clown')->toString());
         $this->assertSame('3367/6144', $worked->clutch('Pastel 66% het Clown', 'Enchi het Clown', 'Clown', 6)->toString());
         $this->assertSame(

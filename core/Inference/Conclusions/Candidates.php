@@ -65,6 +65,28 @@ final readonly class Candidates
         return $this->weighed(new Misidentified($member->id, $matter->allelesAtOdds($this->catalogue)), $member);
     }
 
+    /**
+     * All young of the matter misidentified, each with its own prior; a statement that is not sure is simply wrong, which the
+     * evidence counts by itself.
+     *
+     * @return list<array{list<Fault>, float}>
+     */
+    public function whole(Matter $matter): array
+    {
+        $faults = [];
+        $prior = 0.0;
+        foreach ($matter->subjects as $id) {
+            $member = $this->family->member($id);
+            if ($member !== null) {
+                [$fault, $p] = $this->misidentified($matter, $member);
+                $faults[] = $fault;
+                $prior += log($p);
+            }
+        }
+
+        return count($faults) > 2 || $matter->isDoubted ? [[$faults, $matter->isDoubted ? 0.0 : $prior]] : [];
+    }
+
     /** @return array{Fault, float} */
     private function weighed(Fault $fault, ?Member $member = null): array
     {

@@ -9,9 +9,9 @@ use Destino\Genome\LinkageGroup;
 use Destino\Inference\Family\Bundles;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
-use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Family\Modelling;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Faults\OtherSire;
@@ -135,7 +135,7 @@ final class FaultEvidence
     private function logOf(array $bundle, array $faults, array $insisted): float
     {
         $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
-        $model = FamilyModel::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
+        $model = Modelling::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
 
         return FamilySolver::logEvidence($model);
     }

@@ -6,7 +6,6 @@ namespace Destino\Inference\Conclusions;
 
 use Destino\Genome\Catalogue;
 use Destino\Genome\LinkageGroup;
-use Destino\Genome\Sex;
 use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Hearing;
@@ -18,8 +17,10 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FamilyContent;
 use Destino\Inference\Family\FamilyPosterior;
+use Destino\Inference\Family\FreeMales;
 use Destino\Inference\Family\Gathering;
 use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Family\TiedGroups;
 use Destino\Inference\Faults\ErrorRates;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -81,9 +82,9 @@ final class Kindred
             $everyone,
         );
         $this->descent = $descent ?? new Descent($catalogue, $everyone, null, $this->rates()->unrecorded);
-        $this->context = new Context($catalogue, new Hearing($catalogue), $this->descent, $this->rates(), $this->otherMales(...));
         $this->gathered = new Gathering($everyone, $broods, $roles->wrong);
         $this->faults = $this->gathered->faults;
+        $this->context = new Context($catalogue, new Hearing($catalogue), $this->descent, $this->rates(), $this->freeMales(...));
     }
 
     /** @return list<list<string>> ids by family, parents before their young */
@@ -126,7 +127,7 @@ final class Kindred
      */
     public function contentOf(int $family, array $groups): string
     {
-        $bundle = $this->bundleOf($family, $groups);
+        $bundle = $this->bundles($family)->holding(self::keyOf($groups));
 
         $this->contents[$family] ??= new FamilyContent($this->context, $this->given($family), $this->decidedOf($family));
 
@@ -152,7 +153,7 @@ final class Kindred
     {
         $key = self::keyOf($groups);
         if (! isset($this->plain[$family][$key])) {
-            $bundle = $this->bundleOf($family, $groups);
+            $bundle = $this->bundles($family)->holding(self::keyOf($groups));
             $this->plain[$family] = ($this->plain[$family] ?? []) + $this->explainer($family)->plain($bundle ?? [$this->space($groups)]);
         }
 
@@ -207,64 +208,9 @@ final class Kindred
 
     private function bundles(int $family): Bundles
     {
-        return $this->bundles[$family] ??= Bundles::of($this->context, $this->given($family), $this->spacesOf($family));
-    }
+        $tied = fn (): array => TiedGroups::of($this->catalogue, $this->given($family)->family, $this->decidedOf($family));
 
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return list<GenotypeSpace>|null those that are worked out together with these groups
-     */
-    private function bundleOf(int $family, array $groups): ?array
-    {
-        $key = self::keyOf($groups);
-        foreach ($this->bundles($family)->all as $bundle) {
-            foreach ($bundle as $space) {
-                if ($space->key === $key) {
-                    return $bundle;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** @return list<GenotypeSpace> that anything is recorded of in a family; groups that a statement ties stand together */
-    private function spacesOf(int $family): array
-    {
-        $tied = [];
-        foreach ([...$this->given($family)->family->members, ...$this->given($family)->family->eggs] as $member) {
-            foreach ($member->animal->testimonies ?? [] as $testimony) {
-                foreach ($testimony->says->factors as $factor) {
-                    self::tie($tied, $factor->groups);
-                }
-                foreach ($testimony->absent as $allele) {
-                    self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
-                }
-            }
-            foreach (array_keys($member->animal->glimpses->likelihoods ?? []) as $set) {
-                self::tie($tied, explode('|', $set));
-            }
-            $saw = $member->animal->saw ?? $member->brood?->saw;
-            foreach ($saw?->loci() ?? [] as $locus) {
-                self::tie($tied, [$this->catalogue->groupOf($locus)->key]);
-            }
-            if ($saw?->sex !== null) {
-                self::tie($tied, [$this->catalogue->sexGroup()->key]);
-            }
-        }
-        foreach ($this->decidedOf($family) as $fault) {
-            foreach ($fault->isHeardAnywhere() ? $fault->alleles : [] as $allele) {
-                self::tie($tied, [$this->catalogue->groupOf($this->catalogue->allele($allele)->locus)->key]);
-            }
-        }
-        $sets = [];
-        foreach ($this->catalogue->groups as $key => $group) {
-            if (isset($tied[$key])) {
-                $sets[$tied[$key]][] = $group;
-            }
-        }
-
-        return array_values(array_map($this->space(...), $sets));
+        return $this->bundles[$family] ??= Bundles::of($this->context, $this->given($family), array_map($this->space(...), $tied()));
     }
 
     /** @param list<LinkageGroup> $groups */
@@ -279,44 +225,9 @@ final class Kindred
         return implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
     }
 
-    /** @return list<string> males of the collection that are not the recorded sire of a litter, nor its young or their descendants */
-    private function otherMales(Family $family, string $litter): array
+    /** @return list<string> */
+    private function freeMales(Family $family, string $litter): array
     {
-        $not = [];
-        foreach ($this->gathered->families as $ids) { // the recorded sires are read before the hypothesis put another in their place
-            foreach ($ids as $id) {
-                $member = $family->members[$id] ?? null;
-                if ($member !== null && $member->litter === $litter) {
-                    $not += array_fill_keys(
-                        [...$family->descendants($id), ...array_filter($this->gathered->animals[$id]->sires(), is_string(...))], true,
-                    );
-                }
-            }
-        }
-        foreach ($family->eggs as $eggs) {
-            $not += $eggs->litter === $litter ? array_fill_keys(array_filter($eggs->brood->sires ?? [], is_string(...)), true) : [];
-        }
-
-        return array_values(
-            array_filter(
-                array_map(strval(...), array_keys($this->gathered->animals)),
-                fn (string $id): bool => $this->gathered->animals[$id]->sex === Sex::Male && ! isset($not[$id]),
-            ),
-        );
-    }
-
-    /**
-     * @param array<string, string> $tied name of the set by group
-     * @param list<string> $groups
-     */
-    private static function tie(array &$tied, array $groups): void
-    {
-        foreach ($groups as $group) {
-            $tied[$group] ??= $group;
-        }
-        $names = array_map(static fn (string $group): string => $tied[$group], $groups);
-        foreach (count(array_unique($names)) > 1 ? $tied : [] as $group => $name) {
-            $tied[$group] = in_array($name, $names, true) ? $names[0] : $name;
-        }
+        return FreeMales::beside($this->gathered, $family, $litter);
     }
 }

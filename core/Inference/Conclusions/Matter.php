@@ -10,6 +10,8 @@ use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FounderPrior;
 use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Faults\Fault;
+use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Notation\TargetCondition;
 
@@ -78,5 +80,16 @@ final readonly class Matter
         return in_array(Sex::LOCUS, $this->loci, true)
             ? []
             : array_merge([], ...array_map(static fn (string $locus): array => $catalogue->locus($locus)->alleles, $this->loci));
+    }
+
+    /**
+     * @param list<Fault> $faults
+     * @return list<Fault> those that have to be taken for granted: none where only a doubtful statement is wrong
+     */
+    public function really(array $faults): array
+    {
+        return $this->isDoubted
+            ? array_values(array_filter($faults, static fn (Fault $fault): bool => ! $fault instanceof Misidentified))
+            : $faults;
     }
 }

@@ -12,7 +12,6 @@ use Destino\Inference\Family\Family;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
-use Destino\Inference\Faults\Unrecorded;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /**
@@ -99,7 +98,7 @@ final class Weighing
             $next = [];
             foreach ($beam as $before) {
                 foreach ($this->setsOf($i) as $set) {
-                    $faults = self::union($before['faults'], $this->really($matter, $set['faults']));
+                    $faults = FaultSets::union($before['faults'], $matter->really($set['faults']));
                     $chosen = [...$before['chosen'], $set['faults']];
                     $log = count($matters) === 1 ? $set['log'] : $this->log($faults, range(0, $i), $this->insisted($chosen));
                     if ($log > -INF) {
@@ -127,10 +126,10 @@ final class Weighing
         ));
         $found = [];
         $singles = array_map(static fn (array $one): array => [[$one[0]], log($one[1])], $candidates);
-        foreach ([...$this->whole($matter), ...$singles] as [$faults, $prior]) {
-            $log = $prior + $this->evidence->log($this->really($matter, $faults), [$i], $this->insisted([$i => $faults]));
+        foreach ([...$this->candidates->whole($matter), ...$singles] as [$faults, $prior]) {
+            $log = $prior + $this->evidence->log($matter->really($faults), [$i], $this->insisted([$i => $faults]));
             if ($log > -INF) {
-                $found[self::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
+                $found[FaultSets::keyOf($faults)] = ['faults' => $faults, 'log' => $log];
             }
         }
         $found = $this->withPairs($i, $candidates, $found);
@@ -156,44 +155,22 @@ final class Weighing
             foreach (array_slice($candidates, $a + 1) as [$other, $q]) {
                 $prior = log($p) + log($q);
                 if (
-                    ! self::fit($one, $other)
-                    || isset($found[self::keyOf([$one])])
-                    || isset($found[self::keyOf([$other])])
+                    ! FaultSets::fit($one, $other)
+                    || isset($found[FaultSets::keyOf([$one])])
+                    || isset($found[FaultSets::keyOf([$other])])
                     || $prior + $free < $best + log(self::HOPELESS)
                 ) {
                     continue;
                 }
                 $log = $prior + $this->evidence->log([$one, $other], [$i], $this->insisted([$i => [$one, $other]]));
                 if ($log > -INF) {
-                    $found[self::keyOf([$one, $other])] = ['faults' => [$one, $other], 'log' => $log];
+                    $found[FaultSets::keyOf([$one, $other])] = ['faults' => [$one, $other], 'log' => $log];
                     $best = max($best, $log);
                 }
             }
         }
 
         return $found;
-    }
-
-    /**
-     * All young of the matter misidentified, each with its own prior; a statement that is not sure is simply wrong, which the
-     * evidence counts by itself.
-     *
-     * @return list<array{list<Fault>, float}>
-     */
-    private function whole(Matter $matter): array
-    {
-        $faults = [];
-        $prior = 0.0;
-        foreach ($matter->subjects as $id) {
-            $member = $this->family->member($id);
-            if ($member !== null) {
-                [$fault, $p] = $this->candidates->misidentified($matter, $member);
-                $faults[] = $fault;
-                $prior += log($p);
-            }
-        }
-
-        return count($faults) > 2 || $matter->isDoubted ? [[$faults, $matter->isDoubted ? 0.0 : $prior]] : [];
     }
 
     /**
@@ -211,17 +188,6 @@ final class Weighing
         }
 
         return $insisted;
-    }
-
-    /**
-     * @param list<Fault> $faults
-     * @return list<Fault> those that have to be taken for granted: none where only a doubtful statement is wrong
-     */
-    private function really(Matter $matter, array $faults): array
-    {
-        return $matter->isDoubted
-            ? array_values(array_filter($faults, static fn (Fault $fault): bool => ! $fault instanceof Misidentified))
-            : $faults;
     }
 
     /**
@@ -250,36 +216,5 @@ final class Weighing
         }
 
         return $fault->chance($this->context->rates);
-    }
-
-    /** Two faults that can both be, and are not two words for one. */
-    private static function fit(Fault $one, Fault $other): bool
-    {
-        return ! (
-            $one->subject === $other->subject
-            && ($one::class === $other::class || $one instanceof Misidentified || $other instanceof Misidentified)
-            && ! $one instanceof Unrecorded
-        );
-    }
-
-    /**
-     * @param list<Fault> $some
-     * @param list<Fault> $more
-     * @return list<Fault> each once
-     */
-    private static function union(array $some, array $more): array
-    {
-        $keys = array_map(static fn (Fault $fault): string => $fault->key(), $some);
-
-        return [...$some, ...array_values(array_filter($more, static fn (Fault $fault): bool => ! in_array($fault->key(), $keys, true)))];
-    }
-
-    /** @param list<Fault> $faults */
-    private static function keyOf(array $faults): string
-    {
-        $keys = array_map(static fn (Fault $fault): string => $fault->key(), $faults);
-        sort($keys);
-
-        return implode('; ', $keys);
     }
 }

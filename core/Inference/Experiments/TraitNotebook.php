@@ -10,7 +10,6 @@ use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Factor;
 use Destino\Inference\Graph\Order;
 use Destino\Probability\Rational;
-use Destino\Probability\Weights;
 
 /**
  * What an odd look may be, after what was bred: P(hypothesis | all young seen), given that the first animal looks odd (it is
@@ -19,14 +18,7 @@ use Destino\Probability\Weights;
  */
 final class TraitNotebook
 {
-    /** P(an animal looks otherwise than its genotype says). */
-    public const MISTAKEN = '1/50';
-
-    private readonly Rational $mistaken;
-
-    private readonly Rational $recombination;
-
-    private readonly bool $withKnown;
+    private readonly TraitGraph $graph;
 
     /**
      * @param list<TraitAnimal> $animals the first is the odd one that it began with; parents before their young
@@ -34,9 +26,7 @@ final class TraitNotebook
      */
     public function __construct(private readonly array $animals, private readonly bool $hasGene = false)
     {
-        $this->mistaken = Rational::parse(self::MISTAKEN);
-        $this->recombination = Rational::of(7, 100);
-        $this->withKnown = $hasGene;
+        $this->graph = new TraitGraph($hasGene);
     }
 
     /** @return array<string, float> P(hypothesis | what was seen) by its value */
@@ -111,7 +101,7 @@ final class TraitNotebook
             if ($posterior[$hypothesis->value] < 1e-4) {
                 continue;
             }
-            [$sizes, $factors, $number, $genotypes] = $this->graph($hypothesis, $animals);
+            [$sizes, $factors, $number, $genotypes] = $this->graph->graph($hypothesis, $animals);
             $pair = [$number[$sire->id], $number[$dam->id]];
             // A table that says nothing keeps the two together, so that their joint odds can be read.
             $factors[] = Factor::dense($pair, array_fill(0, $sizes[$pair[0]] * $sizes[$pair[1]], Rational::one()));
@@ -144,8 +134,8 @@ final class TraitNotebook
     {
         $looks = [];
         foreach ([Sex::Male, Sex::Female] as $sex) {
-            foreach ($this->young($hypothesis, $sire, $dam, $sex) as [$genotype, $p]) {
-                foreach ($this->seen($hypothesis, $genotype) as $look => $q) {
+            foreach ($this->graph->young($hypothesis, $sire, $dam, $sex) as [$genotype, $p]) {
+                foreach ($this->graph->seen($hypothesis, $genotype) as $look => $q) {
                     $looks["{$sex->value} {$look}"] = ($looks["{$sex->value} {$look}"] ?? 0.0) + .5 * $p->toFloat() * $q->toFloat();
                 }
             }
@@ -157,7 +147,7 @@ final class TraitNotebook
     /** @param list<TraitAnimal> $animals */
     private function log(TraitHypothesis $hypothesis, array $animals): float
     {
-        [$sizes, $factors] = $this->graph($hypothesis, $animals);
+        [$sizes, $factors] = $this->graph->graph($hypothesis, $animals);
 
         return (
             new Elimination(
@@ -167,123 +157,4 @@ final class TraitNotebook
         )->logEvidence();
     }
 
-    /**
-     * @param list<TraitAnimal> $animals
-     * @return array{array<int, int>, list<Factor>, array<string, int>, array<string, array<array-key, array{list<string>, Rational}>>}
-     */
-    private function graph(TraitHypothesis $hypothesis, array $animals): array
-    {
-        $number = $genotypes = $sizes = $factors = [];
-        foreach ($animals as $animal) {
-            $genotypes[$animal->id] = $hypothesis->genotypes($animal->sex, $this->withKnown);
-            $hasParents = isset($number[$animal->sire ?? ''], $number[$animal->dam ?? '']);
-            $likelihood = array_map(
-                fn (array $one): Rational => ($this->seen($hypothesis, $one[0])[$animal->look] ?? Rational::zero()),
-                array_values($genotypes[$animal->id]),
-            );
-            if ($hasParents && $animal->count > 1) { // young alike are a weight on their parents
-                $factors[] = $this->eggs($hypothesis, $animal, $number, $genotypes);
-
-                continue;
-            }
-            $number[$animal->id] = count($sizes);
-            $sizes[] = count($likelihood);
-            $prior = array_column(array_values($genotypes[$animal->id]), 1);
-            $factors[] = Factor::dense(
-                [$number[$animal->id]],
-                $hasParents ? $likelihood : array_map(static fn (Rational $p, Rational $q): Rational => $p->times($q), $prior, $likelihood),
-            );
-            if ($hasParents) {
-                $factors[] = $this->transmission($hypothesis, $animal, $number, $genotypes);
-            }
-        }
-
-        return [$sizes, $factors, $number, $genotypes];
-    }
-
-    /**
-     * @param array<string, int> $number
-     * @param array<string, array<array-key, array{list<string>, Rational}>> $genotypes
-     */
-    private function transmission(TraitHypothesis $hypothesis, TraitAnimal $animal, array $number, array $genotypes): Factor
-    {
-        $table = [];
-        foreach ($genotypes[$animal->sire ?? ''] as [$sire]) {
-            foreach ($genotypes[$animal->dam ?? ''] as [$dam]) {
-                $young = $this->young($hypothesis, $sire, $dam, $animal->sex);
-                foreach (array_keys($genotypes[$animal->id]) as $key) {
-                    $table[] = $young[$key][1] ?? Rational::zero();
-                }
-            }
-        }
-
-        return Factor::dense([$number[$animal->sire ?? ''], $number[$animal->dam ?? ''], $number[$animal->id]], $table);
-    }
-
-    /**
-     * @param array<string, int> $number
-     * @param array<string, array<array-key, array{list<string>, Rational}>> $genotypes
-     */
-    private function eggs(TraitHypothesis $hypothesis, TraitAnimal $animal, array $number, array $genotypes): Factor
-    {
-        $table = [];
-        foreach ($genotypes[$animal->sire ?? ''] as [$sire]) {
-            foreach ($genotypes[$animal->dam ?? ''] as [$dam]) {
-                $sum = Rational::zero();
-                foreach ($this->young($hypothesis, $sire, $dam, $animal->sex) as [$genotype, $p]) {
-                    $sum = $sum->plus($p->times($this->seen($hypothesis, $genotype)[$animal->look] ?? Rational::zero()));
-                }
-                $table[] = $sum->power($animal->count);
-            }
-        }
-
-        return Factor::dense([$number[$animal->sire ?? ''], $number[$animal->dam ?? '']], $table);
-    }
-
-    /** @var array<string, array<array-key, array{list<string>, Rational}>> */
-    private array $young = [];
-
-    /**
-     * @param list<string> $sire
-     * @param list<string> $dam
-     * @return array<array-key, array{list<string>, Rational}> P(genotype | parents, sex)
-     */
-    private function young(TraitHypothesis $hypothesis, array $sire, array $dam, Sex $sex): array
-    {
-        $key = "{$hypothesis->value} ".implode('~', $sire).' '.implode('~', $dam)." {$sex->value}";
-        if (isset($this->young[$key])) {
-            return $this->young[$key];
-        }
-        /** @var Weights<list<string>> $young */
-        $young = new Weights;
-        foreach ($hypothesis->gametes($sire, $this->recombination) as $left => $p) {
-            foreach ($hypothesis->gametes($dam, $this->recombination) as $right => $q) {
-                if ($hypothesis === TraitHypothesis::SexLinked && ($left[0] === 'Y') !== ($sex === Sex::Male)) {
-                    continue;
-                }
-                $pair = [$left, $right];
-                sort($pair);
-                $young->add(implode('~', $pair), $pair, $p->times($q));
-            }
-        }
-
-        return $this->young[$key] = $young->normalised()->entries();
-    }
-
-    /**
-     * @param list<string> $genotype
-     * @return array<string, Rational> P(how it is seen | genotype)
-     */
-    private function seen(TraitHypothesis $hypothesis, array $genotype): array
-    {
-        $look = $hypothesis->lookOf($genotype);
-        $known = str_ends_with($look, ' known') ? ' known' : '';
-        $third = $this->mistaken->dividedBy(Rational::of(2));
-        $seen = [];
-        foreach (['normal', 'odd', 'strong'] as $other) {
-            $seen[$other.$known] = $other.$known === $look ? $this->mistaken->complement() : $third;
-        }
-
-        return $seen;
-    }
 }

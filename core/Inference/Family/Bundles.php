@@ -46,6 +46,20 @@ final readonly class Bundles
         return new self(array_values($bundles), $hiding);
     }
 
+    /** @return list<GenotypeSpace>|null those that are worked out together with the space of this key */
+    public function holding(string $key): ?array
+    {
+        foreach ($this->all as $bundle) {
+            foreach ($bundle as $space) {
+                if ($space->key === $key) {
+                    return $bundle;
+                }
+            }
+        }
+
+        return null;
+    }
+
     /**
      * @param array<string, string> $name of its bundle, by space
      * @param list<string> $keys of spaces that go together
@@ -72,7 +86,7 @@ final readonly class Bundles
             }
             $keys = [];
             foreach ($spaces as $space) {
-                $model = $models[$space->key] ??= FamilyModel::of($context, $hypothesis, [$space]);
+                $model = $models[$space->key] ??= Modelling::of($context, $hypothesis, [$space]);
                 if ($model->offender === null && EggEvidence::dieAt($model, $eggs, 0)) {
                     $keys[] = $space->key;
                 }

@@ -64,7 +64,7 @@ final readonly class FamilySolver
         if ($model->offender !== null) {
             return -INF;
         }
-        $network = Network::of($model, Silence::of($model));
+        $network = Network::of($model, Silent::of($model));
         try {
             return NetworkSolution::elimination($network, NetworkSolution::order($network), self::WIDEST)->logEvidence();
         } catch (TooWide) {
@@ -75,7 +75,7 @@ final readonly class FamilySolver
     /** Those that tell of others by themselves; the silent ones with them, some at a time, or from draws of them. */
     private static function apart(FamilyModel $model, int $widest): Solved
     {
-        $silent = Silence::of($model);
+        $silent = Silent::of($model);
         $core = Network::of($model, $silent);
         $order = NetworkSolution::order($core);
         try {
@@ -91,7 +91,7 @@ final readonly class FamilySolver
         $silence = Silence::over($model, $core, $silent);
         $plain = $silence->beside($elimination);
         $others = array_values(array_diff($silent, array_keys($plain)));
-        $some = self::someAtATime($model, $silent, Silence::bySire($model, $others), $order->size, $widest);
+        $some = self::someAtATime($model, $silent, Silent::bySire($model, $others), $order->size, $widest);
         if ($some !== null) {
             return new Solved(self::with($model, $of, $plain + $some), $marginals->logEvidence);
         }
@@ -145,7 +145,7 @@ final readonly class FamilySolver
      */
     private static function share(FamilyModel $model, array $silent, array $wanted, float $core, array &$plan, float &$left): bool
     {
-        $network = Network::of($model, array_values(array_diff($silent, Silence::withAncestors($model, $silent, $wanted))));
+        $network = Network::of($model, array_values(array_diff($silent, Silent::withAncestors($model, $silent, $wanted))));
         $order = NetworkSolution::order($network, 2_000);
         if ($order->size > 2 * $core + self::BATCH && count($wanted) > 1) {
             $half = intdiv(count($wanted), 2);

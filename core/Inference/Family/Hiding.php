@@ -88,7 +88,7 @@ final class Hiding
 
     private function look(GenotypeSpace $space): void
     {
-        $model = FamilyModel::of($this->context, $this->hypothesis, [$space]);
+        $model = Modelling::of($this->context, $this->hypothesis, [$space]);
         foreach ($this->hypothesis->family->members as $id => $member) {
             $ways = [];
             foreach (array_keys($model->domains[0][$id] ?? []) as $number) {

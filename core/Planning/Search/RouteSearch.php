@@ -200,10 +200,12 @@ final class RouteSearch
         $ready = $born + $this->space->project->assumptions->seasonsToGrow($sex === Sex::Male);
         $lineage = Lineages::joined($sire, $dam);
         $key = implode('.', $looks).$sex->value.($lineage === [] ? '' : ' of '.implode(',', $lineage));
-        if ($born > $this->finishes->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready) || ! Wanted::isAnyIn($this->space->groups, $looks)) {
+        $isLate = $born > $this->finishes->bound || (isset($this->best[$key]) && $this->best[$key]->ready <= $ready);
+        if ($isLate || ! Wanted::isAnyIn($this->space->groups, $looks)) {
             return;
         }
-        if ($this->bounds->earliestFinish($looks, $sex, $ready) <= $this->finishes->bound && ! $this->settled->isPassed($looks, $sex, $lineage)) {
+        $isInTime = $this->bounds->earliestFinish($looks, $sex, $ready) <= $this->finishes->bound;
+        if ($isInTime && ! $this->settled->isPassed($looks, $sex, $lineage)) {
             $this->offer(new Node($key, $looks, $sex, $born, $ready, [], $sire, $dam, $chance, $lineage));
         }
     }

@@ -11,7 +11,7 @@
         <section class="sheet">
             <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason first. Refuse: do not note such a pairing as planned.</span></div>
             <div class="rule-grid">
-                @foreach (App\House\Choices::stances($catalogue) as $key => $entry)
+                @foreach (App\House\Stances::all($catalogue) as $key => $entry)
                     <fieldset class="rule">
                         <legend>{{ $entry['label'] }}</legend>
                         <div class="choices stances">

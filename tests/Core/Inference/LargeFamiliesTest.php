@@ -14,8 +14,9 @@ use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
+use Destino\Inference\Family\Modelling;
 use Destino\Inference\Family\Network;
-use Destino\Inference\Family\Silence;
+use Destino\Inference\Family\Silent;
 use Destino\Inference\Family\Solved;
 use Destino\Inference\Graph\Doubles;
 use Destino\Inference\Graph\Elimination;
@@ -103,14 +104,14 @@ final class LargeFamiliesTest extends TestCase
     {
         foreach ([1, 2, 3] as $seed) {
             $model = self::model(self::collection(120, $seed));
-            $silent = Silence::of($model);
+            $silent = Silent::of($model);
             self::assertGreaterThan(20, count($silent));
             $whole = FamilySolver::solve($model);
             $apart = (new \ReflectionMethod(FamilySolver::class, 'apart'))->invoke(null, $model, FamilySolver::WIDEST);
             self::assertTrue($whole->isExact && $apart->isExact);
             self::assertSameChances($whole, $apart, 1e-9);
             $some = (new \ReflectionMethod(FamilySolver::class, 'someAtATime'))->invoke(
-                null, $model, $silent, Silence::bySire($model, $silent), 0.0, FamilySolver::WIDEST,
+                null, $model, $silent, Silent::bySire($model, $silent), 0.0, FamilySolver::WIDEST,
             );
             self::assertNotEmpty($some);
             foreach ($some as $name => $chances) {
@@ -127,7 +128,7 @@ final class LargeFamiliesTest extends TestCase
         $held = 0;
         foreach (range(1, 6) as $seed) {
             $model = self::model(self::collection(80, $seed));
-            $silent = Silence::of($model);
+            $silent = Silent::of($model);
             $core = Network::of($model, $silent);
             $truth = FamilySolver::solve($model);
             $drawn = (new \ReflectionMethod(FamilySolver::class, 'drawn'))->invoke(null, $model, $core, $silent);
@@ -208,7 +209,7 @@ final class LargeFamiliesTest extends TestCase
             \Destino\Inference\Faults\ErrorRates::assumed(), static fn (): array => [],
         );
 
-        return FamilyModel::of(
+        return Modelling::of(
             $context, Hypothesis::of(Family::of($animals, []), [], Shelf::catalogue()),
             [new GenotypeSpace(Shelf::catalogue(), [Shelf::catalogue()->groupOf('clown')])],
         );
