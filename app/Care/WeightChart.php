@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Care;
 
+use App\Drawing\Axis;
+use App\Drawing\Scale;
 use App\Models\CareEntry;
 use Illuminate\Support\Carbon;
 
@@ -35,7 +37,7 @@ class WeightChart
         $grams = array_map(fn (CareEntry $entry): int => (int) $entry->grams, $weights);
         $this->from = min($days);
         $this->to = max(max($days), $this->from + 86_400);
-        $step = $this->step(max($grams) - min($grams));
+        $step = self::step(max($grams) - min($grams));
         $this->least = (int) (floor(min($grams) / $step) * $step);
         $this->most = (int) max(ceil(max($grams) / $step) * $step, $this->least + $step);
     }
@@ -43,11 +45,10 @@ class WeightChart
     /** @return list<array{x: float, y: float, label: string}> */
     public function points(): array
     {
+        $across = Scale::of($this->from, $this->to, self::LEFT, self::WIDTH - 12);
+
         return array_map(fn (CareEntry $entry): array => [
-            'x' => round(
-                self::LEFT + (self::WIDTH - self::LEFT - 12) * ($entry->on->getTimestamp() - $this->from) / ($this->to - $this->from),
-                1,
-            ),
+            'x' => round($across->at($entry->on->getTimestamp()), 1),
             'y' => $this->y((int) $entry->grams),
             'label' => $entry->on->format('j M Y').': '.number_format((int) $entry->grams).' g',
         ], $this->weights);
@@ -57,7 +58,7 @@ class WeightChart
     public function grid(): array
     {
         $lines = [];
-        for ($grams = $this->least; $grams <= $this->most; $grams += $this->step($this->most - $this->least)) {
+        for ($grams = $this->least; $grams <= $this->most; $grams += self::step($this->most - $this->least)) {
             $lines[] = ['y' => $this->y($grams), 'label' => number_format($grams).' g'];
         }
 
@@ -72,20 +73,11 @@ class WeightChart
 
     private function y(int $grams): float
     {
-        return round(
-            self::TOP + (self::HEIGHT - self::TOP - self::BOTTOM) * (1 - ($grams - $this->least) / ($this->most - $this->least)),
-            1,
-        );
+        return round(Scale::of($this->least, $this->most, self::HEIGHT - self::BOTTOM, self::TOP)->at($grams), 1);
     }
 
-    private function step(int $span): int
+    private static function step(int $span): int
     {
-        foreach ([10, 20, 50, 100, 200, 500, 1000] as $step) {
-            if ($span <= $step * 5) {
-                return $step;
-            }
-        }
-
-        return 2000;
+        return max(10, (int) Axis::step(max(1, $span) / 5));
     }
 }

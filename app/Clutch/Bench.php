@@ -201,4 +201,17 @@ class Bench
     {
         return array_values($this->clutch->alikeSets->all());
     }
+
+    /** @return list<array{Animal, Sighting}> what others said, hatchling by hatchling */
+    public function allOpinions(): array
+    {
+        $all = [];
+        foreach ($this->hatchlings as $animal) {
+            foreach ($this->opinions($animal) as $one) {
+                $all[] = [$animal, $one];
+            }
+        }
+
+        return $all;
+    }
 }

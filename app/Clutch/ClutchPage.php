@@ -15,6 +15,7 @@ use App\Models\ClutchSire;
 use App\Money\Book;
 use App\Money\ClutchWorth;
 use App\Pairing\PairingCheck;
+use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
@@ -152,5 +153,15 @@ class ClutchPage
         }
 
         return $verdicts;
+    }
+
+    /** What the parents as recorded give of what was counted, in words; empty where it cannot be said. */
+    public function oddsWords(ClutchCount $count): string
+    {
+        $odds = $this->oddsOf($count);
+
+        return $odds === null
+            ? ''
+            : 'the parents as recorded give this with '.OddsWords::fraction($odds).' ('.OddsWords::percent($odds).') an egg';
     }
 }

@@ -23,13 +23,19 @@ class Signs
     /** An icon of the shipped set; decorative unless it has a label. */
     public static function icon(string $name, ?string $label = null, string $class = ''): string
     {
-        self::$icons[$name] ??= is_file(public_path("vendor/icons/{$name}.svg"))
-            ? (string) preg_replace(['/<svg[^>]*>/', '/<\/svg>/'], '', (string) file_get_contents(public_path("vendor/icons/{$name}.svg")))
-            : '';
-
         return '<svg class="'.$class.'" viewBox="0 0 16 16" fill="currentColor" '
-            .($label === null ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($label).'"').'>'.self::$icons[$name]
+            .($label === null ? 'aria-hidden="true"' : 'role="img" aria-label="'.e($label).'"').'>'.self::paths($name)
             .'</svg>';
+    }
+
+    /** What an icon of the shipped set is made of; empty where there is none of this name. */
+    public static function paths(string $name): string
+    {
+        $file = public_path("vendor/icons/{$name}.svg");
+
+        return self::$icons[$name] ??= is_file($file)
+            ? (string) preg_replace(['/<svg[^>]*>/', '/<\/svg>/'], '', (string) file_get_contents($file))
+            : '';
     }
 
     /** @param  list<Bead>  $beads  said in words beside them */

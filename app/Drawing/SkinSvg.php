@@ -52,6 +52,12 @@ class SkinSvg
         return str_replace('class="skin-edge"', 'class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"', $drawing);
     }
 
+    /** @param 'full'|'medium' $size */
+    public static function of(string $size, Look $look, string $label): string
+    {
+        return $size === 'full' ? self::full($look, $label) : self::medium($look, $label);
+    }
+
     /** A small one for lists. */
     public static function thumbnail(Look $look, string $label): string
     {

@@ -71,4 +71,27 @@ class ImportRow
     {
         $this->errors[] = ['field' => $field, 'message' => $message];
     }
+
+    /** Whether the row says nothing of an animal. */
+    public function isNone(): bool
+    {
+        return $this->errors !== [];
+    }
+
+    /** Whether it can be brought in, and should be looked at before. */
+    public function wantsALook(): bool
+    {
+        return ! $this->isNone() && $this->state() !== 'ready';
+    }
+
+    public function state(): string
+    {
+        return match (true) {
+            $this->isNone() => 'no animal',
+            $this->repeats !== '' => 'repeats',
+            $this->genesUnread => 'genes to read',
+            $this->remarks !== [] => 'with remarks',
+            default => 'ready',
+        };
+    }
 }

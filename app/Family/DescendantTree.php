@@ -16,6 +16,10 @@ class DescendantTree
     /** Columns drawn; beyond them and beyond the rows the rest is counted. */
     public const GENERATIONS = 3;
 
+    public const WIDTH = PedigreeTree::WIDTH;
+
+    public const HEIGHT = PedigreeTree::HEIGHT;
+
     private const MOST = 60;
 
     private const STEP = PedigreeTree::HEIGHT + 10;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Health;
 
-use App\Words\OddsText;
+use App\Words\OddsWords;
 use Destino\Husbandry\Cause;
 
 /** What the pattern of malformed young speaks for, in a sentence with all sides. */
@@ -17,7 +17,7 @@ final class PatternWords
             return '';
         }
         $cause = $pattern['cause'];
-        $share = fn (string $of): string => OddsText::percent($cause->{$of}->toFloat());
+        $share = fn (string $of): string => OddsWords::share($cause->{$of}->toFloat());
         $counts = $pattern['form'] === null
             ? 'No young with two copies of a gene stand apart.'
             : "{$pattern['affected']} of {$pattern['of']} with two copies of {$pattern['form']}, {$pattern['others']} of {$pattern['rest']} of the rest.";

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Incubation;
 
+use App\Drawing\Axis;
+use App\Drawing\Scale;
 use App\House\House;
 use App\House\WallClock;
 use App\Models\Incubator;
@@ -78,14 +80,15 @@ class Chart
 
     public function y(float $value): float
     {
-        return round(self::TOP + (self::HEIGHT - self::TOP - self::BOTTOM) * ($this->most - $value) / ($this->most - $this->least), 1);
+        return round(Scale::of($this->least, $this->most, self::HEIGHT - self::BOTTOM, self::TOP)->at($value), 1);
     }
 
     public function x(int $second): float
     {
-        $share = ($second - $this->from()->getTimestamp()) / (self::SPANS[$this->span] * 86_400);
+        $from = $this->from()->getTimestamp();
+        $across = Scale::of($from, $from + self::SPANS[$this->span] * 86_400, self::LEFT, self::WIDTH - self::RIGHT);
 
-        return round(self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * min(1.0, max(0.0, $share)), 1);
+        return round(min(self::WIDTH - self::RIGHT, max(self::LEFT, $across->at($second))), 1);
     }
 
     /** @return list<list<Bucket>> runs without a gap */
@@ -136,10 +139,8 @@ class Chart
     /** @return list<array{y: float, label: string}> */
     public function grid(): array
     {
-        $raw = ($this->most - $this->least) / 5;
-        $step = array_values(array_filter([.2, .5, 1, 2, 5, 10, 20, 50], fn (float $one): bool => $one >= $raw))[0] ?? 100;
         $lines = [];
-        for ($value = ceil($this->least / $step) * $step; $value <= $this->most; $value += $step) {
+        foreach (Axis::ticks($this->least, $this->most) as $value) {
             $lines[] = ['y' => $this->y($value), 'label' => $this->words($value)];
         }
 

@@ -159,7 +159,7 @@ class Confusions
         $pairs = [];
         /** @var Project $project */
         foreach ($this->opened->keeper()->projects()->with('latestPlan')->get() as $project) {
-            foreach ($project->latestPlan->result['policy']['now']['matings'] ?? [] as $mating) {
+            foreach ($project->made()->policy['now']['matings'] ?? [] as $mating) {
                 $pairs["{$mating['sire']} {$mating['dam']}"] = [
                     ...$this->carried[$mating['sire']] ?? [], ...$this->carried[$mating['dam']] ?? [],
                 ];

@@ -115,6 +115,13 @@ class DesignPage
     /** @var array<string, list<string>> */
     private array $owners = [];
 
+    public function ownersWords(Proposal $proposal): string
+    {
+        $owners = $this->owners($proposal);
+
+        return $owners === [] ? 'Nobody here carries it.' : 'Here: '.implode(', ', $owners).'.';
+    }
+
     /** @return list<string> animals that carry what a proposal adds, with how sure that is */
     public function owners(Proposal $proposal): array
     {

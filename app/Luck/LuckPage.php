@@ -155,28 +155,4 @@ class LuckPage
     {
         return $this->luck === null ? '' : LuckWords::verdict($this->luck);
     }
-
-    /**
-     * The law around what is likely: hits and their probability, in the window that holds nearly all of it.
-     *
-     * @return list<array{hits: int, chance: float, inTail: bool}>
-     */
-    public function bars(): array
-    {
-        $luck = $this->luck;
-        if ($luck === null) {
-            return [];
-        }
-        $mean = $luck->expected()->toFloat();
-        $spread = 4 * sqrt(max(0.25, $mean * (1 - $luck->chance->toFloat())));
-        $from = max(0, min($luck->hits, (int) floor($mean - $spread)));
-        $to = min($luck->eggs, max($luck->hits, (int) ceil($mean + $spread)));
-        $bars = [];
-        for ($hits = $from; $hits <= $to; $hits++) {
-            $inTail = $luck->isBelowExpected() ? $hits <= $luck->hits : $hits >= $luck->hits;
-            $bars[] = ['hits' => $hits, 'chance' => $luck->probabilityOf($hits)->toFloat(), 'inTail' => $inTail];
-        }
-
-        return $bars;
-    }
 }

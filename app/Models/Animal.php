@@ -289,4 +289,10 @@ class Animal extends Model implements Removable
 
         return $hatched === null ? null : max(0, (int) $hatched->diffInDays(Carbon::today()));
     }
+
+    /** Its number and tub, as a label in the room has them. */
+    public function tagWords(): string
+    {
+        return implode(' · ', array_filter([$this->number, $this->rack_row === null ? null : "{$this->rack_row}·{$this->rack_column}"]));
+    }
 }

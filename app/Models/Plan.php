@@ -42,6 +42,12 @@ class Plan extends Model implements CollectionRecord
         return $this->belongsTo(Project::class)->withTrashed();
     }
 
+    /** What it came to, typed; "result" is how that is kept. */
+    public function made(): PlanResult
+    {
+        return PlanResult::of($this->result);
+    }
+
     public function isOpen(): bool
     {
         return in_array($this->state, ['waiting', 'running'], true);

@@ -89,4 +89,19 @@ class Project extends Model implements Removable
     {
         return $this->hasOne(Plan::class)->latestOfMany();
     }
+
+    /** Its offers as they are typed, one a line. */
+    public function offersAsTyped(): string
+    {
+        return implode("\n", array_map(fn (array $offer): string => implode(', ', [
+            $offer['sex'], $offer['genes'], "{$offer['age']} months", $offer['price'],
+            ...array_map(fn (string $word): string => "{$word} {$offer[$word]}", array_filter(['from', 'until'], fn (string $word): bool => isset($offer[$word]))),
+        ]), $this->offers));
+    }
+
+    /** What its latest plan came to; nothing in it where there is none. */
+    public function made(): PlanResult
+    {
+        return $this->latestPlan?->made() ?? PlanResult::of(null);
+    }
 }

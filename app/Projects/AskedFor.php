@@ -7,6 +7,7 @@ namespace App\Projects;
 use App\Collection\Opened;
 use App\Health\BeforeOfPairs;
 use App\Models\Project;
+use App\Words\OddsWords;
 
 /** The pairings that the projects of a collection ask for now, in words, to be looked at with one tap. */
 class AskedFor
@@ -32,7 +33,7 @@ class AskedFor
             ],
             'words' => "{$season->name($grant['sire'])} × {$season->name($grant['dam'])}",
             'says' => implode('; ', array_map(fn (array $one): string => $one['egg'] > 0
-                ? "{$one['project']->name}: the target in ".ProjectPage::percent($one['egg']).' of the young that hatch'
+                ? "{$one['project']->name}: the target in ".OddsWords::share($one['egg']).' of the young that hatch'
                 : "{$one['project']->name}: young to build on", $grant['serves']))
                 .($season->seenBefore($grant['sire'], $grant['dam']) === '' ? '' : "; {$season->seenBefore($grant['sire'], $grant['dam'])}"),
         ], array_slice($season->grants, 0, $most));

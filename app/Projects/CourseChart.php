@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Drawing\Scale;
+
 /** The courses of a plan side by side: the chance of each and the money it takes, by season. */
 final readonly class CourseChart
 {
@@ -53,9 +55,10 @@ final readonly class CourseChart
             ),
         ]);
         $curves = [];
+        $up = Scale::of(0, $most, 64, 10);
         foreach ($this->courses as $i => $route) {
             $points = array_map(
-                fn (array $at): string => $this->x($at['season']).','.round(64 - 54 * ($most > 0 ? $at['money'] / $most : 0), 1),
+                fn (array $at): string => $this->x($at['season']).','.round($up->at($at['money']), 1),
                 $route['money_by_season'] ?? [],
             );
             $curves[] = ['points' => implode(' ', $points), 'dash' => self::DASHES[$i % count(self::DASHES)]];
@@ -84,11 +87,11 @@ final readonly class CourseChart
 
     public function x(int $season): float
     {
-        return round(48 + ($season - 1) * (self::WIDTH - 110) / max(1, $this->horizon - 1), 1);
+        return round(Scale::of(1, $this->horizon, 48, self::WIDTH - 62)->at($season), 1);
     }
 
     public function y(float $chance): float
     {
-        return round(14 + (1 - $chance) * (self::HEIGHT - 44), 1);
+        return round(Scale::of(0, 1, self::HEIGHT - 30, 14)->at($chance), 1);
     }
 }

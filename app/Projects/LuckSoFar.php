@@ -8,14 +8,12 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
 use App\Models\Animal;
 use App\Models\Clutch;
-use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Notation\Target;
 use Destino\Notation\TargetCondition;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\Luck;
-use Destino\Probability\LuckTogether;
 use Destino\Probability\Rational;
 
 /**
@@ -141,14 +139,6 @@ class LuckSoFar
         }
 
         return [max(0, $known), max(0, $hits)];
-    }
-
-    /** How unusual all runs together are. */
-    public static function inWords(LuckTogether $all, string $such): string
-    {
-        return $all->tail()->toFloat() > .4
-            ? 'As was to be expected.'
-            : ($all->isBelowExpected() ? 'As few or fewer' : 'As many or more').' in '.OddsWords::percent($all->tail())." of such {$such}.";
     }
 
     /** @param list<TargetCondition> $conditions */

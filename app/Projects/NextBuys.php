@@ -23,7 +23,7 @@ class NextBuys
         $buys = [];
         foreach ($projects as $project) {
             $year = (new ProjectPage($project, $workshop))->year($project->horizon);
-            foreach ($project->latestPlan->result['next'] ?? [] as $one) {
+            foreach ($project->made()->next as $one) {
                 if (WorthWords::isClear($one)) {
                     $key = "{$one['sex']} {$one['genes']}";
                     $buys[$key] ??= ['genes' => $one['genes'], 'sex' => $one['sex'], 'sum' => 0.0, 'serves' => []];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Words\OddsWords;
+
 /** What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch. */
 class Now
 {
@@ -30,7 +32,7 @@ class Now
         return array_map(fn (array $mating): array => [
             'pair' => $this->name($mating['sire']).' × '.$this->name($mating['dam']),
             'why' => $mating['target_an_egg'] > 0
-                ? 'the target in '.ProjectPage::percent($mating['target_an_egg']).' of the young that hatch'
+                ? 'the target in '.OddsWords::share($mating['target_an_egg']).' of the young that hatch'
                 : 'young to build on',
             'worth' => WorthWords::worth($mating, $this->page->year($this->page->project->horizon)),
             'before' => $this->page->seenBefore($mating['sire'], $mating['dam']),
@@ -45,7 +47,7 @@ class Now
         return array_map(fn (array $young): array => [
             'genes' => $young['genes'], 'sex' => $young['sex'], 'keep' => $young['keep'],
             'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0)
-                : ProjectPage::percent($young['expected']).' to have one',
+                : OddsWords::share($young['expected']).' to have one',
         ], array_slice($this->now['keep'], 0, 8));
     }
 

@@ -30,7 +30,7 @@ final class PlannedClutches
     {
         $names = [];
         foreach ($project->plans()->get() as $plan) {
-            foreach ($plan->result['routes'] ?? [] as $route) {
+            foreach ($plan->made()->routes as $route) {
                 foreach ($route['steps'] as $step) {
                     foreach ([$step['sire'], $step['dam']] as $text) {
                         $names += array_fill_keys(array_map(fn (string $id): string => ltrim($id, 'a'), explode(' or ', $text)), true);

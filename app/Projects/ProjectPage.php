@@ -6,77 +6,42 @@ namespace App\Projects;
 
 use App\Models\Clutch;
 use App\Models\Plan;
+use App\Models\PlanResult;
 use App\Models\Project;
 use App\Words\OddsWords;
 use Destino\DestinoError;
-use Destino\Planning\Given\PlanAssumptions;
 use Destino\Probability\Rational;
 use Illuminate\Support\HtmlString;
 
 /** What the page of a project shows: its latest plan, laid out for reading. */
 class ProjectPage
 {
-    /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
-    private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
-
-    /** Simulated keepers of whom a share is told in years. */
-    private const FEWEST_TOLD = 20;
-
-    /** @var array<string, mixed> */
-    public readonly array $result;
+    public readonly PlanResult $result;
 
     public readonly ?Plan $plan;
 
     public function __construct(public readonly Project $project, private readonly Workshop $workshop)
     {
         $this->plan = $project->latestPlan;
-        $this->result = $this->plan->result ?? [];
+        $this->result = $project->made();
     }
 
     /** @return list<array<string, mixed>> */
     public function routes(): array
     {
-        return $this->result['routes'] ?? [];
+        return $this->result->routes;
     }
 
     /** The answer in a sentence. */
     public function answer(): string
     {
-        if (isset($this->result['error'])) {
-            return $this->result['error'];
-        }
-        if (($this->result['already'] ?? null) !== null) {
-            return ($this->result['names'][$this->result['already']] ?? 'An animal')." is one already: {$this->project->target}.";
-        }
-        if (($this->result['unreachable'] ?? null) !== null) {
-            return $this->result['unreachable']['why'];
-        }
-        $policy = $this->policy();
-        if ($policy === null) {
-            return 'No plan yet.';
-        }
-        $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];
-        [$share, $who] = self::RISKS[$this->workshop->risk()];
-        if (($policy['runs'] ?? self::FEWEST_TOLD) < self::FEWEST_TOLD) { // nine in ten of four keepers is nothing that could be said
-            return "By {$this->year($this->project->horizon)}: ".self::reached($last).', as far as a first look tells.';
-        }
-        $season = self::seasonOf($policy, $share);
-
-        return "By {$this->year($this->project->horizon)}: ".self::reached($last).'. '.($season === null
-            ? ucfirst($who).' of those who try have to wait longer.'
-            : ucfirst($who)." of those who try have it by {$this->year($season)}.");
-    }
-
-    /** @param array{decimal: float, low: float} $at what every run reached is not sure for that */
-    private static function reached(array $at): string
-    {
-        return $at['decimal'] >= 1 ? 'over '.min(99, (int) floor(100 * $at['low'])).' %' : self::percent($at['decimal']);
+        return (new PlanSentence($this->result, $this->project, $this->workshop->risk(), $this->year(...)))->answer();
     }
 
     /** @return array<string, mixed>|null what a keeper can reach who decides each season by what hatched */
     public function policy(): ?array
     {
-        return $this->result['policy'] ?? null;
+        return $this->result->policy;
     }
 
     /** @return list<string> offers that are not to be had any more, in words */
@@ -106,25 +71,13 @@ class ProjectPage
         return array_map(fn (array $one): array => [
             'pair' => $this->named($one['sire']).' × '.$this->named($one['dam']),
             'says' => 'this season, the rest as well as can be: '.WorthWords::change($one, $year),
-        ], $this->result['tried'] ?? []);
+        ], $this->result->tried);
     }
 
     /** @return list<array<string, mixed>> what can be reached, and then the ways */
     private function courses(): array
     {
         return [...($this->policy() === null ? [] : [['name' => 'what you can reach'] + $this->policy()]), ...$this->routes()];
-    }
-
-    /** @param array<string, mixed> $route */
-    private static function seasonOf(array $route, float $share): ?int
-    {
-        foreach ($route['probability_by_season'] as $at) {
-            if ($at['decimal'] >= $share) {
-                return $at['season'];
-            }
-        }
-
-        return null;
     }
 
     /** The year in which the young of a season hatch. */
@@ -151,7 +104,7 @@ class ProjectPage
     /** Names in place of the core's ids. */
     public function named(string $text): string
     {
-        return implode(' or ', array_map(fn (string $part): string => $this->result['names'][$part] ?? $part, explode(' or ', $text)));
+        return implode(' or ', array_map(fn (string $part): string => $this->result->names[$part] ?? $part, explode(' or ', $text)));
     }
 
     /** What can be reached and what it costs, season by season. */
@@ -177,7 +130,7 @@ class ProjectPage
     {
         return array_values(
             array_filter(
-                array_map(fn (string $id): int => isset($this->result['names'][$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text)),
+                array_map(fn (string $id): int => isset($this->result->names[$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text)),
             ),
         );
     }
@@ -233,36 +186,9 @@ class ProjectPage
         );
     }
 
-    /** @return list<array{label: string, low: array{figure: string, gives: string}, high: array{figure: string, gives: string}}> what moves the result most */
-    public function influence(): array
+    public function notes(): PlanNotes
     {
-        return array_map(fn (array $one): array => ['label' => AssumptionWords::label($one['assumption'])] + array_map(
-            fn (string $end): array => [
-                'figure' => AssumptionWords::figure($one['assumption'], $one[$end]),
-                'gives' => ($one["at_{$end}"]['median'] === null ? 'later' : $this->year($one["at_{$end}"]['median']))
-                    .', '.self::percent($one["at_{$end}"]['by_horizon']),
-            ],
-            ['low' => 'low', 'high' => 'high'],
-        ), $this->result['influence'] ?? []);
-    }
-
-    /** @return list<array{name: string, value: int|float, source: string}> */
-    public function assumptions(): array
-    {
-        $defaults = (new PlanAssumptions)->toArray();
-        $list = [];
-        $used = $this->result['assumptions'] ?? $defaults;
-        foreach (AssumptionWords::order() as $name) {
-            $value = $used[$name] ?? $defaults[$name];
-            $list[] = [
-                'name' => $name, 'value' => $value,
-                'source' => isset($this->project->assumptions[$name])
-                    ? 'edited here'
-                    : ((float) $defaults[$name] === (float) $value ? 'default' : 'house rules'),
-            ];
-        }
-
-        return $list;
+        return new PlanNotes($this->result, $this->project, $this->year(...));
     }
 
     /** @var list<Clutch>|null */
@@ -272,37 +198,6 @@ class ProjectPage
     public function clutches(): array
     {
         return $this->clutches ??= PlannedClutches::of($this->project);
-    }
-
-    /** @return list<array{made: string, answer: string}> earlier plans, newest first, to hold against this one */
-    public function earlier(): array
-    {
-        $earlier = [];
-        foreach (
-            $this->project->plans()
-                ->where('id', '<', $this->plan->id ?? 0)
-                ->whereIn('state', ['done', 'cancelled'])
-                ->latest('id')
-                ->limit(6)
-                ->get() as $plan
-        ) {
-            $route = $plan->result['policy'] ?? $plan->result['routes'][0] ?? null;
-            $earlier[] = [
-                'made' => (string) $plan->created_at?->format('j M Y, H:i'),
-                'answer' => $route === null
-                    ? 'no way'
-                    : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '
-                        .self::percent(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1])
-                        .' by the horizon',
-            ];
-        }
-
-        return $earlier;
-    }
-
-    public static function percent(float $share): string
-    {
-        return ($share > 0 && $share < .01 ? 'under 1' : ($share < 1 && $share > .99 ? 'over 99' : (string) round(100 * $share)))."\u{a0}%";
     }
 
     /** A chance of the plan, which keeps it as a text. */

@@ -94,16 +94,16 @@ class SeasonList
     {
         $wishes = [];
         foreach ($projects as $project) {
-            $result = $project->latestPlan->result ?? [];
-            $this->names += $result['names'] ?? [];
-            $chances = $result['policy']['probability_by_season'] ?? [];
+            $result = $project->made();
+            $this->names += $result->names;
+            $chances = $result->policy['probability_by_season'] ?? [];
             $missing = $chances === [] ? 0.0 : max(.01, 1 - $chances[count($chances) - 1]['decimal']);
-            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['policy']['now']['matings'] ?? []);
-            foreach ($result['possible'] ?? [] as $pair) {
+            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result->policy['now']['matings'] ?? []);
+            foreach ($result->possible as $pair) {
                 // A pair of which young were malformed gives fewer that a project can use: as a plan knows it, or since then.
                 if (isset($this->names[$pair['sire']], $this->names[$pair['dam']])) {
                     $key = "{$pair['sire']} {$pair['dam']}";
-                    $hazard = $pair['hazard'] * ($this->before[$key]['share'] ?? 1) / ($result['sound'][$key] ?? 1);
+                    $hazard = $pair['hazard'] * ($this->before[$key]['share'] ?? 1) / ($result->sound[$key] ?? 1);
                     $wishes[$key] ??= ['sire' => $pair['sire'], 'dam' => $pair['dam'], 'weight' => 0.0, 'serves' => []];
                     $wishes[$key]['weight'] += $project->weight * $missing * $hazard;
                     $wishes[$key]['serves'][] = [

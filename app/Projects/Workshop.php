@@ -153,17 +153,16 @@ class Workshop
     {
         $project = $this->project($record);
         $policy = (new Policy($this->opened->shelf->catalogue(), $project, null, (float) config('destino.plan_effort')))
-            ->beginning($plan->result['first'] ?? []);
-        $bought = array_column($plan->result['policy']['now']['buy'] ?? [], 'id');
+            ->beginning($plan->made()->first);
+        $bought = array_column($plan->made()->policy['now']['buy'] ?? [], 'id');
         $offers = array_values(array_filter($project->founders, fn (Founder $one): bool => in_array($one->id, $bought, true)));
         $figures = $policy->gainOf("a{$sire}", "a{$dam}", $offers, self::TRIED_RUNS, $plan->seed);
         DB::transaction(function () use ($plan, $sire, $dam, $figures): void {
-            $result = $plan->refresh()->result ?? [];
-            $tried = array_filter($result['tried'] ?? [], fn (array $one): bool => [$one['sire'], $one['dam']] !== ["a{$sire}", "a{$dam}"]);
-            $result['tried'] = [
+            $tried = array_filter($plan->refresh()->made()->tried, fn (array $one): bool => [$one['sire'], $one['dam']] !== ["a{$sire}", "a{$dam}"]);
+            $tried = [
                 ['sire' => "a{$sire}", 'dam' => "a{$dam}"] + WorthWords::figures(...$figures), ...array_slice($tried, 0, 5),
             ];
-            $plan->update(['result' => $result]);
+            $plan->update(['result' => ['tried' => $tried] + ($plan->result ?? [])]);
         });
     }
 

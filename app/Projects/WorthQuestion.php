@@ -57,13 +57,13 @@ class WorthQuestion
     {
         $answers = [];
         foreach ($this->isAsked() && $this->error === null ? $projects : [] as $project) {
-            if (($project->latestPlan->result['policy'] ?? null) === null && ($project->latestPlan->result['unreachable'] ?? null) === null) {
+            if ($project->made()->policy === null && $project->made()->unreachable() === null) {
                 continue; // has it already, or its target cannot be read: its own page says so
             }
             try {
                 $answer = $workshop->appraisal()->ofOne(
                     $workshop->project($project), $this->genes, $this->sex, $this->months, self::SEED,
-                    $project->latestPlan->result['first'] ?? [],
+                    $project->made()->first,
                 );
             } catch (DestinoError $error) {
                 $this->error = $error->getMessage();

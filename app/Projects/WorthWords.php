@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Models\PlanResult;
 use App\Models\Project;
 use App\Models\User;
+use App\Words\OddsWords;
 use Illuminate\Support\Collection;
 
 /** What the latest plans say that an animal or a pairing is worth, in words: the same figures wherever they are shown. */
@@ -27,10 +29,10 @@ class WorthWords
     {
         $words = [];
         foreach ($this->projects as $project) {
-            $result = $project->latestPlan->result ?? [];
+            $result = $project->made();
             $is = fn (array $one): bool => $one['sire'] === "a{$sire}" && $one['dam'] === "a{$dam}";
-            $asked = array_values(array_filter($result['policy']['now']['matings'] ?? [], $is))[0] ?? null;
-            $possible = array_values(array_filter($result['possible'] ?? [], $is))[0] ?? null;
+            $asked = array_values(array_filter($result->policy['now']['matings'] ?? [], $is))[0] ?? null;
+            $possible = array_values(array_filter($result->possible, $is))[0] ?? null;
             if ($asked === null && $possible === null) {
                 continue;
             }
@@ -53,9 +55,9 @@ class WorthWords
     {
         $served = [];
         foreach ($this->projects as $project) {
-            $result = $project->latestPlan->result ?? [];
-            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['policy']['now']['matings'] ?? []);
-            foreach ([...$asked, ...array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result['possible'] ?? [])] as $pair) {
+            $result = $project->made();
+            $asked = array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result->policy['now']['matings'] ?? []);
+            foreach ([...$asked, ...array_map(fn (array $one): string => "{$one['sire']} {$one['dam']}", $result->possible)] as $pair) {
                 $served[$pair][$project->name] ??= in_array($pair, $asked, true) ? "{$project->name} asks for it" : $project->name;
             }
         }
@@ -68,10 +70,10 @@ class WorthWords
     {
         $words = [];
         foreach ($this->projects as $project) {
-            $result = $project->latestPlan->result ?? [];
-            $own = array_values(array_filter($result['animals'] ?? [], fn (array $one): bool => $one['id'] === "a{$id}"))[0] ?? null;
+            $result = $project->made();
+            $own = array_values(array_filter($result->animals ?? [], fn (array $one): bool => $one['id'] === "a{$id}"))[0] ?? null;
             $mates = array_values(array_filter(
-                $result['policy']['now']['matings'] ?? [], fn (array $one): bool => in_array("a{$id}", [$one['sire'], $one['dam']], true),
+                $result->policy['now']['matings'] ?? [], fn (array $one): bool => in_array("a{$id}", [$one['sire'], $one['dam']], true),
             ));
             $year = (new ProjectPage($project, $this->workshop))->year($project->horizon);
             if ($own !== null && self::isClear($own)) {
@@ -165,10 +167,9 @@ class WorthWords
 
     /**
      * @param array{hazard: float} $pair
-     * @param array<string, mixed> $result
      */
-    private static function share(array $pair, array $result): string
+    private static function share(array $pair, PlanResult $result): string
     {
-        return ProjectPage::percent($pair['hazard'] / max(1e-9, ...array_column($result['possible'], 'hazard')));
+        return OddsWords::share($pair['hazard'] / max(1e-9, ...array_column($result->possible, 'hazard')));
     }
 }

@@ -10,7 +10,7 @@ use App\Models\Animal;
 use App\Models\ClutchCount;
 use App\Models\Decision;
 use App\Models\User;
-use App\Words\OddsText;
+use App\Words\OddsWords;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
@@ -88,7 +88,7 @@ class ContradictionDesk
     {
         return array_map(fn (Explanation $one): array => [
             'text' => $one->words($this->name(...), $this->shelf->catalogue()),
-            'share' => OddsText::percent($one->odds), 'width' => round(100 * $one->odds, 1),
+            'share' => OddsWords::share($one->odds), 'width' => round(100 * $one->odds, 1),
             'value' => implode(
                 ';',
                 array_map(

@@ -12,7 +12,6 @@ use App\House\House;
 use App\Models\Animal;
 use App\Models\Project;
 use App\Models\User;
-use App\Words\OddsText;
 use App\Words\OddsWords;
 use Destino\DestinoError;
 use Destino\Genome\Diplotype;
@@ -116,8 +115,8 @@ class Design
             $design = new HeldSons($sons);
 
             return [
-                'sons' => $sons, 'carries' => OddsText::percent($design->oneCarries()->toFloat()),
-                'proves' => OddsText::percent($design->proves(10)->toFloat()),
+                'sons' => $sons, 'carries' => OddsWords::share($design->oneCarries()->toFloat()),
+                'proves' => OddsWords::share($design->proves(10)->toFloat()),
             ];
         }, [1, 2, 3, 4]);
     }

@@ -6,7 +6,7 @@ namespace App\Prove;
 
 use App\Collection\Beliefs;
 use App\Models\Clutch;
-use App\Words\OddsText;
+use App\Words\OddsWords;
 use Destino\Genome\LinkageGroup;
 use Destino\Inference\Conclusions\Kindred;
 
@@ -45,7 +45,7 @@ class Evidence
                 $alone = $this->shares($this->beliefs->kin->without([$clutch->id]));
                 $steps[] = [
                     'label' => $clutch->title(), 'note' => ($clutch->hatched ?? '?').' hatched', 'shares' => $shares,
-                    'without' => self::told($alone),
+                    'without' => OddsWords::shares($alone),
                 ];
             }
             $last = $shares;
@@ -54,7 +54,7 @@ class Evidence
         if (self::differ($now, $last)) {
             $steps[] = [
                 'label' => 'What their young showed in turn', 'note' => count($this->further).' clutches of its descendants',
-                'shares' => $now, 'without' => self::told($last),
+                'shares' => $now, 'without' => OddsWords::shares($last),
             ];
         }
 
@@ -69,7 +69,7 @@ class Evidence
         foreach ($this->question->animal->statements as $statement) {
             $without = $this->shares($this->beliefs->kin->without([], [(string) $statement->id]));
             if (self::differ($without, $now)) {
-                $told[] = ['text' => "“{$statement->text}”, {$statement->byWhom()}", 'without' => self::told($without)];
+                $told[] = ['text' => "“{$statement->text}”, {$statement->byWhom()}", 'without' => OddsWords::shares($without)];
             }
         }
 
@@ -138,20 +138,6 @@ class Evidence
         }
 
         return $ordered;
-    }
-
-    /** @param  array<string, float>  $shares */
-    public static function told(array $shares): string
-    {
-        return implode(
-            ', ',
-            array_filter(
-                array_map(
-                    fn (string $words, float $share): ?string => $share > 0 ? "{$words} ".OddsText::percent($share) : null,
-                    array_keys($shares), $shares,
-                ),
-            ),
-        );
     }
 
     /**

@@ -106,4 +106,17 @@ class TraitPage
 
         return $named;
     }
+
+    /** @return array<array-key, string> animals of a sex that are written down one by one, to choose a parent from */
+    public function singles(string $sex): array
+    {
+        $singles = ['' => 'not of the notebook'];
+        foreach ($this->entries as $entry) {
+            if ($entry->sex->value === $sex && $entry->count === 1) {
+                $singles[$entry->id] = $entry->name;
+            }
+        }
+
+        return $singles;
+    }
 }

@@ -12,6 +12,7 @@ use App\Database\OneWriter;
 use App\Database\PostgresConnection;
 use App\Database\SqliteConnector;
 use App\House\House;
+use App\Http\Assets;
 use App\Http\WholeSessions;
 use App\Jobs\WorkOutBeliefs;
 use App\Models\Enums\Right;
@@ -20,6 +21,10 @@ use App\Models\RecordKind;
 use App\Models\User;
 use App\Photos\Darkroom;
 use App\Policies\RecordPolicy;
+use App\View\Prepared;
+use App\Words\Lists;
+use App\Words\OddsWords;
+use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
@@ -29,6 +34,7 @@ use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\Paginator;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
@@ -37,6 +43,8 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\View\View as ShownView;
+use ReflectionFunction;
+use ReflectionParameter;
 
 class AppServiceProvider extends ServiceProvider
 {
@@ -73,6 +81,13 @@ class AppServiceProvider extends ServiceProvider
         Session::extend('file', fn (): WholeSessions => new WholeSessions(
             $this->app->make('files'), config('session.files'), config('session.lifetime'),
         ));
+        View::share(['say' => new OddsWords, 'lists' => new Lists, 'assets' => new Assets]);
+        Blade::directive('skin', fn (string $given): string => "<?= \\App\\Drawing\\SkinSvg::of({$given}) ?>");
+        Blade::directive('beads', fn (string $given): string => "<?= \\App\\Drawing\\Signs::beads({$given}) ?>");
+        Blade::directive('sexsign', fn (string $given): string => "<?= \\App\\Drawing\\Signs::sex({$given}) ?>");
+        foreach (Prepared::all() as $name => $prepare) {
+            View::composer($name, fn (ShownView $view) => $view->with(self::given($prepare, $view)));
+        }
         // The frame of a page is drawn last: whether anything in it was behind is known then.
         View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
@@ -104,5 +119,14 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for(
             'api', fn (Request $request): Limit => Limit::perMinute(120)->by((string) ($request->user()->id ?? $request->ip())),
         );
+    }
+
+    /** @return array<string, mixed> what a page works with beside its data, from what it names of these */
+    private static function given(Closure $prepare, ShownView $view): array
+    {
+        $names = array_map(fn (ReflectionParameter $one): string => $one->getName(), (new ReflectionFunction($prepare))->getParameters());
+        $data = $view->getData() + View::getShared();
+
+        return $prepare(...array_combine($names, array_map(fn (string $name): mixed => $data[$name] ?? null, $names)));
     }
 }

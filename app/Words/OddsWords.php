@@ -7,6 +7,7 @@ namespace App\Words;
 use Brick\Math\BigInteger;
 use Destino\Notation\Percentage;
 use Destino\Probability\ClutchChance;
+use Destino\Probability\LuckTogether;
 use Destino\Probability\Rational;
 use Illuminate\Support\HtmlString;
 
@@ -82,6 +83,34 @@ class OddsWords
 
         return ($isFalse ? rtrim(Percentage::print($chance), '%') : (str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text))
             .self::PERCENT;
+    }
+
+    /** A share that is an estimate, in whole percent: never 0 or 100 for what is neither. */
+    public static function share(float $share): string
+    {
+        return match (true) {
+            $share <= 0.0 => '0',
+            $share < .01 => 'under 1',
+            $share >= 1.0 => '100',
+            $share > .99 => 'over 99',
+            default => (string) round(100 * $share),
+        }.self::PERCENT;
+    }
+
+    /** @param array<string, float> $shares by words; those that are 0 are not told */
+    public static function shares(array $shares): string
+    {
+        $told = array_filter($shares, fn (float $share): bool => $share > 0);
+
+        return implode(', ', array_map(fn (string $words, float $share): string => $words.' '.self::share($share), array_keys($told), $told));
+    }
+
+    /** How unusual several runs together are. */
+    public static function together(LuckTogether $all, string $such): string
+    {
+        return $all->tail()->toFloat() > .4
+            ? 'As was to be expected.'
+            : ($all->isBelowExpected() ? 'As few or fewer' : 'As many or more').' in '.self::percent($all->tail())." of such {$such}.";
     }
 
     /** How many clutches of this size it is likely to take. */

@@ -163,7 +163,7 @@ class KeepOrSell
     public function unplanned(): array
     {
         return array_values($this->opened->keeper()->projects()->with('latestPlan')->get()
-            ->filter(fn (Project $project): bool => ($project->latestPlan?->result['animals'] ?? null) === null)->pluck('name')->all());
+            ->filter(fn (Project $project): bool => $project->made()->animals === null)->pluck('name')->all());
     }
 
     /** "14 of 40 tubs are free." */

@@ -44,7 +44,7 @@ class ProjectRulesController extends Controller
             'dam' => ['required', 'integer', $exists->where('sex', 'female')],
         ], ['sire' => 'Choose a male of the collection.', 'dam' => 'Choose a female of the collection.']);
         $plan = $project->latestPlan;
-        if ($plan === null || ! isset($plan->result['policy'])) {
+        if ($plan === null || $plan->made()->policy === null) {
             return back()->withErrors(['sire' => 'There is no plan to hold it against yet.']);
         }
         (new Workshop($this->opened))->tryPair($project, $plan, (int) $valid['sire'], (int) $valid['dam']);

@@ -130,11 +130,11 @@ class BulkRequest extends FormRequest
      */
     private function setStatus(array $animals, string $names): array
     {
-        $status = Status::from($this->validated('status'));
+        [$status, $reason] = [Status::from($this->validated('status')), $this->validated('reason')];
         $undo = [];
         foreach ($animals as $animal) {
             $event = $animal->statusEvents()->create([
-                'status' => $status, 'on' => now()->format('Y-m-d'), 'reason' => $this->validated('reason'),
+                'status' => $status, 'on' => now()->format('Y-m-d'), 'reason' => $reason,
                 'review_on' => $status === Status::HoldBack ? now()->addMonths(6)->format('Y-m-d') : null,
             ]);
             $status->isHere() || $animal->update(['rack_id' => null, 'rack_row' => null, 'rack_column' => null]);

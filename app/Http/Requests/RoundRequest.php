@@ -80,18 +80,19 @@ class RoundRequest extends FormRequest
      */
     public function log(User $keeper): array
     {
-        $rows = $this->validated('rows');
+        $valid = $this->validated(); // asked once: each asking goes through all rows again
+        [$rows, $token] = [$valid['rows'], $valid['form_token']];
         $isWhole = ! $this->expectsJson(); // a whole form: rows left empty are left alone
 
-        return DB::transaction(function () use ($keeper, $rows, $isWhole): array {
+        return DB::transaction(function () use ($keeper, $rows, $token, $valid, $isWhole): array {
             $entries = [];
-            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $this->validated('form_token'))->get()
+            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $token)->get()
                 ->keyBy('animal_id');
             foreach ($keeper->animals()->with('latestFeed')->whereIn('id', array_keys($rows))->get() as $animal) {
                 $value = $rows[$animal->id];
-                $entry = $there->get($animal->id) ?? $animal->care()->make(['form_token' => $this->validated('form_token')]);
+                $entry = $there->get($animal->id) ?? $animal->care()->make(['form_token' => $token]);
                 if ($value !== null && $value !== '') {
-                    $entry->fill($this->values($animal, $value))->save();
+                    $entry->fill($this->values($animal, $value, $valid))->save();
                     $entries[] = $entry->setRelation('animal', $animal);
                 } elseif (! $isWhole && $entry->exists) {
                     $entry->forceDelete();
@@ -102,16 +103,19 @@ class RoundRequest extends FormRequest
         });
     }
 
-    /** @return array<string, mixed> */
-    private function values(Animal $animal, mixed $value): array
+    /**
+     * @param  array<string, mixed>  $valid
+     * @return array<string, mixed>
+     */
+    private function values(Animal $animal, mixed $value, array $valid): array
     {
         $isWeight = $this->kind() === CareKind::Weight;
 
         return [
-            'kind' => $this->kind(), 'on' => $this->validated('on'), 'grams' => $isWeight ? (int) $value : null,
+            'kind' => $this->kind(), 'on' => $valid['on'], 'grams' => $isWeight ? (int) $value : null,
             'outcome' => $isWeight ? null : $value,
             // what it was offered before, where the round says nothing
-            'prey' => $isWeight ? null : $this->validated('prey') ?? $animal->latestFeed?->prey,
+            'prey' => $isWeight ? null : $valid['prey'] ?? $animal->latestFeed?->prey,
         ];
     }
 

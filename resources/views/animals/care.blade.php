@@ -1,4 +1,3 @@
-@php($readiness = $page->readiness)
 <section class="sheet mt-3" id="care">
     <div class="head"><h2>Care</h2><span class="soft small">{{ count($log->entries) }} {{ Str::plural('entry', count($log->entries)) }}</span></div>
     <p class="mb-1"><strong>{{ $log->readinessSentence($readiness) }}</strong> @foreach ($readiness->reasons as $reason)<span class="soft">{{ $reason }}</span> @endforeach</p>
@@ -10,7 +9,7 @@
             <fieldset class="field">
                 <legend class="legend mb-1">Log</legend>
                 <div class="row-flow taps">
-                    @foreach (App\Models\Enums\CareKind::cases() as $kind)
+                    @foreach ($lists->careKinds() as $kind)
                         <label class="tap"><input type="radio" name="kind" value="{{ $kind->value }}" @checked(old('kind', 'weight') === $kind->value)> <span>{{ $kind->value }}</span></label>
                     @endforeach
                 </div>
@@ -20,7 +19,7 @@
             <fieldset class="field" data-for="feed">
                 <legend class="legend mb-1">Food</legend>
                 <div class="row-flow taps">
-                    @foreach (App\Models\Enums\FeedOutcome::cases() as $outcome)
+                    @foreach ($lists->feedOutcomes() as $outcome)
                         <label class="tap"><input type="radio" name="outcome" value="{{ $outcome->value }}" @checked(old('outcome') === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                     @endforeach
                 </div>
@@ -35,8 +34,7 @@
         @else<p class="soft mb-0">You read here; helpers and the owner log.</p>@endif
         <div class="stack">
             @if ($log->chart())
-                @php([$chart, $points] = [$log->chart(), $log->chart()->points()])
-                <svg class="weights" viewBox="0 0 {{ App\Care\WeightChart::WIDTH }} {{ App\Care\WeightChart::HEIGHT }}" role="img" aria-label="Weights from {{ $chart->days()[0] }} to {{ $chart->days()[1] }}">
+                <svg class="weights" viewBox="0 0 {{ $chart::WIDTH }} {{ $chart::HEIGHT }}" role="img" aria-label="Weights from {{ $chart->days()[0] }} to {{ $chart->days()[1] }}">
                     @foreach ($chart->grid() as $line)<path class="grid" d="M84 {{ $line['y'] }} H628"/><text x="76" y="{{ $line['y'] + 4 }}" text-anchor="end">{{ $line['label'] }}</text>@endforeach
                     <polyline points="@foreach ($points as $point){{ $point['x'] }},{{ $point['y'] }} @endforeach"/>
                     @foreach ($points as $point)<circle cx="{{ $point['x'] }}" cy="{{ $point['y'] }}" r="4"><title>{{ $point['label'] }}</title></circle>@endforeach

@@ -1,4 +1,3 @@
-@php($isNew = ! $animal->exists)
 <x-station :title="$isNew ? 'Add an animal' : 'Change '.$animal->name" station="animals" crumb="{{ $isNew ? 'Animals' : $animal->name }}" :crumb-link="$isNew ? route('animals.index') : route('animals.show', $animal)">
     <form class="sheet stack" style="max-width:48rem" method="post" action="{{ $isNew ? route('animals.store') : route('animals.update', $animal) }}" data-module="once">
         @csrf
@@ -18,7 +17,7 @@
             </div>
             <x-field-error id="sex-error" :message="$errors->first('sex')"/>
             <div class="two mt-1">
-                <x-choice name="sex_found" label="How it was found" blank="not recorded" :value="old('sex_found', $animal->sex_found?->value)" :options="collect(App\Models\Enums\SexFound::cases())->mapWithKeys(fn ($found) => [$found->value => $found->sentence()])->all()"/>
+                <x-choice name="sex_found" label="How it was found" blank="not recorded" :value="old('sex_found', $animal->sex_found?->value)" :options="$lists->sexFound()"/>
                 <x-field name="sex_certainty" label="How sure" unit="%" :value="old('sex_certainty', $animal->sex_certainty)" inputmode="numeric"/>
             </div>
         </fieldset>

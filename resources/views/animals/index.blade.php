@@ -1,4 +1,3 @@
-@php($may = Gate::allows('log'))
 <x-station title="Animals" station="animals">
     <x-slot:actions>@if ($all > 0 && $may)<a class="button" href="{{ route('round.create', ['weight'] + array_filter(['rack' => $search->rack])) }}">Weighing round</a><a class="button" href="{{ route('round.create', ['feed'] + array_filter(['rack' => $search->rack])) }}">Feeding round</a>@endif @can('manage')<a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a>@endcan</x-slot:actions>
     @if ($all === 0)
@@ -14,15 +13,15 @@
                 <x-field-error id="genes-error" :message="$search->error"/>
                 <div class="reading" style="min-height:0" id="genes-reading" data-reading aria-live="polite"></div></div>
             <div class="field"><label for="find">by name or note</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}"></div>
-            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="array_combine(array_column(App\Models\Enums\Status::cases(), 'value'), array_column(App\Models\Enums\Status::cases(), 'value'))"/>
+            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="$lists->statusOptions()"/>
             @if ($racks->isNotEmpty())<x-choice name="rack" label="rack" blank="any" :value="$search->rack" :options="$racks->pluck('name', 'id')->all()"/>@endif
             <input type="hidden" name="view" value="{{ $search->view }}">
             <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
         </form>
         <div class="row-flow mb-3 under-find">
-            <nav class="choices" aria-label="View">@foreach (App\Animals\AnimalSearch::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
+            <nav class="choices" aria-label="View">@foreach ($search::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>
             <span class="soft small">{{ $pages->total() }} of {{ $all }} {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() ? ' fit. ' : '.' }} @if (! $search->open && $open > 0)<a href="{{ route('animals.index', ['open' => 1]) }}">{{ $open }} with genes to read</a> @endif @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With sold and dead ones</a>@endif</span>
-            @if ($cards !== [])<a class="small" href="{{ route('papers.labels', $search->query()) }}" title="The codes open the records under {{ request()->getHttpHost() }}: print from the address that your telephone uses.">Labels to print</a>@if (in_array($search->status, App\Papers\SaleList::OFFERED, true)) <span class="small">Offers as <a href="{{ route('papers.sale', ['format' => 'csv'] + $search->query()) }}">CSV</a> or <a href="{{ route('papers.sale', ['format' => 'xlsx'] + $search->query()) }}">workbook</a></span>@endif @endif
+            @if ($cards !== [])<a class="small" href="{{ route('papers.labels', $search->query()) }}" title="The codes open the records under {{ request()->getHttpHost() }}: print from the address that your telephone uses.">Labels to print</a>@if (in_array($search->status, $offered, true)) <span class="small">Offers as <a href="{{ route('papers.sale', ['format' => 'csv'] + $search->query()) }}">CSV</a> or <a href="{{ route('papers.sale', ['format' => 'xlsx'] + $search->query()) }}">workbook</a></span>@endif @endif
             @foreach ($saved as $one)
                 <span class="saved"><a href="{{ route('animals.index') }}?{{ $one->query }}">{{ $one->name }}</a>@if ($may)<form method="post" action="{{ route('searches.destroy', $one) }}">@csrf @method('delete')<button class="quiet" type="submit" aria-label="Forget the search {{ $one->name }}">×</button></form>@endif</span>
             @endforeach
@@ -37,7 +36,7 @@
             @if ($may)<form method="post" action="{{ route('bulk.store') }}" data-module="chosen" id="chosen-form">@csrf
                 <div class="sheet row-flow chosen-bar mb-2 no-print"><strong data-count>Choose animals in the list, then:</strong>
                     <label class="visually-hidden" for="bulk-do">What to do</label><select class="input slim" id="bulk-do" name="do">@can('manage')<option value="status" @selected(old('do') === 'status')>set a status</option>@endcan<option value="rack" @selected(old('do') === 'rack')>move to a rack</option>@can('manage')<option value="out" @selected(old('do') === 'out')>remove from the records</option>@endcan</select>
-                    @can('manage')<span class="row-flow" data-for="status"><label class="visually-hidden" for="bulk-status">Status</label><select class="input slim" id="bulk-status" name="status">@foreach (App\Models\Enums\Status::cases() as $status)<option value="{{ $status->value }}" @selected(old('status', 'for sale') === $status->value)>{{ $status->value }}</option>@endforeach</select><label class="visually-hidden" for="bulk-reason">Reason</label><input class="input slim" id="bulk-reason" name="reason" maxlength="400" value="{{ old('reason') }}" placeholder="reason"></span>@endcan
+                    @can('manage')<span class="row-flow" data-for="status"><label class="visually-hidden" for="bulk-status">Status</label><select class="input slim" id="bulk-status" name="status">@foreach ($lists->statuses() as $status)<option value="{{ $status->value }}" @selected(old('status', 'for sale') === $status->value)>{{ $status->value }}</option>@endforeach</select><label class="visually-hidden" for="bulk-reason">Reason</label><input class="input slim" id="bulk-reason" name="reason" maxlength="400" value="{{ old('reason') }}" placeholder="reason"></span>@endcan
                     <span data-for="rack"><label class="visually-hidden" for="bulk-rack">Rack</label><select class="input slim" id="bulk-rack" name="rack_id"><option value="">which rack</option>@foreach ($racks as $one)<option value="{{ $one->id }}" @selected(old('rack_id') == $one->id)>{{ $one->name }}</option>@endforeach</select></span>
                     <button class="button slim" type="submit">Do it for those chosen</button>
                     @if ($errors->bulk->any())<x-field-error id="bulk-error" :message="$errors->bulk->first()"/>@endif</div></form>@endif
@@ -45,26 +44,24 @@
                 <thead><tr>@if ($may)<th><span class="visually-hidden">Chosen</span></th>@endif<th data-sort>Number</th><th data-sort>Name</th><th data-sort>Sex</th><th data-sort>Carries</th><th data-sort>Status</th><th data-sort>Hatched</th><th data-sort class="num">Weight</th><th data-sort>Last food</th><th data-sort>Place</th></tr></thead>
                 <tbody>
                     @foreach ($cards as $card)
-                        @php($animal = $card->animal)
-                        <tr>@if ($may)<td><input type="checkbox" form="chosen-form" name="chosen[]" value="{{ $animal->id }}" aria-label="Choose {{ $animal->name }}" @checked(in_array((string) $animal->id, array_map(strval(...), (array) old('chosen', [])), true))></td>@endif<td data-label="Number">{{ $animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a>@if ($card->hasConflict()) <x-clash-mark :animal="$animal"/>@endif</td><td data-label="Sex">{{ $animal->sex?->value ?? 'not known' }}</td>
-                            <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span>@endif</td>
-                            <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched" data-value="{{ $animal->hatched_on?->format('Y-m-d') }}">{{ $animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $animal->latestWeight?->grams }}">{{ $animal->latestWeight ? $house->weight((int) $animal->latestWeight->grams) : '' }}</td>
-                            <td data-label="Last food" data-value="{{ $animal->latestFeed?->on->format('Y-m-d') }}">{{ $animal->latestFeed ? $animal->latestFeed->on->format('j M').', '.$animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $animal->placeWords() }}</td></tr>
+                        <tr>@if ($may)<td><input type="checkbox" form="chosen-form" name="chosen[]" value="{{ $card->animal->id }}" aria-label="Choose {{ $card->animal->name }}" @checked(in_array((string) $card->animal->id, array_map(strval(...), (array) old('chosen', [])), true))></td>@endif<td data-label="Number">{{ $card->animal->number }}</td><td data-label="Name"><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a>@if ($card->hasConflict()) <x-clash-mark :animal="$card->animal"/>@endif</td><td data-label="Sex">{{ $card->animal->sex?->value ?? 'not known' }}</td>
+                            <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne()) <span class="tag doubt">fits with {{ $say->percent($card->chance()) }}</span>@endif</td>
+                            <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched" data-value="{{ $card->animal->hatched_on?->format('Y-m-d') }}">{{ $card->animal->hatchedWords() }}</td><td class="num" data-label="Weight" data-value="{{ $card->animal->latestWeight?->grams }}">{{ $card->animal->latestWeight ? $house->weight((int) $card->animal->latestWeight->grams) : '' }}</td>
+                            <td data-label="Last food" data-value="{{ $card->animal->latestFeed?->on->format('Y-m-d') }}">{{ $card->animal->latestFeed ? $card->animal->latestFeed->on->format('j M').', '.$card->animal->latestFeed->outcome?->value : '' }}</td><td data-label="Place">{{ $card->animal->placeWords() }}</td></tr>
                     @endforeach
                 </tbody>
             </table></div>
         @else
             <ul class="cards">
                 @foreach ($cards as $card)
-                    @php($readiness = $card->readiness($house))
                     <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
-                        <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> {!! App\Drawing\Signs::sex($card->animal->sex) !!}</span>
+                        <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span> @sexsign($card->animal->sex)</span>
                         @if ($photo = $card->animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $photo) }}" alt="" loading="lazy" width="{{ $photo->width }}" height="{{ $photo->height }}">@else{!! $prints->ofBelief($card->belief(), $card->days(), $card->animal->id) !!}@endif
                         <span>{{ $card->genotype() }}</span>
-                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ App\Words\OddsWords::percent($card->chance()) }}</span></span>@endif
+                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with {{ $say->percent($card->chance()) }}</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
-                        {!! App\Drawing\Signs::beads($card->beads()) !!}
-                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status() === App\Models\Enums\Status::Growing ? null : $card->status()->value, $readiness->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
+                        @beads($card->beads())
+                        <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status()->value === 'growing' ? null : $card->status()->value, $card->readiness($house)->isReady ? 'ready' : null, $card->animal->placeWords()])) }}</span>
                     </a>@if ($card->hasConflict())<x-clash-mark :animal="$card->animal" words="does not fit: why?"/>@endif</li>
                 @endforeach
             </ul>

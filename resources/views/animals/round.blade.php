@@ -1,4 +1,3 @@
-@php($isWeight = $kind === App\Models\Enums\CareKind::Weight)
 <x-station :title="$isWeight ? 'Weighing round' : 'Feeding round'" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     @if ($animals->isEmpty())
         <section class="sheet empty"><p class="answer">No animals yet.</p><p><a class="button main" href="{{ route('animals.create') }}">Add an animal</a></p></section>
@@ -16,23 +15,21 @@
         <section class="round-rack" data-rack>
             <div class="row-flow round-head"><h2>{{ $rackName === '' ? 'Without a tub' : $rackName }}</h2><span class="soft small">{{ $inRack->count() }}</span>@unless ($isWeight)<button type="button" class="button slim ms-auto" data-all="taken" hidden>all took it</button>@endunless</div>
             @foreach ($inRack as $animal)
-                @php([$error, $standing] = [$errors->first("rows.{$animal->id}"), $standings->of($animal->id)])
-                @php($about = implode(' · ', array_filter([$animal->number, $animal->rack_row === null ? null : "{$animal->rack_row}·{$animal->rack_column}"])))
                 @if ($isWeight)
                     <div class="round-row" data-row="{{ $animal->id }}">
-                        <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $about }}</span><span class="soft small d-block">{{ $standing->lastWeight() ? 'last '.$house->weight((int) $standing->lastWeight()->grams).', '.$standing->lastWeight()->on->format('j M Y') : 'not weighed yet' }}{{ $standing->gain() === null ? '' : ($standing->gain() >= 0 ? ', gained ' : ', lost ').$house->weight(abs($standing->gain())).' before that' }}</span></label>
-                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($error) aria-invalid="true" @endif> {{ $house->weightUnit() }}</span>
-                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/><span class="small round-said" data-said role="status"></span>
+                        <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $animal->tagWords() }}</span><span class="soft small d-block">{{ $standings->of($animal->id)->lastWeight() ? 'last '.$house->weight((int) $standings->of($animal->id)->lastWeight()->grams).', '.$standings->of($animal->id)->lastWeight()->on->format('j M Y') : 'not weighed yet' }}{{ $standings->of($animal->id)->gain() === null ? '' : ($standings->of($animal->id)->gain() >= 0 ? ', gained ' : ', lost ').$house->weight(abs($standings->of($animal->id)->gain())).' before that' }}</span></label>
+                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($errors->has("rows.{$animal->id}")) aria-invalid="true" @endif> {{ $house->weightUnit() }}</span>
+                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$errors->first('rows.'.$animal->id)"/><span class="small round-said" data-said role="status"></span>
                     </div>
                 @else
                     <fieldset class="round-row is-feed" data-row="{{ $animal->id }}">
-                        <legend class="float-none mb-0" style="font-size:1rem"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $about }}</span><span class="soft small d-block">{{ $standing->mealWords() }}</span></legend>
+                        <legend class="float-none mb-0"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $animal->tagWords() }}</span><span class="soft small d-block">{{ $standings->of($animal->id)->mealWords() }}</span></legend>
                         <div class="row-flow taps">
-                            @foreach (App\Models\Enums\FeedOutcome::cases() as $outcome)
+                            @foreach ($lists->feedOutcomes() as $outcome)
                                 <label class="tap"><input type="radio" name="rows[{{ $animal->id }}]" value="{{ $outcome->value }}" @checked(old("rows.{$animal->id}") === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                             @endforeach
                         </div>
-                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$error"/><span class="small round-said" data-said role="status"></span>
+                        <x-field-error :id="'row-'.$animal->id.'-error'" :message="$errors->first('rows.'.$animal->id)"/><span class="small round-said" data-said role="status"></span>
                     </fieldset>
                 @endif
             @endforeach

@@ -1,4 +1,3 @@
-@php([$card, $log, $family, $may, $mayLog] = [$page->card, $page->log, $page->family, Gate::allows('manage', $animal), Gate::allows('log', $animal)])
 <x-station :title="$animal->name" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     <x-slot:actions>
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
@@ -18,11 +17,9 @@
             <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated, from the parents and from all relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
             @if ($animal->hasOpenGenes())<p class="field-error"><x-icon name="question-circle"/><span>{{ trim((string) $animal->genes_open) === '' ? 'Nobody said what '.$animal->pronoun().' carries.' : 'Written was “'.$animal->genes_open.'”, which could not be read.' }} State it below, and it counts; until then it is not known, and no plan builds on it.</span></p>@endif
-            @php($look = $gallery->ofBelief($card->belief(), $card->days(), $animal->id))
-            <figure class="mb-3">{!! App\Drawing\SkinSvg::full($look, $animal->name.': '.$card->genotype()) !!}<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
+            <figure class="mb-3">@skin('full', $look, $animal->name.': '.$card->genotype())<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>
             @if ($card->hasConflict())<div id="puzzle">@include('prove.puzzle')</div>@endif
-            @php($reasons = $page->reasonings()->reasons())
             @if ($reasons !== [])
                 <details class="mt-3"><summary>Why, locus by locus</summary>
                     <div class="stack mt-2">@foreach ($reasons as $locus)<div><strong>{{ $locus['locus'] }}</strong><ol class="steps">@foreach ($locus['steps'] as $step)<li><span>{{ $step['text'] }}</span> <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
@@ -42,7 +39,7 @@
                 @empty
                     <li class="soft">Nothing stated: {{ $animal->pronoun() }} follows the parents.</li>
                 @endforelse
-                @if ($animal->clutch_id && ($read = $page->cuesRead()) > 0)<li><a href="{{ route('bench', $animal->clutch_id) }}">{{ $read }} {{ Str::plural('cue', $read) }} read on the bench</a> <span class="soft small">what was seen counts as evidence, here and for the parents; opinions of others do not. Where more genes are open at once than can be gone through ({{ number_format(Destino\Identification\Glimpsing::MOST) }} genotypes), it counts on the bench only</span></li>@endif
+                @if ($animal->clutch_id && ($read = $page->cuesRead()) > 0)<li><a href="{{ route('bench', $animal->clutch_id) }}">{{ $read }} {{ Str::plural('cue', $read) }} read on the bench</a> <span class="soft small">what was seen counts as evidence, here and for the parents; opinions of others do not. Where more genes are open at once than can be gone through ({{ number_format($mostGenotypes) }} genotypes), it counts on the bench only</span></li>@endif
             </ul>
             @if ($may)
                 <details class="mt-3" @if ($errors->statement->any()) open @endif><summary>Add a statement</summary>@include('animals.statement-form', ['statement' => null])</details>
@@ -53,7 +50,7 @@
             @if ($card->passesOn() === [])<p class="soft mb-0">No gene: every egg gets the wild type from {{ $animal->objectPronoun() }}.</p>@endif
             <table class="list"><caption class="visually-hidden">Genes passed on, with the chance per egg</caption><tbody>
                 @foreach ($card->passesOn() as [$allele, $chance])
-                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{!! App\Words\OddsWords::exact($chance, 'exact') !!}</strong></td><td class="num soft">{{ App\Words\OddsWords::oneIn($chance) }}</td></tr>
+                    <tr><td><a href="{{ route('genes.show', $allele->key) }}">{{ $allele->name }}</a></td><td class="num"><strong>{!! $say->exact($chance, 'exact') !!}</strong></td><td class="num soft">{{ $say->oneIn($chance) }}</td></tr>
                 @endforeach
             </tbody></table>
         </section>
@@ -87,7 +84,7 @@
             @if ($may)
                 <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
                     <form method="post" action="{{ route('status.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
-                        <div class="two"><x-choice name="status" bag="status" label="Status" :value="old('status', $animal->status()->value)" :options="array_combine(array_column(App\Models\Enums\Status::cases(), 'value'), array_column(App\Models\Enums\Status::cases(), 'value'))"/>
+                        <div class="two"><x-choice name="status" bag="status" label="Status" :value="old('status', $animal->status()->value)" :options="$lists->statusOptions()"/>
                         <x-field name="on" bag="status" id="status-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
                         <x-field name="reason" bag="status" label="Reason" :value="old('reason')" maxlength="400" hint="A hold-back needs one."/>
                         <x-field name="review_on" bag="status" label="Look again on" type="date" :value="old('review_on')"/>
@@ -96,14 +93,12 @@
             @endif
         </section>
         @if ($may)
-        @php($sale = $animal->sale)
-        @php($typed = fn (?int $minor): string => $minor === null ? '' : number_format($minor / 100, $minor % 100 === 0 ? 0 : 2, '.', ''))
         <section class="sheet" id="sale">
             <div class="head"><h2>Sale</h2>@if ($price)<span class="soft small">by your price book {{ $house->money($price->low) }}{{ $price->high > $price->low ? ' to '.$house->money($price->high) : '' }}</span>@endif</div>
             @if ($sale)<dl class="facts mb-0">@foreach (['asking' => 'Asking', 'deposit' => 'Deposit', 'price' => 'Price'] as $field => $label)@if ($sale->{$field} !== null)<dt>{{ $label }}</dt><dd>{{ $house->money($sale->{$field}) }}</dd>@endif @endforeach @if ($sale->buyer)<dt>Buyer</dt><dd>{{ $sale->buyer }}</dd>@endif @if ($sale->sent_on)<dt>Sent</dt><dd>{{ $sale->sent_on->format('j F Y') }}</dd>@endif @if ($sale->note)<dt>Note</dt><dd>{{ $sale->note }}</dd>@endif</dl>@else<p class="soft mb-0">Not offered.</p>@endif
             <details class="mt-3" @if ($errors->sale->any()) open @endif><summary>{{ $sale ? 'Change it' : 'Offer, reserve or sell' }}</summary>
                 <form method="post" action="{{ route('sales.update', $animal) }}" class="stack mt-2" data-module="once">@csrf @method('put')
-                    <div class="two"><x-choice name="status" bag="sale" id="sale-status" label="It is" :value="old('status', in_array($animal->status(), App\Http\Requests\SaleRequest::STATUSES, true) ? $animal->status()->value : 'for sale')" :options="['for sale' => 'for sale', 'reserved' => 'reserved', 'sold' => 'sold']"/><x-field name="on" bag="sale" id="sale-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
+                    <div class="two"><x-choice name="status" bag="sale" id="sale-status" label="It is" :value="old('status', $saleStatus)" :options="['for sale' => 'for sale', 'reserved' => 'reserved', 'sold' => 'sold']"/><x-field name="on" bag="sale" id="sale-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
                     <div class="three"><x-field name="asking" bag="sale" label="Asking" :unit="$house->currency()" :value="old('asking', $typed($sale?->asking))" inputmode="decimal" maxlength="30"/><x-field name="deposit" bag="sale" label="Deposit" :unit="$house->currency()" :value="old('deposit', $typed($sale?->deposit))" inputmode="decimal" maxlength="30"/><x-field name="price" bag="sale" id="sale-price" label="Price" :unit="$house->currency()" :value="old('price', $typed($sale?->price))" inputmode="decimal" maxlength="30"/></div>
                     <div class="two"><x-field name="buyer" bag="sale" label="Buyer" :value="old('buyer', $sale?->buyer)" maxlength="120"/><x-field name="sent_on" bag="sale" label="Sent on" type="date" :value="old('sent_on', $sale?->sent_on?->format('Y-m-d'))"/></div>
                     <x-field name="note" bag="sale" id="sale-note" label="Note" :value="old('note', $sale?->note)" maxlength="400"/>
@@ -121,9 +116,9 @@
                 <details class="mt-3" @if ($errors->observation->any()) open @endif><summary>Note a condition</summary>
                     <form method="post" action="{{ route('observations.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                         <div class="two"><x-field name="condition" bag="observation" label="Condition" :value="old('condition')" maxlength="60" list="conditions-known" autocomplete="off"/>
-                        <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="array_combine(array_column(App\Models\Enums\Grade::cases(), 'value'), array_column(App\Models\Enums\Grade::cases(), 'value'))"/></div>
+                        <x-choice name="grade" bag="observation" label="Grade" :value="old('grade', 'none')" :options="$lists->grades()"/></div>
                         <datalist id="conditions-known">@foreach ($page->knownConditions() as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
-                        <div class="three"><x-field name="place" bag="observation" label="Where" :value="old('place')" maxlength="60" placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation" label="Decided" blank="nothing" :value="old('decision')" :options="array_combine(array_column(App\Models\Enums\Course::cases(), 'value'), array_column(App\Models\Enums\Course::cases(), 'value'))"/></div>
+                        <div class="three"><x-field name="place" bag="observation" label="Where" :value="old('place')" maxlength="60" placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on" type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation" label="Decided" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
                         <x-field name="note" bag="observation" label="In words" :value="old('note')" maxlength="400"/>
                         <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal, and for any humane end, ask a reptile veterinarian.</span></div>
                     </form></details>
@@ -131,16 +126,14 @@
         </section>
         @if ($animal->sex)
         <section class="sheet">
-            @php($mates = $page->mates())
             <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ count($mates) }} {{ $animal->isMale() ? 'females' : 'males' }}</span></div>
             @if ($mates === [])<p class="soft mb-0">No {{ $animal->isMale() ? 'female' : 'male' }} in the collection yet. <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
-            @php([$pairing, $own, $other] = [route('pair'), $animal->isMale() ? 'sire_id' : 'dam_id', $animal->isMale() ? 'dam_id' : 'sire_id'])
-            @if ($mates !== [])<form class="ask-line mb-3" method="get" action="{{ $pairing }}"><input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
+            @if ($mates !== [])<form class="ask-line mb-3" method="get" action="{{ route('pair') }}"><input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
                 <div class="field"><label for="mate-target">Whom best, for what?</label><input class="input" id="mate-target" name="target" required maxlength="400" placeholder="Clown + Pastel" spellcheck="false" autocapitalize="off"></div>
                 <button class="button" type="submit">Rank the mates</button></form>@endif
             <ul class="plain mates">
                 @foreach ($mates as $mate)
-                    <li><a href="{{ "{$pairing}?{$own}={$animal->id}&{$other}={$mate->animal->id}" }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
+                    <li><a href="{{ route('pair', [$own => $animal->id, $other => $mate->animal->id]) }}">{{ $mate->animal->name }}</a> <span class="soft small">{{ $mate->genotype() }}</span></li>
                 @endforeach
             </ul>
         </section>
@@ -149,7 +142,6 @@
     </div>
     @include('animals.care')
     <section class="sheet mt-3" id="photos">
-        @php($photos = $page->photos())
         <div class="head"><h2>Photographs</h2><span class="soft small">{{ count($photos) }}</span></div>
         @if ($photos !== [])
             <ul class="photos">@foreach ($photos as $photo)<li><figure><a href="{{ route('photos.show', $photo) }}"><img src="{{ route('photos.show', $photo) }}" width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy" alt="{{ $photo->caption ?? $animal->name.' on '.$photo->on->format('j F Y') }}"></a><figcaption class="row-flow"><span>{{ $photo->on->format('j M Y') }}{{ $photo->caption ? ': '.$photo->caption : '' }}</span>@if ($mayLog)<x-take-out kind="photo" :record="$photo" :label="$photo->sentence()"/>@endif</figcaption></figure></li>@endforeach</ul>
@@ -165,7 +157,6 @@
                 <p class="soft small mb-0 mt-2">Made no larger than needed, and written anew: position and camera data of the file are not kept.</p></details>
         @endif
     </section>
-    @php($clutches = $page->clutches())
     @if ($clutches !== [])
         <section class="sheet mt-3">
             <div class="head"><h2>Clutches</h2></div>
@@ -174,8 +165,7 @@
     @endif
     <section class="sheet mt-3" id="family">
         <div class="head"><h2>Family</h2>
-            @php($f = $family->inbreeding($animal))
-            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.App\Words\OddsWords::fraction($f).($f->isZero() ? ', as far as the records go' : ' ('.App\Words\OddsWords::percent($f).')') : 'No parents recorded' }}</span>
+            <span class="soft small">{{ $page->tree->isKnown() ? 'Inbreeding coefficient F = '.$say->fraction($inbreeding).($inbreeding->isZero() ? ', as far as the records go' : ' ('.$say->percent($inbreeding).')') : 'No parents recorded' }}</span>
         </div>
         @if ($page->tree->isKnown())
             <h3 class="mb-2">Ancestors</h3>

@@ -1,4 +1,3 @@
-@php($may = Gate::allows('log', $clutch))
 <x-station :title="'Bench: '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
     <div class="stack">
     @if ($bench->hatchlings === [])
@@ -14,15 +13,14 @@
                 <span class="d-block small fw-normal">@if ($bench->isImpossible($animal))<span class="tag dead">these parents cannot have it</span>@else{{ $bench->label($animal) }}@endif</span></th>@endforeach</tr></thead>
                 <tbody>
                 @foreach ($bench->genes() as $row)
-                    <tr><th scope="row">{{ $row['name'] }}</th>@foreach ($row['shares'] as $share)<td>@if ($share !== null)<span class="share-bar" style="--share: {{ round(100 * $share, 1) }}%"><strong>{{ App\Projects\ProjectPage::percent($share) }}</strong></span>@endif</td>@endforeach</tr>
+                    <tr><th scope="row">{{ $row['name'] }}</th>@foreach ($row['shares'] as $share)<td>@if ($share !== null)<span class="share-bar" style="--share: {{ round(100 * $share, 1) }}%"><strong>{{ $say->share($share) }}</strong></span>@endif</td>@endforeach</tr>
                 @endforeach
                 </tbody></table></div>
-            @if (count($bench->sires()) > 1)<p class="mb-0 mt-2">Sire: @foreach ($bench->sires() as $sire)<strong>{{ $sire['name'] }}</strong> {{ App\Projects\ProjectPage::percent($sire['share']) }}{{ $loop->last ? '' : ', ' }}@endforeach</p>@endif
+            @if (count($bench->sires()) > 1)<p class="mb-0 mt-2">Sire: @foreach ($bench->sires() as $sire)<strong>{{ $sire['name'] }}</strong> {{ $say->share($sire['share']) }}{{ $loop->last ? '' : ', ' }}@endforeach</p>@endif
             @if (($bench->found->impossible ?? []) !== [])<p class="field-error mt-2"><x-icon name="exclamation-triangle"/><span>What may explain a hatchling that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a> once its look is stated. The others are answered without it.</span></p>@endif
         </section>
         <section class="sheet">
             <div class="head"><h2>What to look at</h2><span class="soft small">what tells most comes first; a state tapped again is taken back</span></div>
-            @php($rows = $bench->rows())
             @if ($rows === [])<p class="soft mb-0">Nothing that the eye could see would tell them further apart: what is open, breeding or a test will say.</p>@endif
             <ul class="plain cue-bench">
                 @foreach ($rows as $i => $row)
@@ -56,7 +54,6 @@
             </section>
             <section class="sheet">
                 <div class="head"><h2>Another pair of eyes</h2><span class="soft small">kept as theirs; it does not move the odds</span></div>
-                @php($opinions = collect($bench->hatchlings)->flatMap(fn ($animal) => collect($bench->opinions($animal))->map(fn ($one) => [$animal, $one])))
                 <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }} <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one" :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
                 @if ($may)
                     <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Note what somebody else sees</summary>

@@ -1,5 +1,3 @@
-@php($may = Gate::allows('log', $clutch))
-@php($egg = $tray->inHand)
 <x-station :title="'Eggs of '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
     @if ($tray->eggs->isEmpty())
         <section class="sheet empty"><p class="answer">{{ $clutch->laid_on === null && $clutch->eggs_good === null ? 'No eggs are logged yet.' : ($tray->missing() > 0 ? "{$clutch->eggs_good} good eggs".($clutch->eggs_infertile ? " and {$clutch->eggs_infertile} slugs" : '').' were laid.' : 'How many eggs were laid is not noted.') }}</p>
@@ -23,14 +21,13 @@
                 <div class="head"><h2>One by one</h2></div>
                 <ul class="plain lines">@foreach ($tray->eggs as $one)<li><a href="{{ route('eggs', [$clutch, 'egg' => $one->id]) }}#egg">{{ $tray->words($one) }}</a></li>@endforeach</ul>
             @else
-                @php($here = $errors->any())
                 <div class="head"><h2>Egg {{ $egg->number }}</h2><span class="soft small">{{ $egg->state()->words() }}</span></div>
                 @foreach ($errors->get('kind') as $error)<x-field-error id="kind-error" :message="$error"/>@endforeach
                 <ul class="plain lines">@forelse ($egg->events as $event)<li class="row-flow"><span>{{ $event->on?->format('j M Y') ?? 'day not known' }}: {{ $event->kind->words() }}@if ($event->who) by {{ $event->who }}@endif
                     <span class="soft small">{{ implode('; ', array_filter([$event->saw === null ? null : "first guess: {$event->saw}", $event->note])) }}</span></span>@if ($may)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing has happened to it yet.</li>@endforelse</ul>
                 @if ($may)
                 <form method="post" action="{{ route('events.store', $clutch) }}" class="taps mt-3" data-module="tap" data-about="{{ $clutch->dam->name }}, egg {{ $egg->number }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="egg" value="{{ $egg->id }}">
-                    @foreach (App\Models\Enums\EventKind::ofEggs() as $kind)@if ($kind !== App\Models\Enums\EventKind::Opened)<button class="button slim" type="submit" name="kind" value="{{ $kind->value }}">{{ $kind->words() }}</button>@endif @endforeach
+                    @foreach ($lists->eggEvents() as $kind)<button class="button slim" type="submit" name="kind" value="{{ $kind->value }}">{{ $kind->words() }}</button>@endif @endforeach
                     <details class="tap-more" @if ($errors->has('on') || $errors->has('note')) open @endif><summary>another day, or a note</summary><div class="row-flow mt-2"><label>day <input class="input slim" type="date" name="on" max="{{ now()->format('Y-m-d') }}" value="{{ old('on') }}"></label><input class="input slim" name="note" maxlength="200" value="{{ old('note') }}" placeholder="stage, smell, what it looked like" aria-label="Note"></div><x-field-error id="on-error" :message="$errors->first('on') ?: $errors->first('note')"/><p class="soft small mb-0">Then tap what happened, above.</p></details>
                 </form>
                 @if ($egg->state()->isOpen())
@@ -45,8 +42,8 @@
                         <p class="soft small mb-0">Cut only the shell, on top, away from veins; leave the hatchling and its yolk be. If it bleeds or looks ill, ask a reptile veterinarian.</p>
                     </form></details>
                 @endif
-                @if ($egg->state() === App\Models\Enums\EggState::Out)<p class="mt-3 mb-0"><a class="button slim" href="{{ route('clutches.show', [$clutch, 'egg' => $egg->number]) }}#hatchling-form">Keep it as an animal</a></p>@endif
-                @if ($egg->state() === App\Models\Enums\EggState::Dead)<p class="mt-3 mb-0 soft small">What it looked like says something about its parents: <a href="{{ route('clutches.show', [$clutch, 'dead' => 1]) }}#count-form">count it by look</a>.</p>@endif
+                @if ($egg->state()->value === 'out')<p class="mt-3 mb-0"><a class="button slim" href="{{ route('clutches.show', [$clutch, 'egg' => $egg->number]) }}#hatchling-form">Keep it as an animal</a></p>@endif
+                @if ($egg->state()->value === 'dead')<p class="mt-3 mb-0 soft small">What it looked like says something about its parents: <a href="{{ route('clutches.show', [$clutch, 'dead' => 1]) }}#count-form">count it by look</a>.</p>@endif
                 <form method="post" action="{{ route('eggs.update', $egg) }}" class="stack mt-3" data-module="once">@csrf @method('put')
                     <div class="row-flow"><label class="switch"><input type="hidden" name="marked" value="0"><input type="checkbox" name="marked" value="1" @checked(old('marked', $egg->marked))> top marked</label><label class="switch"><input type="hidden" name="apart" value="0"><input type="checkbox" name="apart" value="1" @checked(old('apart', $egg->apart))> lay apart</label><label class="switch"><input type="hidden" name="slug" value="0"><input type="checkbox" name="slug" value="1" @checked(old('slug', $egg->slug))> slug when laid</label></div>
                     <div class="four"><x-field name="grams" label="Weight" unit="g" :value="old('grams', $egg->grams)" inputmode="numeric"/><x-field name="clump" label="Clump" :value="old('clump', $egg->clump)" inputmode="numeric"/><x-field name="across" label="Across" unit="%" :value="old('across', $egg->across)" inputmode="numeric"/><x-field name="down" label="Down" unit="%" :value="old('down', $egg->down)" inputmode="numeric"/></div>

@@ -1,5 +1,3 @@
-@php($isNew = ! $clutch->exists)
-@php($chosen = array_map(strval(...), (array) old('sires', $chosen)))
 <x-station :title="$isNew ? 'Record a clutch' : 'Change '.$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
     <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('clutches.store') : route('clutches.update', $clutch) }}" data-module="once">
         @csrf

@@ -1,4 +1,3 @@
-@php($mayLog = Gate::allows('log', $clutch))
 <x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
     <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
         @if (count($page->sires()) === 1)<a class="button" href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of this pairing</a>@endif</x-slot:actions>
@@ -21,20 +20,19 @@
                 <div class="head"><h2>What happened</h2></div>
                 <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
                 @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of single eggs, at the eggs</a></p>@endif
-                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch" :taps="App\Models\Enums\EventKind::ofClutches()"/>@endif
+                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch" :taps="$lists->clutchEvents()"/>@endif
             </section>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
-                @if ($verdict->stance !== Destino\Pairing\Advice\Stance::Inform)
-                    <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head"><h2><x-icon name="exclamation-triangle"/> {{ $sire->name }} × {{ $clutch->dam->name }}: your house rules {{ $verdict->stance === Destino\Pairing\Advice\Stance::Warn ? 'warn' : 'refuse' }}</h2></div><ul class="mb-0">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul></section>
+                @if ($verdict->stance->value !== 'inform')
+                    <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head"><h2><x-icon name="exclamation-triangle"/> {{ $sire->name }} × {{ $clutch->dam->name }}: your house rules {{ $verdict->stance->value === 'warn' ? 'warn' : 'refuse' }}</h2></div><ul class="mb-0">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul></section>
                 @endif
             @endforeach
         </div>
         <div class="stack">
             @if ($clutch->eggs_good !== null && ! $clutch->isOut())@include('clutches.still', ['still' => $page->still])@endif
-            @if (Gate::allows('manage') && ($worth = $page->worth()) && ($worth->left() > 0 || $worth->hatched()['known'] > 0))
+            @if ($worth && ($worth->left() > 0 || $worth->hatched()['known'] > 0))
             <section class="sheet"><div class="head"><h2>By your price book</h2><span class="soft small"><a href="{{ route('money') }}#prices">prices</a></span></div>
-                @php($hatched = $worth->hatched())
-                @if ($hatched['known'] > 0)<p class="mb-1">Hatched and kept: {{ $page->money($hatched['low']) }}{{ $hatched['high'] > $hatched['low'] ? ' to '.$page->money($hatched['high']) : '' }} <span class="soft small">for {{ $hatched['known'] }}{{ $hatched['open'] > 0 ? "; of {$hatched['open']} the book says nothing" : '' }}</span></p>@endif
+                @if ($worth->hatched()['known'] > 0)<p class="mb-1">Hatched and kept: {{ $page->money($worth->hatched()['low']) }}{{ $worth->hatched()['high'] > $worth->hatched()['low'] ? ' to '.$page->money($worth->hatched()['high']) : '' }} <span class="soft small">for {{ $worth->hatched()['known'] }}{{ $worth->hatched()['open'] > 0 ? "; of {$worth->hatched()['open']} the book says nothing" : '' }}</span></p>@endif
                 @foreach ($worth->forecasts() as $one)<p class="mb-1">@if (count($clutch->sires) > 1)<strong>If {{ $one['name'] }} is the sire:</strong> @endif {{ $worth->left() }} {{ Str::plural('egg', $worth->left()) }}, {{ $page->money((int) round($one['forecast']->mean->toFloat())) }} on average <span class="soft small">in eight of ten {{ $page->money($one['forecast']->quantile(.1)) }} to {{ $page->money($one['forecast']->quantile(.9)) }}</span></p>@endforeach
             </section>
             @endif
@@ -57,10 +55,10 @@
                         </form></details>
                 @endif
             </section>
-            @if (($malformed = $page->malformed())->affected() !== [])
+            @if ($malformed->affected() !== [])
             <section class="sheet" id="malformed"><div class="head"><h2>Malformed or ailing</h2><span class="soft small">{{ $malformed->words() }}</span></div>
-                <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a> @foreach (App\Health\Malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}: {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged' : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal ' : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
-                <p class="mb-1">{{ $malformed->pattern() === null ? 'Too few young are recorded to say whether genes or incubation are behind it.' : App\Health\PatternWords::of($malformed->pattern()).' The three are taken as equally likely before.' }}</p>
+                <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a> @foreach ($malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}: {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged' : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal ' : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
+                <p class="mb-1">{{ $malformed->pattern() === null ? 'Too few young are recorded to say whether genes or incubation are behind it.' : $pattern.' The three are taken as equally likely before.' }}</p>
                 <p class="soft small mb-0">Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian says what can be done, and does any humane end.</p>
             </section>
             @endif
@@ -68,8 +66,7 @@
                 <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents carry</span></div>
                 <ul class="plain lines">
                     @forelse ($clutch->counts as $count)
-                        @php($odds = $page->oddsOf($count))
-                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} @if ($odds)the parents as recorded give this with {{ App\Words\OddsWords::fraction($odds) }} ({{ App\Words\OddsWords::percent($odds) }}) an egg @endif</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
+                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} {{ $page->oddsWords($count) }}</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
                     @empty<li class="soft">Nothing counted.</li>@endforelse
                 </ul>
                 @if ($mayLog)

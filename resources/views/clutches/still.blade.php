@@ -1,6 +1,4 @@
 {{-- what has come of the eggs, and what the rest still gives --}}
-@php($left = $still->left())
-@php($so = $still->soFar())
 <section class="sheet">
     <div class="head"><h2>What the rest still gives</h2></div>
     @if ($still->target !== null)
@@ -8,7 +6,7 @@
         <ul class="plain lines">@foreach ($still->bySire() as $odds)<li>@if (count($still->clutch->sires) > 1)<strong>If {{ $odds['name'] }} is the sire:</strong> @endif
             @if ($odds['egg'] === null)<span class="soft">{{ $odds['why'] ?? 'not known' }}</span>
             @elseif ($odds['egg']->isZero())<span>never</span>
-            @else {{ App\Words\OddsWords::percent($odds['egg']) }} an egg ({{ App\Words\OddsWords::oneIn($odds['egg']) }}){{ $odds['still'] === null || $left === 0 ? '' : '; at least one in '.($left === 1 ? 'it' : "the {$left}").': '.App\Words\OddsWords::percent($odds['still']) }}@if ($odds['clutch'] !== null && $left !== $still->clutch->eggs_good)<span class="soft small d-block">Among all {{ $still->clutch->eggs_good }} as they were laid, by what is known now: at least one with {{ App\Words\OddsWords::percent($odds['clutch']) }}.</span>@endif @endif</li>@endforeach</ul>
+            @else {{ $say->percent($odds['egg']) }} an egg ({{ $say->oneIn($odds['egg']) }}){{ $odds['still'] === null || $left === 0 ? '' : '; at least one in '.($left === 1 ? 'it' : "the {$left}").': '.$say->percent($odds['still']) }}@if ($odds['clutch'] !== null && $left !== $still->clutch->eggs_good)<span class="soft small d-block">Among all {{ $still->clutch->eggs_good }} as they were laid, by what is known now: at least one with {{ $say->percent($odds['clutch']) }}.</span>@endif @endif</li>@endforeach</ul>
         @if (count($still->clutch->sires) === 0)<p class="soft mb-0">Without a sire nothing can be said.</p>@endif
     @elseif ($still->error === null)
         <p class="soft">No project hopes for something from this pair. Type what you hope for.</p>

@@ -1,10 +1,9 @@
-@props(['advice']) {{-- calm and specific, the gravest first --}}
-@php($look = ['lethal' => ['x-octagon', 'Dies'], 'serious' => ['exclamation-triangle', 'Serious'], 'watch' => ['eye', 'Watch'], 'info' => ['info-circle', 'Good to know']])
+{{-- calm and specific, the gravest first --}}
 <ul class="advice">
     @foreach ($advice as $item)
         <li class="{{ $item->severity->value }}" data-code="{{ $item->code }}">
-            <x-icon :name="$look[$item->severity->value][0]"/>
-            <span><span class="grade">{{ $look[$item->severity->value][1] }}.</span> {{ $item->text }}</span>
+            <x-icon :name="$look($item)[0]"/>
+            <span><span class="grade">{{ $look($item)[1] }}.</span> {{ $item->text }}</span>
         </li>
     @endforeach
 </ul>

@@ -7,9 +7,9 @@
     <title>{{ $title }} · Destino</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <link rel="stylesheet" href="/vendor/bootstrap/bootstrap.min.css">
-    <link rel="stylesheet" href="{{ App\Http\Assets::url('css/destino.css') }}">
-    <script src="{{ App\Http\Assets::url('js/theme.js') }}"></script>
-    <script type="module" src="{{ App\Http\Assets::url('js/destino.js') }}"></script>
+    <link rel="stylesheet" href="{{ $assets->url('css/destino.css') }}">
+    <script src="{{ $assets->url('js/theme.js') }}"></script>
+    <script type="module" src="{{ $assets->url('js/destino.js') }}"></script>
 </head>
 <body class="door">
 <main class="door-page" id="main">

@@ -1,6 +1,4 @@
-@props(['name', 'label', 'value' => '', 'type' => 'text', 'hint' => null, 'bag' => 'default', 'id' => null, 'unit' => null]) {{-- a labelled field with its error; other attributes go to the input --}}
-@php($id ??= str_replace(['[', ']', '.'], '-', $name))
-@php($error = $errors->{$bag}->first(str_replace(['[', ']'], ['.', ''], $name)))
+{{-- a labelled field with its error; other attributes go to the input --}}
 <div class="field">
     <label for="{{ $id }}">{{ $label }}@if ($unit) <span class="soft">({{ $unit }})</span>@endif</label>
     @if ($type === 'textarea')

@@ -1,4 +1,4 @@
-{{-- A route as a river; $river is the view model App\Projects\River --}}
+{{-- A route as a river; $river is the view model River --}}
 @props(['river', 'label', 'letter'])
 <div class="scroll" tabindex="0" role="region" aria-label="Route {{ $letter }} as a river"><svg class="river" width="{{ $river->width() }}" height="{{ $river->height() }}" viewBox="0 0 {{ $river->width() }} {{ $river->height() }}" role="group" aria-label="{{ $label }}, generation by generation">
     @foreach ($river->lines as $line)<path @class(['water', 'is-past' => $line['isPast']]) style="stroke-width:{{ $line['wide'] }}" d="M{{ $line['from'][0] }} {{ $line['from'][1] }} C {{ $line['from'][0] + 18 }} {{ $line['from'][1] }}, {{ $line['to'][0] - 18 }} {{ $line['to'][1] }}, {{ $line['to'][0] }} {{ $line['to'][1] }}"/>@endforeach

@@ -1,4 +1,3 @@
-@props(['title', 'station' => '', 'crumb' => null, 'crumbLink' => null])
 <!doctype html>
 <html lang="en" data-bs-theme="light">
 <head>
@@ -7,22 +6,21 @@
     <title>{{ $title }} · Destino</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <link rel="stylesheet" href="/vendor/bootstrap/bootstrap.min.css">
-    <link rel="stylesheet" href="{{ App\Http\Assets::url('css/destino.css') }}">
-    <script src="{{ App\Http\Assets::url('js/theme.js') }}"></script>
-    <script type="module" src="{{ App\Http\Assets::url('js/destino.js') }}"></script>
+    <link rel="stylesheet" href="{{ $assets->url('css/destino.css') }}">
+    <script src="{{ $assets->url('js/theme.js') }}"></script>
+    <script type="module" src="{{ $assets->url('js/destino.js') }}"></script>
 </head>
 <body>
 <a class="skip" href="#main">Skip to the page</a>
-<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs><path id="bead-left" d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z"/><path id="bead-right" d="M21 1 H31 A10 10 0 0 1 31 21 H21 Z"/><path id="bead" class="bead-empty" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z"/><path id="bead-rim" class="bead-rim" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z M21 1 V21"/></defs></svg>
+<svg width="0" height="0" class="beside" aria-hidden="true"><defs><path id="bead-left" d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z"/><path id="bead-right" d="M21 1 H31 A10 10 0 0 1 31 21 H21 Z"/><path id="bead" class="bead-empty" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z"/><path id="bead-rim" class="bead-rim" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z M21 1 V21"/></defs></svg>
 <div class="frame">
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true"><path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/><path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/><path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/></svg>Destino</a>
-        @php($stations = [['today', 'Today', 'sunrise', route('today')], ['animals', 'Animals', 'collection', route('animals.index')], ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')], ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')], ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')], ['guide', 'Guide', 'question-circle', route('guide')]])
-        @foreach ($stations as $i => [$key, $name, $icon, $link])
-            <a @class(['station', 'at-desk' => $i > 3]) href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
+        @foreach ($stations() as $i => [$key, $name, $icon, $link])
+            <a @class(['station', 'at-desk' => ! $isFirst($i)]) href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>
         @endforeach
-        <details class="station-more"><summary @class(['station', 'is-here' => in_array($station, array_column(array_slice($stations, 4), 0), true)])><x-icon name="three-dots"/>More</summary>
-            <div class="more-sheet">@foreach (array_slice($stations, 4) as [$key, $name, $icon, $link])<a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>@endforeach
+        <details class="station-more"><summary @class(['station', 'is-here' => $isFurther()])><x-icon name="three-dots"/>More</summary>
+            <div class="more-sheet">@foreach ($further() as [$key, $name, $icon, $link])<a class="station" href="{{ $link }}" @if ($station === $key) aria-current="page" @endif><x-icon :name="$icon"/>{{ $name }}</a>@endforeach
                 <button type="button" class="station theme" data-module="theme-switch" hidden><x-icon name="moon-stars"/>Dark</button></div></details>
         <button type="button" class="station push theme" data-module="theme-switch" hidden><x-icon name="moon-stars"/>Dark</button>
     </nav>
@@ -34,7 +32,7 @@
             </div>
             <div class="row-flow">
                 {{ $actions ?? '' }}
-                @if ($station !== '' && $station !== 'guide')<a class="ask-guide no-print" href="{{ route('guide') }}#{{ App\Guide\Chapter::of($station, request()->path())->value }}" aria-label="Guide: {{ App\Guide\Chapter::of($station, request()->path())->title() }}"><x-icon name="question-circle"/></a>@endif
+                @if ($chapter)<a class="ask-guide no-print" href="{{ route('guide') }}#{{ $chapter->value }}" aria-label="Guide: {{ $chapter->title() }}"><x-icon name="question-circle"/></a>@endif
                 @if (config('destino.collection') === 'demo')<span class="demo-flag">Demo collection</span>@elseif (auth()->user()?->owner_id)<span class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>@endif
             </div>
         </header>

@@ -1,17 +1,15 @@
 <x-station :title="$upload->name" station="house" crumb="In and out" :crumb-link="route('exchange')">
     <x-field-error id="file-error" :message="$errors->first('file')"/>
     @if ($archive)
-        @php([$document, $photos] = $archive)
         <section class="sheet stack" style="max-width:44rem">
             <p class="answer">An archive of {{ count($document['animals']) }} animals, {{ count($document['clutches']) }} clutches and {{ count($photos) }} photographs.</p>
             @if ($animals > 0)
-                <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ App\Exchange\Errors\ExchangeError::notEmpty($animals)->getMessage() }}</span></p>
+                <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $refusal }}</span></p>
             @else
                 <form method="post" action="{{ route('exchange.store', $upload->id) }}" data-module="once">@csrf<button class="button main" type="submit">Take it in</button> <a href="{{ route('exchange') }}">Cancel</a></form>
             @endif
         </section>
     @else
-        @php($counts = $plan->counts())
         <div class="stack">
         <section class="sheet">
             <p class="answer mb-2">{{ $counts['ready'] }} of {{ $counts['rows'] }} rows can be brought in as they stand.</p>
@@ -27,7 +25,7 @@
             <div class="head"><h2>What each column means</h2><span class="soft small">Change a meaning and look again.</span></div>
             <div class="four">
                 @foreach ($plan->table->headings as $i => $heading)
-                    <x-choice :name="'columns['.$i.']'" :label="$heading === '' ? 'column '.($i + 1).' (no heading)' : $heading" blank="keep in the notes" :value="$plan->columns[$i]?->value" :options="array_combine(array_column(App\Exchange\Field::cases(), 'value'), array_column(App\Exchange\Field::cases(), 'value'))"/>
+                    <x-choice :name="'columns['.$i.']'" :label="$heading === '' ? 'column '.($i + 1).' (no heading)' : $heading" blank="keep in the notes" :value="$plan->columns[$i]?->value" :options="$lists->importFields()"/>
                 @endforeach
                 <x-choice name="dates" label="Dates like 03/04/2022" blank="not chosen" :value="request('dates')" :options="['day-first' => 'day first: 3 April', 'month-first' => 'month first: March 4']"/>
             </div>
@@ -52,7 +50,6 @@
             </section>
         @endif
         <section class="sheet" data-module="rows">
-            @php($shown = $plan->shown())
             <div class="head"><h2>Row by row</h2>@if (count($shown) < $counts['rows'])<span class="soft small">{{ count($shown) }} of {{ number_format($counts['rows']) }} rows: those that need a look first</span>@endif</div>
             <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="repeats"></div>
             <p class="small soft mb-1" data-count aria-live="polite"></p>
@@ -60,9 +57,8 @@
                 <thead><tr><th data-sort>Row</th><th data-sort>Name</th><th data-sort>State</th><th>What was understood</th><th>What was not, or was assumed</th></tr></thead>
                 <tbody>
                     @foreach ($shown as $row)
-                        @php($state = $row->errors !== [] ? 'no animal' : ($row->repeats !== '' ? 'repeats' : ($row->genesUnread ? 'genes to read' : ($row->remarks !== [] ? 'with remarks' : 'ready'))))
                         <tr><td data-label="Row" data-value="{{ $row->line }}">{{ $row->line }}</td><td data-label="Name">{{ $row->values['name'] }} @if ($row->values['number'])<span class="soft small">{{ $row->values['number'] }}</span>@endif</td>
-                            <td data-label="State"><span @class(['tag', 'dead' => $state === 'no animal', 'doubt' => in_array($state, ['genes to read', 'repeats', 'with remarks'])])>{{ $state }}</span></td>
+                            <td data-label="State"><span @class(['tag', 'dead' => $row->isNone(), 'doubt' => $row->wantsALook()])>{{ $row->state() }}</span></td>
                             <td data-label="Understood">{{ $row->read }} <span class="soft small">{{ implode(', ', array_filter([$row->values['sex']?->value ?? 'sex not known', $row->values['hatched_on'] ? 'hatched '.substr($row->values['hatched_on'], 0, ['day' => 10, 'month' => 7, 'year' => 4][$row->values['hatched_precision']]) : null, $row->sire ? "sire {$row->sire}" : null, $row->dam ? "dam {$row->dam}" : null, $row->grams ? "{$row->grams} g" : null, $row->rack, $row->status])) }}</span></td>
                             <td data-label="Not understood or assumed">@foreach ($row->errors as $error)<span class="field-error">{{ $error['field'] }}: {{ $error['message'] }}</span>@endforeach @if ($row->repeats !== '')<span class="d-block">Repeats: {{ $row->repeats }}.</span>@endif @foreach ($row->notes as $note)<span class="soft small d-block">{{ $note }}</span>@endforeach</td></tr>
                     @endforeach

@@ -1,4 +1,3 @@
-@php([$receipt, $count] = [$import->receipt ?? [], count($import->animals)])
 <x-station :title="$import->name" station="house" crumb="In and out" :crumb-link="route('exchange')">
     <div class="stack">
     <section class="sheet">

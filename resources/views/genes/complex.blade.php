@@ -10,12 +10,11 @@
             <table class="list pairs">
                 <thead><tr><td class="blank"></td>@foreach ($locus->alleles as $key)<th scope="col"><a href="{{ route('genes.show', $key) }}">{{ $catalogue->allele($key)->name }}</a></th>@endforeach</tr></thead>
                 <tbody>
-                @foreach ($locus->alleles as $i => $a)
+                @foreach ($rows as $a => $forms)
                     <tr><th scope="row"><a href="{{ route('genes.show', $a) }}">{{ $catalogue->allele($a)->name }}</a></th>
-                    @foreach ($locus->alleles as $k => $b)
-                        @if ($k < $i)<td class="blank"></td>@else
-                        @php($form = $catalogue->form($locus->key, $a, $b))
-                        <td><x-bead :bead="App\Drawing\Bead::ofForm($form, $catalogue)" aria-hidden="true"/><br><strong>{!! str_replace('/', '/<wbr>', e($form->knownAs ?? $form->text)) !!}</strong>
+                    @foreach ($forms as $form)
+                        @if ($form === null)<td class="blank"></td>@else
+                        <td><x-bead :bead="$bead($form)" aria-hidden="true"/><br><strong>{!! str_replace('/', '/<wbr>', e($form->knownAs ?? $form->text)) !!}</strong>
                             @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->isExtrapolated)<span class="tag doubt">inferred</span>@endif
                             <br>{{ $form->looks }}</td>
                         @endif

@@ -4,8 +4,8 @@
     <form class="find mb-3" method="get" role="search" data-module="autosend">
         <div class="field"><label for="find">Find by name, nickname or look</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}" placeholder="caramel"></div>
         <div class="field"><label for="complex">Complex</label><select class="input" id="complex" name="complex"><option value="">any</option>@foreach ($complexes as $locus)<option value="{{ $locus->key }}" @selected($search->locus === $locus->key)>{{ $locus->name }}</option>@endforeach</select></div>
-        <div class="field"><label for="kind">Inheritance</label><select class="input" id="kind" name="kind"><option value="">any</option>@foreach (Destino\Genome\Inheritance::cases() as $kind)<option value="{{ $kind->value }}" @selected($search->inheritance === $kind)>{{ $kind->words($house->saysCoDominant()) }}</option>@endforeach</select></div>
-        <div class="field"><label for="effect">What it changes</label><select class="input" id="effect" name="effect"><option value="">any</option>@foreach (Destino\Genome\Effect::cases() as $effect)<option value="{{ $effect->value }}" @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
+        <div class="field"><label for="kind">Inheritance</label><select class="input" id="kind" name="kind"><option value="">any</option>@foreach ($lists->inheritances() as $kind)<option value="{{ $kind->value }}" @selected($search->inheritance === $kind)>{{ $kind->words($house->saysCoDominant()) }}</option>@endforeach</select></div>
+        <div class="field"><label for="effect">What it changes</label><select class="input" id="effect" name="effect"><option value="">any</option>@foreach ($lists->effects() as $effect)<option value="{{ $effect->value }}" @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
         <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
     </form>
     <p class="soft small">{{ count($genes) }} of {{ count($catalogue->alleles) }} genes. @if (count($genes) < count($catalogue->alleles))<a href="{{ route('genes.index') }}">Show all</a>@endif</p>
@@ -14,12 +14,11 @@
     @endif
     <ul class="cards">
         @foreach ($genes as $allele)
-            @php([$locus, $two] = [$catalogue->locus($allele->locus), $catalogue->twoCopies($allele)])
             <li><a class="card-link" href="{{ route('genes.show', $allele->key) }}">
-                <span class="title">{{ $allele->name }} <x-bead :bead="App\Drawing\Bead::ofForm($catalogue->oneCopy($allele), $catalogue)" aria-hidden="true"/></span>
-                <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} · {{ $allele->effect->value }}{{ $locus->isComplex() ? ' · '.$locus->name : '' }}</span>
+                <span class="title">{{ $allele->name }} <x-bead :bead="$bead($catalogue->oneCopy($allele))" aria-hidden="true"/></span>
+                <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} · {{ $allele->effect->value }}{{ $catalogue->locus($allele->locus)->isComplex() ? ' · '.$catalogue->locus($allele->locus)->name : '' }}</span>
                 <span class="small">{{ $allele->summary }}</span>
-                @if ($two->isLethal())<span><span class="tag dead">two copies do not live</span></span>@endif
+                @if ($catalogue->twoCopies($allele)->isLethal())<span><span class="tag dead">two copies do not live</span></span>@endif
             </a></li>
         @endforeach
     </ul>

@@ -1,4 +1,3 @@
-@php($may = Gate::allows('manage'))
 <x-station title="House rules" station="house">
     <x-house-tabs here="rules"/>
     @unless ($may)<p class="soft">Only the owner changes these; every answer follows them.</p>@endunless
@@ -11,11 +10,11 @@
         <section class="sheet">
             <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason first. Refuse: do not note such a pairing as planned.</span></div>
             <div class="rule-grid">
-                @foreach (App\House\Stances::all($catalogue) as $key => $entry)
+                @foreach ($lists->houseStances($catalogue) as $key => $entry)
                     <fieldset class="rule">
                         <legend>{{ $entry['label'] }}</legend>
                         <div class="choices stances">
-                            @foreach (Destino\Pairing\Advice\Stance::cases() as $stance)
+                            @foreach ($lists->stances() as $stance)
                                 <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? '' : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? '' : $stances[$key]->value) === ($stance === $entry['default'] ? '' : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small> default</small>@endif</span></label>
                             @endforeach
                         </div>
@@ -29,7 +28,7 @@
         <section class="sheet">
             <div class="head"><h2>Ready to breed</h2></div>
             <div class="four">
-                @foreach (App\House\Choices::numbers() as $key => $number)
+                @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(str_starts_with($key, 'error_'))
                     <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
@@ -38,7 +37,7 @@
         <section class="sheet">
             <div class="head"><h2>How often records are wrong</h2><span class="soft small">weighs the explanations where young hatched that the records exclude</span></div>
             <div class="four">
-                @foreach (App\House\Choices::numbers() as $key => $number)
+                @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(! str_starts_with($key, 'error_'))
                     <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
@@ -47,12 +46,11 @@
         <section class="sheet">
             <div class="head"><h2>Choices</h2></div>
             <div class="rule-grid">
-                @foreach (App\House\Choices::simple() as $key => $choice)
-                    @php($now = old($key, $house->simple($key)))
+                @foreach ($lists->houseChoices() as $key => $choice)
                     <fieldset class="rule">
                         <legend>{{ $choice['label'] }}</legend>
                         @foreach ($choice['options'] as $value => [$words, $argument])
-                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked($now === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">default</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
+                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked(old($key, $house->simple($key)) === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">default</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
                         @endforeach
                     </fieldset>
                 @endforeach
@@ -66,11 +64,10 @@
             <div class="head"><h2>Facts that keepers dispute</h2><span class="soft small">The choice changes odds everywhere; a pairing page can still be asked under another.</span></div>
             <div class="stack">
                 @foreach ($catalogue->claims as $claim)
-                    @php($now = old("schools.{$claim->key}", $house->schools()[$claim->key] ?? ''))
                     <div class="field">
                         <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
                         <select class="input" id="school-{{ $claim->key }}" name="schools[{{ $claim->key }}]">
-                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected($now === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (default)' : '' }}</option>@endforeach
+                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected(old("schools.{$claim->key}", $house->schools()[$claim->key] ?? '') === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (default)' : '' }}</option>@endforeach
                         </select>
                         <span class="hint">@foreach ($claim->schools as $school)<em>{{ $school->name }}:</em> {{ $school->argument }} @endforeach</span>
                         <x-field-error :id="'claim-'.$claim->key" :message="$errors->first('schools.'.$claim->key)"/>

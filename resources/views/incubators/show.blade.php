@@ -1,18 +1,16 @@
-@php([$may, $unit] = [Gate::allows('log', $incubator), $house->simple('temperature') === 'C' ? '°C' : '°F'])
 <x-station :title="$incubator->name" station="clutches" crumb="Incubators" :crumb-link="route('incubators.index')">
     <div class="two">
         <section class="sheet">
             <p class="answer mb-1">{{ $card->latest['temperature'] ? $house->temperature($card->latest['temperature']->value) : 'Not measured yet' }}{{ $card->latest['humidity'] ? ', '.number_format($card->latest['humidity']->value).' % humidity' : '' }}</p>
             <p class="soft small">{{ $card->latest['temperature'] ? 'Read '.$card->latest['temperature']->at->diffForHumans().'. ' : '' }}Set to {{ $house->temperature($incubator->celsius) }}, right from {{ $house->temperature($incubator->low) }} to {{ $house->temperature($incubator->high) }}.</p>
             @foreach ($card->alarms as $alarm)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ ucfirst($alarm) }}</span></p>@endforeach
-            <nav class="choices mb-3" aria-label="Span of time">@foreach (array_keys(App\Incubation\Chart::SPANS) as $name)<a href="{{ route('incubators.show', [$incubator, 'span' => $name]) }}" @if ($name === $span) aria-current="true" @endif>{{ $name }}</a>@endforeach</nav>
+            <nav class="choices mb-3" aria-label="Span of time">@foreach ($spans as $name)<a href="{{ route('incubators.show', [$incubator, 'span' => $name]) }}" @if ($name === $span) aria-current="true" @endif>{{ $name }}</a>@endforeach</nav>
             @foreach ($charts as $chart)@if ($chart->buckets !== [] || $chart->kind === 'temperature')<x-reading-chart :chart="$chart"/>@endif @endforeach
         </section>
         <div class="stack">
             <section class="sheet"><div class="head"><h2>Eggs in it</h2></div>
-                <ul class="plain lines">@forelse ($incubator->clutches->reject->isOut() as $clutch)
-                    @php($warmth = App\Incubation\Warmths::of($clutch, now()))
-                    <li><a href="{{ route('clutches.show', $clutch) }}"><strong>{{ $clutch->title() }}</strong></a>@if ($warmth) <span class="d-block">day {{ (int) $warmth->passed }}, as far as day {{ number_format($warmth->grown, 1) }} at {{ $house->temperature(Destino\Season\Warmth::STANDARD) }}</span><span class="soft small">{{ $warmth->mean === null ? 'nothing measured; taken at what it is set to' : 'on average '.$house->temperature($warmth->mean).', measured '.round(100 * $warmth->measured).' % of the time' }}</span>@endif</li>
+                <ul class="plain lines">@forelse ($eggs as [$clutch, $warmth])
+                    <li><a href="{{ route('clutches.show', $clutch) }}"><strong>{{ $clutch->title() }}</strong></a>@if ($warmth) <span class="d-block">day {{ (int) $warmth->passed }}, as far as day {{ number_format($warmth->grown, 1) }} at {{ $standard }}</span><span class="soft small">{{ $warmth->mean === null ? 'nothing measured; taken at what it is set to' : 'on average '.$house->temperature($warmth->mean).', measured '.round(100 * $warmth->measured).' % of the time' }}</span>@endif</li>
                 @empty<li class="soft">None.</li>@endforelse</ul>
                 @if ($may && $elsewhere->isNotEmpty())<form method="post" action="{{ route('incubators.place', $incubator) }}" class="ask-line mt-3" data-module="once">@csrf<x-choice name="clutch" label="Put eggs in" blank="choose" :options="$elsewhere->mapWithKeys(fn ($clutch) => [$clutch->id => $clutch->title()])->all()"/><button class="button" type="submit">They lie here</button></form>@endif
             </section>

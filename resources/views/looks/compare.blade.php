@@ -20,7 +20,7 @@
         <section class="sheet mt-3 edge-to-edge" aria-label="Side by side">
             @foreach ($comparison->looks() as $i => $look)
                 <figure>
-                    {!! App\Drawing\SkinSvg::full($look, $comparison->texts[$i]) !!}
+                    @skin('full', $look, $comparison->texts[$i])
                     <figcaption><strong>{{ $comparison->texts[$i] }}</strong>
                         @if ($i === $comparison->first())<span class="soft">the others are held against this one</span>
                         @elseif (($words = $comparison->against($i)) !== [])<span>{{ implode('; ', $words) }}</span>

@@ -1,6 +1,5 @@
 <x-station title="Masks and confusions" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
     <x-gene-tabs here="confusions"/>
-    @php([$pairs, $masks] = [$page->pairs(), $page->masks()])
     <div class="stack">
     <section class="sheet">
         <div class="head"><h2>Which looks you will mix up</h2><span class="soft small">of the genes that are in your collection; what your plans can give this season first</span></div>

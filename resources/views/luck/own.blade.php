@@ -1,4 +1,3 @@
-@php($choices = $own->choices())
 @if ($choices !== [] && ! $page->luck)
     <section class="sheet" aria-labelledby="own-title">
         <div class="head"><h2 id="own-title">From your own records</h2><span class="soft small">eggs and hits are counted for you</span></div>
@@ -11,8 +10,7 @@
             @if ($own->rows === [])
                 <p class="mb-0 mt-3 soft">Nothing to reckon with: of these parents {{ $own->target }} does not come by chance, the sire is one of several, or of none of the young is it known whether it is a hit.</p>
             @else
-                @php($all = $own->together())
-                <p class="answer mt-3">{{ $all->hits }} {{ $all->hits === 1 ? 'hit' : 'hits' }} in {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected. <span class="soft">{{ App\Projects\LuckSoFar::inWords($all, 'runs of eggs') }}</span></p>
+                <p class="answer mt-3">{{ $all->hits }} {{ $all->hits === 1 ? 'hit' : 'hits' }} in {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected. <span class="soft">{{ $say->together($all, 'runs of eggs') }}</span></p>
                 <x-luck-rows :rows="$own->rows" label="Luck by pairing"/>
                 <p class="soft small mb-0 mt-2">Young of which it is known, alive. The odds are those of the parents as they are believed now, with all that their young have said: extreme luck has moved them already.</p>
             @endif

@@ -18,33 +18,29 @@
         </form>
         @include('luck.own')
         @if ($page->luck)
-            @php($bars = $page->bars())
-            @php($peak = max(array_column($bars, 'chance')))
             <section class="sheet">
                 <p class="answer">{{ $page->sentence() }}</p>
                 <p class="mb-3 mt-1">{{ $page->verdict() }}</p>
                 <svg class="law" viewBox="0 0 900 240" role="img" aria-label="Chance of each number of hits; the coloured part is as far out as what happened">
-                    @foreach ($bars as $i => $bar)
-                        @php([$w, $h] = [900 / count($bars), $peak > 0 ? 172 * $bar['chance'] / $peak : 0])
-                        <rect @class(['tail' => $bar['inTail']]) x="{{ round($i * $w + $w * .08, 2) }}" y="{{ round(202 - max($h, 1), 2) }}" width="{{ round($w * .84, 2) }}" height="{{ round(max($h, 1), 2) }}" rx="{{ min(4, $w * .2) }}"/>
-                        @if ($bar['hits'] === $page->luck->hits || $i % max(1, intdiv(count($bars), 12)) === 0)<text @class(['here' => $bar['hits'] === $page->luck->hits]) x="{{ round(($i + .5) * $w, 2) }}" y="220" text-anchor="middle">{{ $bar['hits'] }}</text>@endif
-                        @if ($bar['hits'] === $page->luck->hits)<text class="here" x="{{ round(min(860, max(40, ($i + .5) * $w)), 2) }}" y="{{ round(192 - max($h, 1), 2) }}" text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
+                    @foreach ($chart->bars() as $bar)
+                        <rect @class(['tail' => $bar['inTail']]) x="{{ $bar['x'] }}" y="{{ $bar['y'] }}" width="{{ $bar['width'] }}" height="{{ $bar['height'] }}" rx="{{ $bar['round'] }}"/>
+                        @if ($bar['isLabelled'])<text @class(['here' => $bar['isHere']]) x="{{ $bar['middle'] }}" y="220" text-anchor="middle">{{ $bar['hits'] }}</text>@endif
+                        @if ($bar['isHere'])<text class="here" x="{{ min(860, max(40, $bar['middle'])) }}" y="{{ $bar['y'] - 10 }}" text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
                     @endforeach
-                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ App\Words\OddsWords::fraction($page->luck->chance) }}</text>
+                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at {{ $say->fraction($page->luck->chance) }}</text>
                 </svg>
                 <dl class="facts mt-2">
                     <dt>Expected</dt><dd>{{ rtrim(rtrim(number_format($page->luck->expected()->toFloat(), 2), '0'), '.') }} hits</dd>
-                    <dt>{{ $page->luck->hits }} or fewer</dt><dd>{{ App\Words\OddsWords::percent($page->luck->atMost()) }}</dd>
-                    <dt>{{ $page->luck->hits }} or more</dt><dd>{{ App\Words\OddsWords::percent($page->luck->atLeast()) }}</dd>
-                    <dt>Exactly {{ $page->luck->hits }}</dt><dd>{{ App\Words\OddsWords::percent($page->luck->probabilityOf($page->luck->hits)) }}</dd>
+                    <dt>{{ $page->luck->hits }} or fewer</dt><dd>{{ $say->percent($page->luck->atMost()) }}</dd>
+                    <dt>{{ $page->luck->hits }} or more</dt><dd>{{ $say->percent($page->luck->atLeast()) }}</dd>
+                    <dt>Exactly {{ $page->luck->hits }}</dt><dd>{{ $say->percent($page->luck->probabilityOf($page->luck->hits)) }}</dd>
                 </dl>
                 <p class="soft small mb-0 mt-2">Assumes independent eggs with one and the same chance. If a parent may not carry the gene, that doubt comes on top.</p>
             </section>
-            @php([$alternatives, $calm] = [$page->alternatives(), $page->calm()])
             @if ($alternatives !== [])
                 <section class="sheet">
                     <div class="head"><h2>Luck, or something else?</h2><span class="soft small">odds now, with {{ $page->typed['not_carried'] }} and {{ $page->typed['hidden'] }} before the eggs</span></div>
-                    <ul class="plain odds-bars">@foreach ($alternatives as $one)<li><div class="row-flow"><strong>{{ $one['name'] }}</strong><span class="ms-auto num">{{ App\Words\OddsText::percent($one['share']) }}</span></div><div class="bar" aria-hidden="true"><i style="width:{{ round(100 * $one['share'], 1) }}%"></i></div><p class="soft small mb-0">{{ $one['text'] }}</p></li>@endforeach</ul>
+                    <ul class="plain odds-bars">@foreach ($alternatives as $one)<li><div class="row-flow"><strong>{{ $one['name'] }}</strong><span class="ms-auto num">{{ $say->share($one['share']) }}</span></div><div class="bar" aria-hidden="true"><i style="width:{{ round(100 * $one['share'], 1) }}%"></i></div><p class="soft small mb-0">{{ $one['text'] }}</p></li>@endforeach</ul>
                 </section>
             @endif
             @if ($calm !== null)

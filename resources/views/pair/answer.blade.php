@@ -1,15 +1,13 @@
-@php($question = $page->prediction->question)
 <section class="sheet" id="answer" aria-label="The answer">
     <p class="answer">@if ($page->targetSentence() !== '')<span @class(['hit' => ! $page->isImpossible()])>{{ $page->targetSentence() }}</span>@else{{ $page->headline() }}@endif</p>
-    @if ($page->hasUnreadableChance())<div class="small soft">{!! App\Words\OddsWords::exact($page->prediction->target->chance->perEgg(), 'Exactly') !!}</div>@endif
+    @if ($page->hasUnreadableChance())<div class="small soft">{!! $say->exact($page->prediction->target->chance->perEgg(), 'Exactly') !!}</div>@endif
     @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
-    @foreach ($parents as $parent)
-        @php($readiness = $parent->readiness($house))
-        @if ($readiness->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $readiness->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $readiness->reasons) }}{{ $readiness->likely ? ' Likely from '.$readiness->likely->format('F Y').'.' : '' }}</span></p>@endif
+    @foreach ($readiness as [$parent, $now])
+        @if ($now->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $now->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $now->reasons) }}{{ $now->likely ? ' Likely from '.$now->likely->format('F Y').'.' : '' }}</span></p>@endif
     @endforeach
     @foreach ($parents as $parent)@if ($parent->animal->hasOpenGenes())<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>The genes of <a href="{{ route('animals.show', $parent->animal) }}">{{ $parent->animal->name }}</a> are not known: these odds take every gene that is not named as absent, which is a guess.</span></p>@endif @endforeach
     @foreach ($worths as $one)<p class="small mb-0 mt-1"><x-icon name="signpost-split" style="width:1rem"/> <a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: <span class="soft">{{ $one['says'] }}.</span></p>@endforeach
-    @if ($malformed && $malformed->affected() !== [])<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>Of this pair before: {{ $malformed->words() }} were malformed or ailing. {{ App\Health\PatternWords::of($malformed->pattern()) }} Think before repeating it.</span></p>@endif
+    @if ($malformed && $malformed->affected() !== [])<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>Of this pair before: {{ $malformed->words() }} were malformed or ailing. {{ $pattern }} Think before repeating it.</span></p>@endif
     @if ($page->relatedness)
         <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>
     @endif
@@ -39,14 +37,13 @@
     @endif
 </div>
 
-@if (count($looks = $page->looks()) > 0)
+@if ($looks !== [])
     <section class="sheet" aria-labelledby="looks-title">
         <div class="head"><h2 id="looks-title">The likeliest looks</h2><span class="soft small">a scheme of the skin laid flat, as grown animals; the belly edges lie outside</span></div>
         <ul class="looks">
-            @foreach ($looks as $row)
-                @php($look = $gallery->ofForms($row->outcome->forms))
+            @foreach ($looks as [$row, $look])
                 <li @class(['is-hit' => $row->isHit()])>{!! $prints->medium($look, $row->outcome->label) !!}
-                    <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ App\Words\OddsWords::fraction($row->outcome->probability) }}, {{ $row->percent() }}</span>
+                    <p class="mb-0"><a href="#outcome-{{ $row->number }}"><strong>{{ $row->outcome->label }}</strong></a> @if ($row->isHit())<span class="tag hit">★ {{ $row->share->isOne() ? 'hit' : 'may be a hit' }}</span>@endif <span class="soft">{{ $say->fraction($row->outcome->probability) }}, {{ $row->percent() }}</span>
                     @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it: {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span class="d-block small soft">{{ $look->sureness->value === 'unknown' ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif</p></li>
             @endforeach
         </ul>
@@ -65,7 +62,7 @@
 <section class="sheet" data-module="rows" aria-labelledby="list-title">
     <div class="head">
         <h2 id="list-title">All outcomes</h2>
-        <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ App\Words\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) @if (count($page->rows) < config('destino.all_rows'))<a href="{{ route('pair', $inquiry->query() + ['rows' => 'all']) }}#list-title">{{ $page->space->total()->isGreaterThan(config('destino.all_rows')) ? 'List the '.number_format(config('destino.all_rows')).' most likely' : 'List all' }}</a>.@endif <a href="{{ route('pair.export', $inquiry->query()) }}">The whole list is in the CSV file.</a>@endif</span>
+        <span class="soft small">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} listed: {{ $say->percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.@if (! $page->covered->isOne()) @if (count($page->rows) < config('destino.all_rows'))<a href="{{ route('pair', $inquiry->query() + ['rows' => 'all']) }}#list-title">{{ $page->space->total()->isGreaterThan(config('destino.all_rows')) ? 'List the '.number_format(config('destino.all_rows')).' most likely' : 'List all' }}</a>.@endif <a href="{{ route('pair.export', $inquiry->query()) }}">The whole list is in the CSV file.</a>@endif</span>
     </div>
     <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search" id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>

@@ -1,15 +1,11 @@
-@php($assumptions = $page->prediction->assumptions())
 @foreach ($assumptions->readings as $reading)<p class="mb-1">{{ $reading }}</p>@endforeach
 <ul class="mb-2">@foreach ($assumptions->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul>
-@php($survival = $page->prediction->cross->survival())
-@if (! $survival->isOne())<p>{{ App\Words\OddsWords::fraction($survival) }} of the eggs do not die of their form ({{ App\Words\OddsWords::percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
-@php($claims = $page->claims())
+@if (! $survival->isOne())<p>{{ $say->fraction($survival) }} of the eggs do not die of their form ({{ $say->percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
 @if ($claims !== [])
     <h3 class="mb-2">Keepers disagree about these; the choice changes the numbers above</h3>
     <form method="get" action="{{ route('pair') }}" class="stack no-print" data-module="autosend">
         @foreach ($inquiry->query(['school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
-        @foreach ($claims as $claim)
-            @php([$chosen, $ours] = [$assumptions->schools[$claim->key], $house->schools()[$claim->key] ?? $claim->default])
+        @foreach ($claims as [$claim, $chosen, $ours])
             <div class="field">
                 <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
                 <select class="input" id="school-{{ $claim->key }}" name="school[{{ $claim->key }}]">

@@ -1,5 +1,3 @@
-@php($hasSex = collect($page->rows)->contains(fn ($row) => $row->outcome->sex !== null))
-@php($hasTarget = $page->prediction->target !== null)
 <div class="scroll">
 <table class="list stacked">
     <caption class="visually-hidden">Outcomes, most likely first</caption>
@@ -18,12 +16,12 @@
             <td data-value="{{ $row->outcome->label }}">{!! $row->outcome->isLethal ? '' : $prints->ofForms($row->outcome->forms) !!}{{ $row->outcome->label }}
                 @if ($row->knownAs() !== '')<span class="soft">({{ $row->knownAs() }})</span>@endif
                 @if ($row->outcome->isLethal)<span class="tag dead">does not live</span>@endif
-                @if ($hasTarget && $row->share->isOne())<span class="tag hit">★ hit</span>@elseif ($hasTarget && $row->isHit())<span class="tag doubt">hit in {{ App\Words\OddsWords::percent($row->share) }}</span>@endif
+                @if ($hasTarget && $row->share->isOne())<span class="tag hit">★ hit</span>@elseif ($hasTarget && $row->isHit())<span class="tag doubt">hit in {{ $say->percent($row->share) }}</span>@endif
             </td>
             <td><x-beads :beads="$row->beads"/></td>
             @if ($hasSex)<td data-label="Sex">{{ $row->outcome->sex?->value }}</td>@endif
             @if ($page->prediction->question->by->value === 'look')<td class="num" data-label="Genotypes that look like this" data-value="{{ $row->outcome->genotypes }}">{{ $row->outcome->genotypes }}</td>@endif
-            <td class="num" data-label="Chance" data-value="{{ $row->outcome->probability->toFloat() }}"><strong>{!! App\Words\OddsWords::exact($row->outcome->probability, 'exact') !!}</strong></td>
+            <td class="num" data-label="Chance" data-value="{{ $row->outcome->probability->toFloat() }}"><strong>{!! $say->exact($row->outcome->probability, 'exact') !!}</strong></td>
             <td class="num">{{ $row->percent() }}</td>
             <td class="num soft">{{ $row->oneIn() }}</td>
         </tr>

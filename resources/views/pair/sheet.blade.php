@@ -12,13 +12,12 @@
             <p class="answer second mt-2">{{ $page->headline() }}</p>
             @if ($page->relatedness)<p>{{ $page->relatedness->sentence() }}</p>@endif
             @if ($page->prediction->target && ! $page->isImpossible())
-                @php($chance = $page->prediction->target->chance)
-                <p class="mb-0">In {{ $inquiry->eggs }} eggs: at least one {{ App\Words\OddsWords::percent($chance->atLeastOne((int) $inquiry->eggs)) }}, at least two {{ App\Words\OddsWords::percent($chance->atLeastTwo((int) $inquiry->eggs)) }}.
+                <p class="mb-0">In {{ $inquiry->eggs }} eggs: at least one {{ $say->percent($chance->atLeastOne((int) $inquiry->eggs)) }}, at least two {{ $say->percent($chance->atLeastTwo((int) $inquiry->eggs)) }}.
                 @foreach ($page->eggsFor($chance) as $level => $needed) {{ $level }} %: {{ $needed === null ? 'never' : $needed.' eggs' }}{{ $loop->last ? '.' : ',' }} @endforeach</p>
             @endif
         </section>
         <section class="sheet"><h2 class="mb-2">Outcomes</h2>@include('pair.rows')
-            <p class="small soft mb-0 mt-1">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} outcomes, {{ App\Words\OddsWords::percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.</p></section>
+            <p class="small soft mb-0 mt-1">{{ count($page->rows) }} of {{ number_format((float) (string) $page->space->total()) }} outcomes, {{ $say->percent($page->covered) }} of the {{ Str::plural($page->unit()) }}.</p></section>
         @if ($page->advice !== [])<section class="sheet"><h2 class="mb-2">To know</h2><x-advice-list :advice="$page->advice"/></section>@endif
         <section class="sheet"><h2 class="mb-2">Squares</h2><div class="squares">@foreach ($page->squares() as $square)<x-square :square="$square" :page="$page"/>@endforeach</div></section>
     </div>

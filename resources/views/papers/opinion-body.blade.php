@@ -1,5 +1,4 @@
 {{-- one page about an animal for somebody who knows: in the file that is sent, and as its preview --}}
-@php($card = $of->page->card)
 <{{ $title }}>{{ $of->animal->name }}: what do you see?</{{ $title }}>
 <p class="soft">{{ implode(', ', array_filter([$of->animal->sex->value ?? 'sex not known', $of->animal->hatched_on ? 'hatched '.$of->animal->hatchedWords() : null, $of->animal->clutch?->title()])) }}. Written on {{ now()->format('j F Y') }}.</p>
 @if ($of->question !== '')<p class="wanted">{{ $of->question }}</p>@endif
@@ -16,7 +15,7 @@
 @endforelse
 @if ($of->odds() !== [])
     <h3>What is open</h3>
-    <table><tbody>@foreach ($of->odds() as $one)<tr><td>{{ $one['name'] }}</td><td class="num">{{ App\Words\OddsText::percent($one['share']) }}</td></tr>@endforeach</tbody></table>
+    <table><tbody>@foreach ($of->odds() as $one)<tr><td>{{ $one['name'] }}</td><td class="num">{{ $say->share($one['share']) }}</td></tr>@endforeach</tbody></table>
 @endif
 @if ($of->seen() !== [])
     <h3>What was seen</h3>

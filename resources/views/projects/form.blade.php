@@ -1,5 +1,3 @@
-@php($isNew = ! $project->exists)
-@php($offerText = implode("\n", array_map(fn ($offer) => "{$offer['sex']}, {$offer['genes']}, {$offer['age']} months, {$offer['price']}".(isset($offer['from']) ? ", from {$offer['from']}" : '').(isset($offer['until']) ? ", until {$offer['until']}" : ''), $project->offers)))
 <x-station :title="$isNew ? 'New project' : 'Change '.$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
     <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('projects.store') : route('projects.update', $project) }}" data-module="once">
         @csrf
@@ -19,11 +17,11 @@
             <x-field name="weight" label="Weight against other projects" unit="1 to 9" :value="old('weight', $project->weight)" inputmode="numeric"/>
             <x-field name="begun_on" label="Begun on" type="date" :value="old('begun_on', $project->begun_on?->format('Y-m-d'))"/>
         </div>
-        <x-field name="offers" label="Animals you could buy" type="textarea" rows="3" :value="old('offers', $offerText)" hint="One a line: female, Clown het Piebald, 24 months, 400. Add “from 2027-03” or “until 2027-01-31” where it is not to be had at any time."/>
+        <x-field name="offers" label="Animals you could buy" type="textarea" rows="3" :value="old('offers', $project->offersAsTyped())" hint="One a line: female, Clown het Piebald, 24 months, 400. Add “from 2027-03” or “until 2027-01-31” where it is not to be had at any time."/>
         <p class="soft small mb-0">All animals of the collection that are here and of known sex count as founders, with what is believed of them.</p>
         <details @if ($errors->has('assumptions') || $errors->has('assumptions.*') || $project->assumptions !== []) open @endif><summary>Assumptions of this project</summary>
             <x-field-error id="assumptions-error" :message="$errors->first('assumptions')"/>
-            <div class="four mt-2">@php($defaults = (new Destino\Planning\Given\PlanAssumptions)->toArray())@foreach (App\Projects\AssumptionWords::order() as $name)<x-field :name="'assumptions['.$name.']'" :label="App\Projects\AssumptionWords::label($name)" :unit="App\Projects\AssumptionWords::unit($name)" :value="old('assumptions.'.$name, $project->assumptions[$name] ?? '')" :placeholder="(string) $defaults[$name]" inputmode="decimal"/>@endforeach</div>
+            <div class="four mt-2">@foreach ($lists->assumptions() as $one)<x-field :name="'assumptions['.$one['name'].']'" :label="$one['label']" :unit="$one['unit']" :value="old('assumptions.'.$one['name'], $project->assumptions[$one['name']] ?? '')" :placeholder="(string) $one['default']" inputmode="decimal"/>@endforeach</div>
         </details>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
         <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Cancel</a></div>

@@ -1,6 +1,5 @@
 <x-station :title="$project->name" station="projects" :crumb="$project->name" :crumb-link="route('projects.show', $project)">
     <x-slot:actions><button type="button" class="button" data-module="print" hidden><x-icon name="printer"/>Print</button></x-slot:actions>
-    @php($clutches = $page->clutches())
     <section class="sheet stack" style="max-width:46rem">
         <p class="answer mb-0">{{ $project->target }}{{ $project->begun_on ? ', begun in '.$project->begun_on->format('Y') : '' }}: {{ count($clutches) }} {{ Str::plural('clutch', count($clutches)) }}, {{ array_sum(array_map(fn ($clutch) => (int) $clutch->eggs_good, $clutches)) }} good eggs, {{ array_sum(array_map(fn ($clutch) => (int) $clutch->hatched, $clutches)) }} hatched so far.</p>
         @if ($project->notes)<p class="mb-0" style="white-space:pre-line">{{ $project->notes }}</p>@endif

@@ -1,10 +1,9 @@
-@php([$mates, $sons, $answers] = [$design->mates(), $design->sons(), $question->answers()])
 <x-station :title="$question->words()" station="prove" crumb="Prove" :crumb-link="route('prove')">
     <x-slot:actions><a class="button" href="{{ route('prove.animal', $animal) }}">Evidence so far</a></x-slot:actions>
     <div class="stack">
     <section class="sheet">
         <p class="answer mb-2">@if (count($answers) < 2){{ array_key_first($answers) }}, for sure: there is nothing to prove.@elseif ($animal->sex === null)Find out the sex first; then the mates can be ranked.@elseif (($mates[0]['eggs95'] ?? null) === null)No mate of the collection can settle it{{ $sons ? '; sons held back can.' : '. A visual mate could.' }}@else{{ $mates[0]['mate']->name }} tells soonest: {{ $mates[0]['eggs95'] }} eggs for 95 %{{ $mates[0]['eggs99'] ? ', '.$mates[0]['eggs99'].' for 99 %' : '' }}, about {{ $mates[0]['seasons'] }} {{ $mates[0]['seasons'] > 1 ? 'seasons' : 'season' }}.@endif</p>
-        <x-shares :shares="$answers"/><p class="small soft mb-0 mt-1">{{ App\Prove\Evidence::told($answers) }}</p>
+        <x-shares :shares="$answers"/><p class="small soft mb-0 mt-1">{{ $say->shares($answers) }}</p>
     </section>
     @if ($mates !== [] && count($answers) > 1)
         <section class="sheet">

@@ -1,10 +1,9 @@
-@php([$open, $unlikely, $decided, $changes] = [$desk->open(), $desk->unlikely(), $desk->decided(), $digest->changes()])
 <x-station title="Prove" station="prove">
     <x-slot:actions>@can('manage')<a class="button" href="{{ route('traits.create') }}"><x-icon name="plus-lg"/>New odd look</a>@endcan</x-slot:actions>
     <x-prove-tabs here="desk"/>
     <div class="stack">
     @foreach ($desk->faults() as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault }} Until it is mended, nothing is concluded of this family from its young.</span></p>@endforeach
-    @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to be worked out exactly. Its odds are sampled, within about {{ App\Words\OddsText::percent($error) }}.</span></p>@endif
+    @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to be worked out exactly. Its odds are sampled, within about {{ $say->share($error) }}.</span></p>@endif
     @include('prove.puzzles', ['puzzles' => $open])
     @foreach ($unlikely as $one)
         <section class="sheet">

@@ -1,4 +1,3 @@
-@php([$may, $today] = [Gate::allows('log'), $page->today])
 <x-station title="Today" station="today">
     <x-slot:actions>@if ($may)<a class="button" href="{{ route('round.create', 'feed') }}">Feeding round</a><a class="button" href="{{ route('round.create', 'weight') }}">Weighing round</a><a class="button" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>New pairing</a>@endif</x-slot:actions>
     <p class="soft">{{ $today->format('l j F Y') }}</p>
@@ -16,14 +15,13 @@
                 @foreach ($page->due as $one)
                     <li><p class="mb-1"><a href="{{ route('clutches.show', $one->clutch) }}"><strong>{{ $one->clutch->dam->name }}</strong></a> <span class="soft small">{{ implode(' · ', array_filter([$one->clutch->dam->placeWords(), 'with '.($one->clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'a sire not known')])) }}</span>
                         @if ($one->isOverdue)<span class="tag dead">overdue</span>@elseif ($one->isNow($today))<span class="tag hit">now</span>@endif
-                        <span class="d-block">Expect {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">, {{ App\Projects\ProjectPage::percent($one->thisWeek) }} within a week</span>@endif</span><span class="d-block soft small">{{ ucfirst($one->rests) }}.</span></p>
+                        <span class="d-block">Expect {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">, {{ $say->share($one->thisWeek) }} within a week</span>@endif</span><span class="d-block soft small">{{ ucfirst($one->rests) }}.</span></p>
                         @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>egg by egg</a></p>@endif @endif</li>
                 @endforeach
             </ul>
             <p class="soft small mb-0 mt-2">Wash your hands after handling; a female on eggs may bite. A female in trouble laying, or an ailing hatchling, is for a reptile veterinarian.</p>
         </section>
     @endif
-    @php($week = $page->week())
     @unless ($week->isEmpty())
         <section class="sheet"><div class="head"><h2>This week and the next</h2><span class="soft small">windows on the day they open and their last day</span></div>
             <ol class="week">@foreach ($week->days as $day)<li @class(['is-today' => $day['isToday'], 'is-past' => $day['isPast'], 'is-bare' => $day['says'] === []])><span class="day"><span class="soft">{{ $day['day']->format('D') }}</span> {{ $day['day']->format('j M') }}@if ($day['isToday'])<span class="visually-hidden">, today</span>@endif</span>@foreach ($day['says'] as $one)<a href="{{ $one['link'] }}" @class(['is-end' => $one['isEnd']])>{{ $one['text'] }}</a>@endforeach</li>@endforeach</ol></section>

@@ -1,15 +1,12 @@
 <x-station title="Train" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
     <x-gene-tabs here="train"/>
-    @php([$at, $count] = [$state['at'] ?? 0, count($state['items'] ?? [])])
     @if ($last !== null)
-        @php([$answered, $choice] = $last)
-        @php($isRight = $choice === $answered->answer)
         <section class="sheet trainer">
             <p class="soft mb-1">Question {{ $at }} of {{ $count }}, {{ $state['right'] }} right so far</p>
             <p class="answer" role="status">@if ($isRight)<x-icon name="check-circle"/> Right: @else<x-icon name="x-octagon"/> No: it is @endif{{ $answered->options[$answered->answer]['label'] }}.</p>
             <p>{{ $answered->why }}@if ($answered->place) <span class="soft" data-module="lift" data-lift-now="{{ $answered->place }}">Look at: {{ str_replace('-', ' ', $answered->place) }}.</span>@endif</p>
             @if ($answered->photo)<img class="trainer-photo" src="{{ route('photos.show', $answered->photo) }}" alt="the photograph that was asked about">@endif
-            @foreach ($answered->shown as $shown)<figure class="mb-2">{!! App\Drawing\SkinSvg::medium($shown['look'], $shown['label']) !!}<figcaption class="small"><strong>{{ $shown['label'] }}</strong></figcaption></figure>@endforeach
+            @foreach ($answered->shown as $shown)<figure class="mb-2">@skin('medium', $shown['look'], $shown['label'])<figcaption class="small"><strong>{{ $shown['label'] }}</strong></figcaption></figure>@endforeach
             <form method="post" action="{{ route('train.next') }}" data-module="trainer">@csrf<button class="button main" type="submit" data-next>{{ $question === null ? 'See how it went' : 'Next question' }}</button> <span class="soft small key-hint ms-2">or press Enter</span></form>
         </section>
     @elseif ($question !== null)
@@ -17,11 +14,11 @@
             <p class="soft mb-1">Question {{ $at + 1 }} of {{ $count }}, {{ $state['right'] }} right so far</p>
             <p class="answer" id="question">{{ $question->asks }}</p>
             @if ($question->photo)<img class="trainer-photo" src="{{ route('photos.show', $question->photo) }}" alt="the animal that is asked about">@endif
-            @if ($question->look)<figure class="mb-3">{!! App\Drawing\SkinSvg::full($question->look, 'the animal that is asked about') !!}</figure>@endif
+            @if ($question->look)<figure class="mb-3">@skin('full', $question->look, 'the animal that is asked about')</figure>@endif
             <form method="post" action="{{ route('train.answer') }}" data-module="trainer" aria-labelledby="question">@csrf<input type="hidden" name="at" value="{{ $at }}">
                 <div @class(['choices-large', 'with-looks' => $question->options[0]['look'] !== null])>
                     @foreach ($question->options as $i => $option)
-                        <button class="choice-large" type="submit" name="choice" value="{{ $i }}" data-choice="{{ $i + 1 }}"><span class="key">{{ $i + 1 }}</span>@if ($option['look']){!! App\Drawing\SkinSvg::medium($option['look'], $option['label']) !!}@endif<span>{{ ucfirst($option['label']) }}</span></button>
+                        <button class="choice-large" type="submit" name="choice" value="{{ $i }}" data-choice="{{ $i + 1 }}"><span class="key">{{ $i + 1 }}</span>@if ($option['look'])@skin('medium', $option['look'], $option['label'])@endif<span>{{ ucfirst($option['label']) }}</span></button>
                     @endforeach
                 </div>
                 <x-field-error id="choice-error" :message="$errors->first('choice')"/>

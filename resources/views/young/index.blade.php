@@ -1,4 +1,3 @@
-@php($may = Gate::allows('manage'))
 <x-station title="Keep or sell" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
     <div class="stack">
         @if (count($page->seasons) > 0)<nav class="choices" aria-label="Season" style="justify-self:start">@foreach (array_slice($page->seasons, 0, 6) as $season)<a href="{{ route('young', ['season' => $season]) }}" @if ($season === $page->season) aria-current="true" @endif>{{ $season }}</a>@endforeach</nav>@endif
@@ -9,18 +8,17 @@
             @if ($page->unplanned() !== [])<p class="field-error mb-0"><x-icon name="hourglass-split"/><span>What {{ implode(' and ', $page->unplanned()) }} would need is not worked out yet: look again when the plan is made.</span></p>@endif
             <ul class="cards young">
                 @foreach ($page->rows as $row)
-                    @php($animal = $row['animal'])
                     <li class="sheet">
-                        <div class="row-flow in-line"><span class="young-print">{!! $prints->ofBelief($row['card']->belief(), $row['card']->days(), $animal->id) !!}</span>
-                            <span><a href="{{ route('animals.show', $animal) }}"><strong>{{ $animal->name }}</strong></a> <x-sex :animal="$animal"/> <span class="tag">{{ $row['status']->value }}</span><span class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
+                        <div class="row-flow in-line"><span class="young-print">{!! $prints->ofBelief($row['card']->belief(), $row['card']->days(), $row['animal']->id) !!}</span>
+                            <span><a href="{{ route('animals.show', $row['animal']) }}"><strong>{{ $row['animal']->name }}</strong></a> <x-sex :animal="$row['animal']"/> <span class="tag">{{ $row['status']->value }}</span><span class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
                         <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides'][$row['leans']] }}</strong>@if ($row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
                         @if ($row['keep'] !== [])<ul class="reasons small mb-1">@foreach ($row['keep'] as $why)<li><span class="tag hit">for keeping</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['sell'] !== [])<ul class="reasons small mb-1">@foreach ($row['sell'] as $why)<li><span class="tag">for selling</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No plan needs it, and no gene or sex of those held back speaks against it.</p>@endif
-                        @if ($may && $row['status'] !== App\Models\Enums\Status::HoldBack)
-                            <form method="post" action="{{ route('status.store', $animal) }}" class="row-flow mt-2 no-print" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="status" value="hold-back"><input type="hidden" name="on" value="{{ now()->format('Y-m-d') }}"><input type="hidden" name="review_on" value="{{ $page->reviewOn() }}">
-                                <input class="input slim" name="reason" maxlength="400" value="{{ Str::limit($row['keep'][0] ?? '', 380) }}" aria-label="Why {{ $animal->name }} is held back" placeholder="why" required><button class="button slim" type="submit">Hold back</button><a class="button slim" href="{{ route('animals.show', $animal) }}#sale">Offer</a></form>
-                        @elseif ($row['status'] === App\Models\Enums\Status::HoldBack && $animal->latestStatus?->review_on)<p class="small soft mb-0">Look again on {{ $animal->latestStatus->review_on->format('j M Y') }}.</p>@endif
+                        @if ($may && $row['status']->value !== 'hold-back')
+                            <form method="post" action="{{ route('status.store', $row['animal']) }}" class="row-flow mt-2 no-print" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="status" value="hold-back"><input type="hidden" name="on" value="{{ now()->format('Y-m-d') }}"><input type="hidden" name="review_on" value="{{ $page->reviewOn() }}">
+                                <input class="input slim" name="reason" maxlength="400" value="{{ Str::limit($row['keep'][0] ?? '', 380) }}" aria-label="Why {{ $row['animal']->name }} is held back" placeholder="why" required><button class="button slim" type="submit">Hold back</button><a class="button slim" href="{{ route('animals.show', $row['animal']) }}#sale">Offer</a></form>
+                        @elseif ($row['status']->value === 'hold-back' && $row['animal']->latestStatus?->review_on)<p class="small soft mb-0">Look again on {{ $row['animal']->latestStatus->review_on->format('j M Y') }}.</p>@endif
                     </li>
                 @endforeach
             </ul>

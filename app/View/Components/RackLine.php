@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components;
+
+use App\Models\Rack;
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\MessageBag;
+use Illuminate\Support\ViewErrorBag;
+use Illuminate\View\Component;
+
+/** A rack as it stands, to be changed in one line; its errors stand in it and in no other. */
+class RackLine extends Component
+{
+    public readonly MessageBag $bag;
+
+    public function __construct(public readonly Rack $rack)
+    {
+        $this->bag = self::bagOf($rack);
+    }
+
+    public static function bagOf(Rack $rack): MessageBag
+    {
+        $errors = view()->shared('errors', new ViewErrorBag);
+
+        return $errors->getBag("rack-{$rack->id}");
+    }
+
+    /** What was typed where it was wrong, else what is recorded. */
+    public function typed(string $field): mixed
+    {
+        return $this->bag->isEmpty() ? $this->rack->getAttribute($field) : old($field, $this->rack->getAttribute($field));
+    }
+
+    public function render(): View
+    {
+        return view('components.rack-line');
+    }
+}
