@@ -44,7 +44,7 @@
             @if ($log->entries === [])<p class="soft mb-0">Nothing logged yet. Start with a weight: two of them make a curve, and tell when {{ $animal->pronoun() }} is likely to be ready.</p>@endif
             <ul class="plain">
                 @foreach ($log->latest() as $entry)
-                    <li class="row-flow"><span class="soft small">{{ $entry->on->format('j M Y') }}</span> <span class="tag">{{ $entry->kind->value }}</span> <span style="overflow-wrap:anywhere">{{ $entry->sentence() }}</span>
+                    <li class="row-flow"><span class="soft small">{{ $entry->on->format('j M Y') }}</span> <span class="tag">{{ $entry->kind->value }}</span> <span class="breaks">{{ $entry->sentence() }}</span>
                         @if ($mayLog)<x-take-out kind="care" :record="$entry" :label="$entry->on->format('j F Y').', '.$entry->sentence()"/>@endif</li>
                 @endforeach
             </ul>

@@ -1,5 +1,5 @@
 <x-station :title="$isNew ? 'Add an animal' : 'Change '.$animal->name" station="animals" crumb="{{ $isNew ? 'Animals' : $animal->name }}" :crumb-link="$isNew ? route('animals.index') : route('animals.show', $animal)">
-    <form class="sheet stack" style="max-width:48rem" method="post" action="{{ $isNew ? route('animals.store') : route('animals.update', $animal) }}" data-module="once">
+    <form class="sheet stack measure" method="post" action="{{ $isNew ? route('animals.store') : route('animals.update', $animal) }}" data-module="once">
         @csrf
         @unless ($isNew) @method('put') <input type="hidden" name="version" value="{{ $animal->version }}"> @endunless
         @if ($isNew)<input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">@endif
@@ -12,7 +12,7 @@
             <legend class="legend mb-1">Sex</legend>
             <div class="row-flow">
                 @foreach (['male', 'female', 'unknown'] as $sex)
-                    <label class="switch"><input type="radio" name="sex" value="{{ $sex }}" @checked(old('sex', $animal->exists ? ($animal->sex?->value ?? 'unknown') : '') === $sex)> <x-icon :name="$sex === 'unknown' ? 'question-circle' : 'gender-'.$sex" style="width:1rem"/> {{ $sex === 'unknown' ? 'not known' : $sex }}</label>
+                    <label class="switch"><input type="radio" name="sex" value="{{ $sex }}" @checked(old('sex', $animal->exists ? ($animal->sex?->value ?? 'unknown') : '') === $sex)> <x-icon class="slight" :name="$sex === 'unknown' ? 'question-circle' : 'gender-'.$sex"/> {{ $sex === 'unknown' ? 'not known' : $sex }}</label>
                 @endforeach
             </div>
             <x-field-error id="sex-error" :message="$errors->first('sex')"/>

@@ -4,19 +4,19 @@
         <section class="sheet empty">
             <p class="answer">No animals yet.</p>
             <p class="soft">Add the first one: a name, its sex and what it carries are enough. Then pair it. Or bring in a whole list from a spreadsheet.</p>
-            @can('manage')<p class="row-flow" style="justify-content:center"><a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a><a class="button" href="{{ route('exchange') }}"><x-icon name="upload"/>Bring in a list</a></p>@endcan
+            @can('manage')<p class="row-flow centred"><a class="button main" href="{{ route('animals.create') }}"><x-icon name="plus-lg"/>Add an animal</a><a class="button" href="{{ route('exchange') }}"><x-icon name="upload"/>Bring in a list</a></p>@endcan
         </section>
     @else
         <form class="find mb-2" method="get" role="search">
             <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="genes">Find by genes <span class="soft">(“ready” and a status may be added)</span></label>
                 <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false" autocapitalize="off" placeholder="carries Clown, female, ready" aria-describedby="genes-error genes-reading" @if ($search->error) aria-invalid="true" @endif>
                 <x-field-error id="genes-error" :message="$search->error"/>
-                <div class="reading" style="min-height:0" id="genes-reading" data-reading aria-live="polite"></div></div>
+                <div class="reading flat" id="genes-reading" data-reading aria-live="polite"></div></div>
             <div class="field"><label for="find">by name or note</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}"></div>
             <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value" :options="$lists->statusOptions()"/>
             @if ($racks->isNotEmpty())<x-choice name="rack" label="rack" blank="any" :value="$search->rack" :options="$racks->pluck('name', 'id')->all()"/>@endif
             <input type="hidden" name="view" value="{{ $search->view }}">
-            <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
+            <div><button class="button high"><x-icon name="search"/>Find</button></div>
         </form>
         <div class="row-flow mb-3 under-find">
             <nav class="choices" aria-label="View">@foreach ($search::VIEWS as $view => $words)<a href="{{ route('animals.index', ['view' => $view] + $search->query()) }}" @if ($search->view === $view) aria-current="true" @endif>{{ $words }}</a>@endforeach</nav>

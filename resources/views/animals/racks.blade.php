@@ -6,7 +6,7 @@
 @if ($rackView->racks === [])
     <section class="sheet empty"><p class="answer">No racks yet.</p><p class="soft">Build your racks as they stand in the room, then give every animal its tub.</p>@can('manage')<p><a class="button main" href="{{ route('racks.index') }}">Build a rack</a></p>@endcan</section>
 @endif
-<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs>@foreach (['male' => 'gender-male', 'female' => 'gender-female', 'unknown' => 'question-circle'] as $sex => $icon)<g id="sex-{{ $sex }}"><x-icon :name="$icon"/></g>@endforeach</defs></svg>
+<svg class="beside" width="0" height="0" aria-hidden="true"><defs>@foreach (['male' => 'gender-male', 'female' => 'gender-female', 'unknown' => 'question-circle'] as $sex => $icon)<g id="sex-{{ $sex }}"><x-icon :name="$icon"/></g>@endforeach</defs></svg>
 <div class="racks" @can('log') data-module="rack" data-token="{{ csrf_token() }}" @endcan>
     <p class="visually-hidden" data-said role="status"></p>
     @foreach ($rackView->racks as ['rack' => $rack, 'tubs' => $tubs, 'loose' => $loose])

@@ -2,7 +2,7 @@
     @if ($animals->isEmpty())
         <section class="sheet empty"><p class="answer">No animals yet.</p><p><a class="button main" href="{{ route('animals.create') }}">Add an animal</a></p></section>
     @else
-    <form class="sheet stack round" style="max-width:48rem" method="post" action="{{ route('round.store', $kind->value) }}" data-module="once round">
+    <form class="sheet stack round measure" method="post" action="{{ route('round.store', $kind->value) }}" data-module="once round">
         @csrf
         <input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">
         <p class="soft mb-0"><span data-without-script>Fill in whom you come by; rows left empty are left alone.</span><span data-with-script hidden>Each tap is kept at once; a second tap on the same takes it back.</span> @if ($racks->count() > 1)Only one rack: @foreach ($racks as $one)<a href="{{ route('round.create', [$kind->value, 'rack' => $one->id]) }}" @if ((string) $rack === (string) $one->id) aria-current="true" @endif>{{ $one->name }}</a> @endforeach @if ($rack)<a href="{{ route('round.create', $kind->value) }}">all</a>@endif @endif</p>

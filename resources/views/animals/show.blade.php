@@ -32,7 +32,7 @@
             <div class="head"><h2>What was stated</h2></div>
             <ul class="plain">
                 @forelse ($page->statements as $statement)
-                    <li><div class="row-flow"><span style="overflow-wrap:anywhere"><strong>{{ $statement->text }}</strong> <span class="soft small">{{ $statement->byWhom() }}{{ $statement->names_all ? '' : '; may leave out what shows' }}</span></span>
+                    <li><div class="row-flow"><span class="breaks"><strong>{{ $statement->text }}</strong> <span class="soft small">{{ $statement->byWhom() }}{{ $statement->names_all ? '' : '; may leave out what shows' }}</span></span>
                         @if ($may)<span class="ms-auto row-flow"><a class="small" href="{{ route('statements.edit', $statement) }}">correct</a><x-take-out kind="statement" :record="$statement" :label="$statement->text"/></span>@endif</div>
                         @if ($statement->note)<p class="soft small mb-0">{{ $statement->note }}</p>@endif
                         @foreach ($page->faultsOf($statement) as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault }} This statement does not count until it is corrected.</span></p>@endforeach</li>
@@ -68,18 +68,18 @@
                 @if ($animal->clutch)<dt>Clutch</dt><dd><a href="{{ route('clutches.show', $animal->clutch) }}">{{ $animal->clutch->load('dam', 'sires.animal')->title() }}</a></dd>@endif
                 @if ($animal->source || $animal->acquired_on)<dt>Came from</dt><dd>{{ implode(', ', array_filter([$animal->source, $animal->acquired_on?->format('j F Y')])) }}</dd>@endif
                 @if ($animal->price_cents !== null)<dt>Price paid</dt><dd>{{ $house->money($animal->price_cents) }}</dd>@endif
-                <dt>Notes</dt><dd style="white-space:pre-line">{{ $animal->notes ?: 'none' }}</dd>
+                <dt>Notes</dt><dd class="as-typed">{{ $animal->notes ?: 'none' }}</dd>
             </dl>
             @if ($mayLog && $page->racks !== [])
                 <form method="post" action="{{ route('animals.place', $animal) }}" class="row-flow mt-3">@csrf @method('put')
-                    <label for="to" class="small">Tub</label><select class="input slim" id="to" name="to" style="max-width:14rem"><option value="">none</option>{!! $page->tubOptions() !!}</select>
+                    <label for="to" class="small">Tub</label><select class="input slim brief" id="to" name="to"><option value="">none</option>{!! $page->tubOptions() !!}</select>
                     <button class="button slim" type="submit">Move</button><x-field-error id="to-error" :message="$errors->first('to')"/></form>
             @endif
         </section>
         <section class="sheet" id="status">
             <div class="head"><h2>Status</h2></div>
             <ul class="plain lines">
-                @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
+                @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span class="breaks">{{ $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
             </ul>
             @if ($may)
                 <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
@@ -110,7 +110,7 @@
         <section class="sheet" id="conditions">
             <div class="head"><h2>Conditions looked for</h2></div>
             <ul class="plain lines">
-                @forelse ($page->observations() as $seen)<li class="row-flow"><span class="soft small">{{ $seen->on->format('j M Y') }}</span> <span style="overflow-wrap:anywhere">{{ $seen->sentence() }}</span>@if ($mayLog)<x-take-out kind="observation" :record="$seen" :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">Nothing noted. “Wobble: none”, with a date, is worth noting too.</li>@endforelse
+                @forelse ($page->observations() as $seen)<li class="row-flow"><span class="soft small">{{ $seen->on->format('j M Y') }}</span> <span class="breaks">{{ $seen->sentence() }}</span>@if ($mayLog)<x-take-out kind="observation" :record="$seen" :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">Nothing noted. “Wobble: none”, with a date, is worth noting too.</li>@endforelse
             </ul>
             @if ($mayLog)
                 <details class="mt-3" @if ($errors->observation->any()) open @endif><summary>Note a condition</summary>

@@ -1,5 +1,5 @@
 <x-station :title="$isNew ? 'Record a clutch' : 'Change '.$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
-    <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('clutches.store') : route('clutches.update', $clutch) }}" data-module="once">
+    <form class="sheet stack measure wide" method="post" action="{{ $isNew ? route('clutches.store') : route('clutches.update', $clutch) }}" data-module="once">
         @csrf
         @unless ($isNew) @method('put') <input type="hidden" name="version" value="{{ $clutch->version }}"> @endunless
         @if ($isNew)<input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">@endif
@@ -26,7 +26,7 @@
             <x-field name="eggs_infertile" label="Infertile eggs" :value="old('eggs_infertile', $clutch->eggs_infertile)" inputmode="numeric"/>
             <x-field name="hatched" label="Hatched" unit="how many" :value="old('hatched', $clutch->hatched)" inputmode="numeric"/>
         </div>
-        <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">Made for</label><input class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target" spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target')) aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+        <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">Made for</label><input class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target" spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target')) aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading flat" data-reading aria-live="polite"></div></div>
         <x-field name="reason" label="Reason" :value="old('reason', $clutch->reason)" maxlength="2000" hint="Needed where the house rules warn of the pairing."/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $clutch->notes)"/>
         <x-unlikely/>

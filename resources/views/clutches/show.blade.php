@@ -13,7 +13,7 @@
                     @if ($clutch->incubator)<dt>Incubator</dt><dd><a href="{{ route('incubators.show', $clutch->incubator) }}">{{ $clutch->incubator->name }}</a></dd>@endif
                     @if ($clutch->target)<dt>Made for</dt><dd>{{ $clutch->target }}</dd>@endif
                     @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
-                    @if ($clutch->notes)<dt>Notes</dt><dd style="white-space:pre-line">{{ $clutch->notes }}</dd>@endif
+                    @if ($clutch->notes)<dt>Notes</dt><dd class="as-typed">{{ $clutch->notes }}</dd>@endif
                 </dl>
             </section>
             <section class="sheet" id="season">
@@ -48,7 +48,7 @@
                             <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')" :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
                             @if (count($page->sires()) > 1)<x-choice name="sire_id" bag="hatchling" label="Sire" blank="not sure which" :value="old('sire_id')" :options="collect($page->sires())->pluck('name', 'id')->all()"/>@endif
                             @can('manage', $clutch)
-                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="hatchling-genotype">What you see <span class="soft">(leave empty to follow the parents)</span></label><input class="input" id="hatchling-genotype" name="genotype" value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="hatchling-genotype">What you see <span class="soft">(leave empty to follow the parents)</span></label><input class="input" id="hatchling-genotype" name="genotype" value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/><div class="reading flat" data-reading aria-live="polite"></div></div>
                             <div class="two"><x-field name="certainty" bag="hatchling" label="How sure" unit="%" :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight" unit="g" :value="old('grams')" inputmode="numeric"/></div>
                             @endcan
                             <div><button class="button" type="submit">Add it</button></div>
@@ -73,7 +73,7 @@
                     <details class="mt-3" id="count-form" @if ($errors->count->any() || request()->query('dead')) open @endif><summary>Count some by look</summary>
                         <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
-                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div></div>
+                            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading flat" data-reading aria-live="polite"></div></div></div>
                             <label class="switch"><input type="checkbox" name="dead" value="1" @checked(old('dead', request()->query('dead')))> dead in the egg</label>
                             <x-field name="note" bag="count" label="Note" :value="old('note')" maxlength="200"/>
                             <div><button class="button" type="submit">Count them</button></div>

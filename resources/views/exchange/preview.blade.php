@@ -1,7 +1,7 @@
 <x-station :title="$upload->name" station="house" crumb="In and out" :crumb-link="route('exchange')">
     <x-field-error id="file-error" :message="$errors->first('file')"/>
     @if ($archive)
-        <section class="sheet stack" style="max-width:44rem">
+        <section class="sheet stack measure">
             <p class="answer">An archive of {{ count($document['animals']) }} animals, {{ count($document['clutches']) }} clutches and {{ count($photos) }} photographs.</p>
             @if ($animals > 0)
                 <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $refusal }}</span></p>

@@ -6,7 +6,7 @@
         <div class="field"><label for="complex">Complex</label><select class="input" id="complex" name="complex"><option value="">any</option>@foreach ($complexes as $locus)<option value="{{ $locus->key }}" @selected($search->locus === $locus->key)>{{ $locus->name }}</option>@endforeach</select></div>
         <div class="field"><label for="kind">Inheritance</label><select class="input" id="kind" name="kind"><option value="">any</option>@foreach ($lists->inheritances() as $kind)<option value="{{ $kind->value }}" @selected($search->inheritance === $kind)>{{ $kind->words($house->saysCoDominant()) }}</option>@endforeach</select></div>
         <div class="field"><label for="effect">What it changes</label><select class="input" id="effect" name="effect"><option value="">any</option>@foreach ($lists->effects() as $effect)<option value="{{ $effect->value }}" @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
-        <div><button class="button" style="min-height:2.75rem"><x-icon name="search"/>Find</button></div>
+        <div><button class="button high"><x-icon name="search"/>Find</button></div>
     </form>
     <p class="soft small">{{ count($genes) }} of {{ count($catalogue->alleles) }} genes. @if (count($genes) < count($catalogue->alleles))<a href="{{ route('genes.index') }}">Show all</a>@endif</p>
     @if ($genes === [])

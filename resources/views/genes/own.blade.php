@@ -1,5 +1,5 @@
 <x-station title="Add a gene of your own" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
-    <form class="sheet stack" style="max-width:44rem" method="post" action="{{ route('genes.change') }}" data-module="once">
+    <form class="sheet stack measure" method="post" action="{{ route('genes.change') }}" data-module="once">
         @csrf
         <input type="hidden" name="kind" value="gene"><input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">
         <p class="soft mb-0">For a gene that the library does not know. It counts in every answer from now on; what is not known of it may stay open.</p>

@@ -16,7 +16,7 @@
                 @foreach ($changes->where('kind', 'gene') as $change)<div class="row-flow mt-3"><span class="soft small">Added by you.</span> @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()" class=""/>@endcan</div>@endforeach
                 @can('manage')
                     <details class="mt-3" @if ($errors->has('name')) open @endif><summary>Add a name or a line name</summary>
-                        <form method="post" action="{{ route('genes.change') }}" class="row-flow mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="alias"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><label class="visually-hidden" for="alias">Name</label><input class="input slim" style="max-width:16rem" id="alias" name="name" value="{{ old('name') }}" maxlength="60"><button class="button slim" type="submit">Add</button></form>
+                        <form method="post" action="{{ route('genes.change') }}" class="row-flow mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="alias"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><label class="visually-hidden" for="alias">Name</label><input class="input slim brief" id="alias" name="name" value="{{ old('name') }}" maxlength="60"><button class="button slim" type="submit">Add</button></form>
                         <x-field-error id="alias-error" :message="$errors->first('name')"/></details>
                 @endcan
             </section>

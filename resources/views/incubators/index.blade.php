@@ -11,7 +11,7 @@
         @endforeach
     </ul>
     @if ($unclaimed !== [])<section class="sheet"><p class="mb-0">Readings come from {{ implode(', ', array_map(fn ($place) => "“{$place}”", array_slice($unclaimed, 0, 5))) }}, which no incubator here has as its place. Note an incubator with that name and they stand with it.</p></section>@endif
-    @can('manage')<section class="sheet" style="max-width:46rem"><div class="head"><h2>An incubator, or a box with a probe of its own</h2></div><x-incubator-form :house="$house" :token="$token" :place="$unclaimed[0] ?? ''"/></section>@endcan
+    @can('manage')<section class="sheet measure"><div class="head"><h2>An incubator, or a box with a probe of its own</h2></div><x-incubator-form :house="$house" :token="$token" :place="$unclaimed[0] ?? ''"/></section>@endcan
     <p class="soft small mb-0">Commonly 31 to 32 °C; a degree less takes about five days longer. Keep water away from the heater's wiring, use a thermostat of its own, and let nothing that heats run without one.</p>
     </div>
 </x-station>

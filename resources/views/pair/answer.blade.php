@@ -3,10 +3,10 @@
     @if ($page->hasUnreadableChance())<div class="small soft">{!! $say->exact($page->prediction->target->chance->perEgg(), 'Exactly') !!}</div>@endif
     @if ($page->targetSentence() !== '')<p class="answer second soft mt-1">{{ $page->headline() }}</p>@endif
     @foreach ($readiness as [$parent, $now])
-        @if ($now->isReady !== true)<p class="small mb-0 mt-1"><x-icon name="hourglass-split" style="width:1rem"/> {{ $parent->animal->name }} {{ $now->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $now->reasons) }}{{ $now->likely ? ' Likely from '.$now->likely->format('F Y').'.' : '' }}</span></p>@endif
+        @if ($now->isReady !== true)<p class="small mb-0 mt-1"><x-icon class="slight" name="hourglass-split"/> {{ $parent->animal->name }} {{ $now->isReady === false ? 'is not ready to breed' : 'may or may not be ready to breed' }}: <span class="soft">{{ implode(' ', $now->reasons) }}{{ $now->likely ? ' Likely from '.$now->likely->format('F Y').'.' : '' }}</span></p>@endif
     @endforeach
     @foreach ($parents as $parent)@if ($parent->animal->hasOpenGenes())<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>The genes of <a href="{{ route('animals.show', $parent->animal) }}">{{ $parent->animal->name }}</a> are not known: these odds take every gene that is not named as absent, which is a guess.</span></p>@endif @endforeach
-    @foreach ($worths as $one)<p class="small mb-0 mt-1"><x-icon name="signpost-split" style="width:1rem"/> <a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: <span class="soft">{{ $one['says'] }}.</span></p>@endforeach
+    @foreach ($worths as $one)<p class="small mb-0 mt-1"><x-icon class="slight" name="signpost-split"/> <a href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: <span class="soft">{{ $one['says'] }}.</span></p>@endforeach
     @if ($malformed && $malformed->affected() !== [])<p class="field-error mb-0 mt-1"><x-icon name="exclamation-triangle"/><span>Of this pair before: {{ $malformed->words() }} were malformed or ailing. {{ $pattern }} Think before repeating it.</span></p>@endif
     @if ($page->relatedness)
         <p @class(['mb-0 mt-2 related', 'is-close' => $page->relatedness->isAboveLimit()])>@if ($page->relatedness->isAboveLimit())<x-icon name="exclamation-triangle"/> @endif{{ $page->relatedness->sentence() }}</p>
@@ -20,7 +20,7 @@
             <form method="get" action="{{ route('pair') }}" class="row-flow no-print" data-module="autosend">
                 @foreach ($inquiry->query(['by' => null, 'sexed' => null, 'hatched' => null, 'alike' => null, 'school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
                 @foreach ($inquiry->schools as $claim => $choice) <input type="hidden" name="school[{{ $claim }}]" value="{{ $choice }}"> @endforeach
-                <label class="switch">Told apart by <select class="input" style="min-height:2.2rem;width:auto;padding:.15rem .5rem" name="by"><option value="look" @selected($question->by->value === 'look')>look</option><option value="genotype" @selected($question->by->value === 'genotype')>genotype</option></select></label>
+                <label class="switch">Told apart by <select class="input in-words" name="by"><option value="look" @selected($question->by->value === 'look')>look</option><option value="genotype" @selected($question->by->value === 'genotype')>genotype</option></select></label>
                 @if ($question->by->value === 'look')<label class="switch"><input type="checkbox" name="alike" value="1" @checked($question->alike)> merge look-alikes</label>@endif
                 <label class="switch"><input type="checkbox" name="sexed" value="1" @checked($question->sexed)> by sex</label>
                 <label class="switch"><input type="checkbox" name="hatched" value="1" @checked($question->hatched)> per living hatchling</label>

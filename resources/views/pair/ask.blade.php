@@ -10,7 +10,7 @@
             <label for="target">Wanted <span class="soft">(leave empty for all)</span></label>
             <input class="input" id="target" name="target" value="{{ $inquiry->target }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Pastel, female" aria-describedby="target-error target-reading" @if (isset($inquiry->errors['target'])) aria-invalid="true" @endif>
             <x-field-error id="target-error" :message="$inquiry->errors['target'] ?? null"/>
-            <div class="reading" style="min-height:0" id="target-reading" data-reading aria-live="polite"></div>
+            <div class="reading flat" id="target-reading" data-reading aria-live="polite"></div>
         </div>
         <div class="field">
             <label for="eggs">Eggs</label>

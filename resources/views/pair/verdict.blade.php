@@ -7,7 +7,7 @@
         <form method="post" action="{{ route('clutches.store') }}" class="row-flow no-print" data-module="once">
             @csrf
             <input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="dam_id" value="{{ $inquiry->damAnimal->id }}"><input type="hidden" name="sires[]" value="{{ $inquiry->sireAnimal->id }}">@if ($inquiry->target !== '' && ! isset($inquiry->errors['target']))<input type="hidden" name="target" value="{{ $inquiry->target }}">@endif
-            @if ($verdict->stance->value === 'warn')<div class="field" style="flex:1 1 20rem"><label for="why">Why all the same</label><input class="input" id="why" name="reason" maxlength="2000" required></div>@endif
+            @if ($verdict->stance->value === 'warn')<div class="field grows"><label for="why">Why all the same</label><input class="input" id="why" name="reason" maxlength="2000" required></div>@endif
             <button class="button align-end" type="submit">Note this pairing as planned</button>
         </form>
     @elseif ($both && $verdict->stance->value === 'refuse')

@@ -17,7 +17,7 @@
         <section class="sheet">
             <div class="head"><h2>Tokens for programs</h2></div>
             <p class="soft">A scale or a probe signs in with a token. It can do what you can do in the log, and nothing else: no records, no rules.</p>
-            @if (session('token'))<p class="said" role="status">Copy it now: <code style="overflow-wrap:anywhere">{{ session('token') }}</code></p>@endif
+            @if (session('token'))<p class="said" role="status">Copy it now: <code class="breaks">{{ session('token') }}</code></p>@endif
             <ul class="plain mb-3">
                 @foreach ($tokens as $token)
                     <li class="row-flow"><strong>{{ $token->name }}</strong> <span class="soft small">{{ implode(', ', $token->abilities) }}; {{ $token->last_used_at ? 'last used '.$token->last_used_at->format('j M Y H:i') : 'not used yet' }}</span>
@@ -31,7 +31,7 @@
             </form>
             <h3 class="mt-4 mb-2">The season in your calendar</h3>
             <p class="soft">A private link that a calendar on your phone follows: what happened, what is to be expected and when, and reviews. Whoever has the link sees these and nothing else; revoke it above like a token.</p>
-            @if (session('calendar'))<p class="said" role="status">Copy it now: <code style="overflow-wrap:anywhere">{{ session('calendar') }}</code></p>@endif
+            @if (session('calendar'))<p class="said" role="status">Copy it now: <code class="breaks">{{ session('calendar') }}</code></p>@endif
             <form method="post" action="{{ route('tokens.calendar') }}" data-module="once">@csrf<button class="button" type="submit">Make a calendar link</button></form>
         </section>
     </div>

@@ -6,7 +6,7 @@
             <ul class="plain">
                 <li><strong>{{ $keeper->name }}</strong> <span class="tag">owner</span> <span class="soft small">{{ $keeper->role->sentence() }}</span></li>
                 @foreach ($people as $person)
-                    <li class="row-flow"><span style="overflow-wrap:anywhere"><strong>{{ $person->name }}</strong> <span class="soft small">{{ $person->email }}</span></span>
+                    <li class="row-flow"><span class="breaks"><strong>{{ $person->name }}</strong> <span class="soft small">{{ $person->email }}</span></span>
                         <form method="post" action="{{ route('people.update', $person) }}" class="row-flow ms-auto">@csrf @method('put')
                             <select class="input slim" name="role" aria-label="What {{ $person->name }} may do">@foreach ($lists->roles() as $role)<option value="{{ $role->value }}" @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
                             <button class="button slim" type="submit">Change</button></form>

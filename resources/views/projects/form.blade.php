@@ -1,12 +1,12 @@
 <x-station :title="$isNew ? 'New project' : 'Change '.$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
-    <form class="sheet stack" style="max-width:52rem" method="post" action="{{ $isNew ? route('projects.store') : route('projects.update', $project) }}" data-module="once">
+    <form class="sheet stack measure wide" method="post" action="{{ $isNew ? route('projects.store') : route('projects.update', $project) }}" data-module="once">
         @csrf
         @unless ($isNew) @method('put') <input type="hidden" name="version" value="{{ $project->version }}"> @endunless
         @if ($isNew)<input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">@endif
         <x-field-error id="version-error" :message="$errors->first('version')"/>
         <div class="two">
             <x-field name="name" label="Name" :value="old('name', $project->name)" maxlength="80" autocomplete="off"/>
-            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">What you want to hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error" @error('target') aria-invalid="true" @enderror><p class="soft small mb-0">Also: “Clown, no Pastel” takes a gene out alone, “Pastel, no Clown” clears one, “Super Pastel” asks for two copies.</p><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading" style="min-height:0" data-reading aria-live="polite"></div></div>
+            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">What you want to hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error" @error('target') aria-invalid="true" @enderror><p class="soft small mb-0">Also: “Clown, no Pastel” takes a gene out alone, “Pastel, no Clown” clears one, “Super Pastel” asks for two copies.</p><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading flat" data-reading aria-live="polite"></div></div>
         </div>
         <div class="four">
             <x-field name="horizon" label="Look ahead" unit="seasons" :value="old('horizon', $project->horizon)" inputmode="numeric"/>

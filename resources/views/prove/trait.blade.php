@@ -2,7 +2,7 @@
     <div class="stack">
     <section class="sheet">
         <div class="head"><h2>What it may be</h2><span class="soft small">after each thing that was written down{{ $trait->gene ? '; the gene in mind is '.$page->geneName() : '' }}</span></div>
-        @if ($trait->notes)<p style="white-space:pre-line">{{ $trait->notes }}</p>@endif
+        @if ($trait->notes)<p class="as-typed">{{ $trait->notes }}</p>@endif
         <ol class="waterfall">@foreach ($history as $step)<li><div class="row-flow"><strong>{{ $step['on'] }}</strong><span class="soft small">{{ $step['what'] }}</span></div><x-shares :shares="$step['shares']"/></li>@endforeach</ol>
         @if ($history !== [])<table class="list mt-2"><caption class="visually-hidden">The hypotheses now</caption><tbody>@foreach (collect($history)->last()['shares'] as $words => $share)<tr><td><i class="swatch tone-{{ $loop->index % 5 }}" aria-hidden="true"></i> {{ $words }}</td><td class="num"><strong>{{ $say->share($share) }}</strong></td></tr>@endforeach</tbody></table>@endif
         <p class="soft small mb-0 mt-2">Before anything was bred: not inherited 40 %, recessive 25 %, incomplete dominant 22 %, dominant 8 %, the rest for sex and known genes; one look in fifty is taken to be mistaken. Assumed figures.</p>

@@ -1,6 +1,6 @@
 <x-station title="Keep or sell" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
     <div class="stack">
-        @if (count($page->seasons) > 0)<nav class="choices" aria-label="Season" style="justify-self:start">@foreach (array_slice($page->seasons, 0, 6) as $season)<a href="{{ route('young', ['season' => $season]) }}" @if ($season === $page->season) aria-current="true" @endif>{{ $season }}</a>@endforeach</nav>@endif
+        @if (count($page->seasons) > 0)<nav class="choices at-start" aria-label="Season">@foreach (array_slice($page->seasons, 0, 6) as $season)<a href="{{ route('young', ['season' => $season]) }}" @if ($season === $page->season) aria-current="true" @endif>{{ $season }}</a>@endforeach</nav>@endif
         @if ($page->rows === [])
             <section class="sheet empty"><p class="answer">No young of {{ $page->season }} are here.</p><p class="soft">Hatchlings that are kept as animals on the page of their clutch come here, each with what it does for your projects.</p></section>
         @else
