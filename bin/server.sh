@@ -172,5 +172,5 @@ test_on_postgres() {
   local worker; for worker in $(seq "$(nproc)"); do createdb -h "$DESTINO_TEST_HOST" -U destino "destino_$worker"; done
   say "running the tests on PostgreSQL"
   if [ $# -gt 0 ]; then php vendor/bin/phpunit "$@"; return; fi
-  php vendor/bin/paratest -p "$(nproc)" --order-by random --testsuite Feature,Browser,Server
+  php vendor/bin/paratest -p "$(nproc)" --order-by random --testsuite Feature,Browser,Server --passthru-php="${COMPILED[*]}"
 }

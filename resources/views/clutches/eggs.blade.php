@@ -27,7 +27,7 @@
                     <span class="soft small">{{ implode('; ', array_filter([$event->saw === null ? null : "first guess: {$event->saw}", $event->note])) }}</span></span>@if ($may)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing has happened to it yet.</li>@endforelse</ul>
                 @if ($may)
                 <form method="post" action="{{ route('events.store', $clutch) }}" class="taps mt-3" data-module="tap" data-about="{{ $clutch->dam->name }}, egg {{ $egg->number }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="egg" value="{{ $egg->id }}">
-                    @foreach ($lists->eggEvents() as $kind)<button class="button slim" type="submit" name="kind" value="{{ $kind->value }}">{{ $kind->words() }}</button>@endif @endforeach
+                    @foreach ($lists->eggEvents() as $kind)<button class="button slim" type="submit" name="kind" value="{{ $kind->value }}">{{ $kind->words() }}</button>@endforeach
                     <details class="tap-more" @if ($errors->has('on') || $errors->has('note')) open @endif><summary>another day, or a note</summary><div class="row-flow mt-2"><label>day <input class="input slim" type="date" name="on" max="{{ now()->format('Y-m-d') }}" value="{{ old('on') }}"></label><input class="input slim" name="note" maxlength="200" value="{{ old('note') }}" placeholder="stage, smell, what it looked like" aria-label="Note"></div><x-field-error id="on-error" :message="$errors->first('on') ?: $errors->first('note')"/><p class="soft small mb-0">Then tap what happened, above.</p></details>
                 </form>
                 @if ($egg->state()->isOpen())
