@@ -136,6 +136,7 @@ Route::get('/prove/{animal}', [ProveController::class, 'animal'])->name('prove.a
 Route::get('/prove/{animal}/{group}', [ProveController::class, 'design'])->name('prove.design')->whereNumber('animal');
 Route::get('/projects/{project}/story', [ProjectController::class, 'story'])->name('projects.story');
 Route::get('/plans/{plan}', [ProjectController::class, 'progress'])->name('plans.progress');
+Route::get('/plans/{plan}/given', [ProjectController::class, 'given'])->name('plans.given');
 Route::post('/plans/{plan}/cancel', [ProjectController::class, 'cancel'])->name('plans.cancel');
 
 Route::get('/genes', [GeneController::class, 'index'])->name('genes.index');

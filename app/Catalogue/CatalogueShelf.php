@@ -55,7 +55,7 @@ class CatalogueShelf implements GeneFacts
         private readonly array $changes = [],
         private readonly ?Repository $cache = null,
         public readonly bool $isSlashEither = false,
-        private readonly string $version = '',
+        public readonly string $version = '',
     ) {}
 
     /** @param list<GeneChange> $changes */

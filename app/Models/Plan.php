@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property int $progress in percent
  * @property int $seed
  * @property string $input
+ * @property array<string, mixed>|null $given what it was made from, as destino-project/1; null where that was not kept
+ * @property string|null $version of the code and the gene facts that made it
  * @property array<string, mixed>|null $result as destino-plan/1, with more
  * @property Carbon|null $created_at
  * @property Project $project
@@ -25,11 +27,11 @@ class Plan extends Model implements CollectionRecord
 {
     use OfCollection;
 
-    protected $fillable = ['state', 'progress', 'seed', 'input', 'result'];
+    protected $fillable = ['state', 'progress', 'seed', 'input', 'given', 'version', 'result'];
 
-    protected $attributes = ['progress' => 0, 'result' => null];
+    protected $attributes = ['progress' => 0, 'given' => null, 'version' => null, 'result' => null];
 
-    protected $casts = ['progress' => 'integer', 'seed' => 'integer', 'result' => 'array'];
+    protected $casts = ['progress' => 'integer', 'seed' => 'integer', 'given' => 'array', 'result' => 'array'];
 
     protected function parent(): ?Model
     {

@@ -60,7 +60,7 @@ class PlanNotes
         return $list;
     }
 
-    /** @return list<array{made: string, answer: string}> earlier plans, newest first, to hold against this one */
+    /** @return list<array{made: string, given: string|null, answer: string}> earlier plans, newest first, to hold against this one */
     public function earlier(): array
     {
         $earlier = [];
@@ -75,6 +75,7 @@ class PlanNotes
             $route = $plan->made()->policy ?? $plan->made()->routes[0] ?? null;
             $earlier[] = [
                 'made' => (string) $plan->created_at?->format('j M Y, H:i'),
+                'given' => $plan->given === null ? null : route('plans.given', $plan),
                 'answer' => $route === null
                     ? 'no way'
                     : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '

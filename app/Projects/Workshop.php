@@ -11,6 +11,7 @@ use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use Destino\DestinoError;
 use Destino\Documents\PlanDocument;
+use Destino\Documents\ProjectDocument;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Founder;
@@ -107,7 +108,7 @@ class Workshop
         )->plan(self::QUICK_RUNS, 1, quick: true);
 
         return $record->plans()->create([
-            'state' => 'waiting', 'seed' => 1, 'input' => $this->inputOf($project),
+            'state' => 'waiting', 'seed' => 1, ...$this->madeFrom($project),
             'result' => PlanDocument::of($plan) + [
                 'names' => $this->names($record), 'sound' => $project->sound, 'possible' => Appraisal::possible($plan->policy),
             ],
@@ -140,7 +141,7 @@ class Workshop
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
         }
         if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
-            $record->update(['state' => 'done', 'progress' => 100, 'input' => $this->inputOf($project), 'result' => $result]);
+            $record->update(['state' => 'done', 'progress' => 100, ...$this->madeFrom($project), 'result' => $result]);
         }
     }
 
@@ -185,6 +186,15 @@ class Workshop
         }
 
         return $names;
+    }
+
+    /** @return array{input: string, given: array<string, mixed>, version: string} so that a plan can be made again as it was */
+    private function madeFrom(Project $project): array
+    {
+        return [
+            'input' => $this->inputOf($project), 'given' => ProjectDocument::of($project),
+            'version' => mb_substr($this->opened->shelf->version, 0, 40),
+        ];
     }
 
     /** Equal where nothing has changed that a plan is made from. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Documents;
 
+use Destino\Genome\Belief;
 use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
@@ -19,12 +20,13 @@ use Destino\Probability\Rational;
 /**
  * Reads a project document (destino-project/1) into a project, and says where it is not as it should be.
  *
- * @phpstan-type FounderEntry array{id?: int|string, sex: 'male'|'female', genes: string, age?: int|float|null, weight?: int|float|null,
+ * @phpstan-import-type FactorEntry from BeliefDocument
+ * @phpstan-type FounderEntry array{belief?: list<FactorEntry>, id?: int|string, sex: 'male'|'female', genes: string, age?: int|float|null, weight?: int|float|null,
  *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int}
  * @phpstan-type SoundEntry array{sire: int|string, dam: int|string, share: int|float}
  * @phpstan-type RulesEntry array{budget?: int|float|null, tubs?: int|float|null, inbreeding?: string|int|float|null,
  *     wanted?: 'one'|'pair'|'sure', sound?: list<SoundEntry>, forbidden?: list<array{int|string, int|string}>,
- *     pinned?: list<int|string>, stances?: array<string, 'inform'|'warn'|'refuse'>}
+ *     pinned?: list<int|string>, keep?: array<string, int>, stances?: array<string, 'inform'|'warn'|'refuse'>}
  */
 final class ProjectReader
 {
@@ -58,7 +60,7 @@ final class ProjectReader
             PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
             self::number($rules['budget'] ?? null), self::whole($rules['tubs'] ?? null), self::fraction($rules['inbreeding'] ?? null),
             ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
-            self::pairs($rules['forbidden'] ?? [], $known), [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
+            self::pairs($rules['forbidden'] ?? [], $known), $rules['keep'] ?? [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
             array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
             sound: self::sound($rules['sound'] ?? [], $known),
         );
@@ -114,6 +116,9 @@ final class ProjectReader
     private function founder(array $animal, string $where, bool $isOffer): Founder
     {
         $sex = Sex::from($animal['sex']);
+        if (isset($animal['belief'])) { // exact, where the words beside it round
+            return $this->named($animal, BeliefDocument::read($animal['belief'], $sex, $this->facts->catalogue(), "{$where}.belief"), $where, $isOffer);
+        }
         $reading = $this->facts->reader()->read($animal['genes'], $sex);
         if ($reading->belief === null) {
             throw ProjectError::genes(
@@ -121,14 +126,22 @@ final class ProjectReader
                 implode(' ', array_map(fn (NotationError $error): string => $error->getMessage(), $reading->errors)),
             );
         }
+
+        return $this->named($animal, $reading->belief, $where, $isOffer);
+    }
+
+    /** @param  FounderEntry  $animal */
+    private function named(array $animal, Belief $belief, string $where, bool $isOffer): Founder
+    {
+        $sex = Sex::from($animal['sex']);
         $id = (string) ($animal['id'] ?? ($isOffer ? "offer {$where}" : $where));
 
         return new Founder(
-            $id, $sex, $reading->belief, (new Printer($this->facts->catalogue()))->belief($reading->belief),
+            $id, $sex, $belief, (new Printer($this->facts->catalogue()))->belief($belief),
             self::whole($animal['age'] ?? null), self::whole($animal['weight'] ?? null),
             $isOffer ? (float) ($animal['price'] ?? 0) : null,
             isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
-            $isOffer ? ($animal['from_season'] ?? 1) : 1,
+            $animal['from_season'] ?? 1,
         );
     }
 

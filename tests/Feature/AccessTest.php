@@ -38,7 +38,7 @@ class AccessTest extends TestCase
         'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer',
         'prove.decide' => 'owner', 'prove.read' => 'owner', 'traits.create' => 'owner', 'traits.store' => 'owner',
         'traits.add' => 'owner',
-        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer',
+        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'plans.given' => 'viewer',
         'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
         'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.opinion' => 'viewer', 'papers.opinion.file' => 'viewer', 'papers.labels' => 'viewer',
         'papers.sale' => 'viewer', 'events.store' => 'helper', 'incubators.index' => 'viewer', 'incubators.show' => 'viewer',

@@ -3,12 +3,14 @@
 namespace Tests\Feature;
 
 use App\Collection\Doorway;
+use App\Collection\Opened;
 use App\Http\Requests\OfferLines;
 use App\Models\Project;
 use App\Models\User;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
 use Database\Seeders\DemoSeeder;
+use Destino\Documents\ProjectReader;
 use Destino\Planning\Given\Founder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
@@ -250,6 +252,26 @@ class ProjectsTest extends TestCase
             $this->from('/projects/create')->followingRedirects()->post('/projects', [$field => $value] + self::FORM)->assertSee($message);
         }
         $this->assertSame(1, Project::query()->count());
+    }
+
+    public function test_a_plan_can_be_made_again_from_what_it_was_made_from(): void
+    {
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'hatched_on' => '2022-06-01'])->statements()->create(['text' => '66% het Clown Pastel', 'source' => 'own']);
+        $this->made(['name' => 'Punt', 'sex' => 'female', 'hatched_on' => '2021-06-01'])->statements()->create(['text' => 'Clown', 'source' => 'own']);
+        $this->post('/projects', ['name' => 'Ours', 'target' => 'Clown + Pastel', 'horizon' => 3, 'wanted' => 'one', 'weight' => 1, 'form_token' => (string) Str::uuid()])
+            ->assertRedirect();
+        $plan = Project::query()->sole()->plans()->sole();
+        $this->get("/projects/{$plan->project_id}")->assertSee("/plans/{$plan->id}/given");
+
+        $given = $this->get("/plans/{$plan->id}/given")->assertOk()->assertHeader('Content-Type', 'application/json')->json();
+        $opened = app(Opened::class);
+        $again = (new ProjectReader($opened->shelf))->read($given);
+
+        $this->assertSame($plan->input, (new Workshop($opened))->inputOf($again), 'everything that the plan follows from');
+        $this->assertSame($opened->shelf->version, $plan->version);
+        $plan->update(['given' => null]);
+        $this->get("/plans/{$plan->id}/given")->assertNotFound();
+        $this->get("/projects/{$plan->project_id}")->assertOk()->assertDontSee('/given');
     }
 
     public function test_both_demo_projects_run_from_plan_to_replan(): void

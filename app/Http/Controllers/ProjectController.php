@@ -122,6 +122,17 @@ class ProjectController extends Controller
         return response()->json(['state' => $plan->state, 'progress' => $plan->progress]);
     }
 
+    /** What a plan was made from, as a document that bin/destino plan makes the same plan of. */
+    public function given(Plan $plan): Response
+    {
+        $this->authorize('view', $plan);
+        abort_if($plan->given === null, 404);
+
+        return response((string) json_encode($plan->given, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"destino-plan-{$plan->id}.json\"",
+        ]);
+    }
+
     public function cancel(Plan $plan): RedirectResponse
     {
         $this->authorize('manage', $plan);

@@ -13,6 +13,6 @@
             @foreach ($band['marks'] as $mark)<circle class="mark" cx="{{ $x($mark['at']) }}" cy="{{ $y($i) + 26 }}" r="3.5"><title>{{ $mark['words'] }}</title></circle>@endforeach
         </a>
     @endforeach
-    @if ($ribbon->now !== null)<line class="now" x1="{{ $x($ribbon->now) }}" x2="{{ $x($ribbon->now) }}" y1="{{ $top() }}" y2="{{ $height() - 8 }}"/><text class="name now" x="{{ $x($ribbon->now) }}" y="{{ $height() }}" text-anchor="middle" dy="-1">today</text>@endif
+    @if ($ribbon->now !== null)<line class="now" x1="{{ $x($ribbon->now) }}" x2="{{ $x($ribbon->now) }}" y1="{{ $top() }}" y2="{{ $height() - 8 }}"/><text class="name now" x="{{ $x($ribbon->now) }}" y="{{ $height() }}" text-anchor="middle" dy="-4">today</text>@endif
 </svg></div>
 <p class="soft small mb-0 mt-2">A dot is something logged; an open end is what is to be expected, as on Today. Tap a row for the clutch.</p>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Documents;
 
+use Destino\DestinoError;
 use Destino\Documents\CatalogueFiles;
 use Destino\Documents\ClutchReader;
 use Destino\Documents\DocumentError;
@@ -12,14 +13,18 @@ use Destino\Documents\GenesDocument;
 use Destino\Documents\IdentificationDocument;
 use Destino\Documents\LuckDocument;
 use Destino\Documents\PedigreeReader;
+use Destino\Documents\PlanDocument;
 use Destino\Documents\PosteriorDocument;
 use Destino\Documents\PredictionDocument;
+use Destino\Documents\ProjectDocument;
 use Destino\Documents\ProjectReader;
 use Destino\Documents\UnreadableFile;
 use Destino\Genome\Sex;
 use Destino\Identification\Identification;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\Question;
+use Destino\Planning\Given\Project;
+use Destino\Planning\Planner;
 use Destino\Probability\Luck;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -93,6 +98,61 @@ final class DocumentsTest extends TestCase
         self::assertSame([5, 600.0, 12, '1/8'], [$project->horizon, $project->budget, $project->tubs, $project->mostInbreeding?->toString()]);
         self::assertSame(['male' => 1, 'female' => 1, 'any' => 2], $project->wanted);
         self::assertSame(['7'], $project->pinned);
+    }
+
+    public function testAProjectIsWrittenSoThatTheSameIsReadAndPlanned(): void
+    {
+        $reader = new ProjectReader(Shelf::facts());
+        $project = $reader->read([
+            'format' => ProjectReader::FORMAT, 'target' => 'Clown Pastel', 'horizon' => 4,
+            'animals' => [
+                ['id' => 'M', 'sex' => 'male', 'genes' => '66% het Clown Pastel', 'age' => 30, 'weight' => 900, 'from_season' => 2],
+                ['id' => 'F', 'sex' => 'female', 'genes' => 'Clown', 'dam' => 'F2'],
+                ['id' => 'F2', 'sex' => 'female', 'genes' => 'het Clown or Pastel', 'age' => 5],
+            ],
+            'market' => [['sex' => 'male', 'genes' => 'Clown', 'price' => 250, 'from_season' => 3]],
+            'assumptions' => ['females_per_male' => 2],
+            'rules' => [
+                'budget' => 300, 'tubs' => 4, 'inbreeding' => '1/4', 'wanted' => 'pair', 'forbidden' => [['M', 'F2']], 'pinned' => ['F'],
+                'keep' => ['female Clown' => 2], 'stances' => ['wobble' => 'refuse'], 'sound' => [['sire' => 'M', 'dam' => 'F', 'share' => .75]],
+            ],
+        ]);
+        $written = ProjectDocument::of($project);
+        (new DocumentSchema('project'))->check($written);
+        $again = $reader->read((array) json_decode((string) json_encode($written), true));
+
+        self::assertEquals($project, $again, 'nothing of a project is lost on paper');
+        $plans = array_map(
+            static fn (Project $one): array => PlanDocument::of((new Planner(Shelf::catalogue(), $one, .05))->plan(40, 3)), [$project, $again],
+        );
+        self::assertSame($plans[0], $plans[1]);
+        self::assertSame(40, $plans[0]['runs']);
+    }
+
+    /** @return iterable<string, array{mixed, string}> */
+    public static function beliefsThatCannotBe(): iterable
+    {
+        $state = fn (string $chance, array $haplotypes): array => ['probability' => $chance, 'haplotypes' => $haplotypes];
+        $clown = ['clown' => [['+'], ['clown']]];
+        yield 'more than all' => [[['groups' => ['clown'], 'states' => [$state('1', $clown), $state('1/2', ['clown' => [['+'], ['+']]])]]], 'add up to 3/2'];
+        yield 'no such group' => [[['groups' => ['x'], 'states' => [$state('1', ['x' => [['+'], ['+']]])]]], 'no linkage group “x”'];
+        yield 'an allele of another locus' => [[['groups' => ['clown'], 'states' => [$state('1', ['clown' => [['+'], ['pastel']]])]]], '“pastel” is no allele'];
+        yield 'a haplotype too long' => [[['groups' => ['clown'], 'states' => [$state('1', ['clown' => [['+', '+'], ['+']]])]]], 'has 1 alleles'];
+        yield 'over other groups than it says' => [[['groups' => ['pastel'], 'states' => [$state('1', $clown)]]], 'pastel'];
+        yield 'a group twice' => [
+            [['groups' => ['clown'], 'states' => [$state('1', $clown)]], ['groups' => ['clown'], 'states' => [$state('1', $clown)]]], 'clown',
+        ];
+    }
+
+    #[DataProvider('beliefsThatCannotBe')]
+    public function testABeliefThatCannotBeIsRefusedAtItsPlace(mixed $belief, string $said): void
+    {
+        $this->expectException(DestinoError::class);
+        $this->expectExceptionMessage($said);
+        (new ProjectReader(Shelf::facts()))->read([
+            'format' => ProjectReader::FORMAT, 'target' => 'Clown',
+            'animals' => [['id' => 'M', 'sex' => 'male', 'genes' => 'het Clown', 'belief' => $belief]],
+        ]);
     }
 
     public function testWhatIsWrittenFollowsItsSchema(): void
