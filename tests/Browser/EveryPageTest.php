@@ -80,6 +80,11 @@ class EveryPageTest extends BrowserTestCase
             if ($width === 1280) {
                 $browser->visit($path)->script($axe);
             }
+            if ($width === 640) { // at 200 % zoom it is the same page: only what it needs in width may differ
+                self::assertSame([], $browser->standingOut(), 'zoomed: nothing stands out of its sheet');
+
+                continue;
+            }
             $faults = $browser->driver->executeAsyncScript(
                 "const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
                     .then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', '))))",

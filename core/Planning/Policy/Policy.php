@@ -122,12 +122,19 @@ final class Policy
         return count($this->project->founders) > 25 || count($this->law->space->groups) > 3;
     }
 
+    /** So many of what is tried where little effort is asked for: all of it from a quarter of the usual effort on. */
+    public function atEffort(int $usual): int
+    {
+        return max(1, (int) ceil(min(1.0, 4 * $this->effort) * $usual));
+    }
+
     /** How many runs can be played with so much work, as far as a few show. */
     public function affordable(Play $play, int $runs, int $seed, int $work, int $fewest = self::FEWEST_COMPARED): int
     {
         $before = $this->law->work;
-        $play->run(min($runs, $this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL), $seed + ++$this->trials * self::TRIAL_SEED);
-        $each = max(1, intdiv($this->law->work - $before, $this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL));
+        $trial = $this->atEffort($this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL);
+        $play->run(min($runs, $trial), $seed + ++$this->trials * self::TRIAL_SEED);
+        $each = max(1, intdiv($this->law->work - $before, $trial));
 
         return max(
             min($runs, (int) ceil($this->effort * $fewest)), min($runs, intdiv($work, $each)),

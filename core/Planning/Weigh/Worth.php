@@ -104,13 +104,14 @@ final readonly class Worth
      */
     private static function promising(Policy $policy, array $founders): array
     {
-        if (count($founders) <= self::MOST_PLAYED) {
+        $most = $policy->atEffort(self::MOST_PLAYED);
+        if (count($founders) <= $most) {
             return $founders;
         }
         $promises = array_map($policy->promiseOf(...), $founders);
         arsort($promises);
 
-        return array_map(static fn (int $i): Founder => $founders[$i], array_slice(array_keys($promises), 0, self::MOST_PLAYED));
+        return array_map(static fn (int $i): Founder => $founders[$i], array_slice(array_keys($promises), 0, $most));
     }
 
     /**
