@@ -33,8 +33,8 @@ final readonly class ReadingColumns
         foreach ($heading as $i => $word) {
             $word = mb_strtolower(trim($word, " \t\u{feff}"));
             foreach (self::COLUMNS as $column => $words) {
-                if (in_array($word, $words, true)) {
-                    $found[$column] ??= $i;
+                if ($found[$column] === null && in_array($word, $words, true)) { // a file may have both units: the first is read
+                    $found[$column] = $i;
                     $isFahrenheit = $column !== 'temperature' ? $isFahrenheit : match (true) {
                         str_contains($word, 'f') => true,
                         str_contains($word, '°c') || $word === 'celsius' || $word === 'temperature_c' => false,
