@@ -95,7 +95,10 @@ class Project extends Model implements Removable
     {
         return implode("\n", array_map(fn (array $offer): string => implode(', ', [
             $offer['sex'], $offer['genes'], "{$offer['age']} months", $offer['price'],
-            ...array_map(fn (string $word): string => "{$word} {$offer[$word]}", array_filter(['from', 'until'], fn (string $word): bool => isset($offer[$word]))),
+            ...array_map(
+                fn (string $word): string => "{$word} {$offer[$word]}",
+                array_filter(['from', 'until'], fn (string $word): bool => isset($offer[$word])),
+            ),
         ]), $this->offers));
     }
 

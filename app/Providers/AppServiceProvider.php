@@ -21,8 +21,8 @@ use App\Models\RecordKind;
 use App\Models\User;
 use App\Photos\Darkroom;
 use App\Policies\RecordPolicy;
+use App\View\Lists;
 use App\View\Prepared;
-use App\Words\Lists;
 use App\Words\OddsWords;
 use Closure;
 use Illuminate\Auth\Access\Response;
@@ -81,15 +81,7 @@ class AppServiceProvider extends ServiceProvider
         Session::extend('file', fn (): WholeSessions => new WholeSessions(
             $this->app->make('files'), config('session.files'), config('session.lifetime'),
         ));
-        View::share(['say' => new OddsWords, 'lists' => new Lists, 'assets' => new Assets]);
-        Blade::directive('skin', fn (string $given): string => "<?= \\App\\Drawing\\SkinSvg::of({$given}) ?>");
-        Blade::directive('beads', fn (string $given): string => "<?= \\App\\Drawing\\Signs::beads({$given}) ?>");
-        Blade::directive('sexsign', fn (string $given): string => "<?= \\App\\Drawing\\Signs::sex({$given}) ?>");
-        foreach (Prepared::all() as $name => $prepare) {
-            View::composer($name, fn (ShownView $view) => $view->with(self::given($prepare, $view)));
-        }
-        // The frame of a page is drawn last: whether anything in it was behind is known then.
-        View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
+        $this->openViews();
         date_default_timezone_set(config('destino.zone')); // today is today where the snakes are
         Model::shouldBeStrict();
         Paginator::useBootstrapFive();
@@ -99,6 +91,26 @@ class AppServiceProvider extends ServiceProvider
             Gate::policy($record, RecordPolicy::class);
         }
 
+        self::grantRights();
+        self::limitRates();
+    }
+
+    /** What every template has at hand beside the data of its page. */
+    private function openViews(): void
+    {
+        View::share(['say' => new OddsWords, 'lists' => new Lists, 'assets' => new Assets]);
+        Blade::directive('skin', fn (string $given): string => "<?= \\App\\Drawing\\SkinSvg::of({$given}) ?>");
+        Blade::directive('beads', fn (string $given): string => "<?= \\App\\Drawing\\Signs::beads({$given}) ?>");
+        Blade::directive('sexsign', fn (string $given): string => "<?= \\App\\Drawing\\Signs::sex({$given}) ?>");
+        foreach (Prepared::all() as $name => $prepare) {
+            View::composer($name, fn (ShownView $view) => $view->with(self::given($prepare, $view)));
+        }
+        // The frame of a page is drawn last: whether anything in it was behind is known then.
+        View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
+    }
+
+    private static function grantRights(): void
+    {
         foreach (['read' => Right::Read, 'log' => Right::Log, 'manage' => Right::Manage] as $ability => $right) {
             Gate::define(
                 $ability,
@@ -110,7 +122,10 @@ class AppServiceProvider extends ServiceProvider
 
         // Backups hold the whole database: they are the business of the installation's first owner.
         Gate::define('keep-installation', fn (User $user): bool => $user->owner_id === null && $user->id === User::query()->min('id'));
+    }
 
+    private static function limitRates(): void
+    {
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(5)->by($request->string('email')->lower().'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),

@@ -21,7 +21,8 @@ use Destino\Probability\Rational;
  * Reads a project document (destino-project/1) into a project, and says where it is not as it should be.
  *
  * @phpstan-import-type FactorEntry from BeliefDocument
- * @phpstan-type FounderEntry array{belief?: list<FactorEntry>, id?: int|string, sex: 'male'|'female', genes: string, age?: int|float|null, weight?: int|float|null,
+ * @phpstan-type FounderEntry array{belief?: list<FactorEntry>, id?: int|string, sex: 'male'|'female',
+ *     genes: string, age?: int|float|null, weight?: int|float|null,
  *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int}
  * @phpstan-type SoundEntry array{sire: int|string, dam: int|string, share: int|float}
  * @phpstan-type RulesEntry array{budget?: int|float|null, tubs?: int|float|null, inbreeding?: string|int|float|null,

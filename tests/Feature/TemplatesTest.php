@@ -4,8 +4,8 @@ namespace Tests\Feature;
 
 use App\Drawing\Axis;
 use App\Drawing\Scale;
+use App\View\Lists;
 use App\View\Prepared;
-use App\Words\Lists;
 use App\Words\OddsWords;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\File;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Collection\Opened;
+use App\Jobs\Replanning;
 use App\Models\Project;
-use App\Projects\Replanning;
 use App\Projects\Workshop;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Projects;
+namespace App\Jobs;
 
 use App\Collection\Opened;
-use App\Jobs\MakePlan;
 use App\Models\Plan;
 use App\Models\Project;
+use App\Projects\Workshop;
 use Illuminate\Support\Facades\DB;
 
 /** A new plan: a first answer at once, the whole one by a worker; an older one that is at work is stopped. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Words;
+namespace App\View;
 
 use App\Exchange\Field;
 use App\Guide\Chapter;
