@@ -64,7 +64,7 @@ class AnimalSearch
         $this->genes = $text('genes');
         $this->view = isset(self::VIEWS[$text('view')]) ? $text('view') : 'cards';
         $this->rack = ctype_digit($text('rack')) ? $text('rack') : '';
-        [$genes, $ready, $status] = self::asideFromGenes($this->genes);
+        [$genes, $ready, $status, $other] = self::asideFromGenes($this->genes);
         $this->ready = $ready || $request->boolean('ready');
         $this->status = $status ?? Status::tryFrom($text('status'));
         $this->sex = Sex::tryFrom($text('sex'));
@@ -77,7 +77,7 @@ class AnimalSearch
             $error = $fault->getMessage();
         }
         $this->target = $target;
-        $this->error = $error;
+        $this->error = $error ?? ($other === null ? null : "{$status?->value} and {$other->value}: an animal is one of them. Ask for one at a time.");
     }
 
     public function isNarrowed(): bool
@@ -157,26 +157,28 @@ class AnimalSearch
     /**
      * Takes "ready" and the names of a status out of the text; blanks stand in their place, so that positions stay true.
      *
-     * @return array{string, bool, Status|null}
+     * @return array{string, bool, Status|null, Status|null} the genes, whether it must be ready, the status, and another one that was named too
      */
     public static function asideFromGenes(string $text): array
     {
         $ready = false;
-        $status = null;
+        $named = [];
         $words = implode(
             '|', array_map(fn (Status $one): string => str_replace([' ', '-'], '[ -]', preg_quote($one->value)), Status::cases()),
         );
-        $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu", function (array $match) use (&$ready, &$status): string {
+        $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu", function (array $match) use (&$ready, &$named): string {
             $word = mb_strtolower(trim($match[1]));
             $status = Status::tryFrom(str_replace('holdback', 'hold-back', $word))
                 ?? Status::tryFrom(str_replace(' ', '-', $word))
-                ?? Status::tryFrom(str_replace('-', ' ', $word))
-                ?? $status;
+                ?? Status::tryFrom(str_replace('-', ' ', $word));
+            $status === null ?: $named[$status->value] = $status;
             $ready = $ready || $word === 'ready';
 
             return str_repeat(' ', mb_strlen($match[0]));
         }, $text);
 
-        return [$genes, $ready, $status];
+        [$status, $other] = [...array_values($named), null, null];
+
+        return [$genes, $ready, $status, $other];
     }
 }

@@ -111,7 +111,7 @@ final class RowCells
         $cell = WeightCell::read($text, $this->dayFirst['hatched'] ?? null);
         if ($cell->grams === null) {
             $cell->isNothing ?: $row->remark(
-                'weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known.',
+                'weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known. A number without a unit is in grams.',
             );
 
             return;

@@ -30,8 +30,8 @@ class DescendantTree
     /** @var list<array{float, float, float, float}> lines from a parent to its young: x, y, x, y */
     public array $lines = [];
 
-    /** Descendants that are not drawn. */
-    public int $more = 0;
+    /** Descendants that are not drawn: each once, however many lines lead to it. */
+    public readonly int $more;
 
     private int $rows = 0;
 
@@ -44,6 +44,8 @@ class DescendantTree
         foreach ($family->offspringOf($animal) as $young) {
             $this->place($young, $animal, 0);
         }
+        $drawn = array_map(fn (array $node): int => $node['card']->animal->id, $this->nodes);
+        $this->more = count(array_diff($this->descendants(), $drawn));
     }
 
     public function isEmpty(): bool
@@ -63,12 +65,25 @@ class DescendantTree
         return $this->rows * self::STEP;
     }
 
+    /** @return list<int> all that descend from the animal */
+    private function descendants(): array
+    {
+        $found = [];
+        $open = [$this->animal];
+        while ($open !== []) {
+            foreach ($this->family->offspringOf(array_pop($open)) as $young) {
+                isset($found[$young->id]) ?: $open[] = $young;
+                $found[$young->id] = true;
+            }
+        }
+
+        return array_keys($found);
+    }
+
     /** @return float|null the middle of the node; null where it is not drawn any more */
     private function place(Animal $young, Animal $parent, int $generation): ?float
     {
         if ($generation >= self::GENERATIONS || count($this->nodes) >= self::MOST) {
-            $this->more++;
-
             return null;
         }
         $at = count($this->nodes);

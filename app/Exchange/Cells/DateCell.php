@@ -72,7 +72,7 @@ class DateCell
     {
         $dayFirst = $monthFirst = false;
         foreach ($texts as $text) {
-            if (preg_match('~^\D*(\d{1,2})/(\d{1,2})/(?:\d{4}|\d{2})\D*$~', $text, $part) === 1) {
+            if (preg_match('~^\D*(\d{1,2})[/-](\d{1,2})[/-](?:\d{4}|\d{2})\D*$~', $text, $part) === 1) {
                 $dayFirst = $dayFirst || ((int) $part[1] > 12 && (int) $part[2] <= 12);
                 $monthFirst = $monthFirst || ((int) $part[2] > 12 && (int) $part[1] <= 12);
             }
@@ -104,7 +104,7 @@ class DateCell
     /** @return array{int, int|null, int|null, bool}|null */
     private static function numbers(string $text, ?bool $dayFirst): ?array
     {
-        $text = (string) preg_replace('~[ T]\d{1,2}:\d{2}(:\d{2})?$~', '', $text);
+        $text = (string) preg_replace('~[ T]\d{1,2}:\d{2}(:\d{2}(\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2}|[ap]m)?$~i', '', $text);
         if (preg_match('~^(\d{4})[-/.](\d{1,2})(?:[-/.](\d{1,2}))?$~', $text, $part) === 1) {
             return [(int) $part[1], (int) $part[2], isset($part[3]) ? (int) $part[3] : null, false];
         }

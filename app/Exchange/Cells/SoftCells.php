@@ -53,20 +53,18 @@ class SoftCells
         if (in_array(mb_strtolower($text), ['', '?', '-', 'n/a', 'na', 'unknown'], true)) {
             return [null, true];
         }
-        $part = [];
-        if (preg_match('/^(£|€|\$|gbp|eur|usd|chf)?\s*(\d[\d.,\s]*)\s*(£|€|\$|gbp|eur|usd|chf)?\s*(.*)$/iu', $text, $part) !== 1) {
+        $sign = '(£|€|\$|gbp|eur|usd|chf)?';
+        if (preg_match("/^{$sign}\s*(".WrittenNumber::PATTERN.")(k\b)?(?:[.,]?-+)?\s*{$sign}\s*(.*)$/iu", $text, $part) !== 1) {
             return [null, false];
         }
-        $sign = mb_strtolower($part[1] !== '' ? $part[1] : $part[3]);
-        $number = (string) preg_replace('/\s/u', '', $part[2]);
-        $number = preg_match('/,\d{1,2}$/', $number) === 1
-            ? str_replace(',', '.', str_replace('.', '', $number))
-            : str_replace(',', '', $number);
-        if (! is_numeric($number) || (float) $number > 1e6 || ($sign !== '' && self::CURRENCIES[$sign] !== (self::CURRENCIES[mb_strtolower($own)] ?? $own))) {
+        $sign = mb_strtolower($part[1] !== '' ? $part[1] : $part[4]);
+        $number = WrittenNumber::read($part[2]);
+        $number = $number === null || $part[3] === '' ? $number : 1000 * $number; // "1.2k"
+        if ($number === null || $number > 1e6 || ($sign !== '' && self::CURRENCIES[$sign] !== (self::CURRENCIES[mb_strtolower($own)] ?? $own))) {
             return [null, false]; // another currency is not the house's
         }
 
-        return [(int) round(100 * (float) $number), $part[4] === ''];
+        return [(int) round(100 * $number), $part[5] === ''];
     }
 
     public static function isNobody(string $text): bool

@@ -16,6 +16,9 @@ class WeightCell
         'lbs' => 453.59237,
     ];
 
+    /** Nothing that hatches weighs less: "1.45" with no unit behind it is no gram and a half, and may be kilograms. */
+    private const LEAST = 10;
+
     private function __construct(
         public readonly ?int $grams, public readonly ?DateCell $on, public readonly bool $isAbout, public readonly bool $isNothing = false,
     ) {}
@@ -27,11 +30,12 @@ class WeightCell
         if (in_array(mb_strtolower($text), ['', '?', '-', 'n/a', 'na', 'unknown', 'not known', 'tbd'], true)) {
             return new self(null, null, false, true);
         }
-        if (preg_match('~^(\D*?)\s*(\d[\d.,\s]*)\s*([a-z]*)\.?\s*(\?)?\s*(?:[(\[]?\s*(?:on|in|at)?\s*([^()\[\]]*?)\s*[)\]]?)?$~iu', $text, $part) !== 1) {
+        $pattern = '~^(\D*?)\s*('.WrittenNumber::PATTERN.')\s*([a-z]*)\.?\s*(\?)?\s*(?:[(\[]?\s*(?:on|in|at)?\s*([^()\[\]]*?)\s*[)\]]?)?$~iu';
+        if (preg_match($pattern, $text, $part) !== 1) {
             return new self(null, null, false);
         }
         $factor = self::IN_GRAMS[mb_strtolower($part[3] === '' ? $unit : $part[3])] ?? null;
-        $number = self::number($part[2]);
+        $number = WrittenNumber::read($part[2], $factor === 1);
         $prefix = mb_strtolower(trim($part[1]));
         if ($factor === null || $number === null || ! in_array($prefix, self::ABOUT, true)) {
             return new self(null, null, false);
@@ -45,20 +49,8 @@ class WeightCell
                     ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst)
                     : DateCell::read($when, $dayFirst)
             );
-        $isWeight = $grams >= 1 && $grams <= CareRequest::MOST_GRAMS && ($on === null || $on->day !== null);
+        $isWeight = $grams >= ($part[3] === '' ? self::LEAST : 1) && $grams <= CareRequest::MOST_GRAMS && ($on === null || $on->day !== null);
 
         return $isWeight ? new self($grams, $on, $prefix !== '' || ($part[4] ?? '') === '?') : new self(null, null, false);
-    }
-
-    private static function number(string $text): ?float
-    {
-        $text = (string) preg_replace('/\s/u', '', $text);
-        $plain = match (true) {
-            preg_match('/^\d{1,3}(?:[.,]\d{3})+$/', $text) === 1 => str_replace(['.', ','], '', $text), // 1,450 is no weight in kilograms
-            preg_match('/,\d{1,2}$/', $text) === 1 => str_replace(',', '.', $text),
-            default => rtrim($text, '.,'),
-        };
-
-        return is_numeric($plain) ? (float) $plain : null;
     }
 }
