@@ -63,11 +63,12 @@ class Confusions
     public function pairs(): array
     {
         $shown = $this->shown();
+        $colours = array_map(fn (array $one): Distance => new Distance($one[2]), $shown);
         $pairs = [];
         foreach ($shown as $i => [$keyOne, $textOne, $one]) {
-            foreach (array_slice($shown, $i + 1) as [$keyOther, $textOther, $other]) {
+            foreach (array_slice($shown, $i + 1, null, true) as $j => [$keyOther, $textOther, $other]) {
                 $said = $this->said($keyOne, $keyOther);
-                $apart = Distance::between($one, $other);
+                $apart = $colours[$i]->toThat($colours[$j]);
                 if ($apart <= self::NEAR || $said !== null) {
                     $words = Difference::between($one, $other, $this->gallery->facts())->words(3);
                     $pairs[] = [

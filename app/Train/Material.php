@@ -22,12 +22,21 @@ class Material
 
     private const OPTIONS = 4;
 
+    /** Genes to choose wrong answers from. */
+    private const OTHERS = 6;
+
     /** @var array<string, Form> the form in which each gene first shows, by allele */
     public readonly array $forms;
+
+    private readonly Distance $fromNormal;
+
+    /** @var array<string, bool> whether the drawing shows each gene that was asked for */
+    private array $shown = [];
 
     public function __construct(private readonly Gallery $gallery)
     {
         $catalogue = $gallery->catalogue();
+        $this->fromNormal = new Distance($gallery->ofForms([]));
         $this->forms = array_map(
             fn (Allele $allele): Form => $allele->inheritance === Inheritance::Recessive ? $catalogue->twoCopies($allele) : $catalogue
                 ->oneCopy($allele),
@@ -37,7 +46,7 @@ class Material
 
     public function shows(string $gene): bool
     {
-        return Distance::between($this->gallery->ofForms([]), $this->gallery->ofForms([$this->forms[$gene]])) >= 2 * Distance::SEEN;
+        return $this->shown[$gene] ??= $this->fromNormal->to($this->gallery->ofForms([$this->forms[$gene]])) >= 2 * Distance::SEEN;
     }
 
     /** @param list<string> $genes */
@@ -61,12 +70,15 @@ class Material
     public function others(string $gene, int $seed): array
     {
         $noise = Noise::of($seed + 5);
-        $all = array_values(array_filter(array_keys($this->forms), $this->shows(...)));
+        $all = array_keys($this->forms);
         usort($all, fn (string $a, string $b): int => $noise->at((int) crc32($a) & 0xFFFF) <=> $noise->at((int) crc32($b) & 0xFFFF));
-        $own = $this->gallery->ofForms([$this->forms[$gene]]);
+        $own = new Distance($this->gallery->ofForms([$this->forms[$gene]]));
         $others = [];
         foreach ($all as $other) {
-            if ($other !== $gene && count($others) < 6 && Distance::between($own, $this->gallery->ofForms([$this->forms[$other]])) > 2 * Distance::SEEN) {
+            if (count($others) === self::OTHERS) {
+                break;
+            }
+            if ($other !== $gene && $this->shows($other) && $own->to($this->gallery->ofForms([$this->forms[$other]])) > 2 * Distance::SEEN) {
                 $others[] = $other;
             }
         }

@@ -17,16 +17,33 @@ final readonly class Distance
 
     private const ROWS = 7;
 
+    /** @var array<string, int> */
+    private array $colours;
+
+    /** The colours of a look, worked out once however many others it is compared with. */
+    public function __construct(Look $look)
+    {
+        $this->colours = self::colours($look);
+    }
+
     public static function between(Look $one, Look $other): float
     {
-        $a = self::colours($one);
-        $b = self::colours($other);
+        return (new self($one))->to($other);
+    }
+
+    public function to(Look $other): float
+    {
+        return $this->toThat(new self($other));
+    }
+
+    public function toThat(self $other): float
+    {
         $sum = 0.0;
-        foreach ($a as $place => $colour) {
-            $sum += $colour === $b[$place] ? 0.0 : self::apart($colour, $b[$place]);
+        foreach ($this->colours as $place => $colour) {
+            $sum += $colour === $other->colours[$place] ? 0.0 : self::apart($colour, $other->colours[$place]);
         }
 
-        return $sum / count($a);
+        return $sum / count($this->colours);
     }
 
     /** @return array<string, int> colour by scale, those of the head among them */

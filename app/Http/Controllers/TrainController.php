@@ -79,8 +79,8 @@ class TrainController extends Controller
     private function round(Request $request, User $keeper): Round
     {
         $own = (new Carried($this->opened))->alleles();
-
         $photos = (new Photographed($this->opened))->genes();
+
         return new Round(
             $keeper, (string) $request->user()?->name, $request->session(),
             new Examiner(new Gallery($this->shelf), $own, TellingPlaces::of($this->shelf), $photos),
