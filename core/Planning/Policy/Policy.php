@@ -131,7 +131,7 @@ final class Policy
     /** How many runs can be played with so much work, as far as a few show. */
     public function affordable(Play $play, int $runs, int $seed, int $work, int $fewest = self::FEWEST_COMPARED): int
     {
-        $before = $this->law->work;
+        [$before, $runs] = [$this->law->work, $this->atEffort($runs)];
         $trial = $this->atEffort($this->isLarge() ? self::TRIAL_OF_LARGE : self::TRIAL);
         $play->run(min($runs, $trial), $seed + ++$this->trials * self::TRIAL_SEED);
         $each = max(1, intdiv($this->law->work - $before, $trial));
