@@ -23,8 +23,8 @@ final class ClauseReader
     {
         $alleles = [...$name->alleles, ...$this->afterSlash($name, $from)];
         $text = trim(($word === '' ? '' : $word.' ').$this->stream->slice($from->from, $this->stream->previous()->to));
-        $isPair = count($alleles) === 2 || $dose === Dose::Two;
-        if (count($alleles) === 1 && $dose === Dose::Two) {
+        $isPair = count($alleles) === 2 || $dose->isTwo();
+        if (count($alleles) === 1 && $dose->isTwo()) {
             $alleles = [$alleles[0], $alleles[0]];
         }
         $allele = $this->catalogue->allele($alleles[0] ?? '');

@@ -10,7 +10,14 @@ enum Dose
     case Plain;
     case Het;
     case Two;
+    /** Two copies of any gene; “super” is said only of one that shows in one copy. */
+    case Homozygous;
     case Visual;
+
+    public function isTwo(): bool
+    {
+        return $this === self::Two || $this === self::Homozygous;
+    }
 
     public function word(): string
     {
@@ -18,6 +25,7 @@ enum Dose
             self::Plain => '',
             self::Het => 'het',
             self::Two => 'super',
+            self::Homozygous => 'homozygous',
             self::Visual => 'visual',
         };
     }

@@ -48,6 +48,11 @@ final readonly class DoseRule
             'shows' => [2, ClauseKind::TwoCopies, '', ''],
             'dominant' => [2, ClauseKind::TwoCopies, '', ''],
         ],
+        'homozygous' => [
+            'recessive' => [2, ClauseKind::TwoCopies, '', ''],
+            'shows' => [2, ClauseKind::TwoCopies, '', ''],
+            'dominant' => [2, ClauseKind::TwoCopies, '', ''],
+        ],
     ];
 
     /** @param int|null $copies null where a form is not written so */

@@ -17,6 +17,7 @@ final readonly class Doses
             $next = match (Keyword::of($this->stream->current())) {
                 Keyword::Het, Keyword::Hets => Dose::Het,
                 Keyword::Two => Dose::Two,
+                Keyword::Homozygous => Dose::Homozygous,
                 Keyword::Visual => Dose::Visual,
                 default => preg_match('/^x2$/', $this->stream->current()->word) === 1 ? Dose::Two : null,
             };

@@ -72,7 +72,7 @@ final class FormReader
     public function alternatives(Name $name, Dose $dose, Token $from): array
     {
         if ($name->kind === NameKind::TwoCopies || $name->kind === NameKind::Compound) {
-            if ($dose === Dose::Het || ($dose === Dose::Two && $name->kind === NameKind::Compound)) {
+            if ($dose === Dose::Het || ($dose->isTwo() && $name->kind === NameKind::Compound)) {
                 $why = $name->kind === NameKind::Compound ? 'is a compound of two alleles already' : 'is a form with two copies already';
                 throw NotationError::misplaced(
                     $name->text, $from->from, "{$name->text} {$why}; write it without “{$dose->word()}”.", [$name->text],
@@ -114,13 +114,14 @@ final class FormReader
     private function behindSlash(Allele $first, Dose $dose, Token $from): array
     {
         $written = $from->word;
-        if ($this->stream->peek()->text === '+') { // "Clown/+": one copy beside the wild type
-            $this->stream->advance(2);
+        $other = $this->allelesAfterSlash();
+        $isWild = $this->stream->peek()->text === '+' || ($other === null && Keyword::of($this->stream->peek()) === Keyword::Normal);
+        if ($isWild) { // "Clown/+", "Clown/wt", "Clown/wild type": one copy beside the wild type
+            $this->stream->advance($this->stream->peek()->isWord('wild') && $this->stream->peek(2)->isWord('type') ? 3 : 2);
 
             return [[$first->key]];
         }
-        $other = $this->allelesAfterSlash();
-        if ($other === null || ($dose === Dose::Two && $other->locus === $first->locus)) {
+        if ($other === null || ($dose->isTwo() && $other->locus === $first->locus)) {
             return $other !== null
                 ? throw NotationError::misplaced($this->takePiece($from), $from->from, 'a slash joins two single alleles, without super.')
                 : [$this->copies($first, $dose, $from)];

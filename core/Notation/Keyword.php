@@ -10,6 +10,7 @@ enum Keyword
     case Het;
     case Hets;
     case Two;
+    case Homozygous;
     case Visual;
     case Possible;
     /** "ph": possible het. */
@@ -25,7 +26,8 @@ enum Keyword
         'heterozygot' => self::Het, 'heterozygoter' => self::Het,
         'heterocigoto' => self::Het, 'heterozigote' => self::Het, 'heterozigot' => self::Het, 'eterozigote' => self::Het,
         'hets' => self::Hets,
-        'super' => self::Two, 's' => self::Two, 'homozygous' => self::Two, 'homozygot' => self::Two, 'homo' => self::Two,
+        'super' => self::Two, 's' => self::Two, 'homozygous' => self::Homozygous, 'homozygot' => self::Homozygous,
+        'homozygote' => self::Homozygous, 'homozygoter' => self::Homozygous, 'homo' => self::Homozygous,
         'visual' => self::Visual, 'vis' => self::Visual, 'visible' => self::Visual,
         'possible' => self::Possible, 'possibly' => self::Possible, 'poss' => self::Possible, 'pos' => self::Possible,
         'maybe' => self::Possible, 'prob' => self::Possible, 'probable' => self::Possible, 'probably' => self::Possible,

@@ -10,7 +10,7 @@ use Destino\Spelling;
 /** All names of a catalogue, found by the longest match; parentheses inside a name may be left out. */
 final class NameIndex
 {
-    private const DOSES = [Keyword::Het, Keyword::Hets, Keyword::Two, Keyword::Visual];
+    private const DOSES = [Keyword::Het, Keyword::Hets, Keyword::Two, Keyword::Homozygous, Keyword::Visual];
 
     /** @var array<array-key, Name> by words joined with a space (a name of digits alone becomes an integer key) */
     private array $names = [];

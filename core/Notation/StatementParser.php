@@ -188,7 +188,7 @@ final class StatementParser
         if ($behind->dose === Dose::Het && $announced->dose === Dose::Plain) {
             $announced = $announced->as(Dose::Het, $announced->chance ?? $behind->chance);
             $choices = [$this->forms->copies($this->catalogue->allele($choices[0][0]), Dose::Het, $from)];
-        } elseif ($behind->dose === Dose::Two) {
+        } elseif ($behind->dose->isTwo()) {
             $choices = array_map(static fn (array $alleles): array => [$alleles[0], $alleles[0]], $choices);
         }
         $to = $this->stream->previous()->to;

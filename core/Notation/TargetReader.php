@@ -161,6 +161,7 @@ final readonly class TargetReader
         $dose = match (Keyword::of($stream->current())) {
             Keyword::Het => Dose::Het,
             Keyword::Two => Dose::Two,
+            Keyword::Homozygous => Dose::Homozygous,
             Keyword::Visual => Dose::Visual,
             default => Dose::Plain,
         };

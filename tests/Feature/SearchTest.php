@@ -6,6 +6,7 @@ use App\Models\Animal;
 use App\Models\Statement;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
+use Tests\Support\Shelf;
 use Tests\TestCase;
 
 class SearchTest extends TestCase
@@ -58,6 +59,37 @@ class SearchTest extends TestCase
         $this->assertFound(['Barge', 'Tender'], 'carries Clown, female, ready', 'a meal is no weight');
         $last->delete();
         $this->assertFound(['Barge'], 'carries Clown, female, ready', 'the last weight was taken out');
+    }
+
+    public function test_two_statuses_at_once_are_asked_about_and_none_is_dropped(): void
+    {
+        $sold = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown']);
+        $this->made(['name' => 'Punt', 'sex' => 'male', 'genotype' => 'Clown']);
+        $sold->statusEvents()->create(['status' => 'sold', 'on' => '2026-05-01']);
+        $this->assertFound(['Skiff'], 'Clown, sold');
+        $this->assertFound(['Skiff'], 'sold, Clown, sold', 'said twice it is one');
+        $this->assertFound(['Punt'], 'Clown');
+        $this->get('/animals?'.http_build_query(['genes' => 'Clown, sold, breeder']))->assertUnprocessable()
+            ->assertSee('sold and breeder: an animal is one of them.')->assertSee('value="Clown, sold, breeder"', false);
+    }
+
+    public function test_an_animal_is_found_by_as_much_as_is_believed_of_it(): void
+    {
+        $genes = ['Clown', 'het Clown', '66% het Clown', 'Pastel', 'Super Pastel', 'Pastel het Clown', 'Mojave/Mystic', 'Normal', 'Yellow Belly or Gravel'];
+        foreach ($genes as $i => $text) {
+            $this->made(['name' => "Hull {$i}", 'sex' => 'female', 'genotype' => $text]);
+        }
+        $asked = ['carries Clown', 'Clown', 'het Clown', 'not Pastel', 'Yellow Belly or Gravel', 'super Pastel', 'Pastel + carries Clown', 'Yellow Belly', 'no Clown'];
+        foreach ($asked as $question) {
+            $target = Shelf::facts()->targets()->read($question);
+            $chances = [];
+            foreach ($genes as $i => $text) {
+                $chance = $target->chanceFor(Shelf::belief($text), Shelf::catalogue());
+                $chance->isZero() ?: $chances["Hull {$i}"] = $chance;
+            }
+            uksort($chances, fn (string $a, string $b): int => $chances[$b]->compareTo($chances[$a]) ?: $a <=> $b);
+            $this->assertFound(array_keys($chances), $question, $question);
+        }
     }
 
     private function believed(Animal $animal): string
