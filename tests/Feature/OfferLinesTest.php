@@ -27,6 +27,14 @@ class OfferLinesTest extends TestCase
         yield 'until a day' => ['male, Pastel, 90, UNTIL 2027-02-10', [['genes' => 'Pastel', 'sex' => 'male', 'age' => 36, 'price' => 90, 'until' => '2027-02-10']]];
         yield 'empty lines are no offers' => ["\n\nmale, Pastel, 90\r\n\r\n", [['genes' => 'Pastel', 'sex' => 'male', 'age' => 36, 'price' => 90]]];
         yield 'nothing' => ['', []];
+        yield 'a price with its thousands' => ['male, Pastel, 1,200', [['genes' => 'Pastel', 'sex' => 'male', 'age' => 36, 'price' => 1200]]];
+        yield 'thousands without a blank before' => ['male,Pastel,12,500,24 months', [['genes' => 'Pastel', 'sex' => 'male', 'age' => 24, 'price' => 12_500]]];
+        yield 'two prices' => ['male, Pastel, 400, 500', ['Line 1 says the price twice, “400” and “500”: which of the two?']];
+        yield 'two sexes' => ['male, Pastel, Female, 500', ['Line 1 says the sex twice, “male” and “Female”: which of the two?']];
+        yield 'two ages' => ["male, Pastel, 5\nmale, Pastel, 12 months, 24 months, 500", [
+            ['genes' => 'Pastel', 'sex' => 'male', 'age' => 36, 'price' => 5], 'Line 2 says the age twice, “12 months” and “24 months”: which of the two?',
+        ]];
+        yield 'two days' => ['male, Pastel, 9, from 2027, from 2028', ['Line 1 says “from” twice, “from 2027” and “from 2028”: which of the two?']];
         $needs = fn (int $line): string => "Line {$line} needs a sex, what it carries and a price: female, Clown het Piebald, 24 months, 400";
         yield 'no price' => ['male, Pastel', [$needs(1)]];
         yield 'no sex' => ['Pastel, 90', [$needs(1)]];
