@@ -120,6 +120,13 @@ class HouseRulesTest extends TestCase
         $this->get(
             '/genes/compare?'.http_build_query(['genes' => ['Normal', 'Moonlit', 'Super Moonlit']]),
         )->assertSee('less yellow')->assertSee('whiter all over');
+        foreach ([ // only one of two lines about the same could be kept
+            'effects' => "yellow = 1\nYellow = -1", 'two_effects' => "fade = 1\nfade = 2", 'nicknames' => "Sunbee = Sunlit Spider\nsunbee = Sunlit Pastel",
+            'compounds' => "Mojave = Sunmoon\nmojave = Moonsun", 'cues' => "Pale spots above the nostrils = 10, 20, 70\nPale spots above the nostrils = 70, 20, 10",
+        ] as $field => $twice) {
+            $this->post('/genes/own', ['name' => 'Sunlit', $field => $twice] + $own)->assertSessionHasErrors($field);
+            $this->assertStringContainsString('speak of the same', session('errors')->getBag('gene')->first($field) ?: session('errors')->first($field));
+        }
         foreach (['effects' => 'glow = 1', 'two_effects' => 'yellow = 9', 'cues' => 'Pale spots above the nostrils = 10, 20'] as $field => $wrong) {
             $this->post('/genes/own', ['name' => 'Sunlit', $field => $wrong] + $own)->assertSessionHasErrors($field);
         }

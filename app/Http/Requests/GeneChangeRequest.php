@@ -86,50 +86,60 @@ class GeneChangeRequest extends RecordRequest
 
     private function compoundLines(): Closure
     {
-        return function (string $attribute, mixed $value, Closure $fail): void {
-            foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::compound($line, $this->opened()->shelf->catalogue()) === null
-                && $fail(
-                    "“{$line}” names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).",
-                );
-            }
-        };
+        return self::eachLine(
+            fn (string $line): ?string => OwnGene::compound($line, $this->opened()->shelf->catalogue())['allele'] ?? null,
+            'names no compound. Write a line for each: other allele = name of the compound, dies (or weak, or lives).',
+        );
     }
 
     private function effectLines(): Closure
     {
-        return function (string $attribute, mixed $value, Closure $fail): void {
-            $axes = $this->opened()->shelf->document()['axes'];
-            foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::effect($line, $axes) === null && $fail(
-                    "“{$line}” says nothing of a look. Write a line for each: what changes = how much, from -3 to 3. Known are: "
-                        .implode(', ', array_map(fn (array $axis): string => $axis['name'], $axes)).'.',
-                );
-            }
-        };
+        $axes = $this->opened()->shelf->document()['axes'];
+
+        return self::eachLine(
+            fn (string $line): ?string => OwnGene::effect($line, $axes)[0] ?? null,
+            'says nothing of a look. Write a line for each: what changes = how much, from -3 to 3. Known are: '
+                .implode(', ', array_map(fn (array $axis): string => $axis['name'], $axes)).'.',
+        );
     }
 
     private function cueLines(): Closure
     {
-        return function (string $attribute, mixed $value, Closure $fail): void {
-            $cues = $this->opened()->shelf->document()['cues'];
-            foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::cue($line, $cues) === null && $fail(
-                    "“{$line}” is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “"
-                        .$cues[0]['name'].' = '.implode(
-                            ', ', array_fill(0, count($cues[0]['states']), 'x'),
-                        ).'” for '.implode(', ', $cues[0]['states']).'.',
-                );
-            }
-        };
+        $cues = $this->opened()->shelf->document()['cues'];
+
+        return self::eachLine(
+            fn (string $line): ?string => OwnGene::cue($line, $cues)['cue'] ?? null,
+            'is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “'
+                .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ', $cues[0]['states']).'.',
+        );
     }
 
     private static function nicknameLines(): Closure
     {
-        return function (string $attribute, mixed $value, Closure $fail): void {
+        return self::eachLine(
+            fn (string $line): ?string => OwnGene::nickname($line)['name'] ?? null,
+            'is no nickname. Write a line for each: nickname = genes that it is short for.',
+        );
+    }
+
+    /**
+     * Every line says something, and no two say something of the same: only one of them could be kept.
+     *
+     * @param Closure(string): (string|null) $subject what a line is about; null where it says no such thing
+     */
+    private static function eachLine(Closure $subject, string $wrong): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($subject, $wrong): void {
+            $said = [];
             foreach (OwnGene::lines((string) $value) as $line) {
-                OwnGene::nickname($line) === null
-                && $fail("“{$line}” is no nickname. Write a line for each: nickname = genes that it is short for.");
+                $about = $subject($line);
+                if ($about === null) {
+                    $fail("“{$line}” {$wrong}");
+
+                    continue;
+                }
+                $about = mb_strtolower($about);
+                isset($said[$about]) ? $fail("“{$said[$about]}” and “{$line}” speak of the same: leave one out.") : $said[$about] = $line;
             }
         };
     }
