@@ -1,0 +1,52 @@
+<?php
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** What is done many times in a row takes few taps, or a key. */
+class TapsTest extends BrowserTestCase
+{
+    public function test_a_round_of_the_trainer_is_played_with_keys_and_with_a_thumb(): void
+    {
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            $browser = $this->browser()->size($width, $height)->visit('/genes/train')->click('.trainer button.main');
+            for ($question = 1; $question <= 10; $question++) {
+                $browser->waitFor('.trainer', "Question {$question} of 10");
+                $width > 400 ? $browser->driver->getKeyboard()->sendKeys('1') : $browser->click('[data-choice="2"]');
+                $browser->until('return document.querySelector("[data-next]") !== null');
+                self::assertMatchesRegularExpression('/Right:|No: it is/', $browser->text('.trainer .answer'));
+                $width > 400 ? $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER) : $browser->click('[data-next]');
+            }
+            $browser->waitFor('.trainer', 'of 10 right.');
+            self::assertStringContainsString('How you do', $browser->text());
+        }
+    }
+
+    public function test_from_lock_to_the_first_young_out_within_three_taps_each(): void
+    {
+        $browser = $this->browser()->size(390, 844);
+        foreach (['lock seen' => 'ovulation', 'ovulation' => 'shed before laying', 'shed before laying' => 'eggs laid', 'eggs laid' => 'pipped', 'egg given up' => 'pipped', 'pipped' => 'out of the egg', 'out of the egg' => ''] as $what => $next) {
+            $browser->visit('/animals')->click('.rail > .station[href$="/today"]'); // one
+            $browser->waitFor('h1', 'Today');
+            foreach ($browser->all('.due > li') as $row) {
+                $buttons = str_contains($row->getText(), 'Estuary')
+                    ? $row->findElements(WebDriverBy::cssSelector('.taps > button'))
+                    : [];
+                foreach ($buttons as $button) {
+                    if ($button->getText() === $what) {
+                        $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
+                        $button->click(); // two
+
+                        break 2;
+                    }
+                }
+            }
+            $browser->waitFor('.said', "Estuary: {$what}");
+            self::assertSame('Undo', $browser->text('.said .button'));
+            $next === '' ?: self::assertStringContainsString($next, $browser->text());
+        }
+        self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
+    }
+}

@@ -1,0 +1,9 @@
+<?php
+
+namespace Tests\Feature;
+
+/** Forms about one animal or several. */
+class BadInputOfAnimalsTest extends BadInputCase
+{
+    protected const ABOUT_ANIMALS = true;
+}
