@@ -71,7 +71,8 @@ class Site
 
     public function get(string $page): string
     {
-        $text = @file_get_contents(($this->server->address ?? '').$page);
+        // the first page of a large collection waits for all that follows from its records
+        $text = @file_get_contents(($this->server->address ?? '').$page, context: stream_context_create(['http' => ['timeout' => 900]]));
 
         return $text === false ? throw new RuntimeException("{$page} did not answer.") : $text;
     }

@@ -117,7 +117,7 @@ start_web() {
   filled "$ROOT/server/php-fpm.conf" "$RUN/php-fpm.conf"
   filled "$ROOT/server/nginx.conf" "$RUN/nginx.conf"
   local as=(); [ "$(id -u)" -ne 0 ] || as=(-R)
-  part "php-fpm$version" "${as[@]}" -y "$RUN/php-fpm.conf" -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M
+  part "php-fpm$version" "${as[@]}" -y "$RUN/php-fpm.conf" -d opcache.validate_timestamps=0 -d opcache.jit=disable -d opcache.jit_buffer_size=0
   part nginx -c "$RUN/nginx.conf" -e "$RUN/nginx.log"
   wait_for "the web server" php -r 'exit(@fsockopen($argv[1], (int) $argv[2]) ? 0 : 1);' "$HOST" "$PORT"
 }

@@ -27,9 +27,12 @@ final readonly class NetworkSolution
         return new Elimination($network->sizes, $network->factors, $order, new Doubles, $widest);
     }
 
+    /** What would be too wide in any case is not ordered to its end: its size is infinite. */
     public static function order(Network $network, int $work = 12_000): Order
     {
-        return Order::of($network->sizes, array_map(static fn (Factor $factor): array => $factor->scope, $network->factors), $work);
+        $scopes = array_map(static fn (Factor $factor): array => $factor->scope, $network->factors);
+
+        return Order::of($network->sizes, $scopes, $work, Order::HOPELESS);
     }
 
     /**

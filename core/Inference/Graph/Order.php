@@ -18,7 +18,7 @@ final readonly class Order
     private const NARROW = 20_000.0;
 
     /** Beyond this no other try would come near enough. */
-    private const HOPELESS = 3e8;
+    public const HOPELESS = 3e8;
 
     /** Variables that all tries together may eliminate. */
     private const WORK = 12_000;
@@ -34,18 +34,19 @@ final readonly class Order
     /**
      * @param array<int, int> $sizes number of values by variable
      * @param list<list<int>> $scopes
+     * @param float $most entries of all tables, were they full, beyond which no order is wanted: then its size is infinite
      */
-    public static function of(array $sizes, array $scopes, int $work = self::WORK): self
+    public static function of(array $sizes, array $scopes, int $work = self::WORK, float $most = INF): self
     {
         $beside = self::beside($sizes, $scopes);
-        $best = (new Greedy($sizes, $beside, null))->run(INF);
+        $best = (new Greedy($sizes, $beside, null))->run($most);
         $each = max(1, count($sizes));
         for ($try = 1; $best !== null && $best[3] > self::NARROW && $best[2] < self::HOPELESS && $try * $each <= $work; $try++) {
             $other = (new Greedy($sizes, $beside, new Randomizer(new Mt19937($try)), $try % 2 === 0))->run($best[2]);
             $best = $other !== null && $other[2] < $best[2] ? $other : $best;
         }
 
-        return $best === null ? new self([], [], 0.0, 0.0) : new self(...$best);
+        return $best === null ? new self([], [], INF, INF) : new self(...$best);
     }
 
     /**

@@ -8,7 +8,7 @@ use RuntimeException;
 class Server
 {
     /** As bin/destino serves it. */
-    private const COMPILED = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M'];
+    private const COMPILED = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=disable', '-d', 'opcache.jit_buffer_size=0'];
 
     /**
      * @param resource $process
