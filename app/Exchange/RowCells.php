@@ -110,8 +110,9 @@ final class RowCells
     {
         $cell = WeightCell::read($text, $this->dayFirst['hatched'] ?? null);
         if ($cell->grams === null) {
+            $most = number_format(CareRequest::MOST_GRAMS);
             $cell->isNothing ?: $row->remark(
-                'weight', $text, "“{$text}” is no weight from 1 to ".number_format(CareRequest::MOST_GRAMS).' g: not known. A number without a unit is in grams.',
+                'weight', $text, "“{$text}” is no weight from 1 to {$most} g: not known. A number without a unit is in grams.",
             );
 
             return;

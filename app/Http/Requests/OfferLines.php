@@ -32,7 +32,8 @@ class OfferLines
     {
         $said = $genes = [];
         // "1,200" is one price, not two
-        foreach (array_map(trim(...), explode(',', (string) preg_replace('/(?<![\d.]|\d,)(\d{1,3}),(\d{3})(?![\d.]|,\d{3})/', '$1$2', $text))) as $part) {
+        $joined = (string) preg_replace('/(?<![\d.]|\d,)(\d{1,3}),(\d{3})(?![\d.]|,\d{3})/', '$1$2', $text);
+        foreach (array_map(trim(...), explode(',', $joined)) as $part) {
             [$what, $value] = self::part($part);
             if ($what === null) {
                 $genes[] = $part;
