@@ -34,6 +34,9 @@ final readonly class FamilySolver
     /** Beyond this many times that, were the tables full, it is not even tried. */
     private const HOPELESS = 2.0;
 
+    /** Another order of the same graph is hardly ever so many times as good. */
+    private const FAR = 4.0;
+
     /** Draws of all others for the animals that tell nothing of them. */
     private const DRAWS = 1_600;
 
@@ -88,19 +91,19 @@ final readonly class FamilySolver
             return Solved::impossible();
         }
         $of = NetworkSolution::named($model, $core, $marginals->of);
-        $silence = Silence::over($model, $core, $silent);
-        $plain = $silence->beside($elimination);
+        $plain = Silence::over($model, $core, $silent)->beside($elimination);
         $others = array_values(array_diff($silent, array_keys($plain)));
         $some = self::someAtATime($model, $silent, Silent::bySire($model, $others), $order->size, $widest);
         if ($some !== null) {
             return new Solved(self::with($model, $of, $plain + $some), $marginals->logEvidence);
         }
+        $draws = new SilentDraws($model, $core, $silent);
         $chance = new Randomizer(new Mt19937(1));
         for ($draw = 0; $draw < self::DRAWS; $draw++) {
-            $silence->add($elimination->draw($chance), intdiv(8 * $draw, self::DRAWS), $chance);
+            $draws->add($elimination->draw($chance), intdiv(8 * $draw, self::DRAWS), $chance);
         }
 
-        return new Solved(self::with($model, $of, $plain + $silence->shares()), $marginals->logEvidence, false, $silence->error());
+        return new Solved(self::with($model, $of, $plain + $draws->shares()), $marginals->logEvidence, false, $draws->error());
     }
 
     /**
@@ -115,8 +118,12 @@ final readonly class FamilySolver
     {
         $plan = [];
         $left = self::SHARED * $widest;
-        if ($wanted === [] || ! self::share($model, $silent, $wanted, $core, $plan, $left)) {
-            return $wanted === [] ? [] : null;
+        if ($wanted === []) {
+            return [];
+        }
+        $hardest = Silent::deepest($model, $silent, $wanted); // where this one alone is too much, the others need not be ordered
+        if (self::orderOf($model, $silent, [$hardest], $left)[1]->size > $left || ! self::share($model, $silent, $wanted, $core, $plan, $left)) {
+            return null;
         }
         $all = [];
         foreach ($plan as [$some, $network, $order]) {
@@ -145,9 +152,9 @@ final readonly class FamilySolver
      */
     private static function share(FamilyModel $model, array $silent, array $wanted, float $core, array &$plan, float &$left): bool
     {
-        $network = Network::of($model, array_values(array_diff($silent, Silent::withAncestors($model, $silent, $wanted))));
-        $order = NetworkSolution::order($network, 2_000);
-        if ($order->size > 2 * $core + self::BATCH && count($wanted) > 1) {
+        $most = 2 * $core + self::BATCH;
+        [$network, $order] = self::orderOf($model, $silent, $wanted, count($wanted) > 1 ? $most : $left);
+        if ($order->size > $most && count($wanted) > 1) {
             $half = intdiv(count($wanted), 2);
 
             return self::share($model, $silent, array_slice($wanted, 0, $half), $core, $plan, $left)
@@ -159,21 +166,34 @@ final readonly class FamilySolver
         return $left >= 0.0;
     }
 
+    /**
+     * @param list<string> $silent
+     * @param list<string> $wanted
+     * @param float $most entries, were the tables full, that are of use; what is far beyond is not ordered to its end
+     * @return array{Network, Order} of those that tell of others, the wanted ones and the silent ones that these descend from
+     */
+    private static function orderOf(FamilyModel $model, array $silent, array $wanted, float $most): array
+    {
+        $network = Network::of($model, array_values(array_diff($silent, Silent::withAncestors($model, $silent, $wanted))));
+
+        return [$network, NetworkSolution::order($network, 2_000, self::FAR * $most)];
+    }
+
     /** @param list<string> $silent */
     private static function drawn(FamilyModel $model, Network $core, array $silent): Solved
     {
-        $silence = Silence::over($model, $core, $silent);
+        $draws = new SilentDraws($model, $core, $silent);
         $chance = new Randomizer(new Mt19937(1));
         $marginals = (new Sampler($core->sizes, $core->factors))->run(
-            static fn (array $values, int $part) => $silence->add($values, $part, $chance),
+            static fn (array $values, int $part) => $draws->add($values, $part, $chance),
         );
         if (! $marginals->isPossible()) { // a sampler that found no beginning proves nothing
             return new Solved([], 0.0, false, 1.0);
         }
 
         return new Solved(
-            self::with($model, NetworkSolution::named($model, $core, $marginals->of), $silence->shares()), $marginals->logEvidence, false,
-            max($marginals->error, $silence->error()),
+            self::with($model, NetworkSolution::named($model, $core, $marginals->of), $draws->shares()), $marginals->logEvidence, false,
+            max($marginals->error, $draws->error()),
         );
     }
 

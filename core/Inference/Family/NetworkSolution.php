@@ -28,11 +28,11 @@ final readonly class NetworkSolution
     }
 
     /** What would be too wide in any case is not ordered to its end: its size is infinite. */
-    public static function order(Network $network, int $work = 12_000): Order
+    public static function order(Network $network, int $work = 12_000, float $most = Order::HOPELESS): Order
     {
         $scopes = array_map(static fn (Factor $factor): array => $factor->scope, $network->factors);
 
-        return Order::of($network->sizes, $scopes, $work, Order::HOPELESS);
+        return Order::of($network->sizes, $scopes, $work, min($most, Order::HOPELESS));
     }
 
     /**

@@ -63,6 +63,25 @@ final readonly class Silent
 
     /**
      * @param list<string> $silent
+     * @param non-empty-list<string> $wanted
+     * @return string the wanted one with the most silent ancestors
+     */
+    public static function deepest(FamilyModel $model, array $silent, array $wanted): string
+    {
+        $deepest = $wanted[0];
+        $most = -1;
+        foreach ($wanted as $name) {
+            $count = count(self::withAncestors($model, $silent, [$name]));
+            if ($count > $most) {
+                [$deepest, $most] = [$name, $count];
+            }
+        }
+
+        return $deepest;
+    }
+
+    /**
+     * @param list<string> $silent
      * @param list<string> $wanted
      * @return list<string> those that are wanted, and the silent ones that they descend from
      */
