@@ -30,6 +30,9 @@ final class GroupTable
     /** @var array<int, Rational> P(the target here | look) */
     private array $accepted = [];
 
+    /** @var array<int, float> expected wanted copies by look */
+    private array $copies = [];
+
     /** @var array<int, list<Mask>> what a look hides of other groups */
     private array $hides = [];
 
@@ -158,7 +161,7 @@ final class GroupTable
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
     public function draw(int $sire, int $dam, float $chance): int
     {
-        return $this->eggs->of($sire * 4096 + $dam, $this->book->states[$sire], $this->book->states[$dam], $chance);
+        return $this->eggs->of($sire << 24 | $dam, $this->book->states[$sire], $this->book->states[$dam], $chance);
     }
 
     /** @return array<string, float> P(what is seen) of the living young of two diplotypes */
@@ -184,12 +187,15 @@ final class GroupTable
     /** Expected copies of wanted alleles under a look: how much of what the target asks it carries. */
     public function wanted(int $look): float
     {
-        $copies = 0.0;
-        foreach ($this->book->looks[$look] as $state => $p) {
-            $copies += $p->toFloat() * $this->diplotypes->copies($state);
+        if (! isset($this->copies[$look])) {
+            $copies = 0.0;
+            foreach ($this->book->looks[$look] as $state => $p) {
+                $copies += $p->toFloat() * $this->diplotypes->copies($state);
+            }
+            $this->copies[$look] = $copies;
         }
 
-        return $copies;
+        return $this->copies[$look];
     }
 
     /** Whether an animal of one look is at least as good here as one of another (Passing). */

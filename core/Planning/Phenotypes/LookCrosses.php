@@ -15,6 +15,9 @@ use Destino\Probability\Weights;
 /** Crosses of two looks of a group, each worked out once. */
 final class LookCrosses
 {
+    /** @var array<int, array<int, list<array{int, Rational, float, Sex|null}>>> by sire and dam, where nothing hides anything */
+    private array $plain = [];
+
     /** @var array<string, list<array{int, Rational, float, Sex|null}>> */
     private array $crosses = [];
 
@@ -95,6 +98,10 @@ final class LookCrosses
      */
     public function cross(int $sire, int $dam, array $hiding = []): array
     {
+        if ($hiding === []) {
+            return $this->plain[$sire][$dam] ??= $this->crossed($sire, $dam, []);
+        }
+
         return $this->crosses["{$sire}x{$dam}".Diplotypes::keyOf($hiding)] ??= $this->crossed($sire, $dam, $hiding);
     }
 }

@@ -28,7 +28,7 @@ final class Space
     /** Place of the group with sex among the groups; null where sex follows from none of them. */
     public readonly ?int $sexAt;
 
-    /** @var array<int, float> P(at least one such egg hatches in a season) by chance in millionths, once worked out */
+    /** @var array<int, array<int, float>> P(at least one such egg hatches in a season) by females and chance in millionths */
     private array $seasonal = [];
 
     /** @var array<int, float> */
@@ -106,17 +106,17 @@ final class Space
      */
     public function perSeason(float $chance, int $females): float
     {
-        $key = (int) round($chance * 1e6) * 64 + min(63, $females);
-        if (! isset($this->seasonal[$key])) {
+        $millionths = (int) round($chance * 1e6);
+        if (! isset($this->seasonal[$females][$millionths])) {
             $assumptions = $this->project->assumptions;
             $none = 0.0;
             foreach ($this->clutchLaw as $eggs => $weight) {
                 $none += $weight * (1 - $chance * $assumptions->survival()) ** $eggs;
             }
-            $this->seasonal[$key] = 1 - (1 - $assumptions->layRate * (1 - $none)) ** $females;
+            $this->seasonal[$females][$millionths] = 1 - (1 - $assumptions->layRate * (1 - $none)) ** $females;
         }
 
-        return $this->seasonal[$key];
+        return $this->seasonal[$females][$millionths];
     }
 
     /**

@@ -24,6 +24,9 @@ final class Numbers
     /** Whether some season has more females than its males can serve. */
     public bool $isScarce = false;
 
+    /** @var array<int, array<int, Pair>> by dam and sire: the same ones are asked for in every season */
+    private array $pairs = [];
+
     /** @var array<int, float> females that the males of a season can serve */
     private array $capacity = [];
 
@@ -47,6 +50,7 @@ final class Numbers
         ?Closure $ranked = null,
     ) {
         $this->forward($held, $season, $free === null ? null : (float) $free, $worth, $ranked); // neither is kept: who asks keeps this
+        $this->pairs = [];
     }
 
     /**
@@ -133,7 +137,7 @@ final class Numbers
         foreach ($this->females[$season] as $dam => $all) {
             $count = $all * ($served[$dam] ?? 1.0);
             foreach ($ranked === null ? $this->mates($dam, $season) : $ranked($dam, $season, $this->males[$season]) as [$sire, $share]) {
-                $pair = $this->law->types->pair($sire, $dam);
+                $pair = $this->pairs[$dam][$sire] ??= $this->law->types->pair($sire, $dam);
                 $matings = $count * $share;
                 if ($pair->hit > 0.0) {
                     $this->hazard += $matings * $this->law->hazard($pair, $this->weights);
@@ -187,7 +191,11 @@ final class Numbers
         $mates = [];
         $sum = 0.0;
         foreach ($this->males[$season] as $sire => $count) {
-            if ($count > 10 * self::SOME && ! $this->law->types->pair($sire, $dam)->isIdle()) {
+            if ($count <= 10 * self::SOME) {
+                continue;
+            }
+            $pair = $this->pairs[$dam][$sire] ??= $this->law->types->pair($sire, $dam);
+            if (! $pair->isIdle) {
                 $mates[] = [$sire, min(1.0, $count)];
                 $sum += min(1.0, $count);
             }

@@ -26,6 +26,12 @@ final class Outlook
     /** @var array<int, array<int, float>> worth of a pair by season and number of the pair */
     private array $pairs = [];
 
+    /** @var array<int, array<int, float>> worth of one more young by the season of its mating and type: of seasons that follow it */
+    private array $later = [];
+
+    /** @var array<int, array<int, float>> worth of the best male that is there, by season and type of the female */
+    private array $bestNow = [];
+
     /** The sum of all hazards that are foreseen. */
     public float $hazard = 0.0;
 
@@ -244,19 +250,29 @@ final class Outlook
         if ($season + $this->law->shortest > $this->law->horizon) {
             return $value;
         }
-        $sons = $season + $this->law->maleDelay;
-        $daughters = $season + $this->law->femaleDelay;
+        $later = $this->later[$season] ??= $this->laterFrom($season);
         foreach ($pair->children as $child => $chance) {
-            if (isset($this->worth[$child])) {
-                $worth = $this->worth[$child][$this->law->types->isMale($child) ? $sons : $daughters] ?? 0.0;
-                if ($worth > 0.0) { // many alike do not add up without end
-                    $count = $this->law->young * $chance;
-                    $value += ($count <= 1.0 ? $count : 1.0 + log($count)) * $worth;
-                }
+            if (isset($later[$child])) { // many alike do not add up without end
+                $count = $this->law->young * $chance;
+                $value += ($count <= 1.0 ? $count : 1.0 + log($count)) * $later[$child];
             }
         }
 
         return $value;
+    }
+
+    /** @return array<int, float> worth of one more young of a mating of this season, by type, where it is worth something */
+    private function laterFrom(int $season): array
+    {
+        $later = [];
+        foreach ($this->worth as $type => $worths) {
+            $worth = $worths[$season + ($this->law->types->isMale($type) ? $this->law->maleDelay : $this->law->femaleDelay)] ?? 0.0;
+            if ($worth > 0.0) {
+                $later[$type] = $worth;
+            }
+        }
+
+        return $later;
     }
 
     /** An animal of a type that was not foreseen: what it adds beside those that are there. */
@@ -272,7 +288,7 @@ final class Outlook
                 $gains = [];
                 foreach ($this->numbers->females[$season] ?? [] as $dam => $count) {
                     $value = $this->value($type, $dam, $season);
-                    $now = $this->ranked($dam, $season, $this->numbers->males[$season])[0][4] ?? 0.0;
+                    $now = $this->bestNow[$season][$dam] ??= $this->ranked($dam, $season, $this->numbers->males[$season])[0][4] ?? 0.0;
                     if ($value > $now) {
                         $gains[] = [$value - $now, $count];
                     }

@@ -7,6 +7,9 @@ namespace Destino\Planning\Policy;
 /** What two types give. */
 final readonly class Pair
 {
+    /** Whether it gives nothing that is wanted. */
+    public bool $isIdle;
+
     /**
      * @param float $hit P(an egg that hatches meets the target)
      * @param float $male of these, males
@@ -16,10 +19,7 @@ final readonly class Pair
      */
     public function __construct(
         public float $hit, public float $male, public float $female, public array $children, public bool $isRefused,
-    ) {}
-
-    public function isIdle(): bool
-    {
-        return $this->hit <= 0.0 && $this->children === [];
+    ) {
+        $this->isIdle = $hit <= 0.0 && $children === [];
     }
 }

@@ -15,25 +15,30 @@ final readonly class PairBrood
     /** Young rarer than this among the eggs are not foreseen; when they hatch they are seen all the same. */
     private const RARE = 0.002;
 
-    public function __construct(private Space $space) {}
+    public const MALE = 0;
 
-    /** @param list<int> $looks phenotypes by group */
-    public static function key(array $looks, bool $isMale): string
+    public const FEMALE = 1;
+
+    /** @var array<int, float> P(a young is of this sex), where no group of the plan tells */
+    private array $shares;
+
+    public function __construct(private Space $space)
     {
-        return implode('.', $looks).($isMale ? 'm' : 'f');
+        $this->shares = [self::MALE => $space->shareOf(Sex::Male), self::FEMALE => $space->shareOf(Sex::Female)];
     }
 
     /**
      * @param list<int> $male phenotypes by group
      * @param list<int> $female
-     * @return array{array<string, float>, array<string, list<int>>} P(an egg that hatches is such a young), and its phenotypes, by key
+     * @return list<array{list<int>, array<int, float>}> phenotypes of young that carry something wanted, and P(an egg that hatches is
+     *     such a young) by its sex (MALE, FEMALE)
      */
     public function of(array $male, array $female): array
     {
-        $young = $looks = [];
-        $this->descend($male, $female, 0, [], 1.0, null, [], $young, $looks);
+        $young = [];
+        $this->descend($male, $female, 0, [], 1.0, null, [], $young);
 
-        return [$young, $looks];
+        return $young;
     }
 
     /**
@@ -87,30 +92,35 @@ final readonly class PairBrood
      * @param list<int> $female
      * @param list<int> $looks so far
      * @param list<Mask> $hiding
-     * @param array<string, float> $young P(an egg that hatches is of this type) by its key, added to
-     * @param array<string, list<int>> $all phenotypes by the same key, added to
+     * @param list<array{list<int>, array<int, float>}> $young as of() gives them, added to
      */
     private function descend(
-        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young, array &$all,
+        array $male, array $female, int $at, array $looks, float $chance, ?Sex $sex, array $hiding, array &$young,
     ): void {
-        if ($chance < self::RARE) {
-            return;
-        }
         if ($at === count($this->space->groups)) {
             if (Wanted::isAnyIn($this->space->groups, $looks)) {
-                foreach ($sex === null ? [Sex::Male, Sex::Female] : [$sex] as $own) {
-                    $key = self::key($looks, $own === Sex::Male);
-                    $young[$key] = ($young[$key] ?? 0.0) + $chance * $this->space->shareOf($own);
-                    $all[$key] = $looks;
-                }
+                $young[] = [$looks, $this->bySex($chance, $sex)];
             }
 
             return;
         }
         $group = $this->space->groups[$at];
         foreach ($group->cross($male[$at], $female[$at], $hiding) as [$look, , $p, $ownSex]) {
+            if ($chance * $p < self::RARE) {
+                continue;
+            }
             $more = $group->canHide ? [...$hiding, ...$group->hides($look)] : $hiding;
-            $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young, $all);
+            $this->descend($male, $female, $at + 1, [...$looks, $look], $chance * $p, $sex ?? $ownSex, $more, $young);
         }
+    }
+
+    /** @return array<int, float> */
+    private function bySex(float $chance, ?Sex $sex): array
+    {
+        return match ($sex) {
+            null => [self::MALE => $chance * $this->shares[self::MALE], self::FEMALE => $chance * $this->shares[self::FEMALE]],
+            Sex::Male => [self::MALE => $chance * $this->shares[self::MALE]],
+            Sex::Female => [self::FEMALE => $chance * $this->shares[self::FEMALE]],
+        };
     }
 }

@@ -24,7 +24,7 @@ final class Policy
 
     private const TRIAL_SEED = 104_729;
 
-    /** Work that an answer may take (Law::$work), and a first one; about a second each 200,000. */
+    /** Work that an answer may take (Law::$work), and a first one; about a second each 350,000. */
     public const WORK = 1_200_000;
 
     /** Large projects may take longer: so many times; with very many genes each run takes more than its work says. */

@@ -46,8 +46,11 @@ final class Types
     /** @var array<int, array<int, float>> */
     private array $wanted = [];
 
-    /** @var array<int, Pair> */
+    /** @var array<int, Pair> pairs that were asked for lately */
     private array $pairs = [];
+
+    /** @var array<int, Pair> those that were asked for before them: the first to be forgotten */
+    private array $before = [];
 
     private readonly Welfare $welfare;
 
@@ -62,7 +65,7 @@ final class Types
     /** @param list<int> $looks phenotypes by group */
     public function of(array $looks, bool $isMale): int
     {
-        $key = PairBrood::key($looks, $isMale);
+        $key = implode('.', $looks).($isMale ? 'm' : 'f');
         if (! isset($this->numbers[$key])) {
             $this->numbers[$key] = count($this->looks);
             $this->looks[] = $looks;
@@ -80,10 +83,29 @@ final class Types
      */
     public function young(array $looks, bool $isMale): int
     {
+        return $this->alike($this->coarse($looks), $looks, $isMale);
+    }
+
+    /**
+     * @param list<int> $looks phenotypes by group
+     * @return list<int> those on the grid that stand for them
+     */
+    private function coarse(array $looks): array
+    {
         $coarse = [];
         foreach ($looks as $i => $look) {
             $coarse[] = $this->space->groups[$i]->book->coarse($look);
         }
+
+        return $coarse;
+    }
+
+    /**
+     * @param list<int> $coarse
+     * @param list<int> $looks
+     */
+    private function alike(array $coarse, array $looks, bool $isMale): int
+    {
         $type = $this->of($coarse, $isMale);
         foreach ($this->space->project->keep === [] ? [] : [null, $isMale ? Sex::Male : Sex::Female] as $sex) {
             $this->told[$type][RouteStep::wordsOf($this->texts[implode('.', $looks)] ??= $this->space->text($looks), $sex)] = true;
@@ -130,14 +152,14 @@ final class Types
     public function pair(int $sire, int $dam): Pair
     {
         $number = $sire << 24 | $dam;
-        if (! isset($this->pairs[$number])) {
-            if (count($this->pairs) >= self::REMEMBERED) { // the older half gives way
-                $this->pairs = array_slice($this->pairs, self::REMEMBERED >> 1, null, true);
-            }
-            $this->pairs[$number] = $this->mate($sire, $dam);
+        if (isset($this->pairs[$number])) {
+            return $this->pairs[$number];
+        }
+        if (count($this->pairs) >= self::REMEMBERED >> 1) {
+            [$this->before, $this->pairs] = [$this->pairs, []];
         }
 
-        return $this->pairs[$number];
+        return $this->pairs[$number] = $this->before[$number] ?? $this->mate($sire, $dam);
     }
 
     private function mate(int $sire, int $dam): Pair
@@ -146,12 +168,20 @@ final class Types
         if ($this->welfare->refuses($male, $female)) {
             return new Pair(0.0, 0.0, 0.0, [], true);
         }
-        [$young, $looks] = $this->brood->of($male, $female);
-        arsort($young);
-        $children = [];
-        foreach ($young as $key => $chance) { // only those that are looked ahead for get a number
+        $young = $this->brood->of($male, $female);
+        $chances = [];
+        foreach ($young as $at => [, $bySex]) {
+            foreach ($bySex as $sex => $chance) {
+                $chances[2 * $at + $sex] = $chance;
+            }
+        }
+        arsort($chances);
+        $children = $coarse = [];
+        foreach ($chances as $place => $chance) { // only those that are looked ahead for get a number
             if (count($children) < self::MOST_CHILDREN || $chance >= 0.02) {
-                $type = $this->young($looks[$key], str_ends_with($key, 'm'));
+                $at = $place >> 1;
+                $coarse[$at] ??= $this->coarse($young[$at][0]);
+                $type = $this->alike($coarse[$at], $young[$at][0], ($place & 1) === PairBrood::MALE);
                 $children[$type] = ($children[$type] ?? 0.0) + $chance;
             }
         }

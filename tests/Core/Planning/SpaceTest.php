@@ -127,6 +127,9 @@ final class SpaceTest extends TestCase
         }
         // One female, every egg a hit: she lays in 70 % of seasons, and one of six eggs lives but for (1 − 0.8464)⁶.
         self::assertEqualsWithDelta(.7 * (1 - (1 - .8464) ** 6), $space->perSeason(1.0, 1), 1e-9);
+        $one = $space->perSeason(.001, 1);
+        self::assertEqualsWithDelta(1 - (1 - $one) ** 64, $space->perSeason(.001, 64), 1e-12, 'each of many females counts');
+        self::assertEqualsWithDelta(1 - (1 - $one) ** 200, $space->perSeason(.001, 200), 1e-12, 'each of very many females counts');
     }
 
     private function space(Randomizer $chance): Space
