@@ -16,6 +16,7 @@ use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use WeakMap;
 
 /** The linkage groups that matter to a project, each with its table of looks; everything else is left out. */
 final class Space
@@ -31,12 +32,18 @@ final class Space
     /** @var array<int, array<int, float>> P(at least one such egg hatches in a season) by females and chance in millionths */
     private array $seasonal = [];
 
+    /** @var WeakMap<Founder, list<int>> */
+    private readonly WeakMap $looks;
+
     /** @var array<int, float> */
     private readonly array $clutchLaw;
 
     /** @param list<GroupTable>|null $tables of another space with the same target and founders */
     public function __construct(public readonly Catalogue $catalogue, public readonly Project $project, ?array $tables = null)
     {
+        /** @var WeakMap<Founder, list<int>> $looks */
+        $looks = new WeakMap;
+        $this->looks = $looks;
         $groups = [];
         $sexAt = null;
         $tables ??= array_map(
@@ -70,7 +77,7 @@ final class Space
     /** @return list<int> the looks of a founder by group */
     public function looksOf(Founder $founder): array
     {
-        return array_map(static fn (GroupTable $group): int => $group->lookOf($founder->belief), $this->groups);
+        return $this->looks[$founder] ??= array_map(static fn (GroupTable $group): int => $group->lookOf($founder->belief), $this->groups);
     }
 
     /**
