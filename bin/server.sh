@@ -135,7 +135,7 @@ on_server() { # COMMAND [ARGS…]
   if [ -z "${REDIS_HOST:-}" ]; then export REDIS_HOST=$RUN/redis.sock REDIS_PORT=0; fi
   pg_isready -q -h "$DB_HOST" -U "$DB_USERNAME" || fail "no server of this collection answers: start it with bin/destino server."
   local command=$1; shift
-  exec php artisan "destino:$command" "$@"
+  exec "${ARTISAN[@]}" "destino:$command" "$@"
 }
 
 server() {
@@ -148,7 +148,7 @@ server() {
   one_at_a_time; setup; server_settings; server_packages "$only"
   trap end_parts EXIT; trap 'exit 0' INT TERM HUP
   start_data
-  php artisan migrate --force --quiet --isolated || fail "the database could not be brought up to date."
+  "${ARTISAN[@]}" migrate --force --quiet --isolated || fail "the database could not be brought up to date."
   others_may
   [ "$only" = work ] || start_web
   [ "$only" = web ] || start_work

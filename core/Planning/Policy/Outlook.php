@@ -82,10 +82,11 @@ final class Outlook
     public function worth(int $type, int $from): float
     {
         $from = max($from, $this->season);
+        $earliest = $this->foreseen->earliest[$type] ?? $this->law->horizon + 1;
 
-        return isset($this->foreseen->earliest[$type])
-            ? $this->worth[$type][max($from, $this->foreseen->earliest[$type])] ?? 0.0
-            : $this->unforeseen($type, $from);
+        return $from >= $earliest
+            ? $this->worth[$type][$from] ?? 0.0
+            : $this->unforeseen($type, $from, $earliest) + ($this->worth[$type][$earliest] ?? 0.0);
     }
 
     /** The worth of mating two types in this season. */
@@ -275,14 +276,14 @@ final class Outlook
         return $later;
     }
 
-    /** An animal of a type that was not foreseen: what it adds beside those that are there. */
-    private function unforeseen(int $type, int $from): float
+    /** What an animal of a type that is not foreseen before a season adds until then beside those that are there. */
+    private function unforeseen(int $type, int $from, int $before): float
     {
         if (array_sum(array_map(count(...), $this->pairs)) > self::REMEMBERED) {
             $this->pairs = array_intersect_key($this->pairs, [$this->season => true]);
         }
         $sum = 0.0;
-        for ($season = $from; $season <= $this->law->horizon; $season++) {
+        for ($season = $from; $season < $before; $season++) {
             $best = 0.0;
             if ($this->law->types->isMale($type)) {
                 $gains = [];
