@@ -59,7 +59,12 @@ final readonly class Design
         $all = [...$single, ...$pairs];
         usort($all, self::better(...));
 
-        return array_slice($all, 0, $most);
+        $drawn = new Distance($before);
+
+        return array_map(
+            fn (Proposal $one): Proposal => $one->warning($this->warnings($drawn, $before, $one->look, [...$base, ...$one->forms])),
+            array_slice($all, 0, $most),
+        );
     }
 
     private static function better(Proposal $a, Proposal $b): int
@@ -93,11 +98,10 @@ final readonly class Design
                 return null; // another allele of the same locus: not beside what is there
             }
         }
-        $forms = [...$base, ...$added];
-        $after = $this->facts->look($this->catalogue, $forms);
+        $after = $this->facts->look($this->catalogue, [...$base, ...$added]);
         [$score, $brings, $spoils] = $this->judged($before, $after);
 
-        return new Proposal($added, $after, $score, $brings, $spoils, $this->warnings($before, $after, $forms));
+        return new Proposal($added, $after, $score, $brings, $spoils);
     }
 
     /** @return array{float, list<string>, list<string>} score, wishes that it meets, wishes that it goes against */
@@ -138,16 +142,17 @@ final readonly class Design
     }
 
     /**
-     * @param list<Form> $forms
+     * @param Distance $drawn of the base
+     * @param list<Form> $forms those of the base and those that are added
      * @return list<string>
      */
-    private function warnings(Look $before, Look $after, array $forms): array
+    private function warnings(Distance $drawn, Look $before, Look $after, array $forms): array
     {
         $warnings = [];
         foreach (array_diff($after->hidden, $before->hidden) as $hidden) {
             $warnings[] = "{$hidden} cannot be seen in it";
         }
-        if (Distance::between($before, $after) < Distance::SEEN) {
+        if ($drawn->to($after) < Distance::SEEN) {
             $warnings[] = 'hardly to be told from the base by eye';
         }
         foreach ($forms as $form) {

@@ -23,8 +23,14 @@ final readonly class Proposal
         public float $score,
         public array $brings,
         public array $spoils,
-        public array $warnings,
+        public array $warnings = [],
     ) {}
+
+    /** @param list<string> $warnings */
+    public function warning(array $warnings): self
+    {
+        return new self($this->forms, $this->look, $this->score, $this->brings, $this->spoils, $warnings);
+    }
 
     public function text(): string
     {

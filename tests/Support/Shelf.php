@@ -30,6 +30,9 @@ final class Shelf
     /** @param array<string, string> $schools */
     public static function facts(array $schools = []): ShippedFacts
     {
+        if ($schools === [] && isset(self::$facts[''])) {
+            return self::$facts[''];
+        }
         ksort($schools);
         $document = (self::$facts[''] ??= new ShippedFacts((new CatalogueFiles(dirname(__DIR__, 2).'/catalogue'))->document()))->document;
 

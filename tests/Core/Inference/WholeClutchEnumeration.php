@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Inference;
 
 use Destino\Genome\Diplotype;
+use Destino\Genome\Form;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Notation\Target;
@@ -30,6 +31,9 @@ final class WholeClutchEnumeration
 
     /** @var list<LinkageGroup> */
     private array $groups;
+
+    /** @var array<string, array<string, Form>> by group and diplotype */
+    private array $forms = [];
 
     /**
      * @param list<string> $loci
@@ -120,7 +124,7 @@ final class WholeClutchEnumeration
     private function dies(array $egg): bool
     {
         foreach ($this->groups as $group) {
-            if (Shelf::catalogue()->form($group->loci[0] ?? '', ...$egg[$group->key]->pairAt(0))->isLethal()) {
+            if ($this->form($group, $egg[$group->key])->isLethal()) {
                 return true;
             }
         }
@@ -133,12 +137,16 @@ final class WholeClutchEnumeration
     {
         $isWhite = isset($egg['bel']) && $egg['bel']->key === 'mojave~mojave';
         foreach ($this->groups as $group) {
-            $form = Shelf::catalogue()->form($group->loci[0] ?? '', ...$egg[$group->key]->pairAt(0));
-            if (! $saw->accepts($form, $isWhite && $group->key !== 'bel')) {
+            if (! $saw->accepts($this->form($group, $egg[$group->key]), $isWhite && $group->key !== 'bel')) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    private function form(LinkageGroup $group, Diplotype $diplotype): Form
+    {
+        return $this->forms[$group->key][$diplotype->key] ??= Shelf::catalogue()->form($group->loci[0] ?? '', ...$diplotype->pairAt(0));
     }
 }
