@@ -30,6 +30,9 @@ class Material
 
     private readonly Distance $fromNormal;
 
+    /** @var array<string, Distance> each gene that was asked for, as it is drawn */
+    private array $drawn = [];
+
     /** @var array<string, bool> whether the drawing shows each gene that was asked for */
     private array $shown = [];
 
@@ -46,7 +49,12 @@ class Material
 
     public function shows(string $gene): bool
     {
-        return $this->shown[$gene] ??= $this->fromNormal->to($this->gallery->ofForms([$this->forms[$gene]])) >= 2 * Distance::SEEN;
+        return $this->shown[$gene] ??= $this->fromNormal->toThat($this->drawn($gene)) >= 2 * Distance::SEEN;
+    }
+
+    private function drawn(string $gene): Distance
+    {
+        return $this->drawn[$gene] ??= new Distance($this->gallery->ofForms([$this->forms[$gene]]));
     }
 
     /** @param list<string> $genes */
@@ -72,13 +80,13 @@ class Material
         $noise = Noise::of($seed + 5);
         $all = array_keys($this->forms);
         usort($all, fn (string $a, string $b): int => $noise->at((int) crc32($a) & 0xFFFF) <=> $noise->at((int) crc32($b) & 0xFFFF));
-        $own = new Distance($this->gallery->ofForms([$this->forms[$gene]]));
+        $own = $this->drawn($gene);
         $others = [];
         foreach ($all as $other) {
             if (count($others) === self::OTHERS) {
                 break;
             }
-            if ($other !== $gene && $this->shows($other) && $own->to($this->gallery->ofForms([$this->forms[$other]])) > 2 * Distance::SEEN) {
+            if ($other !== $gene && $this->shows($other) && $own->toThat($this->drawn($other)) > 2 * Distance::SEEN) {
                 $others[] = $other;
             }
         }
