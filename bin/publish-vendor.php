@@ -4,7 +4,8 @@
 
 $root = dirname(__DIR__);
 $files = [
-    'bootstrap/dist/css/bootstrap.min.css' => 'bootstrap/bootstrap.min.css',
+    'bootstrap/dist/css/bootstrap-reboot.min.css' => 'bootstrap/reboot.css',
+    'bootstrap/dist/css/bootstrap-utilities.min.css' => 'bootstrap/utilities.css',
     'bootstrap/LICENSE' => 'bootstrap/LICENSE',
     'tom-select/dist/js/tom-select.complete.min.js' => 'tom-select/tom-select.js',
     'tom-select/dist/css/tom-select.min.css' => 'tom-select/tom-select.css',
