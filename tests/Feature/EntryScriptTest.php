@@ -289,7 +289,7 @@ class EntryScriptTest extends TestCase
     {
         $env = [
             'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'DESTINO_DATABASE' => $this->database,
-            'DESTINO_PORT' => (string) Server::freePort(), 'DESTINO_PLAN_EFFORT' => '0.05',
+            'DESTINO_PORT' => (string) Server::freePort(), 'DESTINO_PLAN_EFFORT' => '0.01',
         ];
         $process = proc_open(
             [dirname(__DIR__, 2).'/bin/destino', ...$arguments],

@@ -32,7 +32,7 @@ class Server
             'DB_CONNECTION' => $isOnServer ? 'pgsql' : 'sqlite', 'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'),
             'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
             'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
-            'DESTINO_PLAN_EFFORT' => '0.05',
+            'DESTINO_PLAN_EFFORT' => '0.01',
         ];
         self::artisan($root, $env, 'migrate', '--force', '--quiet');
         if ($demo && ! $empty) {
