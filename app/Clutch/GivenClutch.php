@@ -129,8 +129,8 @@ class GivenClutch
         }
     }
 
-    /** @return list<array{target: Target, hatchlings: list<string>}> */
-    private function alike(): array
+    /** @return list<array{target: Target, hatchlings: list<string>}> sets that say something of hatchlings that are here */
+    public function alike(): array
     {
         $sets = [];
         foreach ($this->clutch->alikeSets as $set) {

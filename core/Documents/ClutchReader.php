@@ -19,9 +19,9 @@ use Destino\Probability\Rational;
 /**
  * Reads a clutch document (destino-clutch/1), and says where it is not as it should be.
  *
- * @phpstan-type HatchlingEntry array{id: int|string, sex?: 'male'|'female'|null, age?: int|null, saw?: string|null, cues?: array<string, string>}
+ * @phpstan-type HatchlingEntry array{id: int|string, sex?: 'male'|'female'|null, age?: int|float|null, saw?: string|null, cues?: array<string, string>}
  * @phpstan-type ClutchEntry array{dam: array{genes: string}, sires: list<array{id?: int|string, genes: string, weight?: int|float|string}>,
- *     hatchlings?: list<HatchlingEntry>, counts?: list<array{saw: string, count: positive-int}>,
+ *     hatchlings?: list<HatchlingEntry>, counts?: list<array{saw: string, count: positive-int|float}>,
  *     alike?: list<array{target: string, hatchlings: list<int|string>}>, cues?: list<array<string, mixed>>}
  */
 final class ClutchReader
@@ -62,7 +62,7 @@ final class ClutchReader
         }
         $counts = $alike = [];
         foreach ($document['counts'] ?? [] as $i => $count) {
-            $counts[] = ['saw' => $this->target($count['saw'], "counts[{$i}].saw"), 'count' => $count['count']];
+            $counts[] = ['saw' => $this->target($count['saw'], "counts[{$i}].saw"), 'count' => (int) $count['count']];
         }
         foreach ($document['alike'] ?? [] as $i => $set) {
             $alike[] = [
@@ -85,7 +85,7 @@ final class ClutchReader
         }
 
         return new Hatchling(
-            (string) $one['id'], isset($one['sex']) ? Sex::from($one['sex']) : null, $one['age'] ?? null,
+            (string) $one['id'], isset($one['sex']) ? Sex::from($one['sex']) : null, isset($one['age']) ? (int) $one['age'] : null,
             isset($one['saw']) ? $this->target($one['saw'], "{$where}.saw") : null, $cues,
         );
     }

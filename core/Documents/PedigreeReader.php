@@ -25,7 +25,7 @@ use Destino\Probability\Rational;
  * @phpstan-type AnimalEntry array{id: int|string, sex?: 'male'|'female'|null, sire?: int|string|null, dam?: int|string|null,
  *     sires?: non-empty-list<SireEntry>, stated?: string|null, saw?: string|null, clutch?: string, certainty?: int|float}
  * @phpstan-type BroodEntry array{dam: int|string, saw: string, sire?: int|string|null, sires?: non-empty-list<SireEntry>,
- *     count?: positive-int, dead?: bool, clutch?: string}
+ *     count?: positive-int|float, dead?: bool, clutch?: string}
  */
 final class PedigreeReader
 {
@@ -116,7 +116,7 @@ final class PedigreeReader
 
         return new Brood(
             $where, $sires, (string) self::id($entry['dam']),
-            $this->saw($entry) ?? throw new DocumentError(["{$where} wants “saw”."]), $entry['count'] ?? 1,
+            $this->saw($entry) ?? throw new DocumentError(["{$where} wants “saw”."]), (int) ($entry['count'] ?? 1), // 3.0 is a whole number too
             $entry['dead'] ?? false, $weights, $entry['clutch'] ?? null,
         );
     }

@@ -23,7 +23,7 @@ use Destino\Probability\Rational;
  * @phpstan-import-type FactorEntry from BeliefDocument
  * @phpstan-type FounderEntry array{belief?: list<FactorEntry>, id?: int|string, sex: 'male'|'female',
  *     genes: string, age?: int|float|null, weight?: int|float|null,
- *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int}
+ *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int|float}
  * @phpstan-type SoundEntry array{sire: int|string, dam: int|string, share: int|float}
  * @phpstan-type RulesEntry array{budget?: int|float|null, tubs?: int|float|null, inbreeding?: string|int|float|null,
  *     wanted?: 'one'|'pair'|'sure', sound?: list<SoundEntry>, forbidden?: list<array{int|string, int|string}>,
@@ -43,9 +43,9 @@ final class ProjectReader
     public function read(array $document): Project
     {
         (new DocumentSchema('project'))->check($document);
-        /** @var array{target: string, horizon?: positive-int, animals?: list<FounderEntry>, market?: list<FounderEntry>,
+        /** @var array{target: string, horizon?: positive-int|float, animals?: list<FounderEntry>, market?: list<FounderEntry>,
          *     assumptions?: array<string, int|float>, rules?: RulesEntry} $document */
-        $horizon = $document['horizon'] ?? 8;
+        $horizon = (int) ($document['horizon'] ?? 8); // 3.0 is a whole number too
         $rules = $document['rules'] ?? [];
         $founders = [];
         foreach (['animals', 'market'] as $list) {
@@ -142,7 +142,7 @@ final class ProjectReader
             self::whole($animal['age'] ?? null), self::whole($animal['weight'] ?? null),
             $isOffer ? (float) ($animal['price'] ?? 0) : null,
             isset($animal['sire']) ? (string) $animal['sire'] : null, isset($animal['dam']) ? (string) $animal['dam'] : null,
-            $animal['from_season'] ?? 1,
+            (int) ($animal['from_season'] ?? 1),
         );
     }
 

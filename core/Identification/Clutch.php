@@ -18,17 +18,21 @@ use Destino\Probability\Rational;
  */
 final readonly class Clutch
 {
+    /** @var list<Alike> */
+    public array $alike;
+
     /**
      * @param non-empty-list<Sire> $sires weights: how likely each is beforehand
      * @param list<Hatchling> $hatchlings
      * @param list<Count> $counts living siblings that are not named
      * @param list<Alike> $alike hatchlings that are the same for a target: all meet it, or none
      *
-     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, or an id stands twice
+     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, an id stands twice, or sets are too many
      */
     public function __construct(
-        public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], public array $alike = [],
+        public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], array $alike = [],
     ) {
+        $this->alike = AlikeSets::joined($alike);
         if ($dam->sex !== Sex::Female) {
             throw IdentificationError::sexOf('the dam', 'female');
         }

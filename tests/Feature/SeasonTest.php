@@ -10,6 +10,7 @@ use App\Season\Ribbon;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -240,6 +241,16 @@ class SeasonTest extends TestCase
         $this->post(
             "/clutches/{$clutch->id}/alike", ['target' => 'Enchi', 'animals' => [$young[0]->id]],
         )->assertSessionHasErrors('animals');
+        $tie = fn (string $target): TestResponse => $this->post(
+            "/clutches/{$clutch->id}/alike", ['target' => $target, 'animals' => [$young[0]->id, $young[1]->id]],
+        );
+        $tie('Enchi')->assertSessionHasNoErrors(); // the same again ties nothing more
+        foreach (['Pastel', 'Clown', 'Mojave', 'Piebald', 'Spider', 'Banana', 'Fire'] as $target) {
+            $tie($target)->assertSessionHasNoErrors();
+        }
+        $tie('Pinstripe')->assertSessionHasErrors(['target' => '9 sets of hatchlings are said to be alike, and at most 8 can be weighed together. '
+            .'Sets for the same gene that share a hatchling count as one.']);
+        $this->get($bench)->assertOk()->assertSee('One, Two for Fire')->assertDontSee('for Pinstripe')->assertSee('What they are');
     }
 
     public function test_a_stated_look_counts_once_on_the_bench(): void

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clutch\Bench;
+use App\Clutch\GivenClutch;
 use App\Collection\Opened;
 use App\Http\Requests\SightingRequest;
 use App\Looks\Gallery;
 use App\Looks\Prints;
 use App\Models\Clutch;
 use Destino\DestinoError;
+use Destino\Identification\AlikeSets;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -52,13 +54,15 @@ class BenchController extends Controller
             'animals.*' => ['integer', Rule::exists('animals', 'id')->where('clutch_id', $clutch->id)->whereNull('deleted_at')],
         ], ['target' => 'Say for what they are alike.', 'animals' => 'Choose two hatchlings or more.']);
         try {
-            $target = $this->opened->shelf->targets()->read($valid['target'])->text;
+            $target = $this->opened->shelf->targets()->read($valid['target']);
+            $given = new GivenClutch($clutch, $clutch->hatchlings->keyBy('id')->all(), [], $this->opened);
+            AlikeSets::joined([...$given->alike(), ['target' => $target, 'hatchlings' => array_map(strval(...), array_values($valid['animals']))]]);
         } catch (DestinoError $error) {
             throw ValidationException::withMessages(['target' => $error->getMessage()]);
         }
         DB::transaction(
             fn () => $clutch->alikeSets()->create(
-                ['target' => $target, 'animals' => array_map(intval(...), array_values($valid['animals']))],
+                ['target' => $target->text, 'animals' => array_map(intval(...), array_values($valid['animals']))],
             ),
         );
 

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Identification;
 
 use Destino\Genome\Sex;
+use Destino\Identification\AlikeSets;
 use Destino\Identification\Clutch;
 use Destino\Identification\Cue;
 use Destino\Identification\CueRule;
 use Destino\Identification\Hatchling;
 use Destino\Identification\Identification;
+use Destino\Identification\IdentificationError;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\TestCase;
@@ -78,6 +80,40 @@ final class IdentificationTest extends TestCase
         self::assertSame(1.0, self::gene($found, '2', 'pastel'));
         $found = self::identify('Normal', ['Pastel'], [self::young('1'), self::young('2')], alike: $alike);
         self::assertSame(.5, self::gene($found, '2', 'pastel'));
+    }
+
+    public function testSetsThatShareAHatchlingSayTheSameAsTheirUnion(): void
+    {
+        $young = [self::young('1', 'Pastel'), self::young('2', cues: ['belly-edge' => 1]), self::young('3'), self::young('4')];
+        $set = static fn (string $target, string ...$ids): array => ['target' => self::target($target), 'hatchlings' => array_values($ids)];
+        $union = [$set('Pastel', '1', '2', '3'), $set('Yellow Belly', '3', '4')];
+        $pieces = [
+            $set('Pastel', '2', '3'), $set('Yellow Belly', '4', '3'), $set('Pastel', '1', '2'), $set('Pastel', '2', '3'), $set('Yellow Belly', '3', '4'),
+        ];
+        [$whole, $joined] = array_map(
+            static fn (array $alike): Identification => self::identify('Pastel', ['Pastel Yellow Belly'], $young, alike: $alike), [$union, $pieces],
+        );
+        self::assertCount(2, $joined->clutch->alike);
+        foreach (['1', '2', '3', '4'] as $id) {
+            foreach (['pastel', 'yellow-belly'] as $gene) {
+                self::assertEqualsWithDelta(self::gene($whole, $id, $gene), self::gene($joined, $id, $gene), 1e-12, "{$gene} of {$id}");
+            }
+        }
+        self::assertSame(1.0, self::gene($joined, '3', 'pastel'), 'alike with one that shows it, by way of another');
+        self::assertLessThan(1.0, self::gene($joined, '4', 'pastel'), 'alike for another gene only');
+    }
+
+    public function testSoManySetsAsTakeTooLongAreRefusedInWords(): void
+    {
+        $young = array_map(static fn (int $i): Hatchling => self::young("k{$i}"), range(1, 20));
+        $sets = static fn (int $count): array => array_map(
+            static fn (int $i): array => ['target' => self::target('Pastel'), 'hatchlings' => ['k'.(2 * $i + 1), 'k'.(2 * $i + 2)]], range(0, $count - 1),
+        );
+        $most = self::identify('Normal', ['Pastel'], $young, alike: $sets(AlikeSets::MOST));
+        self::assertEqualsWithDelta(.5, self::gene($most, 'k1', 'pastel'), 1e-9);
+        $this->expectException(IdentificationError::class);
+        $this->expectExceptionMessage('9 sets of hatchlings are said to be alike, and at most 8');
+        self::identify('Normal', ['Pastel'], $young, alike: $sets(AlikeSets::MOST + 1));
     }
 
     public function testSexCountsThroughLinkage(): void
