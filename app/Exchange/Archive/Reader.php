@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Exchange\Archive;
 
+use App\Exchange\Errors\ExchangeError;
 use App\Models\Kinds;
 use App\Models\RecordKind;
 use App\Models\User;
 use App\Photos\Darkroom;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a document into an empty collection, by the description of the kinds of records. */
@@ -56,9 +58,10 @@ class Reader
         foreach ($kind->lists as $field => $of) {
             $lists[$field] = $this->numbers->within($of, $document[$field] ?? []);
         }
-        $made = $owner->{$relation}()->create($values + $lists + array_filter($named, fn (?int $number): bool => $number !== null));
+        $this->checkDays($kind, $document);
+        $made = $this->made($kind, $owner, $relation, $values + $lists + array_filter($named, fn (?int $number): bool => $number !== null));
         if (isset($document['id'])) {
-            $this->numbers->set($kind->name, $document['id'], (int) $made->getKey());
+            $this->numbers->set($kind->name, (int) $document['id'], (int) $made->getKey());
         }
         if (
             array_filter(
@@ -79,6 +82,41 @@ class Reader
         }
     }
 
+    /** @param array<string, mixed> $values */
+    private function made(RecordKind $kind, Model $owner, string $relation, array $values): Model
+    {
+        try {
+            return $owner->{$relation}()->create($values);
+        } catch (QueryException $error) {
+            if (! in_array(substr((string) $error->getCode(), 0, 2), ['22', '23'], true)) {
+                throw $error; // busy, and not the document's fault
+            }
+            throw ExchangeError::notAnArchive("a {$kind->words} in it names something that is not in it, is there twice, or lacks what it needs.");
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @throws ExchangeError where something happened on a day that there is not
+     */
+    private function checkDays(RecordKind $kind, array $document): void
+    {
+        foreach (array_intersect_key($document, $kind->fields + ['taken_out' => true]) as $field => $value) {
+            $isDay = in_array($field, ['on', 'at', 'taken_out'], true) || str_ends_with($field, '_on');
+            if ($isDay && $value !== null && ! self::isDay((string) $value)) {
+                throw ExchangeError::notAnArchive('“'.mb_substr((string) $value, 0, 40)."” is no day, at {$field} of a {$kind->words}.");
+            }
+        }
+    }
+
+    /** Whether it begins with a day of the calendar, and goes on with a time of day if with anything. */
+    private static function isDay(string $text): bool
+    {
+        return preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[ T]\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?)?$/D', $text, $found) === 1
+            && checkdate((int) $found[2], (int) $found[3], (int) $found[1]);
+    }
+
     /**
      * @param array<string, mixed> $document
      * @return array<string, int|null> numbers of the records that it names, by field; null where they are not there yet
@@ -97,6 +135,9 @@ class Reader
     private function history(array $history): void
     {
         foreach ($history as $entry) {
+            if ($entry['at'] !== null && ! self::isDay($entry['at'])) {
+                throw ExchangeError::notAnArchive('“'.mb_substr($entry['at'], 0, 40).'” in its history is no day.');
+            }
             $properties = array_filter([
                 'old' => $this->numbers->inHistory($entry['before']), 'attributes' => $this->numbers->inHistory($entry['after']),
                 'who' => $entry['who'],

@@ -10,6 +10,11 @@ use App\Models\RecordKind;
 /** The JSON Schema of a collection, made from the description of the kinds of records; docs/formats keeps it as a file. */
 final class Schema
 {
+    private const MOST = 2_147_483_647;
+
+    /** Of a record, in the document: whole in every program that reads JSON. */
+    private const NUMBER = ['type' => 'integer', 'minimum' => 1, 'maximum' => 9_007_199_254_740_991];
+
     /** @return array<string, mixed> */
     public static function document(): array
     {
@@ -39,7 +44,7 @@ final class Schema
     {
         $properties = $kind->isNumbered
             ? [
-                'id' => ['type' => 'integer', 'minimum' => 1],
+                'id' => self::NUMBER,
                 'taken_out' => ['type' => 'string', 'description' => 'when it was taken out of the records; absent for what is in them'],
             ]
             : [];
@@ -48,7 +53,7 @@ final class Schema
         }
         foreach ($kind->references as $field => $of) {
             $properties[RecordKind::plain($field)] = [
-                'type' => ['integer', 'null'], 'description' => 'number of the '.Kinds::named($of)->words,
+                'type' => ['integer', 'null'], 'maximum' => self::NUMBER['maximum'], 'description' => 'number of the '.Kinds::named($of)->words,
             ];
         }
         foreach (array_keys($kind->lists) as $field) {
@@ -79,9 +84,15 @@ final class Schema
         return match (true) {
             is_array($type) => ['enum' => $type],
             $type === 'object' => ['type' => ['object', 'array']],
-            str_ends_with($type, '?') => ['type' => [rtrim($type, '?'), 'null']],
-            default => ['type' => $type],
+            str_ends_with($type, '?') => ['type' => [rtrim($type, '?'), 'null']] + self::within(rtrim($type, '?')),
+            default => ['type' => $type] + self::within($type),
         };
+    }
+
+    /** @return array<string, int> what a database keeps as a whole number */
+    private static function within(string $type): array
+    {
+        return $type === 'integer' ? ['minimum' => -self::MOST, 'maximum' => self::MOST] : [];
     }
 
     /** @return array<string, mixed> */
@@ -91,7 +102,7 @@ final class Schema
             'type' => 'object', 'required' => ['kind', 'id', 'event', 'before', 'after', 'who', 'at'],
             'properties' => [
                 'kind' => ['enum' => array_keys(array_filter(Kinds::all(), fn (RecordKind $kind): bool => $kind->isNumbered))],
-                'id' => ['type' => 'integer', 'minimum' => 1], 'event' => ['enum' => ['created', 'updated', 'deleted', 'restored']],
+                'id' => self::NUMBER, 'event' => ['enum' => ['created', 'updated', 'deleted', 'restored']],
                 'at' => ['type' => ['string', 'null']], 'who' => ['type' => ['string', 'null']],
                 'before' => ['type' => ['object', 'array']], 'after' => ['type' => ['object', 'array']],
             ],
