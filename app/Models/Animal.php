@@ -62,6 +62,7 @@ class Animal extends Model implements Removable
 {
     /** @use HasFactory<AnimalFactory> */
     use HasFactory;
+    use KnowsItsCasts;
     use KeepsHistory;
     use SoftDeletes;
 
