@@ -20,8 +20,6 @@ use ZipArchive;
  */
 class Archive
 {
-    public const FORMAT = 'destino-collection/2';
-
     /** Bytes that an archive may unpack to, and one file in it: the document of 1,000 animals with all they have is about 5 MB. */
     private const MOST_UNPACKED = 600_000_000;
 
@@ -85,8 +83,8 @@ class Archive
         }
         $document = json_decode((string) $text, true);
         $format = is_array($document) ? $document['format'] ?? null : null;
-        if (! is_array($document) || ! in_array($format, [self::FORMAT, FirstFormat::FORMAT], true)) {
-            throw ExchangeError::notAnArchive('it holds no collection.json of the format '.self::FORMAT.'.');
+        if (! is_array($document) || ! in_array($format, [Schema::FORMAT, FirstFormat::FORMAT], true)) {
+            throw ExchangeError::notAnArchive('it holds no collection.json of the format '.Schema::FORMAT.'.');
         }
         $schema = $format === FirstFormat::FORMAT ? 'collection-1' : 'collection';
         $result = (new Validator)->validate(

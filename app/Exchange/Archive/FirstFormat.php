@@ -40,6 +40,6 @@ final class FirstFormat
             $document['clutches'][$i] = $lifted;
         }
 
-        return ['format' => Archive::FORMAT] + $document + ['projects' => [], 'decisions' => [], 'traits' => []];
+        return ['format' => Schema::FORMAT] + $document + ['projects' => [], 'decisions' => [], 'traits' => []];
     }
 }

@@ -10,6 +10,8 @@ use App\Models\RecordKind;
 /** The JSON Schema of a collection, made from the description of the kinds of records; docs/formats keeps it as a file. */
 final class Schema
 {
+    public const FORMAT = 'destino-collection/2';
+
     private const MOST = 2_147_483_647;
 
     /** Of a record, in the document: whole in every program that reads JSON. */
@@ -25,7 +27,7 @@ final class Schema
 
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
-            'title' => 'A whole collection ('.Archive::FORMAT.')',
+            'title' => 'A whole collection ('.self::FORMAT.')',
             'description'
                 => 'collection.json of an archive. Numbers (id, sire, dam, rack, clutch and the like) are those of the document. Accounts '
                     .'and passwords are not part of it.',
@@ -33,7 +35,7 @@ final class Schema
             // sections that an earlier version did not have yet may be absent
             'required' => ['format', 'rules', 'animals', 'clutches', 'history'],
             'properties' => [
-                'format' => ['const' => Archive::FORMAT],
+                'format' => ['const' => self::FORMAT],
                 'rules' => ['type' => ['object', 'array'], 'description' => 'house rules that differ from the defaults'],
             ] + $sections + ['history' => self::history()],
         ];

@@ -30,7 +30,7 @@ class Writer
     /** @return array<string, mixed> */
     public function document(): array
     {
-        $document = ['format' => Archive::FORMAT, 'rules' => (object) ($this->keeper->houseRules()->first()->choices ?? [])];
+        $document = ['format' => Schema::FORMAT, 'rules' => (object) ($this->keeper->houseRules()->first()->choices ?? [])];
         $all = [];
         foreach (Kinds::sections() as $kind) {
             $all[$kind->section] = $this->recordsOf($this->keeper, $kind->relation(), $kind);
