@@ -113,14 +113,6 @@ class Browser
         return $this;
     }
 
-    /** What every page that is visited from now on has at hand. */
-    public function carry(string $script): self
-    {
-        $this->tools->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => $script]);
-
-        return $this;
-    }
-
     /** Cuts the connection of the page, or gives it back. */
     public function cut(bool $off = true): self
     {
