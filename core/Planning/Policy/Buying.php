@@ -132,7 +132,7 @@ final class Buying
         foreach ($this->project->founders as $founder) {
             if ($founder->isOffer() && $founder->price <= ($this->project->budget ?? INF)) {
                 $holding = $play->holding($founder);
-                $worths[] = $outlook->worth($holding->type, $holding->from) + 1e-6 * $this->policy->law->types->promise($holding->type);
+                $worths[] = $outlook->worthNow($holding->type, $holding->from) + 1e-6 * $this->policy->law->types->promise($holding->type);
                 $offers[] = $founder;
             }
         }

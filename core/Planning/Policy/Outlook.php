@@ -78,15 +78,25 @@ final class Outlook
         return new Numbers($this->law, $this->foreseen, $this->held, $this->season, $this->weights, $this->free, $worth, $ranked);
     }
 
-    /** What one more animal of a type, ready in a season, adds to the sum of hazards. */
+    /**
+     * What one more young of a type, ready in a season, adds to the sum of hazards. Of a type that is foreseen it counts from when
+     * others like it come: played out, young that are kept for more than that do a little worse.
+     */
     public function worth(int $type, int $from): float
+    {
+        $from = max($from, $this->season);
+        $earliest = $this->foreseen->earliest[$type] ?? null;
+
+        return $earliest === null ? $this->unforeseen($type, $from, $this->law->horizon + 1) : $this->worth[$type][max($from, $earliest)] ?? 0.0;
+    }
+
+    /** The same of an animal that is to be had now, with all its seasons, though others like it come later. */
+    public function worthNow(int $type, int $from): float
     {
         $from = max($from, $this->season);
         $earliest = $this->foreseen->earliest[$type] ?? $this->law->horizon + 1;
 
-        return $from >= $earliest
-            ? $this->worth[$type][$from] ?? 0.0
-            : $this->unforeseen($type, $from, $earliest) + ($this->worth[$type][$earliest] ?? 0.0);
+        return ($from < $earliest ? $this->unforeseen($type, $from, $earliest) : 0.0) + ($this->worth[$type][max($from, $earliest)] ?? 0.0);
     }
 
     /** The worth of mating two types in this season. */

@@ -250,7 +250,7 @@ final class Policy
         $holding = $play->holding($founder);
         $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
 
-        return $outlook->worth($holding->type, $holding->from);
+        return $outlook->worthNow($holding->type, $holding->from);
     }
 
     /**

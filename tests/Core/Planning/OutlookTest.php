@@ -119,18 +119,18 @@ final class OutlookTest extends TestCase
         ], 5);
         [$sire, $het, $visual, $possible, $plain] = $types;
         $outlook = new Outlook($law, 1, [[$sire, 1, 1.0], [$het, 1, 1.0]]);
-        $worths = array_map(static fn (int $type): float => $outlook->worth($type, 1), [$visual, $het, $possible, $plain]);
+        $worths = array_map(static fn (int $type): float => $outlook->worthNow($type, 1), [$visual, $het, $possible, $plain]);
         self::assertGreaterThan($worths[1], $worths[0], 'a visual is worth more than a carrier');
         self::assertGreaterThan($worths[2], $worths[1], 'a carrier more than a possible one');
         self::assertGreaterThan($worths[3], $worths[2], 'a possible one more than one that carries nothing');
         foreach ([$visual, $het, $possible, $plain] as $type) {
             $before = INF;
             foreach (range(1, 7) as $from) {
-                self::assertGreaterThanOrEqual(0.0, $outlook->worth($type, $from));
-                self::assertLessThanOrEqual($before + 1e-12, $outlook->worth($type, $from), 'sooner is never worse');
-                $before = $outlook->worth($type, $from);
+                self::assertGreaterThanOrEqual(0.0, $outlook->worthNow($type, $from));
+                self::assertLessThanOrEqual($before + 1e-12, $outlook->worthNow($type, $from), 'sooner is never worse');
+                $before = $outlook->worthNow($type, $from);
             }
-            self::assertSame(0.0, $outlook->worth($type, 6), 'who is ready after the last season is worth nothing');
+            self::assertSame(0.0, $outlook->worthNow($type, 6), 'who is ready after the last season is worth nothing');
         }
     }
 
