@@ -84,19 +84,16 @@ final class Outlook
      */
     public function worth(int $type, int $from): float
     {
-        $from = max($from, $this->season);
-        $earliest = $this->foreseen->earliest[$type] ?? null;
-
-        return $earliest === null ? $this->unforeseen($type, $from, $this->law->horizon + 1) : $this->worth[$type][max($from, $earliest)] ?? 0.0;
+        return $this->worthNow($type, max($from, $this->foreseen->earliest[$type] ?? $from));
     }
 
     /** The same of an animal that is to be had now, with all its seasons, though others like it come later. */
     public function worthNow(int $type, int $from): float
     {
         $from = max($from, $this->season);
-        $earliest = $this->foreseen->earliest[$type] ?? $this->law->horizon + 1;
+        $foreseen = max($from, $this->foreseen->earliest[$type] ?? $this->law->horizon + 1);
 
-        return ($from < $earliest ? $this->unforeseen($type, $from, $earliest) : 0.0) + ($this->worth[$type][max($from, $earliest)] ?? 0.0);
+        return $this->unforeseen($type, $from, $foreseen) + ($this->worth[$type][$foreseen] ?? 0.0);
     }
 
     /** The worth of mating two types in this season. */
