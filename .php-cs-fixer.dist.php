@@ -2,7 +2,8 @@
 
 $finder = PhpCsFixer\Finder::create()
     ->in(array_filter([__DIR__.'/app', __DIR__.'/core', __DIR__.'/bench', __DIR__.'/tests', __DIR__.'/database', __DIR__.'/routes', __DIR__.'/config', __DIR__.'/packages'], is_dir(...)))
-    ->append([__DIR__.'/bin/shots.php', __DIR__.'/bin/publish-vendor.php']);
+    ->notName('*.blade.php')
+    ->append([__DIR__.'/bin/shots.php', __DIR__.'/bin/publish-vendor.php', __DIR__.'/bin/publish-parts.php']);
 
 return (new PhpCsFixer\Config)
     ->setRules([

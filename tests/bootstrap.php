@@ -4,6 +4,9 @@
 
 require __DIR__.'/../vendor/autoload.php';
 
+// Tests see styles and scripts as they are written now.
+(new App\View\Publisher(dirname(__DIR__)))->publish();
+
 if (getenv('DESTINO_TEST_DATABASE') === 'pgsql') {
     $own = [
         'DB_CONNECTION' => 'pgsql', 'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'), 'DB_USERNAME' => 'destino',

@@ -98,6 +98,7 @@ class AppServiceProvider extends ServiceProvider
     /** What every template has at hand beside the data of its page. */
     private function openViews(): void
     {
+        View::addNamespace('parts', app_path('View/Components'));
         View::share(['say' => new OddsWords, 'lists' => new Lists, 'assets' => new Assets]);
         Blade::directive('skin', fn (string $given): string => "<?= \\App\\Drawing\\SkinSvg::of({$given}) ?>");
         Blade::directive('beads', fn (string $given): string => "<?= \\App\\Drawing\\Signs::beads({$given}) ?>");
@@ -106,7 +107,7 @@ class AppServiceProvider extends ServiceProvider
             View::composer($name, fn (ShownView $view) => $view->with(self::given($prepare, $view)));
         }
         // The frame of a page is drawn last: whether anything in it was behind is known then.
-        View::composer('components.station', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
+        View::composer('parts::Station.view', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
     }
 
     private static function grantRights(): void

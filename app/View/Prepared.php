@@ -47,7 +47,7 @@ use App\Prove\Digest;
 use App\Prove\Question;
 use App\Prove\TraitPage;
 use App\Season\TodayPage;
-use App\View\Components\RackLine;
+use App\View\Components\RackLine\RackLine;
 use Closure;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Claim;

@@ -3,9 +3,9 @@
 namespace Tests\Feature;
 
 use App\Pairing\PairPage;
-use App\View\Components\Ladder;
-use App\View\Components\Shares;
-use App\View\Components\Square;
+use App\View\Components\Ladder\Ladder;
+use App\View\Components\Shares\Shares;
+use App\View\Components\Square\Square;
 use Destino\Probability\Rational;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Support\Shelf;

@@ -20,7 +20,10 @@ class TemplatesTest extends TestCase
     public function test_every_template_compiles_and_holds_no_logic_of_its_own(): void
     {
         $seen = 0;
-        foreach (File::allFiles(resource_path('views')) as $file) {
+        foreach ([...File::allFiles(resource_path('views')), ...File::allFiles(app_path('View/Components'))] as $file) {
+            if (! str_ends_with($file->getFilename(), '.blade.php')) {
+                continue;
+            }
             $text = $file->getContents();
             $this->assertDoesNotMatchRegularExpression('/@php\b/', $text, $file->getRelativePathname());
             $this->assertDoesNotMatchRegularExpression('/\b(App|Destino)\\\\/', $text, $file->getRelativePathname());

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Animals\AnimalSearch;
 use App\Catalogue\CatalogueShelf;
 use App\Drawing\GenotypeBeads;
+use App\View\Components\ReadingLines\ReadingLines;
 use Destino\Genome\Sex;
 use Destino\Genome\UnknownSchool;
 use Destino\Notation\NotationError;
@@ -15,6 +16,7 @@ use Destino\Notation\Reading;
 use Destino\Notation\TargetReader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Blade;
 
 /** Tells a form what was understood of a text while it is typed. */
 class ReadingController extends Controller
@@ -40,10 +42,9 @@ class ReadingController extends Controller
 
         return response()->json([
             'canonical' => $reading->belief === null ? null : (new Printer($catalogue))->belief($reading->belief),
-            'html' => view(
-                'components.reading-lines',
-                ['reading' => $reading, 'beads' => $reading->belief === null ? [] : GenotypeBeads::of($reading->belief, $catalogue)],
-            )->render(),
+            'html' => Blade::renderComponent(new ReadingLines(
+                $reading, $reading->belief === null ? [] : GenotypeBeads::of($reading->belief, $catalogue),
+            )),
             'errors' => array_map($this->error(...), $reading->errors),
         ]);
     }
@@ -56,9 +57,7 @@ class ReadingController extends Controller
 
         return [
             'canonical' => null,
-            'html' => view(
-                'components.reading-lines', ['reading' => new Reading($text, null, [], $notes, $errors), 'beads' => []],
-            )->render(),
+            'html' => Blade::renderComponent(new ReadingLines(new Reading($text, null, [], $notes, $errors))),
             'errors' => array_map($this->error(...), $errors),
         ];
     }

@@ -22,7 +22,7 @@
             </div>
         </fieldset>
         @if ($isNew)
-            <div class="field" data-module="reading" data-address="{{ route('read') }}">
+            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}">
                 <label for="genotype">What it carries</label>
                 <textarea class="input" id="genotype" name="genotype" rows="2" spellcheck="false" autocapitalize="off" data-reads="female" data-sex-from="sex" aria-describedby="genotype-hint genotype-error genotype-reading" @error('genotype') aria-invalid="true" @enderror>{{ old('genotype') }}</textarea>
                 <span class="hint" id="genotype-hint">As you would say it: Pastel 66% het Clown, Mojave/Mystic, Yellow Belly or Gravel, Normal.</span>

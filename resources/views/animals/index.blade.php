@@ -8,7 +8,7 @@
         </section>
     @else
         <form class="find mb-2" method="get" role="search">
-            <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="genes">Find by genes <span class="soft">(“ready” and a status may be added)</span></label>
+            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Find by genes <span class="soft">(“ready” and a status may be added)</span></label>
                 <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false" autocapitalize="off" placeholder="carries Clown, female, ready" aria-describedby="genes-error genes-reading" @if ($search->error) aria-invalid="true" @endif>
                 <x-field-error id="genes-error" :message="$search->error"/>
                 <div class="reading flat" id="genes-reading" data-reading aria-live="polite"></div></div>

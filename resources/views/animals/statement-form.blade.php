@@ -1,7 +1,7 @@
 <form method="post" action="{{ $statement ? route('statements.update', $statement) : route('statements.store', $animal) }}" class="stack mt-2" data-module="once">
     @csrf
     @if ($statement) @method('put') <input type="hidden" name="version" value="{{ $statement->version }}"><x-field-error id="version-error" :message="implode(' ', $errors->statement->get('version'))"/> @else <input type="hidden" name="form_token" value="{{ $token }}"> @endif
-    <div class="field" data-module="reading" data-address="{{ route('read') }}">
+    <div class="field" data-module="reading-lines" data-address="{{ route('read') }}">
         <label for="text">What is said</label>
         <textarea class="input" id="text" name="text" rows="2" spellcheck="false" autocapitalize="off" data-reads="{{ $animal->sex?->value ?? 'female' }}" aria-describedby="text-error text-reading" @if ($errors->statement->has('text')) aria-invalid="true" @endif>{{ old('text', $statement?->text) }}</textarea>
         <x-field-error id="text-error" :message="implode(' ', $errors->statement->get('text'))"/>

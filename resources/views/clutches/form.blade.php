@@ -10,7 +10,7 @@
             <x-choice name="dam_id" label="Dam" blank="choose" :value="old('dam_id', $clutch->dam_id)" :options="collect($dams)->pluck('name', 'id')->all()"/>
             <div class="field">
                 <label for="sires">Possible sires</label>
-                <select class="input" @if (count($sires) > 15) data-module="combobox" @endif id="sires" name="sires[]" multiple size="6" aria-describedby="sires-hint sires-error">@foreach ($sires as $sire)<option value="{{ $sire->id }}" @selected(in_array((string) $sire->id, $chosen, true))>{{ $sire->name }}</option>@endforeach</select>
+                <select class="input" @if (count($sires) > 15) data-module="choice" @endif id="sires" name="sires[]" multiple size="6" aria-describedby="sires-hint sires-error">@foreach ($sires as $sire)<option value="{{ $sire->id }}" @selected(in_array((string) $sire->id, $chosen, true))>{{ $sire->name }}</option>@endforeach</select>
                 <span class="hint" id="sires-hint">All males that were with her this season.</span>
                 <x-field-error id="sires-error" :message="$errors->first('sires') ?: $errors->first('sires.*')"/>
             </div>
@@ -26,7 +26,7 @@
             <x-field name="eggs_infertile" label="Infertile eggs" :value="old('eggs_infertile', $clutch->eggs_infertile)" inputmode="numeric"/>
             <x-field name="hatched" label="Hatched" unit="how many" :value="old('hatched', $clutch->hatched)" inputmode="numeric"/>
         </div>
-        <div class="field" data-module="reading" data-address="{{ route('read') }}"><label for="target">Made for</label><input class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target" spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target')) aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading flat" data-reading aria-live="polite"></div></div>
+        <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="target">Made for</label><input class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target" spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target')) aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/><div class="reading flat" data-reading aria-live="polite"></div></div>
         <x-field name="reason" label="Reason" :value="old('reason', $clutch->reason)" maxlength="2000" hint="Needed where the house rules warn of the pairing."/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $clutch->notes)"/>
         <x-unlikely/>

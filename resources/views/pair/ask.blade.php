@@ -6,7 +6,7 @@
     </div>
     <x-field-error id="pairing-error" :message="$inquiry->errors['pairing'] ?? null"/>
     <div class="ask">
-        <div class="field" data-module="reading" data-address="{{ route('read', ['school' => $inquiry->schools]) }}">
+        <div class="field" data-module="reading-lines" data-address="{{ route('read', ['school' => $inquiry->schools]) }}">
             <label for="target">Wanted <span class="soft">(leave empty for all)</span></label>
             <input class="input" id="target" name="target" value="{{ $inquiry->target }}" data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Pastel, female" aria-describedby="target-error target-reading" @if (isset($inquiry->errors['target'])) aria-invalid="true" @endif>
             <x-field-error id="target-error" :message="$inquiry->errors['target'] ?? null"/>

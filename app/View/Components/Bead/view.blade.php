@@ -1,0 +1,1 @@
+{!! $bead->svg($class, $attributes->has('aria-hidden')) !!}

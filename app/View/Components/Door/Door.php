@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components\Door;
+
+use App\View\Part;
+
+/** A page for those who are not signed in. */
+class Door extends Part
+{
+    public function __construct(
+        public readonly string $title,
+    ) {}
+}

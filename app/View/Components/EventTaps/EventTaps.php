@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components\EventTaps;
+
+use App\Models\Clutch;
+use App\Models\Enums\EventKind;
+use App\View\Part;
+
+/** What is logged of a clutch most, a tap each; another day or number in place. */
+class EventTaps extends Part
+{
+    /** @param list<EventKind> $taps */
+    public function __construct(
+        public readonly Clutch $clutch,
+        public readonly array $taps,
+        public readonly string $from = '',
+    ) {}
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components\ProjectNow;
+
+use App\House\House;
+use App\Models\Project;
+use App\Projects\Now;
+use App\View\Part;
+
+/** What a project asks for this season. */
+class ProjectNow extends Part
+{
+    public function __construct(
+        public readonly Now $now,
+        public readonly House $house,
+        public readonly Project $project,
+    ) {}
+}

@@ -1,0 +1,1 @@
+@sexsign($animal->sex)

@@ -1,4 +1,0 @@
-@props(['id', 'message' => null]) {{-- an error beside its field --}}
-@if ($message)
-    <p class="field-error" id="{{ $id }}" data-server role="alert"><x-icon name="exclamation-triangle"/><span>{{ $message }}</span></p>
-@endif

@@ -1,2 +1,0 @@
-{{-- P of each answer as one bar of 100 %, with the words below --}}
-<div class="shares" role="img" aria-label="{{ $say->shares($shares) }}">@foreach ($parts() as $part)<i class="{{ $part['tone'] }}" style="width:{{ $part['width'] }}%" title="{{ $part['words'] }}">@if ($part['says'])<span><b class="num">{{ $part['says'] }}</b> {{ $part['words'] }}</span>@endif</i>@endforeach</div>

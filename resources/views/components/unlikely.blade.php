@@ -1,8 +1,0 @@
-{{-- questions about what hardly ever is; ticked, it is recorded as it stands --}}
-@if ($errors->has('sure'))
-    <div class="asks" role="alert" id="sure-error">
-        <p class="mb-1"><strong>Is that so?</strong></p>
-        <ul class="plain mb-2">@foreach ($errors->get('sure') as $question)<li>{{ $question }}</li>@endforeach</ul>
-        <label class="switch"><input type="checkbox" name="sure" value="1" aria-describedby="sure-error"> It is so: record it as it stands</label>
-    </div>
-@endif
