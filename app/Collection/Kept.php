@@ -21,12 +21,12 @@ final readonly class Kept
     private string $prefix;
 
     /**
-     * @param list<string> $code folders whose code and facts make the answers
+     * @param string $version of the code and the facts that make the answers
      * @param string $database what the answers are about
      */
-    public function __construct(private Repository $store, array $code, string $database)
+    public function __construct(private Repository $store, string $version, string $database)
     {
-        $this->prefix = hash('xxh128', self::version($code).' '.$database).':';
+        $this->prefix = hash('xxh128', $version.' '.$database).':';
     }
 
     /**

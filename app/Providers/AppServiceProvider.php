@@ -50,15 +50,17 @@ class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $code = [base_path('core'), app_path(), config('destino.catalogue')];
+        // The code of a process is that with which it began, and is looked at once.
+        $this->app->singleton('code.version', fn (): string => Kept::version([base_path('core'), app_path(), config('destino.catalogue')]));
         $kept = fn (): Kept => new Kept(
-            $this->app->make('cache.store'), $code, (string) $this->app->make('db')->connection()->getDatabaseName(),
+            $this->app->make('cache.store'), $this->app->make('code.version'),
+            (string) $this->app->make('db')->connection()->getDatabaseName(),
         );
         $this->app->bind(Kept::class, $kept);
         $this->app->singleton(
             'catalogue.shipped',
             fn (): CatalogueShelf => new CatalogueShelf(
-                config('destino.catalogue'), cache: $this->app->make('cache.store'), version: Kept::version($code),
+                config('destino.catalogue'), cache: $this->app->make('cache.store'), version: $this->app->make('code.version'),
             ),
         );
         $this->app->singleton(

@@ -7,7 +7,6 @@ use App\Models\Clutch;
 use App\Models\User;
 use App\Scale\BoxProbe;
 use Illuminate\Database\Seeder;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -304,10 +303,10 @@ class DemoSeeder extends Seeder
             $clutches[$name]->update(['incubator_id' => $incubator->id]);
             $messages = (new BoxProbe($incubator->place, $celsius, $faults, 7))->readings($now, $days, 30);
             $rows = array_map(function (array $one) use ($keeper): array {
-                $at = Carbon::parse($one['at'])->format('Y-m-d H:i:s'); // UTC
-                $came = Carbon::parse($one['at'])->setTimezone(date_default_timezone_get())->format('Y-m-d H:i:s');
+                $at = (int) strtotime($one['at']);
+                $came = date('Y-m-d H:i:s', $at); // where the snakes are; the reading itself in UTC
 
-                return ['user_id' => $keeper->id, 'created_at' => $came, 'updated_at' => $came, 'at' => $at] + $one;
+                return ['user_id' => $keeper->id, 'created_at' => $came, 'updated_at' => $came, 'at' => gmdate('Y-m-d H:i:s', $at)] + $one;
             }, $messages);
             foreach (array_chunk($rows, 400) as $some) {
                 DB::table('readings')->insert($some);

@@ -45,8 +45,11 @@ class LongNamesTest extends TestCase
     public function test_nothing_stands_out(string $page): void
     {
         foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
-            self::$browser->size($width, $height)->visit($page);
-            self::$browser->script('document.querySelectorAll("details").forEach(one => { one.open = true })');
+            self::$browser->size($width, $height);
+            if ($width === 1280) { // on a phone it is the same page
+                self::$browser->visit($page);
+                self::$browser->script('document.querySelectorAll("details").forEach(one => { one.open = true })');
+            }
             $this->assertSame([], self::$browser->standingOut(), "{$width} wide");
         }
     }

@@ -3,7 +3,4 @@
 namespace Tests\Feature;
 
 /** Forms about one animal or several. */
-class BadInputOfAnimalsTest extends BadInputCase
-{
-    protected const ABOUT_ANIMALS = true;
-}
+class BadInputOfAnimalsTest extends BadInputCase {}

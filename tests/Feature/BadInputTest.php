@@ -11,7 +11,7 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 
-/** Forms about anything but animals; and every list that a form sends. */
+/** Forms about anything else; and every list that a form sends. */
 class BadInputTest extends BadInputCase
 {
     public function test_every_list_that_a_form_of_ours_sends_is_taken(): void

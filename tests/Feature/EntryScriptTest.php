@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Browser\Support\Server;
+use Tests\Support\DemoDatabase;
 
 /** bin/destino as a keeper runs it: real processes, a database file of its own. */
 class EntryScriptTest extends TestCase
@@ -156,6 +157,7 @@ class EntryScriptTest extends TestCase
 
     public function test_the_scale_sends_a_round_to_the_running_demo(): void
     {
+        DemoDatabase::copyTo($this->database);
         $this->while(['demo'], function (string $address): void {
             [$code, $said] = $this->ask(['scale', "--address={$address}", '--json']);
             $this->assertSame(0, $code, $said);
@@ -169,6 +171,7 @@ class EntryScriptTest extends TestCase
 
     public function test_styles_and_scripts_are_kept_by_browsers_and_sent_small(): void
     {
+        DemoDatabase::copyTo($this->database);
         $this->while(['demo'], function (string $address): void {
             preg_match('~/build/[0-9a-f]+/css/destino.css~', $this->page("{$address}/pair"), $found);
             [$headers, $body] = $this->asked($address.$found[0], ['Accept-Encoding: gzip']);
@@ -206,6 +209,7 @@ class EntryScriptTest extends TestCase
 
     public function test_a_probe_sends_a_day_to_the_running_demo_once(): void
     {
+        DemoDatabase::copyTo($this->database);
         $this->while(['demo'], function (string $address): void {
             $day = ['probe', "--address={$address}", '--place=Loft', '--every=15', '--fault=dropouts', '--json'];
             [$code, $said] = $this->ask($day);
@@ -220,7 +224,7 @@ class EntryScriptTest extends TestCase
 
     public function test_a_backup_is_made_and_put_back(): void
     {
-        $this->while(['demo'], fn (string $address) => $this->page("{$address}/animals"));
+        DemoDatabase::copyTo($this->database);
         [$code, $said] = $this->ask(['backup', '--json']);
         $made = json_decode($said, true);
         $this->assertSame([0, true], [$code, is_file($made['path'] ?? '')], $said);

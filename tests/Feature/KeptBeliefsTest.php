@@ -119,7 +119,7 @@ class KeptBeliefsTest extends TestCase
         mkdir("{$folder}/Genome", recursive: true);
         file_put_contents("{$folder}/Genome/Law.php", '<?php // one');
         $store = app('cache.store');
-        $kept = fn (string $database = 'one'): Kept => new Kept($store, [$folder], $database);
+        $kept = fn (string $database = 'one'): Kept => new Kept($store, Kept::version([$folder]), $database);
         $kept()->put('answer', 42);
         $this->assertSame(42, $kept()->get('answer'));
         $this->assertNull($kept('other')->get('answer'), 'another collection');

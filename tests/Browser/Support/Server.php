@@ -3,6 +3,7 @@
 namespace Tests\Browser\Support;
 
 use RuntimeException;
+use Tests\Support\DemoDatabase;
 
 /** The application on a free port of this machine, with a database of its own in a temporary file. */
 class Server
@@ -26,22 +27,15 @@ class Server
         $database ??= $isOnServer ? self::madeOnServer() : (string) tempnam(sys_get_temp_dir(), 'destino-');
         $port = self::freePort();
         $env = [
-            'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
-            'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
-            'APP_URL' => "http://127.0.0.1:{$port}", 'DB_DATABASE' => $database,
-            'DB_CONNECTION' => $isOnServer ? 'pgsql' : 'sqlite', 'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'),
-            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
-            'LOG_CHANNEL' => 'single', 'DESTINO_COLLECTION' => $demo ? 'demo' : 'own', 'SESSION_COOKIE' => 'destino_browser',
-            'DESTINO_PLAN_EFFORT' => '0.01',
-        ];
-        self::artisan($root, $env, 'migrate', '--force', '--quiet');
-        if ($demo && ! $empty) {
-            self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
-        }
-        if ($plans > 0) {
-            self::artisan(
-                $root, ['DESTINO_PLAN_EFFORT' => (string) $plans, 'QUEUE_CONNECTION' => 'sync'] + $env, 'destino:replan', '--quiet',
-            );
+            'APP_URL' => "http://127.0.0.1:{$port}", 'QUEUE_CONNECTION' => $works ? 'sync' : 'database',
+            'DESTINO_COLLECTION' => $demo ? 'demo' : 'own',
+        ] + self::env($database, $isOnServer);
+        if ($demo && ! $empty && ! $isOnServer) {
+            DemoDatabase::copyTo($database, $plans);
+        } elseif ($demo && ! $empty) {
+            self::fill($env, $plans);
+        } else {
+            self::artisan($root, $env, 'migrate', '--force', '--quiet');
         }
         $null = ['file', '/dev/null', 'r'];
         // php -S itself rather than artisan serve, so that one signal ends it.
@@ -64,6 +58,39 @@ class Server
             usleep(50_000);
         }
         throw new RuntimeException('The application did not answer in time.');
+    }
+
+    /** Makes the demo in a file that is not there yet. */
+    public static function seed(string $database, float $plans): void
+    {
+        touch($database);
+        self::fill(['DESTINO_COLLECTION' => 'demo', 'QUEUE_CONNECTION' => 'database'] + self::env($database, false), $plans);
+    }
+
+    /** @param array<string, string> $env */
+    private static function fill(array $env, float $plans): void
+    {
+        $root = dirname(__DIR__, 3);
+        self::artisan($root, $env, 'migrate', '--force', '--quiet');
+        self::artisan($root, $env, 'db:seed', '--class=DemoSeeder', '--force', '--quiet');
+        if ($plans > 0) {
+            self::artisan(
+                $root, ['DESTINO_PLAN_EFFORT' => (string) $plans, 'QUEUE_CONNECTION' => 'sync'] + $env, 'destino:replan', '--quiet',
+            );
+        }
+    }
+
+    /** @return array<string, string> */
+    private static function env(string $database, bool $isOnServer): array
+    {
+        return [
+            'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
+            'APP_ENV' => 'local', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA=',
+            'DB_DATABASE' => $database,
+            'DB_CONNECTION' => $isOnServer ? 'pgsql' : 'sqlite', 'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'),
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'single', 'SESSION_COOKIE' => 'destino_browser',
+            'DESTINO_PLAN_EFFORT' => '0.01',
+        ];
     }
 
     /** @return list<string> PHP as bin/destino runs it */
