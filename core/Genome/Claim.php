@@ -7,6 +7,9 @@ namespace Destino\Genome;
 /** A disputed fact with its schools. */
 final readonly class Claim
 {
+    /** @var list<string> */
+    private array $alleles;
+
     /**
      * @param array<string, School> $schools by key
      * @param array{linkage: string, between: array{string, string}}|null $freeFraction where any recombination fraction may be chosen
@@ -18,13 +21,24 @@ final readonly class Claim
         public string $whyDefault,
         public array $schools,
         public ?array $freeFraction = null,
-    ) {}
+    ) {
+        $this->alleles = self::spokenOf($schools);
+    }
 
     /** @return list<string> keys of the alleles that the schools of this claim speak about */
     public function alleles(): array
     {
+        return $this->alleles;
+    }
+
+    /**
+     * @param array<string, School> $schools
+     * @return list<string>
+     */
+    private static function spokenOf(array $schools): array
+    {
         $keys = [];
-        foreach ($this->schools as $school) {
+        foreach ($schools as $school) {
             foreach ($school->changes as $change) {
                 foreach (['alleles', 'drop', 'between'] as $list) {
                     if (is_array($change[$list] ?? null)) {

@@ -8,6 +8,7 @@ use Destino\Genome\Allele;
 use Destino\Genome\Belief;
 use Destino\Genome\Condition;
 use Destino\Genome\GenotypePattern;
+use Destino\Genome\LinkageGroup;
 use Destino\Genome\PairWarning;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
@@ -32,6 +33,9 @@ final class Welfare
 
     /** @var array<string, true>|null */
     private ?array $troubled = null;
+
+    /** @var array<int, bool> by group */
+    private array $isTroubled = [];
 
     /** @var array<string, Verdict> by the two animals */
     private array $verdicts = [];
@@ -98,6 +102,18 @@ final class Welfare
         return $this->troubled;
     }
 
+    /** Whether anything can be said of a cross by what lies in a group. */
+    private function hasTrouble(LinkageGroup $group): bool
+    {
+        foreach (array_diff($group->loci, [Sex::LOCUS]) as $locus) {
+            if (array_intersect_key($this->troubled(), array_flip($this->space->catalogue->locus($locus)->alleles)) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * Whether what the plan knows of two animals is enough to refuse the cross.
      *
@@ -108,6 +124,9 @@ final class Welfare
     {
         foreach ($this->isAsked() ? $sire : [] as $i => $look) {
             $group = $this->space->groups[$i];
+            if (! ($this->isTroubled[$i] ??= $this->hasTrouble($group->group))) {
+                continue;
+            }
             if (
                 $this->refused["{$i} {$group->support($look)} x {$group->support($dam[$i])}"] ??= $this->verdictOn(
                     $this->space->beliefOf($sire, Sex::Male, $i), $this->space->beliefOf($dam, Sex::Female, $i),

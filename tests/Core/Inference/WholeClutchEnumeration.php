@@ -104,20 +104,22 @@ final class WholeClutchEnumeration
      */
     private function eggs(array $sire, array $dam): array
     {
-        $eggs = [[[], 1.0]];
+        $eggs = ['' => [[], 1.0]];
         foreach ($this->groups as $group) {
             $longer = [];
-            foreach ($eggs as [$egg, $p]) {
+            foreach ($eggs as $before => [$egg, $p]) {
                 foreach ($sire[$group->key]->haplotypes as $left) {
                     foreach ($dam[$group->key]->haplotypes as $right) {
-                        $longer[] = [$egg + [$group->key => new Diplotype($left, $right)], $p / 4];
+                        $own = new Diplotype($left, $right);
+                        $alike = $longer["{$before} {$own->key}"][1] ?? 0.0;
+                        $longer["{$before} {$own->key}"] = [$egg + [$group->key => $own], $alike + $p / 4];
                     }
                 }
             }
             $eggs = $longer;
         }
 
-        return $eggs;
+        return array_values($eggs);
     }
 
     /** @param State $egg */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Destino\Documents\ProjectReader;
+use Destino\Genome\Belief;
+use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advisor;
 use Destino\Pairing\Advice\Stance;
@@ -12,10 +14,12 @@ use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Cross;
 use Destino\Pairing\Looks;
 use Destino\Planning\Given\Founder;
+use Destino\Planning\Phenotypes\GroupTable;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
 use Destino\Planning\Search\Route;
 use Destino\Planning\Search\RouteStep;
+use Destino\Planning\Search\Welfare;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -143,6 +147,38 @@ final class LimitsTest extends TestCase
         }
         self::assertGreaterThan(40, $looked);
         self::assertGreaterThan(5, $warned);
+    }
+
+    public function testACrossWithinOneLocusIsRefusedExactlyWhereTheAdviceOnItsParentsSaysSo(): void
+    {
+        $conditions = [...array_keys(Shelf::catalogue()->conditions), 'dies-in-the-egg'];
+        $stances = array_fill_keys($conditions, Stance::Refuse);
+        $refused = $allowed = 0;
+        foreach (Shelf::catalogue()->alleles as $allele) {
+            $texts = array_map(
+                static fn (Form $form): string => $form->text === '' ? 'Normal' : $form->text, Shelf::catalogue()->formsAt($allele->locus),
+            );
+            $one = $allele->name;
+            if (Shelf::facts()->targets()->readAll($one)[1] !== []) {
+                continue; // a name that asks which is meant
+            }
+            $space = (new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::facts()))->read(
+                ['rules' => ['stances' => array_fill_keys($conditions, 'refuse')]] + self::document($one, [['A', 'male', 'Normal']]),
+            )))->space();
+            $welfare = new Welfare($space);
+            $named = in_array($one, $texts, true) ? $one : end($texts);
+            foreach ($texts as $text) {
+                [$sire, $dam] = [Shelf::belief($named, Sex::Male), Shelf::belief($text)];
+                $advice = Verdict::of(Advisor::ofConditions(Cross::of(Shelf::catalogue(), $sire, $dam)), $stances);
+                $looks = static fn (Belief $belief): array => array_map(
+                    static fn (GroupTable $group): int => $group->lookOf($belief), $space->groups,
+                );
+                self::assertSame($advice->stance === Stance::Refuse, $welfare->refuses($looks($sire), $looks($dam)), "{$named} × {$text}");
+                $advice->stance === Stance::Refuse ? $refused++ : $allowed++;
+            }
+        }
+        self::assertGreaterThan(20, $refused);
+        self::assertGreaterThan(100, $allowed);
     }
 
     /**
