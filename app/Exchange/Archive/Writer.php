@@ -78,7 +78,7 @@ class Writer
     /** @return array<string, mixed> */
     private function record(RecordKind $kind, Model $record): array
     {
-        $values = $record->attributesToArray();
+        $values = $record->setVisible([...array_keys($kind->fields), 'deleted_at'])->attributesToArray();
         $document = (
             $kind->isNumbered ? ['id' => $this->numbers->of($kind->name, (int) $record->getKey())] : []
         ) + array_intersect_key($values, $kind->fields);

@@ -43,22 +43,48 @@ final readonly class Scope
         if ($runs === []) {
             return array_fill(0, count($keys), 0);
         }
-        $places = [];
-        [[$step, $radix, $by]] = $runs;
         if (count($runs) === 1) {
-            foreach ($keys as $key) {
-                $places[] = intdiv($key, $step) % $radix * $by;
-            }
-
-            return $places;
+            return $this->inOneRun($keys, ...$runs[0]);
         }
-        $others = array_slice($runs, 1);
+        $places = [];
+        [[$step, $radix, $by], [$step2, $radix2, $by2]] = $runs;
+        $others = array_slice($runs, 2);
         foreach ($keys as $key) {
-            $place = intdiv($key, $step) % $radix * $by;
+            $place = intdiv($key, $step) % $radix * $by + intdiv($key, $step2) % $radix2 * $by2;
             foreach ($others as [$s, $r, $b]) {
                 $place += intdiv($key, $s) % $r * $b;
             }
             $places[] = $place;
+        }
+
+        return $places;
+    }
+
+    /**
+     * The first variables need no remainder, and the last no division.
+     *
+     * @param list<int> $keys
+     * @return list<int>
+     */
+    private function inOneRun(array $keys, int $step, int $radix, int $by): array
+    {
+        $isFirst = $step * $radix === $this->size;
+        if ($isFirst && $step === 1 && $by === 1) {
+            return $keys;
+        }
+        $places = [];
+        if ($isFirst) {
+            foreach ($keys as $key) {
+                $places[] = intdiv($key, $step) * $by;
+            }
+        } elseif ($step === 1) {
+            foreach ($keys as $key) {
+                $places[] = $key % $radix * $by;
+            }
+        } else {
+            foreach ($keys as $key) {
+                $places[] = intdiv($key, $step) % $radix * $by;
+            }
         }
 
         return $places;

@@ -85,12 +85,20 @@ class Browser
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $shell = trim((string) exec('command -v chromium-headless-shell'));
-        if ($shell !== '') {
+        if ($shell !== '' && self::release($shell) === self::release('chromedriver')) {
             $options->setBinary($shell);
             $capabilities->setCapability('browserName', 'chrome-headless-shell');
         }
 
         return $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+    }
+
+    /** A driver drives the browser of its own release. */
+    private static function release(string $program): string
+    {
+        preg_match('/\b(\d+)\.\d+\.\d+/', (string) exec(escapeshellarg($program).' --version 2>/dev/null'), $found);
+
+        return $found[1] ?? '';
     }
 
     public function visit(string $path): self

@@ -24,6 +24,31 @@ final class GraphTest extends TestCase
     /** Graphs that are drawn, each small enough to be written out. */
     private const GRAPHS = 60;
 
+    public function testAPlaceIsMadeOfThePartOfEachVariable(): void
+    {
+        $chance = new Randomizer(new Mt19937(5));
+        $looked = 0;
+        for ($round = 0; $round < 400; $round++) {
+            $variables = $chance->shuffleArray(range(1, $chance->getInt(1, 5)));
+            $sizes = array_combine($variables, array_map(static fn (): int => $chance->getInt(1, 4), $variables));
+            $scope = new Scope($variables, $sizes);
+            $some = array_values(array_filter($variables, static fn (): bool => $chance->getInt(0, 1) === 1));
+            $onto = new Scope($round % 2 === 0 ? $some : $chance->shuffleArray($some), $sizes);
+            $keys = array_values(array_filter(range(0, (int) $scope->size - 1), static fn (): bool => $chance->getInt(0, 9) > 0));
+            $expected = [];
+            foreach ($keys as $key) {
+                $place = 0;
+                foreach ($onto->strides as $variable => $stride) {
+                    $place += intdiv($key, $scope->strides[$variable]) % $sizes[$variable] * $stride;
+                }
+                $expected[] = $place;
+                $looked++;
+            }
+            self::assertSame($expected, $scope->places($keys, $onto->strides));
+        }
+        self::assertGreaterThan(5000, $looked);
+    }
+
     public function testEveryVariableHasWhatTheSumOverAllCombinationsGives(): void
     {
         $possible = 0;
