@@ -1,1 +1,2 @@
-<a class="tag dead" href="{{ route('animals.show', $animal) }}#puzzle" data-module="clash-mark" data-address="{{ route('animals.puzzle', $animal) }}" data-title="{{ $animal->name }}">{{ $words }}</a>
+<a class="tag dead" href="{{ route('animals.show', $animal) }}#puzzle" data-module="clash-mark"
+    data-address="{{ route('animals.puzzle', $animal) }}" data-title="{{ $animal->name }}">{{ $words }}</a>

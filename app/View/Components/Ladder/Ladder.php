@@ -77,4 +77,10 @@ class Ladder extends Part
     {
         return $this->target->bySex($sex);
     }
+
+    /** A mean with up to two decimals. */
+    public function number(float $mean): string
+    {
+        return rtrim(rtrim(number_format($mean, 2), '0'), '.');
+    }
 }

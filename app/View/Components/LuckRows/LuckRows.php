@@ -14,4 +14,14 @@ class LuckRows extends Part
         public readonly array $rows,
         public readonly string $label,
     ) {}
+
+    /**
+     * Where one looks closer at the luck of a pairing.
+     *
+     * @param array<string, mixed> $row
+     */
+    public function address(array $row): string
+    {
+        return route('luck', ['chance' => $row['chance'], 'eggs' => $row['known'], 'hits' => $row['hits']]);
+    }
 }

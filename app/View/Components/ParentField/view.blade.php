@@ -7,13 +7,19 @@
             <select class="input" @if ($isLong()) data-module="choice" @endif id="{{ $role }}_id" name="{{ $role }}_id">
                 <option value="">none, typed below</option>
                 @foreach ($candidates as $animal)
-                    <option value="{{ $animal->id }}" data-genotype="{{ $beliefs->text($animal->id) }}" @selected($chosen?->id === $animal->id)>{{ $animal->name }} · {{ Str::limit($beliefs->text($animal->id), 60) }}</option>
+                    <option value="{{ $animal->id }}" data-genotype="{{ $beliefs->text($animal->id) }}"
+                        @selected($chosen?->id === $animal->id)>
+                        {{ $animal->name }} · {{ Str::limit($beliefs->text($animal->id), 60) }}
+                    </option>
                 @endforeach
             </select>
         </div>
         <div class="field">
             <label for="{{ $role }}">What {{ $sex === 'male' ? 'he' : 'she' }} carries</label>
-            <textarea class="input lines-two" rows="2" id="{{ $role }}" name="{{ $role }}" data-reads="{{ $sex }}" spellcheck="false" autocapitalize="off" placeholder="{{ $sex === 'male' ? 'Pastel het Clown' : 'Mojave/Mystic 66% het Clown' }}" aria-describedby="{{ $role }}-reading {{ $role }}-error" @if ($error) aria-invalid="true" @endif>{{ $typed() }}</textarea>
+            <textarea class="input lines-two" rows="2" id="{{ $role }}" name="{{ $role }}" data-reads="{{ $sex }}" spellcheck="false"
+                autocapitalize="off" placeholder="{{ $sex === 'male' ? 'Pastel het Clown' : 'Mojave/Mystic 66% het Clown' }}"
+                aria-describedby="{{ $role }}-reading {{ $role }}-error"
+                @if ($error) aria-invalid="true" @endif>{{ $typed() }}</textarea>
             <x-field-error :id="$role.'-error'" :message="$error"/>
             <div class="reading" id="{{ $role }}-reading" data-reading aria-live="polite"></div>
         </div>

@@ -17,4 +17,10 @@ class ProjectNow extends Part
         public readonly House $house,
         public readonly Project $project,
     ) {}
+
+    /** From when on an animal is to be bought, as the end of a sentence; empty for now. */
+    public function when(string $from): string
+    {
+        return $from === '' ? '' : ", as soon as it is to be had, in {$from}";
+    }
 }

@@ -15,4 +15,16 @@ class River extends Part
         public readonly string $label,
         public readonly string $letter,
     ) {}
+
+    /**
+     * The way of the water from one station to the next.
+     *
+     * @param array{from: array{float, float}, to: array{float, float}} $line
+     */
+    public function bend(array $line): string
+    {
+        [[$x, $y], [$right, $down]] = [$line['from'], $line['to']];
+
+        return "M{$x} {$y} C ".($x + 18)." {$y}, ".($right - 18)." {$down}, {$right} {$down}";
+    }
 }

@@ -4,7 +4,9 @@
     <table class="square">
         <caption class="visually-hidden">{{ $title }}: gametes of the sire in the rows, of the dam in the columns</caption>
         <tr><td class="soft small corner">sire ↓ dam →</td>
-            @foreach ($square->maternal as [$haplotype, $odds])<th scope="col">{{ $names($haplotype) }}<span class="odds">{{ $say->fraction($odds) }}</span></th>@endforeach
+            @foreach ($square->maternal as [$haplotype, $odds])
+                <th scope="col">{{ $names($haplotype) }}<span class="odds">{{ $say->fraction($odds) }}</span></th>
+            @endforeach
         </tr>
         @foreach ($square->paternal as $i => [$haplotype, $odds])
             <tr><th scope="row">{{ $names($haplotype) }}<span class="odds">{{ $say->fraction($odds) }}</span></th>

@@ -2,6 +2,8 @@
     <div class="asks" role="alert" id="sure-error">
         <p class="mb-1"><strong>Is that so?</strong></p>
         <ul class="plain mb-2">@foreach ($errors->get('sure') as $question)<li>{{ $question }}</li>@endforeach</ul>
-        <label class="switch"><input type="checkbox" name="sure" value="1" aria-describedby="sure-error"> It is so: record it as it stands</label>
+        <label class="switch">
+            <input type="checkbox" name="sure" value="1" aria-describedby="sure-error"> It is so: record it as it stands
+        </label>
     </div>
 @endif
