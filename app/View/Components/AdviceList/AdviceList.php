@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\AdviceList;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Destino\Pairing\Advice\Advice;
 
 /** What to know of a pairing, calm and specific, the gravest first. */

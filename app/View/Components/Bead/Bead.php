@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\Bead;
 
 use App\Drawing\Bead as Drawn;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** A locus as a capsule of two halves. */
 class Bead extends Part

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\BeadKey;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** What the colours and halves of the beads mean. */
 class BeadKey extends Part

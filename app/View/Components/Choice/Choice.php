@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\Choice;
 
 use App\View\Components\Field\Field;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** A labelled list to choose from. */
 class Choice extends Part

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\Door;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** A page for those who are not signed in. */
 class Door extends Part

@@ -9,7 +9,7 @@ use App\Drawing\Scale;
 use App\Models\Egg;
 use App\Models\Enums\EggState;
 use App\Models\Enums\EventKind;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Illuminate\Support\Collection;
 
 /** The box from above; every egg is a link to itself, and can be dragged where a script runs. */

@@ -6,7 +6,7 @@ namespace App\View\Components\EventTaps;
 
 use App\Models\Clutch;
 use App\Models\Enums\EventKind;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** What is logged of a clutch most, a tap each; another day or number in place. */
 class EventTaps extends Part

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\Field;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Illuminate\Support\ViewErrorBag;
 
 /** A labelled field with its error; other attributes go to the input. */

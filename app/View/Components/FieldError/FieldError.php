@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\FieldError;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** An error beside its field. */
 class FieldError extends Part

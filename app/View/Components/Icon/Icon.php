@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\Icon;
 
 use App\Drawing\Signs;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** An icon of the shipped set; decorative unless it has a label. */
 class Icon extends Part

@@ -6,7 +6,7 @@ namespace App\View\Components\IncubatorForm;
 
 use App\House\House;
 use App\Models\Incubator;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** An incubator with its limits, in the unit of the house. */
 class IncubatorForm extends Part

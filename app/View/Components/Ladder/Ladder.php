@@ -6,7 +6,7 @@ namespace App\View\Components\Ladder;
 
 use App\Drawing\Scale;
 use App\Pairing\PairPage;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Destino\Genome\Sex;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\ClutchChance;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\LuckRows;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** Luck by pairing. */
 class LuckRows extends Part

@@ -7,7 +7,7 @@ namespace App\View\Components\ParentField;
 use App\Collection\Beliefs;
 use App\Models\Animal;
 use App\Pairing\Inquiry;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Illuminate\Support\Collection;
 
 /** One parent of a pairing: from the collection, or typed in the notation. */

@@ -7,7 +7,7 @@ namespace App\View\Components\ProjectNow;
 use App\House\House;
 use App\Models\Project;
 use App\Projects\Now;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** What a project asks for this season. */
 class ProjectNow extends Part

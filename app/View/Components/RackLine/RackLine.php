@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\RackLine;
 
 use App\Models\Rack;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Illuminate\Support\MessageBag;
 use Illuminate\Support\ViewErrorBag;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\ReadingLines;
 
 use App\Drawing\Bead;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Destino\Notation\Reading;
 
 /** What was understood of a text. */

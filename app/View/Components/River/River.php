@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\River;
 
 use App\Projects\River as Course;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** A route as a river. */
 class River extends Part

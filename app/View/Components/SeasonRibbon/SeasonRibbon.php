@@ -9,7 +9,7 @@ use App\Drawing\TextFit;
 use App\Models\Clutch;
 use App\Models\ClutchSire;
 use App\Season\Ribbon;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** A season as one band for each pair, over the months. */
 class SeasonRibbon extends Part

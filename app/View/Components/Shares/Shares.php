@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\Shares;
 
 use App\Prove\Question;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use App\Words\OddsWords;
 
 /** P of each answer as one bar of 100 %, with the words below. */

@@ -6,7 +6,7 @@ namespace App\View\Components\Square;
 
 use App\Drawing\Bead;
 use App\Pairing\PairPage;
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Destino\Genome\Allele;
 use Destino\Genome\Form;
 use Destino\Genome\Sex;

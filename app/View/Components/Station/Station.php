@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\Station;
 
 use App\Guide\Chapter;
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** The frame of a page: the way between the stations, its title, what was just said. */
 class Station extends Part

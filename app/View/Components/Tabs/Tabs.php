@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\Tabs;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** The rooms of a station, side by side. */
 abstract class Tabs extends Part

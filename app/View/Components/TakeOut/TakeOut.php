@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\TakeOut;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 use Illuminate\Database\Eloquent\Model;
 
 /** A quiet button that removes a record; it can be undone. */

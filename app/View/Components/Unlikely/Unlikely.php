@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\Unlikely;
 
-use App\View\Part;
+use App\View\Components\Part\Part;
 
 /** Questions about what hardly ever is; ticked, it is recorded as it stands. */
 class Unlikely extends Part {}

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\View;
+namespace App\View\Components\Part;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 
 /**
- * A part of pages, <x-egg-tray> for Components/EggTray: a folder with the class of its options, view.blade.php, and where it has
+ * A part of pages, <x-egg-tray> for EggTray: a folder of its own with the class of its options, view.blade.php, and where it has
  * them style.css and module.js. bin/publish-parts.php brings these two to the browser.
  */
 abstract class Part extends Component
