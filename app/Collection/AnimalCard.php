@@ -7,6 +7,7 @@ namespace App\Collection;
 use App\Drawing\Bead;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Enums\CareKind;
 use App\Models\Enums\Precision;
 use App\Models\Enums\Status;
@@ -126,17 +127,7 @@ class AnimalCard
      */
     public static function weigh(array $cards): void
     {
-        // One step down the index for each animal, rather than a look at every weight that was ever taken.
-        $last = DB::table('care_entries', 'one')->select('one.id')
-            ->whereColumn('one.animal_id', 'animals.id')
-            ->where('one.kind', CareKind::Weight->value)
-            ->whereNull('one.deleted_at')
-            ->orderByDesc('one.on')->orderByDesc('one.id')->limit(1);
-        $ids = DB::table('animals')->whereIntegerInRaw('animals.id', array_map(fn (self $card): int => $card->animal->id, $cards))
-            ->selectSub($last, 'last')
-            ->pluck('last')
-            ->filter()
-            ->all();
+        $ids = CareEntry::latestOf(array_map(fn (self $card): int => $card->animal->id, $cards), CareKind::Weight);
         $weighings = [];
         foreach (DB::table('care_entries')->whereIntegerInRaw('id', $ids)->get(['animal_id', 'on', 'grams']) as $row) {
             $weighings[$row->animal_id][] = new Weighing(new DateTimeImmutable($row->on), (int) $row->grams);

@@ -7,6 +7,7 @@ use App\Care\WeightChart;
 use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -90,6 +91,33 @@ class CareTest extends TestCase
         $this->log($form);
         $this->log($form);
         $this->assertSame(1, CareEntry::query()->count());
+    }
+
+    public function test_the_last_of_many_animals_are_those_of_each(): void
+    {
+        mt_srand(7);
+        $animals = new Collection;
+        for ($i = 0; $i < 12; $i++) {
+            $animal = $this->made(['name' => "Snake {$i}"]);
+            for ($k = 0; $k < $i; $k++) { // some on one day, some removed, the first of nothing at all
+                $entry = $animal->care()->create([
+                    'kind' => mt_rand(0, 1) === 0 ? 'weight' : 'feed', 'grams' => 100 + $k, 'on' => '2026-01-0'.mt_rand(1, 4),
+                ]);
+                mt_rand(0, 2) === 0 && $entry->delete();
+            }
+            $animals->push($animal);
+        }
+        CareEntry::loadLatest($animals);
+        $found = 0;
+        foreach ($animals as $animal) {
+            foreach (['latestWeight' => 'weight', 'latestFeed' => 'feed'] as $relation => $kind) {
+                $last = $animal->care()->where('kind', $kind)->orderByDesc('on')->orderByDesc('id')->first();
+                $this->assertSame($last?->id, $animal->{$relation}?->id, "{$animal->name}: {$kind}");
+                $this->assertSame($last?->id, $animal->fresh()->{$relation}?->id, "{$animal->name}: {$kind}, asked alone");
+                $found += $last === null ? 0 : 1;
+            }
+        }
+        $this->assertGreaterThan(12, $found);
     }
 
     public function test_taking_out_can_be_undone(): void

@@ -18,6 +18,7 @@ use App\Http\Requests\AnimalRequest;
 use App\Looks\Gallery;
 use App\Looks\Prints;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\User;
 use App\Money\Book;
 use App\People\CurrentKeeper;
@@ -164,7 +165,7 @@ class AnimalController extends Controller
             $animals->loadMissing('latestPhoto');
         }
         if ($search->view === 'list') {
-            $animals->loadMissing('latestWeight', 'latestFeed');
+            CareEntry::loadLatest($animals);
         }
     }
 
