@@ -1,16 +1,6 @@
 <!doctype html>
 <html lang="en" data-bs-theme="light">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>{{ $title }} · Destino</title>
-    <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <link rel="stylesheet" href="/vendor/bootstrap/reboot.css">
-    <link rel="stylesheet" href="/vendor/bootstrap/utilities.css">
-    <link rel="stylesheet" href="{{ $assets->url('css/destino.css') }}">
-    <script src="{{ $assets->url('js/theme.js') }}"></script>
-    <script type="module" src="{{ $assets->url('js/destino.js') }}"></script>
-</head>
+<x-head :title="$title"/>
 <body>
 <a class="skip" href="#main">Skip to the page</a>
 <svg width="0" height="0" class="beside" aria-hidden="true"><defs>
