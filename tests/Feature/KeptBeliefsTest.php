@@ -151,6 +151,10 @@ class KeptBeliefsTest extends TestCase
             clearstatcache();
         }
         $this->assertSame($before, Kept::version([base_path('core')]));
+        $this->assertSame(
+            Kept::version([base_path('core'), app_path(), config('destino.catalogue')]), app('code.version'),
+            'and the application keeps its answers under all of it',
+        );
     }
 
     public function test_a_job_keeps_what_it_worked_out_and_leaves_nothing_open(): void
