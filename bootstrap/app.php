@@ -9,6 +9,9 @@ use App\Http\Middleware\NothingCutOff;
 use App\Http\Middleware\OneValueForOneField;
 use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\StartSession;
+use App\Http\RemovedAnswer;
+use App\Models\AlreadyMade;
+use App\Models\RemovedSince;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -19,6 +22,7 @@ use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\AuthenticateSession;
 use Laravel\Sanctum\Http\Middleware\CheckAbilities;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
@@ -44,6 +48,12 @@ return Application::configure(basePath: dirname(__DIR__))
                 BusyDatabase::is($error) ? BusyDatabase::answer($request) : null
             ),
         );
+        $exceptions->render(fn (RemovedSince $error, Request $request): Response => RemovedAnswer::to($error, $request));
+        $exceptions->render(fn (AlreadyMade $error): Response => redirect()->to($error->record->home())->with('said', $error->getMessage()));
+        $exceptions->dontReport([RemovedSince::class, AlreadyMade::class]);
+        $exceptions->render(fn (NotFoundHttpException $error, Request $request): ?Response => $request->expectsJson()
+            ? response()->json(['message' => 'This record is not in the collection any more.'], Response::HTTP_NOT_FOUND)
+            : null);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create();

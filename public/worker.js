@@ -1,9 +1,12 @@
 /**
  * Keeps the pages of the snake room, as they were last seen, for when there is no connection; and styles, scripts and fonts.
- * What is entered meanwhile waits in the page's outbox. Signing out forgets the pages.
+ * What is entered meanwhile waits in the page's outbox. Pages belong to the person who opened them: each comes with a mark of
+ * whose it is, and when another signs in, or somebody signs out, they are forgotten.
  */
 const PAGES = 'destino-pages'
 const PARTS = 'destino-parts'
+const OWNER = '/owner-of-kept-pages' // an address in PARTS under which the mark of who is here is kept
+const MARK = 'Destino-Owner'
 const PATIENCE = 6000 // milliseconds
 
 const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench)?$/.test(path)
@@ -11,26 +14,50 @@ const isPart = path => /^\/(build|vendor)\//.test(path) || path === '/icon.svg'
 
 self.addEventListener('install', () => self.skipWaiting())
 self.addEventListener('activate', event => event.waitUntil(self.clients.claim()))
+// Every page says whose it is; one of nobody (the door) shows nothing of anybody.
+self.addEventListener('message', event => { if (typeof event.data?.owner === 'string') event.waitUntil(isHere(event.data.owner)) })
 self.addEventListener('fetch', event => {
   const { request } = event
   const url = new URL(request.url)
   if (url.origin !== location.origin) return
-  if (request.method === 'POST' && url.pathname === '/sign-out') event.waitUntil(caches.delete(PAGES))
+  if (request.method === 'POST' && url.pathname === '/sign-out') event.waitUntil(forgetPages())
   if (request.method !== 'GET') return
   if (request.mode === 'navigate' && isRoom(url.pathname)) event.respondWith(page(request))
   else if (isPart(url.pathname)) event.respondWith(part(request))
 })
 
+const pagesOf = owner => `${PAGES}-${owner}`
+
+async function owner() {
+  const kept = await (await caches.open(PARTS)).match(OWNER)
+  return kept ? kept.text() : ''
+}
+
+/** Somebody is here: what was kept of others goes. Nobody is here: it stays for whoever signs in again, and is not shown. */
+async function isHere(mark) {
+  if (mark) await forgetPages(pagesOf(mark))
+  await (await caches.open(PARTS)).put(OWNER, new Response(mark))
+}
+
+async function forgetPages(but = '') {
+  for (const name of await caches.keys()) if (name.startsWith(PAGES) && name !== but) await caches.delete(name)
+}
+
 async function page(request) {
-  const cache = await caches.open(PAGES)
   try {
     const late = new Promise((_, reject) => { setTimeout(() => reject(new Error('late')), PATIENCE) })
     const response = await Promise.race([fetch(request), late])
-    if (response.ok && !response.redirected) await cache.put(request, response.clone())
+    const mark = response.headers.get(MARK)
+    if (response.ok && !response.redirected && mark) {
+      await isHere(mark)
+      await (await caches.open(pagesOf(mark))).put(request, response.clone())
+    }
     return response
   } catch {
-    return await cache.match(request) ?? await cache.match('/today') ?? new Response(
-      '<!doctype html><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No connection · Destino</title><p>There is no connection, and this page was not open on this device before. What you have entered waits and is sent later.',
+    const mark = await owner()
+    const kept = mark ? await caches.open(pagesOf(mark)) : null
+    return await kept?.match(request) ?? await kept?.match('/today') ?? new Response(
+      '<!doctype html><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No connection · Destino</title><p>No connection, and this page was not opened on this device before. What you have entered is stored here and sent later.',
       { status: 503, headers: { 'Content-Type': 'text/html; charset=utf-8' } },
     )
   }

@@ -58,6 +58,7 @@ Route::get('/worked-out', [HouseController::class, 'workedOut'])->name('worked-o
 
 Route::post('/animals/chosen', [BulkController::class, 'store'])->name('bulk.store');
 Route::post('/animals/chosen/undo', [BulkController::class, 'undo'])->name('bulk.undo');
+Route::get('/animals/names', [AnimalController::class, 'names'])->name('animals.names');
 Route::resource('animals', AnimalController::class)->except('destroy');
 Route::get('/animals/{animal}/history', [AnimalController::class, 'history'])->name('animals.history');
 Route::get('/animals/{animal}/paper.pdf', [PaperController::class, 'animal'])->name('papers.animal');

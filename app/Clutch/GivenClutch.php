@@ -53,10 +53,9 @@ class GivenClutch
         }
         $tally = $this->opened->beliefs()->kin->tallyOf($this->clutch->id);
         $counts = [];
-        $left = 0;
         foreach ($this->clutch->counts()->get() as $count) {
             $target = $count->dead ? null : $this->target($count->saw);
-            $number = $count->dead ? 0 : ($tally->counts[$left++] ?? 0);
+            $number = $count->dead ? 0 : ($tally->counts[$count->id] ?? 0);
             if ($target !== null && $number > 0) {
                 $counts[] = ['saw' => $target, 'count' => $number];
             }

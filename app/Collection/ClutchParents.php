@@ -141,7 +141,7 @@ class ClutchParents
 
         return Tally::of(
             $clutch['hatched'] === null ? null : (int) $clutch['hatched'], array_values($kept),
-            array_map(fn (array $count): array => [$count['saw'], $count['count']], $counts), $catalogue,
+            array_map(fn (array $count): array => [$count['saw'], $count['count']], array_column($counts, null, 'id')), $catalogue,
         );
     }
 

@@ -116,9 +116,8 @@ final class Families
                 $clutch, array_values(array_filter($counts, fn (array $count): bool => ! $count['dead'])), $individuals,
                 $this->shelf->catalogue(),
             )->counts;
-            $living = 0;
             foreach ($counts as $count) {
-                $number = $count['dead'] ? $count['count'] : $left[$living++];
+                $number = $count['dead'] ? $count['count'] : $left[$count['id']];
                 if ($number > 0) {
                     $broods[] = new Brood(
                         "c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number,

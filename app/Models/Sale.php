@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $buyer
  * @property Carbon|null $sent_on
  * @property string|null $note
+ * @property int $version
  * @property Animal $animal
  */
 class Sale extends Model implements CollectionRecord
@@ -27,7 +28,7 @@ class Sale extends Model implements CollectionRecord
 
     protected $fillable = ['asking', 'deposit', 'price', 'buyer', 'sent_on', 'note'];
 
-    protected $attributes = ['asking' => null, 'deposit' => null, 'price' => null, 'buyer' => null, 'sent_on' => null, 'note' => null];
+    protected $attributes = ['asking' => null, 'deposit' => null, 'price' => null, 'buyer' => null, 'sent_on' => null, 'note' => null, 'version' => 1];
 
-    protected $casts = ['asking' => 'integer', 'deposit' => 'integer', 'price' => 'integer', 'sent_on' => 'date:Y-m-d'];
+    protected $casts = ['asking' => 'integer', 'deposit' => 'integer', 'price' => 'integer', 'sent_on' => 'date:Y-m-d', 'version' => 'integer'];
 }

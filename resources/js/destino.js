@@ -3,5 +3,10 @@ import { watch } from './outbox.js'
 
 enhanceAll(document.querySelectorAll('[data-module]'), name => import(`./modules/${name}.js`))
 watch(document.querySelector('[data-outbox]'))
-// Pages of the snake room open without a connection too, where the browser allows it: at this machine, or over TLS.
-if ('serviceWorker' in navigator && isSecureContext) navigator.serviceWorker.register('/worker.js').catch(() => {})
+// Pages of the snake room open without a connection too, where the browser allows it: at this machine, or over TLS. What is kept for
+// that is of the person whose page this is.
+if ('serviceWorker' in navigator && isSecureContext) {
+  const owner = document.querySelector('[data-outbox]')?.dataset.owner ?? ''
+  navigator.serviceWorker.register('/worker.js').catch(why => console.warn('Pages are not kept for use without a connection:', why))
+  navigator.serviceWorker.ready.then(one => one.active?.postMessage({ owner }))
+}

@@ -41,6 +41,13 @@ abstract class BrowserTestCase extends TestCase
         return self::$browser;
     }
 
+    /** The server answers nobody, as behind a connection that hangs, or goes on. Cutting a page leaves its service worker a connection. */
+    protected function hang(bool $hangs = true): void
+    {
+        self::assertNotNull(self::$server);
+        posix_kill(self::$server->pid(), $hangs ? SIGSTOP : SIGCONT);
+    }
+
     protected function address(): string
     {
         return self::$server->address ?? '';

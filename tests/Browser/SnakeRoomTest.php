@@ -17,8 +17,9 @@ class SnakeRoomTest extends BrowserTestCase
 
     protected function tearDown(): void
     {
+        $this->hang(false);
         $this->browser()->cut(false);
-        $this->browser()->visit('/today')->script('localStorage.removeItem("destino.outbox")');
+        $this->browser()->visit('/today')->script('localStorage.clear()');
     }
 
     public function test_a_first_shed_and_a_meal_are_within_three_taps(): void
@@ -103,11 +104,11 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->until('return document.querySelector("[data-outbox]").hidden');
         $browser->cut();
         $this->tap($this->row('Estuary'), 'separated');
-        $browser->waitFor('[data-outbox-says]', '1 entry waits on this device (no connection): separated, Estuary.');
+        $browser->waitFor('[data-outbox-says]', '1 entry waiting on this device (no connection): separated, Estuary.');
         $this->tap($this->row('Estuary'), 'eggs felt');
-        $browser->waitFor('[data-outbox-says]', '2 entries wait on this device');
+        $browser->waitFor('[data-outbox-says]', '2 entries waiting on this device');
         $browser->cut(false);
-        $browser->waitFor('[data-outbox-says]', '2 entries that waited are sent.');
+        $browser->waitFor('[data-outbox-says]', '2 waiting entries sent.');
         $clutch = $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href');
         $browser->driver->get((string) $clutch);
         self::assertSame(
@@ -124,9 +125,9 @@ class SnakeRoomTest extends BrowserTestCase
             let lost = false
             window.fetch = async (...all) => { const answer = await ask(...all); if (!lost) { lost = true; throw new TypeError("lost") } return answer }');
         $this->tap($this->row('Estuary'), 'lock seen');
-        $browser->waitFor('[data-outbox-says]', '1 entry waits');
+        $browser->waitFor('[data-outbox-says]', '1 entry waiting');
         $browser->click('[data-outbox-send]');
-        $browser->waitFor('[data-outbox-says]', '1 entry that waited is sent.');
+        $browser->waitFor('[data-outbox-says]', '1 waiting entry sent.');
         $browser->driver->get((string) $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href'));
         self::assertSame(1, substr_count($browser->text('#season ul'), 'lock seen on '.date('j M Y')));
     }
@@ -136,10 +137,101 @@ class SnakeRoomTest extends BrowserTestCase
         $browser = $this->browser()->visit('/today');
         $browser->until('return navigator.serviceWorker.controller !== null');
         $browser->visit('/today')->waitFor('h1', 'Today');
-        $browser->cut();
+        $this->hang();
         $browser->driver->get($this->address().'/today');
         $browser->waitFor('h1', 'Today');
         self::assertStringContainsString('Estuary', $browser->text());
+    }
+
+    public function test_what_was_not_kept_stays_with_its_reason_and_is_given_to_another_or_discarded(): void
+    {
+        $browser = $this->browser()->visit('/round/weight')->until('return document.querySelector("[data-without-script]").hidden');
+        $name = $browser->text('[data-row="13"] strong');
+        $this->send('DELETE', '/records/animal/13');
+        $this->weigh(13, '777')->waitFor($this->said(13), "{$name} is not in the collection any more.");
+        $browser->visit('/today')->waitFor('[data-outbox-refused]', "{$name}, 777. Not saved: {$name} is not in the collection any more.");
+        self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
+        $this->button('Another animal');
+        $browser->type('[data-outbox-refused] input', 'Brightwater');
+        $browser->until('return document.querySelector("[data-outbox-refused] option") !== null');
+        $this->button('Save');
+        $browser->until('return document.querySelector("[data-outbox]").hidden');
+        self::assertStringContainsString('777 g', $browser->visit('/animals/2')->text('#care'));
+
+        $browser->visit('/round/weight')->until('return document.querySelector("[data-without-script]").hidden');
+        $browser->script('const row = document.querySelector("[data-row]"); row.dataset.row = "13"; row.querySelector("input").name = "rows[13]"');
+        $browser->script('const input = document.querySelector("[data-row] input"); input.value = "555"; input.dispatchEvent(new Event("change"))');
+        $browser->waitFor('[data-outbox-refused]', "{$name}, 555. Not saved");
+        $this->button('Discard');
+        $browser->until('return document.querySelector("[data-outbox]").hidden');
+        $this->send('POST', '/records/animal/13/restore');
+        self::assertStringNotContainsString('777 g', $browser->visit('/animals/13')->text('#care'));
+    }
+
+    public function test_what_was_logged_and_removed_elsewhere_is_told_and_comes_back_with_a_tap(): void
+    {
+        $browser = $this->browser()->visit('/round/feed')->until('return document.querySelector("[data-without-script]").hidden');
+        $row = '[data-row]:has(input[name="rows[14]"])';
+        $browser->click("{$row} input[value=\"refused\"] + span")->waitFor("{$row} [data-said]", 'kept');
+        $browser->script('
+            document.body.dataset.entry = ""
+            fetch("/animals/14").then(one => one.text()).then(page => { document.body.dataset.entry = /\\/records\\/care\\/(\\d+)/.exec(page)[1] })');
+        $browser->until('return document.body.dataset.entry !== ""');
+        $this->send('DELETE', '/records/care/'.$browser->script('return document.body.dataset.entry'));
+        $browser->click("{$row} input[value=\"taken\"] + span")->waitFor("{$row} [data-said]", 'was saved from this form before and removed since.');
+        $this->button('Bring it back');
+        $browser->until('return document.querySelector("[data-outbox]").hidden');
+        self::assertStringContainsString('refused', $browser->visit('/animals/14')->text('#care'));
+    }
+
+    public function test_what_waits_and_what_is_kept_of_pages_is_of_one_person(): void
+    {
+        $browser = $this->browser()->visit('/today')->until('return navigator.serviceWorker.controller !== null');
+        $browser->visit('/today')->waitFor('h1', 'Today');
+        $browser->cut();
+        $this->tap($this->row('Estuary'), 'separated');
+        $browser->waitFor('[data-outbox-says]', '1 entry waiting');
+        // Another person signs in: the page comes with another mark.
+        $browser->script('
+            const mark = document.querySelector("[data-outbox]").dataset.owner
+            localStorage.setItem("destino.outbox.another", localStorage.getItem("destino.outbox." + mark))
+            localStorage.removeItem("destino.outbox." + mark)
+            navigator.serviceWorker.controller.postMessage({ owner: "another" })');
+        $browser->until('return caches.keys().then(names => names.every(name => !name.startsWith("destino-pages")))');
+        $this->hang();
+        $browser->driver->get($this->address().'/today');
+        $browser->waitFor('body', 'No connection, and this page was not opened on this device before.');
+        $this->hang(false);
+        $browser->cut(false);
+        $browser->visit('/today')->waitFor('[data-outbox-says]', '1 entry of another person waiting on this device');
+        self::assertStringNotContainsString('separated', $browser->text('[data-outbox]'));
+        self::assertNotNull($browser->script('return localStorage.getItem("destino.outbox.another")'));
+    }
+
+    /** What another window does meanwhile. */
+    private function send(string $method, string $address): void
+    {
+        $this->browser()->driver->manage()->timeouts()->setScriptTimeout(10);
+        $status = $this->browser()->driver->executeAsyncScript('
+            const [method, address, done] = arguments
+            const token = document.querySelector("[name=_token]").value
+            fetch(address, { method: "POST", body: new URLSearchParams({ _token: token, _method: method }), redirect: "manual" }).then(one => done(one.type))',
+            [$method, $address],
+        );
+        self::assertSame('opaqueredirect', $status);
+    }
+
+    /** A button of what was not kept. */
+    private function button(string $words): void
+    {
+        foreach ($this->browser()->all('[data-outbox-refused] button') as $button) {
+            if ($button->getText() === $words) {
+                $this->browser()->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" }); arguments[0].click()', $button);
+
+                return;
+            }
+        }
+        self::fail("There is no button “{$words}” in: ".$this->browser()->text('[data-outbox]'));
     }
 
     public function test_a_feeding_round_keeps_each_tap_and_a_second_one_clears_it(): void
@@ -179,9 +271,9 @@ class SnakeRoomTest extends BrowserTestCase
             ),
         );
         $browser->cut();
-        $set(2, '1800')->waitFor($this->said(2), 'waits on this device');
+        $set(2, '1800')->waitFor($this->said(2), 'waiting on this device');
         $browser->cut(false);
-        $browser->waitFor('[data-outbox-says]', '1 entry that waited is sent.');
+        $browser->waitFor('[data-outbox-says]', '1 waiting entry sent.');
         self::assertStringContainsString('1,800 g', $browser->visit('/animals/2')->text('#care'));
         self::assertStringNotContainsString('700 g', str_replace('1,700 g', '', $browser->visit('/animals/1')->text('#care')));
     }

@@ -25,7 +25,7 @@ class AccessTest extends TestCase
         'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'worked-out' => 'viewer', 'luck' => 'viewer',
         'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
         'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',
-        'animals.index' => 'viewer', 'animals.show' => 'viewer', 'animals.puzzle' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',
+        'animals.index' => 'viewer', 'animals.names' => 'viewer', 'animals.show' => 'viewer', 'animals.puzzle' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',
         'clutches.index' => 'viewer', 'clutches.show' => 'viewer', 'genes.index' => 'viewer', 'genes.show' => 'viewer',
         'complexes.show' => 'viewer',
         'care.store' => 'helper', 'animals.place' => 'helper', 'round.create' => 'helper', 'round.store' => 'helper',

@@ -114,6 +114,21 @@ class MoneyTest extends TestCase
         $this->assertSame(4000, Sale::query()->sole()->price);
     }
 
+    public function test_a_sale_in_two_windows_overwrites_nothing_unsaid(): void
+    {
+        $animal = $this->made(['name' => 'Jib', 'sex' => 'male']);
+        $this->get("/animals/{$animal->id}")->assertSee('name="version" value="0"', false);
+        $first = ['buyer' => 'Ms Ode', 'price' => '250', 'version' => '0'];
+        $this->sell($animal, $first)->assertSessionHasNoErrors();
+        $this->sell($animal, $first)->assertSessionHasNoErrors(); // the second of two clicks
+        $errors = $this->sell($animal, ['asking' => '300', 'version' => '0'])->assertSessionHasErrors('version', null, 'sale')->getSession()->get('errors');
+        $this->assertStringContainsString('It now says: Ms Ode, price € 250.', $errors->sale->first('version'));
+        $this->assertSame('Ms Ode', $animal->sale()->sole()->buyer);
+        $this->get("/animals/{$animal->id}")->assertSee('name="version" value="1"', false)->assertSee('changed in another window');
+        $this->sell($animal, ['asking' => '300', 'version' => '1'])->assertSessionHasNoErrors();
+        $this->assertSame([null, 30000, 2], [$animal->sale()->sole()->buyer, $animal->sale()->sole()->asking, $animal->sale()->sole()->version]);
+    }
+
     public function test_the_price_book_is_read_and_shows_own_sales(): void
     {
         $line = fn (array $values): \Illuminate\Testing\TestResponse => $this->post(

@@ -3,8 +3,10 @@
 namespace Tests\Feature;
 
 use App\Care\Standings;
+use App\Http\Middleware\AnswerOutbox;
 use App\Models\Animal;
 use App\Models\CareEntry;
+use App\People\OutboxOwner;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -29,7 +31,7 @@ class RoundTest extends TestCase
     {
         return $this->postJson(
             "/round/{$kind}", ['form_token' => $this->token, 'on' => Carbon::today()->format('Y-m-d'), 'prey' => $prey, 'rows' => $rows],
-            ['X-Outbox' => '1'],
+            [AnswerOutbox::HEADER => OutboxOwner::of($this->keeper())],
         );
     }
 
@@ -156,12 +158,12 @@ class RoundTest extends TestCase
     {
         $animal = $this->made(['name' => 'Skiff']);
         $tap = ['what' => 'fed', 'on' => Carbon::yesterday()->format('Y-m-d'), 'form_token' => $this->token];
-        $this->postJson("/animals/{$animal->id}/tap", $tap, ['X-Outbox' => '1'])->assertOk()->assertJson(
+        $this->postJson("/animals/{$animal->id}/tap", $tap, [AnswerOutbox::HEADER => OutboxOwner::of($this->keeper())])->assertOk()->assertJson(
             ['to' => route('today'), 'said' => 'Skiff: fed, taken.'],
         );
-        $this->postJson("/animals/{$animal->id}/tap", $tap, ['X-Outbox' => '1'])->assertOk();
+        $this->postJson("/animals/{$animal->id}/tap", $tap, [AnswerOutbox::HEADER => OutboxOwner::of($this->keeper())])->assertOk();
         $this->assertSame(Carbon::yesterday()->format('Y-m-d'), $animal->care()->sole()->on->format('Y-m-d'));
         $this->get('/today')->assertSee('Skiff: fed, taken.');
-        $this->postJson("/animals/{$animal->id}/tap", ['what' => 'sung'], ['X-Outbox' => '1'])->assertStatus(422);
+        $this->postJson("/animals/{$animal->id}/tap", ['what' => 'sung'], [AnswerOutbox::HEADER => OutboxOwner::of($this->keeper())])->assertStatus(422);
     }
 }

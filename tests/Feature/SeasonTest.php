@@ -2,6 +2,9 @@
 
 namespace Tests\Feature;
 
+use App\Clutch\Bench;
+use App\Collection\Doorway;
+use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
@@ -221,8 +224,10 @@ class SeasonTest extends TestCase
         $this->assertSame('faint', $young[0]->sightings()->sole()->state);
         $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full']);
         $this->assertSame('full', $young[0]->sightings()->sole()->state, 'another state stands in its place');
-        $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full']);
-        $this->assertSame(0, $young[0]->sightings()->count(), 'the same again takes it back');
+        foreach (['a tap on what is shown takes it back', 'and one that arrives twice does no more'] as $says) {
+            $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'full', 'was' => 'full']);
+            $this->assertSame(0, $young[0]->sightings()->count(), $says);
+        }
 
         $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'absent', 'who' => 'A friend']);
         $this->get($bench)->assertSee('as A friend sees it');
@@ -251,6 +256,28 @@ class SeasonTest extends TestCase
         $tie('Pinstripe')->assertSessionHasErrors(['target' => '9 sets of hatchlings are said to be alike, and at most 8 can be weighed together. '
             .'Sets for the same gene that share a hatchling count as one.']);
         $this->get($bench)->assertOk()->assertSee('One, Two for Fire')->assertDontSee('for Pinstripe')->assertSee('What they are');
+    }
+
+    public function test_counted_siblings_count_whatever_cannot_be_read_before_them(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel (50% two copies)', 'hatched_on' => '2021-07-01']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Normal', 'hatched_on' => '2020-07-01']);
+        $odds = function (array $counts) use ($sire, $dam): array {
+            $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'hatched' => 8]);
+            $clutch->sires()->create(['animal_id' => $sire->id]);
+            $young = $this->made(['name' => 'One', 'clutch_id' => $clutch->id, 'dam_id' => $dam->id, 'sire_id' => $sire->id, 'genotype' => null]);
+            foreach ($counts as [$saw, $count]) {
+                $clutch->counts()->create(['saw' => $saw, 'count' => $count]);
+            }
+            $bench = app(Doorway::class)->within($this->keeper(), fn (Opened $opened): Bench => new Bench($clutch->refresh(), $opened));
+            $clutch->delete();
+
+            return array_map(fn (array $row): mixed => [$row['name'], round((float) $row['shares'][$young->id], 9)], $bench->genes());
+        };
+        // Four Pastel young: 2 copies : 1 copy as 1 : 1/16, so the next is Pastel with (16 + 1/2) / 17.
+        $this->assertSame([['Pastel', round(16.5 / 17, 9)]], $odds([['Pastel', 4]]));
+        $this->assertSame([['Pastel', round(16.5 / 17, 9)]], $odds([['Zorblatt', 3], ['Pastel', 4]]));
+        $this->assertSame([['Pastel', round(16.5 / 17, 9)]], $odds([['Pastel', 4], ['Zorblatt', 3]]));
     }
 
     public function test_a_stated_look_counts_once_on_the_bench(): void

@@ -26,7 +26,9 @@ use App\Projects\Workshop;
 use App\Projects\WorthWords;
 use Destino\Genome\Sex;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -37,6 +39,9 @@ class AnimalController extends Controller
 {
     /** Cards hold drawings; the lines of a list are light, and are sorted and chosen from as a whole. */
     private const PER_PAGE = ['list' => 500, 'cards' => 60];
+
+    /** As many as one looks through while typing. */
+    private const NAMES = 20;
 
     public function __construct(private readonly Opened $opened, private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
@@ -65,6 +70,21 @@ class AnimalController extends Controller
             'racks' => $keeper->racks()->get(),
             'saved' => $keeper->savedSearches()->get(),
         ], $search->error === null ? 200 : 422);
+    }
+
+    /** Animals whose name or number has what is typed, to choose one of. */
+    public function names(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
+    {
+        $this->authorize('read');
+        $find = mb_substr(is_string($request->query('find')) ? trim($request->query('find')) : '', 0, 80);
+        $animals = $keeper->animals()->where(fn (Builder $any) => $any->whereLike('name', "%{$find}%")->orWhereLike('number', "%{$find}%"))
+            ->orderBy('name')->limit(self::NAMES)->get(['id', 'user_id', 'name', 'number']);
+
+        return response()->json([
+            'animals' => $animals->map(fn (Animal $one): array => [
+                'id' => $one->id, 'label' => implode(' · ', array_filter([$one->name, $one->number])),
+            ])->all(),
+        ]);
     }
 
     public function create(Request $request, #[CurrentKeeper] User $keeper): View

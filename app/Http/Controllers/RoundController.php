@@ -42,16 +42,15 @@ class RoundController extends Controller
 
     public function store(RoundRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse|JsonResponse
     {
-        $entries = $request->log($keeper);
+        $answers = $request->log($keeper);
+        $entries = $answers->entries;
         $asks = [];
         foreach ($entries as $entry) {
             $question = RoundRequest::question($entry);
             $question === null ?: $asks[$entry->animal_id] = $question;
         }
-        if ($request->expectsJson()) {
-            return response()->json(
-                ['kept' => array_map(fn (CareEntry $entry): int => $entry->animal_id, $entries), 'asks' => (object) $asks],
-            );
+        if ($request->isRowByRow()) {
+            return response()->json(['kept' => $answers->kept(), 'asks' => (object) $asks, 'rows' => (object) $answers->rows()]);
         }
         $what = $request->kind() === CareKind::Weight ? 'weight' : 'meal';
         $count = count($entries);
@@ -62,7 +61,7 @@ class RoundController extends Controller
 
         return redirect()->route('animals.index')->with(
             'said',
-            ($count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.')
+            ($count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.').$answers->words()
                 .(
                     $asks === []
                         ? ''

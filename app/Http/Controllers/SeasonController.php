@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Collection\Opened;
+use App\Http\Middleware\AnswerOutbox;
 use App\Http\Requests\EventRequest;
+use App\Http\RowAnswers;
 use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\Clutch;
+use App\Models\Once;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Projects\Board;
@@ -59,7 +62,8 @@ class SeasonController extends Controller
         $values = self::TAPS[$valid['what']] + ['on' => $valid['on'] ?? Carbon::today()->format('Y-m-d')];
         $prey = $valid['what'] === 'shed' ? null : $animal->latestFeed()->value('prey');
         if (isset($valid['form_token'])) {
-            return $animal->care()->createOrFirst(['form_token' => $valid['form_token']], $values + ['prey' => $prey]);
+            /** @var CareEntry */
+            return Once::create($animal->care(), $valid['form_token'], $values + ['prey' => $prey]);
         }
 
         // the second of two quick taps changes nothing
@@ -126,19 +130,20 @@ class SeasonController extends Controller
         $valid = $request->validate(
             self::tapRules() + ['chosen' => ['required', 'array', 'max:2000'], 'chosen.*' => ['integer']], self::TAP_MESSAGES,
         );
-        $animals = $keeper->animals()->whereKey($valid['chosen'])->orderBy('name')->get();
-        if ($animals->isEmpty()) {
-            throw ValidationException::withMessages(['chosen' => 'None of these animals is here any more.']);
-        }
-        $entries = DB::transaction(
-            fn (): array => array_map(fn (Animal $animal): int => self::logged($animal, $valid)->id, array_values($animals->all())),
+        $answers = (new RowAnswers)->log(
+            $keeper, array_values(array_unique(array_map(intval(...), $valid['chosen']))), fn (Animal $animal): CareEntry => self::logged($animal, $valid),
         );
-        $request->session()->put(self::UNDO, $entries);
+        if ($answers->entries === [] && ! $request->expectsJson()) {
+            throw ValidationException::withMessages(['chosen' => ltrim($answers->words())]);
+        }
+        $request->session()->put(self::UNDO, array_map(fn (CareEntry $entry): int => $entry->id, $answers->entries));
+        $names = array_map(fn (CareEntry $entry): string => $entry->animal->name, $answers->entries);
+        sort($names);
 
         return redirect()->route('today')->with(
-            'said', ucfirst($valid['what']).' logged for '.$animals->take(4)->pluck('name')->implode(', ')
-                .($animals->count() > 4 ? ' and '.($animals->count() - 4).' more' : '').'.',
-        )->with('undo', route('taps.undo'));
+            'said', ucfirst($valid['what']).' logged for '.implode(', ', array_slice($names, 0, 4))
+                .(count($names) > 4 ? ' and '.(count($names) - 4).' more' : '').'.'.$answers->words(),
+        )->with('undo', route('taps.undo'))->with(AnswerOutbox::ROWS, $answers->rows());
     }
 
     public function undoSeveral(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse

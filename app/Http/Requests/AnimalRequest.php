@@ -16,6 +16,7 @@ use Closure;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
@@ -30,6 +31,11 @@ class AnimalRequest extends RecordRequest
         $animal = $this->route('animal');
 
         return $animal instanceof Animal ? $animal : null;
+    }
+
+    protected function records(): HasMany
+    {
+        return $this->keeper()->animals();
     }
 
     protected function prepareForValidation(): void

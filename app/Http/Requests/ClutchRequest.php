@@ -12,6 +12,7 @@ use App\Season\Unlikely;
 use Closure;
 use Destino\Genome\Sex;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -34,6 +35,11 @@ class ClutchRequest extends RecordRequest
     protected function subject(): ?Model
     {
         return $this->route('clutch');
+    }
+
+    protected function records(): HasMany
+    {
+        return $this->keeper()->clutches();
     }
 
     protected function prepareForValidation(): void

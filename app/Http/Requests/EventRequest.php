@@ -9,6 +9,7 @@ use App\Models\Clutch;
 use App\Models\ClutchEvent;
 use App\Models\Enums\EventKind;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -26,6 +27,11 @@ class EventRequest extends RecordRequest
     protected function subject(): Model
     {
         return $this->clutch();
+    }
+
+    protected function records(): HasMany
+    {
+        return $this->clutch()->events();
     }
 
     /** @return array<string, mixed> */

@@ -15,12 +15,18 @@ use Closure;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Viability;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** A further name of a gene, a gene of one's own, or another weight of a cue. */
 class GeneChangeRequest extends RecordRequest
 {
+    protected function records(): HasMany
+    {
+        return $this->opened()->keeper()->geneChanges();
+    }
+
     /** @return array<string, mixed> */
     public function rules(CatalogueShelf $shelf): array
     {

@@ -81,7 +81,8 @@ class HatchlingRequest extends RecordRequest
             $sires = $clutch->sires;
             $only = $sires->count() === 1 ? $sires->first() : null;
             $day = $clutch->hatched_on ?? now();
-            $animal = $keeper->animals()->createOrFirst(['form_token' => $this->validated('form_token')], [
+            /** @var Animal $animal */
+            $animal = $this->once($keeper->animals(), [
                 'name' => $this->validated('name'),
                 'number' => Numbering::next($keeper, $house, (int) $day->format('Y')),
                 'sex' => $this->validated('sex'),

@@ -8,6 +8,7 @@ use App\Models\Incubator;
 use App\Models\User;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Validator;
 
@@ -19,6 +20,11 @@ class IncubatorRequest extends RecordRequest
     protected function subject(): ?Model
     {
         return $this->route('incubator');
+    }
+
+    protected function records(): HasMany
+    {
+        return $this->opened()->keeper()->incubators();
     }
 
     /** @return array<string, mixed> */

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Catalogue\CatalogueShelf;
 use App\Models\OddTrait;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** An odd animal of which nobody knows what it is, to begin a notebook with. */
@@ -38,18 +39,20 @@ class OddTraitRequest extends RecordRequest
 
     public function addTo(User $keeper): OddTrait
     {
-        /** @var OddTrait $trait */
-        $trait = $this->once(
-            $keeper->oddTraits(),
-            ['name' => $this->validated('name'), 'gene' => $this->validated('gene'), 'notes' => $this->validated('notes')],
-        );
-        if ($trait->wasRecentlyCreated) {
-            $trait->entries()->create([
-                'name' => $this->validated('first'), 'sex' => $this->validated('sex'), 'look' => 'odd',
-                'on' => $this->validated('on'),
-            ]);
-        }
+        return DB::transaction(function () use ($keeper): OddTrait {
+            /** @var OddTrait $trait */
+            $trait = $this->once(
+                $keeper->oddTraits(),
+                ['name' => $this->validated('name'), 'gene' => $this->validated('gene'), 'notes' => $this->validated('notes')],
+            );
+            if ($trait->wasRecentlyCreated) {
+                $trait->entries()->create([
+                    'name' => $this->validated('first'), 'sex' => $this->validated('sex'), 'look' => 'odd',
+                    'on' => $this->validated('on'),
+                ]);
+            }
 
-        return $trait;
+            return $trait;
+        });
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Limits;
 use App\Models\Animal;
+use App\Models\Once;
 use App\Models\Photo;
 use App\Photos\Darkroom;
 use App\Photos\UnusablePhoto;
@@ -54,9 +55,8 @@ class PhotoRequest extends RecordRequest
     /** @throws ValidationException when the picture cannot be used */
     public function addTo(Animal $animal, Darkroom $darkroom): Photo
     {
-        $token = $this->validated('form_token');
-        $there = $token === null ? null : $animal->photos()->withTrashed()->where('form_token', $token)->first();
-        if ($there !== null) {
+        $there = Once::made($animal->photos(), $this->validated('form_token'));
+        if ($there instanceof Photo) {
             return $there; // a double click: the picture is here already
         }
         try {

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\AlreadyMade;
+use App\Models\Once;
+use App\Models\Removable;
+use App\Models\RemovedSince;
 use Illuminate\Auth\Access\Response;
+use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** A form that writes one record: who may, and that a double click writes it once. */
@@ -40,6 +46,29 @@ abstract class RecordRequest extends FormRequest
     public function authorize(): Response
     {
         return $this->subject() === null ? Gate::inspect($this->ability()) : Gate::inspect($this->ability(), $this->subject());
+    }
+
+    /**
+     * Among which records the form makes one, where rules of the form ask what is there already: sent again, it must not be refused
+     * for what it has made itself.
+     *
+     * @return HasMany<covariant Model, covariant Model>|null
+     */
+    protected function records(): ?HasMany
+    {
+        return null;
+    }
+
+    /** @throws ValidationException|AlreadyMade|RemovedSince */
+    protected function failedValidation(Validator $validator): void
+    {
+        $token = $this->input('form_token');
+        $records = Str::isUuid($token) ? $this->records() : null;
+        $made = $records === null ? null : Once::made($records, $token);
+        if ($made instanceof Removable) {
+            throw new AlreadyMade($made);
+        }
+        parent::failedValidation($validator);
     }
 
     /**
@@ -99,13 +128,11 @@ abstract class RecordRequest extends FormRequest
      *
      * @param  HasMany<covariant Model, covariant Model>  $records
      * @param  array<string, mixed>  $values
+     *
+     * @throws RemovedSince where it was removed in the meantime
      */
     protected function once(HasMany $records, array $values): Model
     {
-        $token = $this->validated('form_token');
-
-        return DB::transaction(
-            fn (): Model => $token === null ? $records->create($values) : $records->createOrFirst(['form_token' => $token], $values),
-        );
+        return Once::create($records, $this->validated('form_token'), $values);
     }
 }

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\RowAnswers;
 use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\Enums\CareKind;
 use App\Models\Enums\FeedOutcome;
+use App\Models\RemovedSince;
 use App\Models\User;
+use Closure;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 
 /** One round through the rack: a weight or a meal for many animals at once. Rows left empty are left alone. */
 class RoundRequest extends FormRequest
@@ -23,6 +25,13 @@ class RoundRequest extends FormRequest
     /** A weight that differs from the one before by more than this share is asked about. */
     private const FAR = .25;
 
+    /**
+     * A row that cannot be read stops no other where each is answered by itself; where none can be read, the whole is refused.
+     *
+     * @var array<int, string> why, by animal
+     */
+    private array $unreadable = [];
+
     public function authorize(): Response
     {
         return Gate::inspect('log');
@@ -30,9 +39,36 @@ class RoundRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        if ($this->kind() === CareKind::Weight && is_array($this->input('rows'))) {
-            $this->merge(['rows' => array_map($this->opened()->house->grams(...), $this->input('rows'))]);
+        $rows = $this->input('rows');
+        if (! is_array($rows)) {
+            return;
         }
+        if ($this->kind() === CareKind::Weight) {
+            $rows = array_map($this->opened()->house->grams(...), $rows);
+        }
+        $bad = $this->isRowByRow() ? array_filter($rows, fn (mixed $value): bool => ! $this->isReadable($value)) : [];
+        if (count($bad) < count($rows)) {
+            $this->unreadable = array_fill_keys(array_map(intval(...), array_keys($bad)), $this->rowMessage());
+            $rows = array_diff_key($rows, $bad);
+        }
+        $this->merge(['rows' => $rows]);
+    }
+
+    /** Whether each row is answered by itself, as a device that keeps what was refused needs it. */
+    public function isRowByRow(): bool
+    {
+        return $this->expectsJson();
+    }
+
+    private function isReadable(mixed $value): bool
+    {
+        if ($value === null || $value === '') {
+            return true;
+        }
+
+        return $this->kind() === CareKind::Weight
+            ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => CareRequest::MOST_GRAMS]]) !== false
+            : is_string($value) && FeedOutcome::tryFrom($value) !== null;
     }
 
     public function kind(): CareKind
@@ -48,15 +84,15 @@ class RoundRequest extends FormRequest
             'prey' => ['nullable', 'string', 'max:60'],
             'form_token' => ['required', 'uuid'],
             'rows' => ['required', 'array', 'max:2000'],
-            'rows.*' => [
-                'nullable',
-                ...(
-                    $this->kind() === CareKind::Weight
-                        ? ['integer', 'between:1,'.CareRequest::MOST_GRAMS]
-                        : [Rule::enum(FeedOutcome::class)]
-                ),
-            ],
+            'rows.*' => [fn (string $row, mixed $value, Closure $fail) => $this->isReadable($value) || $fail($this->rowMessage())],
         ];
+    }
+
+    private function rowMessage(): string
+    {
+        return $this->kind() === CareKind::Weight
+            ? 'The weight must be a whole number of grams from 1 to '.number_format(CareRequest::MOST_GRAMS).'.'
+            : 'Say whether the food was taken, refused or brought up again.';
     }
 
     /** @return array<string, string> */
@@ -66,9 +102,6 @@ class RoundRequest extends FormRequest
             'on.before_or_equal' => 'The day lies in the future.',
             'on' => 'Give the day as year-month-day.',
             'prey.max' => 'The prey has more than 60 characters.',
-            'rows.*' => $this->kind() === CareKind::Weight
-                ? 'The weight must be a whole number of grams from 1 to '.number_format(CareRequest::MOST_GRAMS).'.'
-                : 'Say whether the food was taken, refused or brought up again.',
         ];
     }
 
@@ -76,31 +109,44 @@ class RoundRequest extends FormRequest
      * Logs the rows that are filled in. The same round sent again logs nothing twice: what was filled in otherwise takes the
      * place of what was there, and a row that a page sends empty by itself is taken back.
      *
-     * @return list<CareEntry> those that stand now
      */
-    public function log(User $keeper): array
+    public function log(User $keeper): RowAnswers
     {
         $valid = $this->validated(); // asked once: each asking goes through all rows again
-        [$rows, $token] = [$valid['rows'], $valid['form_token']];
-        $isWhole = ! $this->expectsJson(); // a whole form: rows left empty are left alone
+        $rows = array_map(fn (mixed $value): ?string => $value === null || $value === '' ? null : (string) $value, $valid['rows'] ?? []);
+        if (! $this->isRowByRow()) {
+            $rows = array_filter($rows, is_string(...)); // a whole form: rows left empty are left alone
+        }
 
-        return DB::transaction(function () use ($keeper, $rows, $token, $valid, $isWhole): array {
-            $entries = [];
-            $there = CareEntry::query()->where('user_id', $keeper->id)->where('form_token', $token)->get()
+        return DB::transaction(function () use ($keeper, $rows, $valid): RowAnswers {
+            $there = CareEntry::query()->withTrashed()->where('user_id', $keeper->id)->where('form_token', $valid['form_token'])->get()
                 ->keyBy('animal_id');
-            foreach ($keeper->animals()->with('latestFeed')->whereIn('id', array_keys($rows))->get() as $animal) {
-                $value = $rows[$animal->id];
-                $entry = $there->get($animal->id) ?? $animal->care()->make(['form_token' => $token]);
-                if ($value !== null && $value !== '') {
-                    $entry->fill($this->values($animal, $value, $valid))->save();
-                    $entries[] = $entry->setRelation('animal', $animal);
-                } elseif (! $isWhole && $entry->exists) {
-                    $entry->forceDelete();
-                }
-            }
 
-            return $entries;
+            return (new RowAnswers($this->unreadable))->log($keeper, array_map(intval(...), array_keys($rows)), fn (Animal $animal): ?CareEntry =>
+                $this->logRow($animal, $there->get($animal->id), $rows[$animal->id], $valid));
         });
+    }
+
+    /**
+     * @param  CareEntry|null  $there  what this round has logged of the animal
+     * @param  array<string, mixed>  $valid
+     *
+     * @throws RemovedSince where that was removed elsewhere
+     */
+    private function logRow(Animal $animal, ?CareEntry $there, ?string $value, array $valid): ?CareEntry
+    {
+        if ($value === null) {
+            $there?->forceDelete();
+
+            return null;
+        }
+        if ($there?->trashed()) {
+            throw new RemovedSince($there);
+        }
+        $entry = $there ?? $animal->care()->make(['form_token' => $valid['form_token']]);
+        $entry->fill($this->values($animal, $value, $valid))->save();
+
+        return $entry;
     }
 
     /**

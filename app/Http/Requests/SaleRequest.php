@@ -6,10 +6,12 @@ namespace App\Http\Requests;
 
 use App\Models\Animal;
 use App\Models\Enums\Status;
+use App\Models\Sale;
 use App\Models\StatusEvent;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
 
 /** An animal is offered, reserved or sold: its status and what goes with it, written together. */
@@ -40,7 +42,7 @@ class SaleRequest extends RecordRequest
             'on' => ['required', ...self::DAY], 'sent_on' => ['nullable', 'date_format:Y-m-d', 'after:1980-01-01'],
             'asking' => ['nullable', 'string', 'max:30', $this->amount()], 'deposit' => ['nullable', 'string', 'max:30', $this->amount()],
             'price' => ['nullable', 'string', 'max:30', $this->amount()], 'buyer' => ['nullable', 'string', 'max:120'],
-            'note' => ['nullable', 'string', 'max:400'], 'unsexed' => ['nullable', 'boolean'],
+            'note' => ['nullable', 'string', 'max:400'], 'unsexed' => ['nullable', 'boolean'], 'version' => ['nullable', 'integer'],
         ];
     }
 
@@ -84,7 +86,7 @@ class SaleRequest extends RecordRequest
         $status = Status::from($this->validated('status'));
 
         return DB::transaction(function () use ($animal, $values, $status): ?StatusEvent {
-            $animal->sales()->firstOrNew()->fill($values)->save();
+            $this->save($animal, $values);
             if ($animal->latestStatus()->value('status') === $status) {
                 return null;
             }
@@ -94,5 +96,33 @@ class SaleRequest extends RecordRequest
 
             return $animal->statusEvents()->create(['status' => $status, 'on' => $this->validated('on'), 'reason' => $values['buyer']]);
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $values
+     *
+     * @throws ValidationException where the sale was changed in another window since this form was opened
+     */
+    private function save(Animal $animal, array $values): void
+    {
+        /** @var Sale $sale */
+        $sale = $animal->sales()->lockForUpdate()->firstOrNew();
+        [$before, $now] = [$sale->exists ? $sale->version : 0, $this->words($sale)];
+        if ($sale->fill($values)->isDirty() || ! $sale->exists) { // sent twice, it says the same and overwrites nothing
+            $this->holdAgainst($before, "This sale was changed in another window since you opened it. It now says: {$now}.");
+            $sale->version = $before + 1;
+            $sale->save();
+        }
+    }
+
+    private function words(Sale $sale): string
+    {
+        $house = $this->opened()->house;
+        $said = array_filter([
+            $sale->buyer, $sale->asking === null ? null : "asking {$house->money($sale->asking)}",
+            $sale->price === null ? null : "price {$house->money($sale->price)}", $sale->note,
+        ]);
+
+        return $said === [] ? 'nothing' : implode(', ', $said);
     }
 }

@@ -6,13 +6,15 @@ namespace App\Http\Requests;
 
 use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Once;
+use App\Models\RemovedSince;
 use App\Models\Sighting;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
-/** A tap on the bench: what a cue shows on a hatchling. The same state again takes it back. */
+/** A tap on the bench: what a cue shows on a hatchling. */
 class SightingRequest extends RecordRequest
 {
     protected function ability(): string
@@ -37,6 +39,7 @@ class SightingRequest extends RecordRequest
             ],
             'cue' => ['required', 'string', Rule::in(array_keys($cues))], 'state' => ['required', 'string', Rule::in($cue->states ?? [])],
             'on' => ['nullable', ...self::DAY], 'who' => ['nullable', 'string', 'max:80'], 'form_token' => ['nullable', 'uuid'],
+            'was' => ['nullable', 'string', 'max:80'],
         ];
     }
 
@@ -49,18 +52,27 @@ class SightingRequest extends RecordRequest
         ] + self::DAY_MESSAGES;
     }
 
-    /** @return Sighting|null null where it was taken back */
+    /**
+     * A tap says what the page showed before it, so that one that arrives twice does the same as one: the state that was shown
+     * already is taken back, any other takes its place.
+     *
+     * @return Sighting|null null where it was taken back
+     *
+     * @throws RemovedSince
+     */
     public function write(): ?Sighting
     {
         $animal = Animal::query()->findOrFail((int) $this->validated('animal'));
         $who = $this->validated('who') ?: null;
 
         return DB::transaction(function () use ($animal, $who): ?Sighting {
-            $before = $animal->sightings()->where('cue', $this->validated('cue'))->where('who', $who)->get();
-            $isAgain = $before->last()?->state === $this->validated('state');
-            $before->each(fn (Sighting $one) => $one->delete());
+            $made = Once::made($animal->sightings(), $this->validated('form_token'));
+            if ($made instanceof Sighting) {
+                return $made;
+            }
+            $animal->sightings()->where('cue', $this->validated('cue'))->where('who', $who)->get()->each(fn (Sighting $one) => $one->delete());
             /** @var Sighting|null */
-            return $isAgain ? null : $animal->sightings()->create([
+            return $this->validated('was') === $this->validated('state') ? null : $this->once($animal->sightings(), [
                 'cue' => $this->validated('cue'), 'state' => $this->validated('state'), 'who' => $who,
                 'on' => $this->validated('on') ?? Carbon::today()->format('Y-m-d'),
             ]);

@@ -15,7 +15,7 @@ use Destino\Notation\Target;
 final readonly class Tally
 {
     /**
-     * @param list<int> $counts how many of each count are left to speak for others
+     * @param array<int, int> $counts how many of each count are left to speak for others, under the key of the count
      * @param int $shared kept animals that were counted as well
      * @param int $excess how many more than hatched are recorded even so: a figure is wrong
      */
@@ -24,11 +24,11 @@ final readonly class Tally
     /**
      * @param int|null $hatched how many hatched; null where it is not known, and then nothing can be told to overlap
      * @param list<Belief> $kept what is stated of the hatchlings kept as animals
-     * @param list<array{Target, int}> $counted look and number
+     * @param array<int, array{Target, int}> $counted look and number, under a key of the caller's
      */
     public static function of(?int $hatched, array $kept, array $counted, Catalogue $catalogue): self
     {
-        $counts = array_column($counted, 1);
+        $counts = array_map(static fn (array $one): int => $one[1], $counted);
         $excess = $hatched === null ? 0 : max(0, count($kept) + array_sum($counts) - $hatched);
         $fits = [];
         foreach ($kept as $i => $belief) {

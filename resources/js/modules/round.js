@@ -20,12 +20,15 @@ export function enhance(root) {
       fields.push([`rows[${row.dataset.row}]`, chosen])
       say(row, '…', false)
     }
-    const about = rows.length === 1 ? `${rows[0][0].querySelector('strong').textContent}: ${rows[0][1] || 'taken back'}` : `${rows.length} animals: ${what}`
-    const result = await send({ url: root.action, fields, about })
+    const words = what || rows[0][1] || 'taken back'
+    const about = rows.length === 1 ? `${rows[0][0].querySelector('strong').textContent}: ${words}` : `${rows.length} animals: ${words}`
+    const result = await send({ url: root.action, fields, about, what: words })
     for (const [row, chosen] of rows) {
+      const answer = result.answer?.rows?.[row.dataset.row]
       const asks = result.answer?.asks?.[row.dataset.row]
-      if (result.state !== 'refused') chosen ? kept.add(row) : kept.delete(row)
-      say(row, result.state === 'refused' ? result.why : (asks ?? (result.state === 'waits' ? 'waits on this device' : (chosen ? 'kept' : 'taken back'))), result.state === 'refused' || Boolean(asks))
+      const why = ['refused', 'left'].includes(result.state) ? result.why : answer?.why
+      if (!why) chosen ? kept.add(row) : kept.delete(row)
+      say(row, why ?? asks ?? (result.state === 'waits' ? 'waiting on this device' : (chosen ? 'kept' : 'taken back')), Boolean(why ?? asks))
     }
     count.textContent = kept.size ? `${kept.size} logged` : ''
   }

@@ -29,7 +29,7 @@
                         <div class="cue-grid">
                             @foreach ($bench->hatchlings as $id => $animal)
                                 <fieldset class="plain-set" @disabled($bench->isImpossible($animal) || ! $may)><legend class="small">{{ $animal->name }}</legend>
-                                    <form method="post" action="{{ route('bench.see', $clutch) }}" class="states">@csrf<input type="hidden" name="animal" value="{{ $id }}"><input type="hidden" name="cue" value="{{ $row['cue']->key }}">
+                                    <form method="post" action="{{ route('bench.see', $clutch) }}" class="states">@csrf<input type="hidden" name="animal" value="{{ $id }}"><input type="hidden" name="cue" value="{{ $row['cue']->key }}"><input type="hidden" name="was" value="{{ $row['seen'][$id] ?? '' }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
                                         @foreach ($row['cue']->states as $state)<button type="submit" name="state" value="{{ $state }}" @class(['state', 'is-seen' => ($row['seen'][$id] ?? null) === $state]) aria-pressed="{{ ($row['seen'][$id] ?? null) === $state ? 'true' : 'false' }}">{{ $state }}</button>@endforeach
                                     </form></fieldset>
                             @endforeach
@@ -45,7 +45,7 @@
                 <ul class="plain">@forelse ($bench->sets() as $set)<li class="row-flow">{{ collect($set->animals)->map(fn ($id) => $bench->hatchlings[$id]->name ?? null)->filter()->implode(', ') }} for {{ $set->target }} @if ($may)<x-take-out kind="alike" :record="$set" :label="$set->sentence()"/>@endif</li>@empty<li class="soft">Nothing tied yet.</li>@endforelse</ul>
                 @if ($may && count($bench->hatchlings) > 1)
                     <details class="mt-2" @if ($errors->hasAny(['target', 'animals'])) open @endif><summary>Tie some that look the same</summary>
-                        <form method="post" action="{{ route('bench.alike', $clutch) }}" class="stack mt-2" data-module="once">@csrf
+                        <form method="post" action="{{ route('bench.alike', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <div class="row-flow">@foreach ($bench->hatchlings as $id => $animal)<label class="switch"><input type="checkbox" name="animals[]" value="{{ $id }}" @checked(in_array((string) $id, (array) old('animals', []), true))> {{ $animal->name }}</label>@endforeach</div>
                             <x-field-error id="animals-error" :message="$errors->first('animals')"/>
                             <x-field name="target" label="for" :value="old('target')" placeholder="Enchi" maxlength="400"/>
@@ -57,7 +57,7 @@
                 <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }} <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one" :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
                 @if ($may)
                     <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Note what somebody else sees</summary>
-                        <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf
+                        <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <x-field name="who" label="Who" :value="old('who')" maxlength="80"/>
                             <x-choice name="animal" label="Hatchling" :value="old('animal')" :options="collect($bench->hatchlings)->map(fn ($animal) => $animal->name)->all()"/>
                             <x-choice name="cue" label="Cue" :value="old('cue')" :options="collect($bench->cues)->map(fn ($cue) => $cue->name)->all()"/>

@@ -1,8 +1,8 @@
 import { send, today, token } from '../outbox.js'
 
 /**
- * One tap, one entry: sent at once, and kept on the device when there is no connection. What the server refuses is sent again as
- * a plain form, so that the page shows why at its place.
+ * One tap, one entry: stored on the device, then sent. What the server refuses is sent again as a plain form, so that the page shows
+ * why at its place; what is about a record that is not here any more stays in the outbox.
  */
 export function enhance(root) {
   root.addEventListener('submit', async event => {
@@ -11,9 +11,10 @@ export function enhance(root) {
     const form = new FormData(root, button)
     if (!form.get('on')) form.set('on', today())
     if (!form.get('form_token')) form.set('form_token', token())
-    const about = `${button?.textContent.trim() ?? 'entry'}, ${root.dataset.about ?? ''}`
+    const what = button?.textContent.trim() ?? 'entry'
+    const about = `${what}, ${root.dataset.about ?? ''}`
     for (const one of root.querySelectorAll('button[type=submit]')) one.disabled = true
-    const result = await send({ url: root.action, fields: [...form.entries()], about })
+    const result = await send({ url: root.action, fields: [...form.entries()], about, what })
     if (result.state === 'kept') return location.assign(result.answer.to ?? location.href)
     for (const one of root.querySelectorAll('button[type=submit]')) one.disabled = false
     if (result.state === 'refused') {

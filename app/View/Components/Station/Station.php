@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\View\Components\Station;
 
 use App\Guide\Chapter;
+use App\Models\User;
+use App\People\OutboxOwner;
 use App\View\Components\Part\Part;
 
 /** The frame of a page: the way between the stations, its title, what was just said. */
@@ -45,6 +47,14 @@ class Station extends Part
     public function further(): array
     {
         return array_slice($this->stations(), self::FIRST);
+    }
+
+    /** Whose entries wait on the device where this page is open. */
+    public function owner(): string
+    {
+        $person = request()->user();
+
+        return $person instanceof User ? OutboxOwner::of($person) : '';
     }
 
     public function isFurther(): bool

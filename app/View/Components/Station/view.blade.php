@@ -53,9 +53,10 @@
                 @endif
             </div>
         </header>
-        <div class="waiting row-flow" data-outbox hidden role="status">
-            <span data-outbox-says></span>
-            <button class="button slim" type="button" data-outbox-send>Send now</button>
+        <div class="waiting" data-outbox data-owner="{{ $owner() }}" hidden>
+            <div class="row-flow" role="status"><span data-outbox-says></span>
+                <button class="button slim" type="button" data-outbox-send>Send now</button></div>
+            <ul class="plain" data-outbox-refused hidden></ul>
         </div>
         @if (session('said'))
             <div class="said row-flow" role="status">
@@ -64,7 +65,7 @@
                     <form method="post" action="{{ session('undo') }}">
                         @csrf
                         @if (session('undo_method')) @method(session('undo_method')) @endif
-                        <button class="button" type="submit">Undo</button>
+                        <button class="button" type="submit">{{ session('undo_words', 'Undo') }}</button>
                     </form>
                 @endif
             </div>
