@@ -1,6 +1,8 @@
 <?php
 
 use App\Database\BusyDatabase;
+use App\Database\StorageFault;
+use App\Http\FaultAnswer;
 use App\Http\Middleware\AnswerOutbox;
 use App\Http\Middleware\AnswerWithPolicy;
 use App\Http\Middleware\EnterCollection;
@@ -50,10 +52,13 @@ return Application::configure(basePath: dirname(__DIR__))
         );
         $exceptions->render(fn (RemovedSince $error, Request $request): Response => RemovedAnswer::to($error, $request));
         $exceptions->render(fn (AlreadyMade $error): Response => redirect()->to($error->record->home())->with('said', $error->getMessage()));
+        // What a full disk is asked to note of itself would be the next fault.
+        $exceptions->dontReportWhen(fn (Throwable $error): bool => StorageFault::of($error) !== null);
         $exceptions->dontReport([RemovedSince::class, AlreadyMade::class]);
         $exceptions->render(fn (NotFoundHttpException $error, Request $request): ?Response => $request->expectsJson()
             ? response()->json(['message' => 'This record is not in the collection any more.'], Response::HTTP_NOT_FOUND)
             : null);
+        $exceptions->respond(fn (Response $answer, Throwable $error, Request $request): Response => FaultAnswer::instead($answer, $error, $request));
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create();

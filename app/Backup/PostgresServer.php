@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Database\OneWriter;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
@@ -39,9 +42,51 @@ final readonly class PostgresServer implements Storehouse
         }
     }
 
+    public function migrations(string $path, string $name): array
+    {
+        $rows = $this->process(['pg_restore', '--data-only', '--table=migrations', '--file=-', $path]);
+        if ($rows->run() !== 0 || preg_match('/^COPY public\.migrations \(([^)]*)\) FROM stdin;\n(.*?)^\\\\\.$/ms', $rows->getOutput(), $found) !== 1) {
+            throw BackupError::notOurs($name, $rows->isSuccessful() ? 'it has no migrations' : self::words($rows));
+        }
+        $at = (int) array_search('migration', array_map(trim(...), explode(',', $found[1])), true);
+
+        return array_map(
+            fn (string $line): string => explode("\t", $line)[$at] ?? '', array_values(array_filter(explode("\n", $found[2]), fn (string $line): bool => $line !== '')),
+        );
+    }
+
+    /** The session of this connection holds the turn of all writers: what it does itself goes on. */
+    public function whileNobodyWrites(callable $do): mixed
+    {
+        try {
+            DB::select('select pg_advisory_lock('.OneWriter::RESTORING.'), pg_advisory_lock('.OneWriter::LOCK.')');
+        } catch (QueryException) {
+            DB::purge();
+
+            throw BackupError::busy();
+        }
+        try {
+            return $do();
+        } finally {
+            DB::purge(); // and with the session its locks
+        }
+    }
+
+    public function isBeingReplaced(): bool
+    {
+        try {
+            $locks = DB::connection()->select(
+                'select 1 from pg_locks where locktype = \'advisory\' and objid = ? and granted and pid <> pg_backend_pid()', [OneWriter::RESTORING],
+            );
+        } catch (QueryException) {
+            return false;
+        }
+
+        return $locks !== [];
+    }
+
     public function replaceBy(string $path): void
     {
-        DB::purge();
         $put = $this->process([
             'pg_restore', '--clean', '--if-exists', '--no-owner', '--no-privileges', '--single-transaction', '--exit-on-error',
             '--dbname='.$this->database(), $path,
@@ -49,6 +94,7 @@ final readonly class PostgresServer implements Storehouse
         if ($put->run() !== 0) {
             throw BackupError::notPutBack(self::words($put));
         }
+        Artisan::call('migrate', ['--force' => true]);
     }
 
     /** @param list<string> $command */

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Database\WriterGate;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use PDOException;
 use SQLite3;
 
 final readonly class SqliteFile implements Storehouse
@@ -41,9 +45,53 @@ final readonly class SqliteFile implements Storehouse
         }
     }
 
+    public function migrations(string $path, string $name): array
+    {
+        try {
+            $copy = new SQLite3($path, SQLITE3_OPEN_READONLY);
+            $copy->enableExceptions(true);
+            $rows = $copy->query('SELECT migration FROM migrations ORDER BY id');
+            $found = [];
+            while ($rows !== false && ($row = $rows->fetchArray(SQLITE3_NUM)) !== false) {
+                $found[] = (string) $row[0];
+            }
+            $copy->close();
+        } catch (\Exception $error) {
+            throw BackupError::notOurs($name, $error->getMessage());
+        }
+
+        return $found;
+    }
+
+    public function whileNobodyWrites(callable $do): mixed
+    {
+        try {
+            return (new WriterGate($this->database))->closed($do);
+        } catch (PDOException) {
+            throw BackupError::busy();
+        }
+    }
+
+    public function isBeingReplaced(): bool
+    {
+        return (new WriterGate($this->database))->isClosed();
+    }
+
+    /** Readers see the whole of what was there or the whole of what is there now: it is brought up to date beside them. */
     public function replaceBy(string $path): void
     {
-        self::copy($path, $this->database);
+        $beside = "{$this->database}-restoring";
+        try {
+            self::copy($path, $beside);
+            config(['database.connections.restoring' => ['database' => $beside] + config('database.connections.sqlite')]);
+            Artisan::call('migrate', ['--database' => 'restoring', '--force' => true]);
+            DB::purge('restoring');
+            self::copy($beside, $this->database);
+        } finally {
+            foreach (['', '-wal', '-shm', '-gate', '-writers'] as $suffix) {
+                @unlink($beside.$suffix);
+            }
+        }
     }
 
     /** @throws BackupError */

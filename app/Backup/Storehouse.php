@@ -21,7 +21,31 @@ interface Storehouse
     public function check(string $path, string $name): void;
 
     /**
-     * Puts a checked copy in the place of what is there.
+     * The migrations that made the collection of a file that is sound: they say whether it is one of ours, and of which version.
+     *
+     * @return list<string>
+     *
+     * @throws BackupError
+     */
+    public function migrations(string $path, string $name): array;
+
+    /**
+     * Does something while nobody writes and nobody begins to; who wants to write waits for a while and is told to try again.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $do
+     * @return T
+     *
+     * @throws BackupError
+     */
+    public function whileNobodyWrites(callable $do): mixed;
+
+    /** Whether somebody puts a backup back just now. */
+    public function isBeingReplaced(): bool;
+
+    /**
+     * Puts a checked copy in the place of what is there, brought up to date where it is of an earlier version.
      *
      * @throws BackupError
      */

@@ -116,11 +116,35 @@ class Vault
             throw BackupError::noFile($file);
         }
         $this->store->check($path, $file);
-        $before = $this->make($now);
-        $this->store->replaceBy($path);
-        $this->photos?->putBack();
+        $this->checkOurs($path, $file);
 
-        return $before;
+        // From before the copy of what is there until the other is in place: what is written in between would be in neither.
+        return $this->store->whileNobodyWrites(function () use ($path, $now): string {
+            $before = $this->make($now);
+            $this->store->replaceBy($path);
+            $this->photos?->putBack();
+
+            return $before;
+        });
+    }
+
+    /** @throws BackupError where the file is of something else, or of a version that is not here yet */
+    private function checkOurs(string $path, string $file): void
+    {
+        $known = array_map(fn (string $one): string => basename($one, '.php'), glob(database_path('migrations/*.php')) ?: []);
+        $made = $this->store->migrations($path, $file);
+        if (($made[0] ?? '') !== $known[0]) {
+            throw BackupError::notOurs($file, 'its tables were made by another program');
+        }
+        if (array_diff($made, $known) !== []) {
+            throw BackupError::newer($file);
+        }
+    }
+
+    /** Whether a backup is being put back just now: what goes wrong meanwhile is no fault. */
+    public function isRestoring(): bool
+    {
+        return $this->store->isBeingReplaced();
     }
 
     /** What a copy left that was broken off. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Collection;
 
+use ErrorException;
 use FilesystemIterator;
 use Illuminate\Contracts\Cache\Repository;
 use RecursiveDirectoryIterator;
@@ -61,7 +62,11 @@ final readonly class Kept
 
     public function put(string $name, mixed $value): void
     {
-        $this->store->put($this->prefix.$name, $value, self::DAYS * 86400);
+        try {
+            $this->store->put($this->prefix.$name, $value, self::DAYS * 86400);
+        } catch (ErrorException) {
+            return; // a full disk keeps nothing: it is worked out again the next time
+        }
     }
 
     public function forget(string $name): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOException;
 
 /**
  * SQLite whose transactions take the lock for writing when they begin. One that begins by reading and then wants to write
@@ -15,9 +16,26 @@ class ImmediateSqlite extends PDO
 {
     private bool $isOpen = false;
 
+    private readonly ?WriterGate $gate;
+
+    /** @param array<int, mixed>|null $options */
+    public function __construct(string $dsn, ?string $username = null, #[\SensitiveParameter] ?string $password = null, ?array $options = null)
+    {
+        $file = substr($dsn, strlen('sqlite:'));
+        $this->gate = is_file($file) ? new WriterGate($file) : null; // one in memory is of this process alone
+        parent::__construct($dsn, $username, $password, $options);
+    }
+
     public function beginTransaction(): bool
     {
-        $this->exec('BEGIN IMMEDIATE TRANSACTION');
+        $this->gate?->enter();
+        try {
+            $this->exec('BEGIN IMMEDIATE TRANSACTION');
+        } catch (PDOException $error) {
+            $this->gate?->leave();
+
+            throw $error;
+        }
 
         return $this->isOpen = true;
     }
@@ -26,6 +44,7 @@ class ImmediateSqlite extends PDO
     {
         $this->exec('COMMIT');
         $this->isOpen = false;
+        $this->gate?->leave();
 
         return true;
     }
@@ -33,7 +52,11 @@ class ImmediateSqlite extends PDO
     public function rollBack(): bool
     {
         $this->isOpen = false;
-        $this->exec('ROLLBACK');
+        try {
+            $this->exec('ROLLBACK');
+        } finally {
+            $this->gate?->leave();
+        }
 
         return true;
     }

@@ -13,7 +13,10 @@ use Illuminate\Database\Events\TransactionBeginning;
 class OneWriter
 {
     /** Any number that all writers of a collection agree on. */
-    private const LOCK = 1_147_500_919;
+    public const LOCK = 1_147_500_919;
+
+    /** Another, which says that a backup is being put back. */
+    public const RESTORING = 1_147_500_920;
 
     public static function wait(TransactionBeginning $event): void
     {

@@ -31,7 +31,6 @@ class RestoreCommand extends AnswerCommand
         }
         DB::purge(); // this process lets go of the file
         $before = $vault->restore($file, Carbon::now());
-        $this->callSilently('migrate', ['--force' => true]); // it may be of an earlier version
         $this->option('json')
             ? $this->printJson(['restored' => $file, 'before' => $before])
             : $this->line("{$file} is in place. What was there before is kept as {$before}.");
