@@ -171,6 +171,8 @@ Route::get('/imports/{import}/progress', [ImportController::class, 'progress'])-
 Route::get('/imports/{import}/rest.csv', [ImportController::class, 'rest'])->name('imports.rest');
 Route::post('/imports/{import}/clutches', [ImportController::class, 'clutches'])->name('imports.clutches');
 Route::delete('/imports/{import}', [ImportController::class, 'takeBack'])->name('imports.back');
+Route::post('/imports/{import}/stop', [ImportController::class, 'stop'])->name('imports.stop');
+Route::post('/imports/{import}/on', [ImportController::class, 'goOn'])->name('imports.on');
 Route::post('/imports/{import}/again', [ImportController::class, 'putBack'])->name('imports.again');
 Route::get('/exchange/{upload}', [ExchangeController::class, 'preview'])->whereUuid('upload')->name('exchange.preview');
 Route::post('/exchange/{upload}/answers', [ExchangeController::class, 'answer'])->whereUuid('upload')->name('exchange.answer');

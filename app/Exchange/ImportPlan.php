@@ -25,6 +25,7 @@ class ImportPlan
      * @param  array<int, Field|null>  $columns  meaning of each column; null: kept in the notes
      * @param  string  $slashes  DAY_FIRST, MONTH_FIRST or empty where not chosen
      * @param  array<string, string>  $answers  what to read in place of a text, by keyOf()
+     * @param  list<int>  $made  animals that came from this list already
      */
     public function __construct(
         public readonly Table $table,
@@ -34,9 +35,10 @@ class ImportPlan
         House $house,
         string $slashes = '',
         array $answers = [],
+        array $made = [],
     ) {
         $this->cells = new RowCells($shelf, $house->currency(), RowReader::orders($table, $columns, $slashes));
-        $this->animals = new ListedAnimals($keeper, $this->listed());
+        $this->animals = new ListedAnimals($keeper, $this->listed(), $made);
         $reader = new RowReader($table, $columns, $this->cells, $this->animals, $answers);
         $rows = [];
         foreach ($table->rows as $line => $cells) {
@@ -75,6 +77,22 @@ class ImportPlan
                 fn (ImportRow $row): bool => $row->errors === [] && ($repeated || $row->repeats === ''),
             ),
         );
+    }
+
+    /**
+     * Those of some lines, in their order.
+     *
+     * @param  list<int>  $lines
+     * @return list<ImportRow>
+     */
+    public function ofLines(array $lines): array
+    {
+        $rows = [];
+        foreach ($this->rows as $row) {
+            $rows[$row->line] = $row;
+        }
+
+        return array_values(array_filter(array_map(fn (int $line): ?ImportRow => $rows[$line] ?? null, $lines)));
     }
 
     /**

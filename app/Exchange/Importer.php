@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
- * Writes the rows of a plan into a collection, a few in each transaction, so that others can write beside it: all of them or,
- * where anything goes wrong, none.
+ * Writes the rows of a plan into a collection: those of a short list in one transaction; those of a long one a few in each, so that
+ * others can write beside it, and where it was broken off it goes on behind the last.
  */
 class Importer
 {
@@ -31,31 +31,53 @@ class Importer
 
     /**
      * @param  list<ImportRow>  $rows
-     * @param  Closure(list<int>): void|null  $wrote  called with the numbers of all animals so far, within the transaction of the last
      * @return list<Animal> in the order of the rows
      *
-     * @throws PedigreeError when the list makes an animal its own ancestor
+     * @throws PedigreeError when the list makes an animal its own ancestor; nothing of it stays then
      */
-    public function write(array $rows, ?Closure $wrote = null): array
+    public function atOnce(array $rows): array
     {
-        $made = [];
         try {
-            foreach (array_chunk($rows, self::ROWS) as $few) {
-                DB::transaction(function () use ($few, &$made, $wrote): void {
-                    foreach ($few as $row) {
-                        $made[] = $this->animal($row);
-                    }
-                    $wrote === null ?: $wrote(array_map(fn (Animal $animal): int => $animal->id, $made));
-                });
-            }
-            $this->joinParents($rows, $made);
-            $this->checkPedigree();
+            return DB::transaction(function () use ($rows): array {
+                $made = array_map($this->animal(...), $rows);
+                $this->joinParents($rows, array_map(fn (Animal $animal): int => $animal->id, $made));
+                $this->checkPedigree();
+
+                return $made;
+            });
         } catch (Throwable $error) {
-            $this->withdraw($made);
+            $this->opened->refresh();
+
             throw $error;
         }
+    }
 
-        return $made;
+    /**
+     * @param  list<ImportRow>  $rows
+     * @param  list<int>  $made  animals of the first rows, where it goes on
+     * @param  Closure(list<int>): void  $wrote  called with the numbers of all animals so far, within each transaction; throws where
+     *     somebody else goes on with it
+     *
+     * @throws PedigreeError when the list makes an animal its own ancestor; nothing of it stays then
+     */
+    public function stepwise(array $rows, array $made, Closure $wrote): void
+    {
+        foreach (array_chunk(array_slice($rows, count($made)), self::ROWS) as $few) {
+            $made = DB::transaction(function () use ($few, $made, $wrote): array {
+                $all = [...$made, ...array_map(fn (ImportRow $row): int => $this->animal($row)->id, $few)];
+                $wrote($all);
+
+                return $all;
+            });
+        }
+        try {
+            $this->joinParents($rows, $made, fn () => $wrote($made));
+            $this->checkPedigree();
+        } catch (PedigreeError $error) {
+            $this->withdraw($made, $wrote);
+
+            throw $error;
+        }
     }
 
     private function animal(ImportRow $row): Animal
@@ -78,11 +100,18 @@ class Importer
         return $animal;
     }
 
-    /** @param list<Animal> $made of which none is to stay */
-    private function withdraw(array $made): void
+    /**
+     * @param  list<int>  $made  of which none is to stay
+     * @param  Closure(list<int>): void  $wrote
+     */
+    private function withdraw(array $made, Closure $wrote): void
     {
-        foreach (array_chunk(array_reverse($made), self::ROWS) as $few) {
-            DB::transaction(fn () => array_walk($few, fn (Animal $animal) => $animal->forceDelete()));
+        for (; $made !== []; $made = $left) {
+            $left = array_slice($made, 0, -self::ROWS);
+            DB::transaction(function () use ($made, $left, $wrote): void {
+                Animal::withTrashed()->whereKey(array_slice($made, count($left)))->get()->each(fn (Animal $animal) => $animal->forceDelete());
+                $wrote($left);
+            });
         }
         Rack::query()->whereKey($this->racks)->whereDoesntHave('animals')->delete();
         $this->opened->refresh();
@@ -131,10 +160,13 @@ class Importer
     }
 
     /**
+     * What an animal has been given as a parent in the meantime stays.
+     *
      * @param  list<ImportRow>  $rows
-     * @param  list<Animal>  $made
+     * @param  list<int>  $made
+     * @param  (Closure(): mixed)|null  $goOn  called within each transaction
      */
-    private function joinParents(array $rows, array $made): void
+    private function joinParents(array $rows, array $made, ?Closure $goOn = null): void
     {
         $byName = [];
         foreach ($this->opened->keeper()->animals()->orderByDesc('id')->get(['id', 'name', 'number']) as $animal) {
@@ -142,11 +174,15 @@ class Importer
             $byName[mb_strtolower((string) $animal->number)] = $animal->id;
         }
         foreach (array_chunk($rows, self::ROWS, true) as $few) {
-            DB::transaction(function () use ($few, $made, $byName): void {
+            DB::transaction(function () use ($few, $made, $byName, $goOn): void {
+                $animals = Animal::query()->whereKey(array_intersect_key($made, $few))->get()->keyBy('id');
                 foreach ($few as $i => $row) {
-                    $parents = self::parents($row, $byName);
-                    $parents === [] ?: $made[$i]->update($parents);
+                    $animal = $animals->get($made[$i]);
+                    $parents = $animal === null ? [] : self::parents($row, $byName);
+                    $parents = array_filter($parents, fn (string $field): bool => $animal?->getAttribute($field) === null, ARRAY_FILTER_USE_KEY);
+                    $parents === [] ?: $animal?->update($parents);
                 }
+                $goOn === null ?: $goOn();
             });
         }
     }

@@ -20,10 +20,13 @@ final class ListedAnimals
     /** @var array<string, string> sex by name or number, in lower case, of everything that a parent can be; empty where it is not known */
     private array $parents = [];
 
-    /** @param array<string, true> $listed names and numbers of the list, in lower case */
-    public function __construct(User $keeper, private readonly array $listed)
+    /**
+     * @param array<string, true> $listed names and numbers of the list, in lower case
+     * @param list<int> $made animals that came from this list already, when it is taken up again
+     */
+    public function __construct(User $keeper, private readonly array $listed, array $made = [])
     {
-        $this->read($keeper);
+        $this->read($keeper, $made);
     }
 
     /** An animal of the list can be a parent of another. */
@@ -58,10 +61,11 @@ final class ListedAnimals
         return isset($this->parents[mb_strtolower($name)]) || isset($this->listed[mb_strtolower($name)]);
     }
 
-    private function read(User $keeper): void
+    /** @param list<int> $made */
+    private function read(User $keeper, array $made): void
     {
         foreach (
-            $keeper->animals()->withTrashed()->get([
+            $keeper->animals()->withTrashed()->whereNotIn('id', $made)->get([
                 'id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'deleted_at',
             ]) as $animal
         ) {

@@ -102,8 +102,9 @@ class Upload
      * What it would become, with the columns as they were chosen or, without a choice, as their headings say.
      *
      * @param array<string, mixed> $choices columns and dates, as typed
+     * @param list<int> $made animals that came from it already
      */
-    public function plan(array $choices, User $keeper, CatalogueShelf $shelf, House $house): ImportPlan
+    public function plan(array $choices, User $keeper, CatalogueShelf $shelf, House $house, array $made = []): ImportPlan
     {
         $table = Table::read($this->path(), $this->name);
         $columns = Field::match($table->headings);
@@ -117,7 +118,7 @@ class Upload
 
         return new ImportPlan(
             $table, $columns, $keeper, $shelf, $house,
-            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(),
+            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(), $made,
         );
     }
 

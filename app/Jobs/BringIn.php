@@ -37,6 +37,6 @@ class BringIn implements ShouldQueue
     public function failed(?Throwable $error): void
     {
         $import = Import::query()->find($this->import);
-        $import === null || ! $import->isOpen() ?: Bringing::fail($import, 'It was broken off. Take back what came in, and bring the list in anew.');
+        $import === null || ! $import->isOpen() ?: Bringing::stop($import, 'The import stopped before its end.');
     }
 }

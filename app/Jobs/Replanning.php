@@ -13,14 +13,21 @@ use Illuminate\Support\Facades\DB;
 /** A new plan: a first answer at once, the whole one by a worker; an older one that is at work is stopped. */
 class Replanning
 {
+    /** The first answer is worked out before anybody is kept from writing. */
     public static function of(Project $project, Opened $opened): void
     {
-        $plan = DB::transaction(function () use ($project, $opened): Plan {
+        $begun = (new Workshop($opened))->begin($project);
+        self::work(DB::transaction(function () use ($project, $begun): Plan {
             // an older one that is still at work
             $project->plans()->whereIn('state', ['waiting', 'running'])->update(['state' => 'cancelled']);
 
-            return (new Workshop($opened))->begin($project);
-        });
+            return $project->plans()->create($begun);
+        }));
+    }
+
+    /** The whole answer, by a worker. */
+    public static function work(Plan $plan): void
+    {
         MakePlan::dispatch($plan->id)->afterCommit();
     }
 }

@@ -17,7 +17,8 @@ use Illuminate\Support\Carbon;
  * @property string $name of the file
  * @property string $state waiting, working, done, failed or taken back
  * @property int $progress in percent
- * @property array<string, mixed> $choices columns, dates, repeated
+ * @property string|null $worker mark of whoever works at it; nobody else may write to it
+ * @property array<string, mixed> $choices columns, dates, repeated; the rows that are taken, once they are known
  * @property list<int> $animals those that were made, in the order of the rows
  * @property array<string, mixed>|null $receipt
  * @property Carbon|null $created_at
@@ -26,12 +27,12 @@ use Illuminate\Support\Carbon;
  */
 class Import extends Model implements CollectionRecord
 {
-    /** Seconds without a sign. */
-    private const LONGEST = 1200;
+    /** Seconds without a sign after which nobody is taken to work at it; whoever does after all is stopped by its mark. */
+    private const SILENT = 20;
 
-    protected $fillable = ['upload', 'name', 'state', 'progress', 'choices', 'animals', 'receipt'];
+    protected $fillable = ['upload', 'name', 'state', 'progress', 'choices', 'animals', 'receipt', 'worker'];
 
-    protected $attributes = ['state' => 'waiting', 'progress' => 0, 'choices' => '[]', 'animals' => '[]', 'receipt' => null];
+    protected $attributes = ['state' => 'waiting', 'progress' => 0, 'choices' => '[]', 'animals' => '[]', 'receipt' => null, 'worker' => null];
 
     protected $casts = ['progress' => 'integer', 'choices' => 'array', 'animals' => 'array', 'receipt' => 'array'];
 
@@ -46,14 +47,31 @@ class Import extends Model implements CollectionRecord
         return $this->user_id;
     }
 
+    /** Whether it waits for its turn or somebody works at it. */
     public function isOpen(): bool
     {
-        return in_array($this->state, ['waiting', 'working'], true) && ! $this->isBrokenOff();
+        return $this->state === 'waiting' || $this->isWorkedAt();
     }
 
-    /** Nothing was written for longer than a worker may take: whoever worked at it is gone. */
-    public function isBrokenOff(): bool
+    public function isWorkedAt(): bool
     {
-        return $this->state === 'working' && $this->updated_at !== null && $this->updated_at->lt(now()->subSeconds(self::LONGEST));
+        return $this->state === 'working' && ! $this->isSilent();
+    }
+
+    /** Nobody has given a sign for a while: it can be taken up again. */
+    public function isSilent(): bool
+    {
+        return $this->updated_at === null || $this->updated_at->lt(now()->subSeconds(self::SILENT));
+    }
+
+    /** Rows of the list that it takes; null as long as nobody has begun. */
+    public function rows(): ?int
+    {
+        return isset($this->choices['lines']) ? count($this->choices['lines']) : null;
+    }
+
+    public function isWhole(): bool
+    {
+        return $this->rows() !== null && count($this->animals) >= $this->rows();
     }
 }

@@ -99,20 +99,25 @@ class Workshop
         return $this->opened->house->simple('risk');
     }
 
-    /** A first answer, at once; the whole one follows as a job. */
-    public function begin(ProjectRecord $record): PlanRecord
+    /**
+     * A first answer, at once; the whole one follows as a job.
+     *
+     * @param  ProjectRecord  $record  with its keeper; it need not be saved yet
+     * @return array<string, mixed> what the record of the plan holds
+     */
+    public function begin(ProjectRecord $record): array
     {
         $project = $this->project($record);
         $plan = (
             new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'))
         )->plan(self::QUICK_RUNS, 1, quick: true);
 
-        return $record->plans()->create([
+        return [
             'state' => 'waiting', 'seed' => 1, ...$this->madeFrom($project),
             'result' => PlanDocument::of($plan) + [
                 'names' => $this->names($record), 'sound' => $project->sound, 'possible' => Appraisal::possible($plan->policy),
             ],
-        ]);
+        ];
     }
 
     /** The whole answer, with progress; stops where the record says so. */

@@ -3,22 +3,25 @@
 namespace Tests\Feature;
 
 use App\Exchange\Bringing;
-use App\Exchange\Upload;
 use App\Jobs\BringIn;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Import;
 use App\Models\Rack;
+use Closure;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
+use RuntimeException;
 use Tests\TestCase;
 
 /** What became of a list: its receipt, its clutches, and the way back. */
 class ImportTest extends TestCase
 {
     use RefreshDatabase;
+
+    private ?Closure $happens = null;
 
     private const LIST = [
         ['number', 'name', 'sex', 'hatched', 'genes', 'sire', 'dam', 'rack', 'mood'],
@@ -92,16 +95,13 @@ class ImportTest extends TestCase
         $import = $this->bring($list);
         $this->assertSame(['waiting', 0], [$import->state, Animal::query()->count()]);
         Queue::assertPushedOn('quick', BringIn::class);
-        $this->get("/imports/{$import->id}")->assertSee('being brought in');
+        $this->get("/imports/{$import->id}")->assertSee('waits for its turn');
         $this->getJson("/imports/{$import->id}/progress")->assertJson(['state' => 'running', 'progress' => 0]);
-        $this->delete("/imports/{$import->id}");
-        $this->assertSame('waiting', $import->refresh()->state, 'what is going on is not taken back in between');
-
         foreach ([1, 2] as $worker) {
             app()->call([new BringIn($import->id), 'handle']);
         }
         $this->assertSame(['done', 301, 301], [$import->refresh()->state, Animal::query()->count(), count($import->animals)]);
-        $this->getJson("/imports/{$import->id}/progress")->assertJson(['state' => 'done', 'progress' => 100]);
+        $this->getJson("/imports/{$import->id}/progress")->assertJson(['state' => 'ended', 'progress' => 100]);
     }
 
     public function test_a_list_that_is_its_own_ancestor_leaves_nothing_behind(): void
@@ -113,18 +113,92 @@ class ImportTest extends TestCase
         $this->assertSame([0, 0, 0], [Animal::withTrashed()->count(), Rack::query()->count(), Import::query()->count()]);
     }
 
-    public function test_what_was_broken_off_can_be_taken_back(): void
+    public function test_a_short_list_is_brought_in_wholly_or_not_at_all(): void
     {
-        $import = Bringing::begin($this->keeper(), Upload::keep($this->keeper(), UploadedFile::fake()->createWithContent('x.csv', "name\nSkiff\n")), []);
-        $import->update(['state' => 'working', 'animals' => [$this->made(['name' => 'Skiff', 'genotype' => 'Pastel'])->id]]);
-        $this->get("/imports/{$import->id}")->assertSee('being brought in');
-        $this->travel(30)->minutes();
-        $this->get("/imports/{$import->id}")->assertSee('broken off')->assertSee('Take back the 1 that came in'); // nobody is left to say so
-        $this->travelBack();
-        (new BringIn($import->id))->failed(null);
-        $this->get("/imports/{$import->id}")->assertSee('broken off')->assertSee('Take back the 1 that came in');
-        $this->delete("/imports/{$import->id}");
-        $this->assertSame(0, Animal::query()->count());
+        $upload = $this->upload(self::LIST);
+        $this->breakAt(4);
+        $this->post("/exchange/{$upload}")->assertStatus(500);
+        $this->assertSame([0, 0, 0], [Animal::withTrashed()->count(), Rack::query()->count(), Import::query()->count()]);
+        $this->breakAt(null);
+        $this->post("/exchange/{$upload}")->assertRedirect()->assertSessionHasNoErrors();
+        $this->assertSame([6, 'done'], [Animal::query()->count(), Import::query()->sole()->state]);
+        $this->post("/exchange/{$upload}")->assertRedirect(route('imports.show', Import::query()->sole()));
+        $this->assertSame(6, Animal::query()->count());
+    }
+
+    /** A list of 330 rows of which 120 came in before the process ended: each names the row before it as its dam. */
+    private function brokenOff(): Import
+    {
+        Queue::fake();
+        $list = [['number', 'name', 'sex', 'genes', 'dam']];
+        for ($i = 1; $i <= 330; $i++) {
+            $list[] = ["N{$i}", "Snake {$i}", 'f', 'Pastel', $i === 1 ? '' : 'Snake '.($i - 1)];
+        }
+        $import = $this->bring($list);
+        $this->breakAt(150);
+        try {
+            app()->call([new BringIn($import->id), 'handle']);
+            $this->fail('it was not broken off');
+        } catch (RuntimeException) {
+            $this->breakAt(null);
+        }
+
+        return $import->refresh();
+    }
+
+    /** What happens as the animal of a number is written from now on; the process ends there where nothing else is said. */
+    private function breakAt(?int $animal, ?Closure $happens = null): void
+    {
+        $this->happens ?? Animal::creating(fn () => ($this->happens)());
+        $count = 0;
+        $happens ??= fn () => throw new RuntimeException('the process has ended');
+        $this->happens = function () use ($animal, $happens, &$count): void {
+            ++$count === $animal && $happens();
+        };
+    }
+
+    public function test_a_long_list_that_was_broken_off_goes_on_at_once_by_the_same_person(): void
+    {
+        $import = $this->brokenOff();
+        $this->assertSame(['working', 120, 330], [$import->state, count($import->animals), $import->rows()]);
+        $this->assertSame(120, Animal::query()->count(), 'what came in is what is noted');
+        $this->get("/imports/{$import->id}")->assertSee('being imported')->assertSee('Stop')->assertDontSee('by itself');
+        $this->post("/imports/{$import->id}/stop")->assertRedirect();
+        $this->get("/imports/{$import->id}")->assertSee('You stopped the import.')->assertSee('120 of 330 rows are in the collection.');
+        $this->post("/imports/{$import->id}/on")->assertRedirect();
+        app()->call([new BringIn($import->id), 'handle']);
+        $this->assertSame(['done', 330], [$import->refresh()->state, count($import->animals)]);
+        $this->assertSame(330, Animal::query()->count());
+        $this->assertSame(329, Animal::query()->whereNotNull('dam_id')->count(), 'parents are joined over both parts');
+        $this->assertSame($import->animals, Animal::query()->orderBy('id')->pluck('id')->all());
+        $this->assertSame(range(1, 330), Animal::query()->orderBy('id')->pluck('number')->map(fn (string $one): int => (int) substr($one, 1))->all());
+        $this->get("/imports/{$import->id}")->assertSee('330 animals brought in.');
+    }
+
+    public function test_where_nobody_gives_a_sign_the_page_says_so_and_offers_both_ways(): void
+    {
+        $import = $this->brokenOff();
+        $this->travel(21)->seconds();
+        $this->get("/imports/{$import->id}")->assertSee('stopped before its end')->assertSee('Go on with the rest')->assertSee('Take back what came in');
+        $this->getJson("/imports/{$import->id}/progress")->assertJsonPath('state', 'ended');
+        $this->delete("/imports/{$import->id}")->assertSessionHas('said', '120 animals taken back.');
+        $this->assertSame([0, 'taken back'], [Animal::query()->count(), $import->refresh()->state]);
+        app()->call([new BringIn($import->id), 'handle']);
+        $this->assertSame(0, Animal::query()->count(), 'a worker that comes late finds nothing to do');
+        $this->post("/imports/{$import->id}/again");
+        $this->assertSame([120, 'failed'], [Animal::query()->count(), $import->refresh()->state], 'what is not whole is not said to be');
+    }
+
+    public function test_whoever_is_still_at_it_stops_when_another_takes_it_up_or_back(): void
+    {
+        $import = $this->brokenOff();
+        foreach (['another' => fn () => $import->update(['worker' => (string) Str::uuid()]), 'taken back' => fn () => Bringing::takeBack($import)] as $how => $happens) {
+            $import->refresh()->update(['state' => 'failed', 'worker' => null]);
+            $this->breakAt(50, $happens);
+            app()->call([new BringIn($import->id), 'handle']);
+            $this->assertSame(count($import->refresh()->animals), Animal::withTrashed()->count(), "{$how}: nothing came in that is not noted");
+            $this->assertLessThan(330, Animal::withTrashed()->count());
+        }
     }
 
     /** @param list<list<string>> $list */

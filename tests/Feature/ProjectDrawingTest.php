@@ -144,7 +144,7 @@ class ProjectDrawingTest extends TestCase
             'offers' => [['genes' => 'Clown Piebald', 'sex' => 'female', 'age' => 40, 'price' => 2500]],
         ]);
         $workshop = new Workshop(app(Doorway::class)->open($this->keeper()));
-        $plan = $workshop->begin($project->refresh());
+        $plan = $project->plans()->create($workshop->begin($project->refresh()));
         $workshop->work(Plan::query()->with('project.keeper')->findOrFail($plan->id));
 
         return new ProjectPage(Project::query()->with('latestPlan', 'keeper')->findOrFail($project->id), $workshop);

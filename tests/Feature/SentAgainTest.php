@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use RuntimeException;
 use Tests\TestCase;
 
 /** What is sent twice is made once, also where what it made was removed in the meantime; and each row of a message is answered. */
@@ -123,6 +124,35 @@ class SentAgainTest extends TestCase
         $helper = User::factory()->create(['owner_id' => $this->keeper()->id, 'role' => Role::Helper]);
         $this->actingAs($helper)->post('/clutches', $fields)->assertSessionMissing('undo')
             ->assertSessionHas('said', fn (string $said): bool => str_contains($said, 'removed since'));
+    }
+
+    public function test_what_is_made_in_two_is_made_wholly_or_not_at_all(): void
+    {
+        $breaks = true;
+        foreach ([Plan::class, TraitEntry::class] as $second) {
+            $second::creating(function () use (&$breaks): void {
+                $breaks && throw new RuntimeException('a fault in the middle');
+            });
+        }
+        $forms = [
+            '/projects' => [Project::class, 'plans', ['name' => 'One', 'target' => 'Clown', 'horizon' => 4, 'wanted' => 'one', 'weight' => 1]],
+            '/prove/traits' => [OddTrait::class, 'entries', ['name' => 'Odd belly', 'first' => 'Jib', 'sex' => 'male', 'on' => '2026-06-01']],
+        ];
+        foreach ($forms as $address => [$class, $second, $fields]) {
+            $breaks = true;
+            $fields['form_token'] = (string) Str::uuid();
+            $this->post($address, $fields)->assertStatus(500);
+            $this->assertSame(0, $class::query()->count(), $address);
+            $breaks = false;
+            foreach ([1, 2] as $click) {
+                $this->post($address, $fields)->assertRedirect()->assertSessionHasNoErrors();
+                $this->assertSame(1, $class::query()->sole()->{$second}()->count(), "{$address}, click {$click}");
+            }
+        }
+        // One of before, without its plan: sending it again mends it.
+        Project::query()->sole()->plans()->delete();
+        $this->post('/projects', $forms['/projects'][2] + ['form_token' => Project::query()->sole()->form_token])->assertRedirect();
+        $this->assertSame(1, Project::query()->sole()->plans()->count());
     }
 
     /**

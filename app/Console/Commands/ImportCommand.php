@@ -56,7 +56,7 @@ class ImportCommand extends AnswerCommand
             $table, Field::match($table->headings), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
         );
         $rows = $plan->ready((bool) $this->option('repeated'));
-        $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->write($rows));
+        $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->atOnce($rows));
         $this->option('json') ? $this->printJson($this->report($plan, $written)) : $this->printReport($plan, count($rows), $written);
     }
 

@@ -27,7 +27,7 @@ class ReplanCommand extends Command
                 continue;
             }
             try {
-                MakePlan::dispatch($workshop->begin($project)->id);
+                MakePlan::dispatch($project->plans()->create($workshop->begin($project))->id);
                 $this->line("{$project->name}: begun.");
             } catch (DestinoError $error) {
                 $this->line("{$project->name}: {$error->getMessage()}");

@@ -145,21 +145,18 @@ class ExchangeController extends Controller
     /** A short list at once, a long one in the background; a receipt of either. */
     private function bringIn(Request $request, Upload $upload, User $keeper): RedirectResponse
     {
-        $import = Bringing::begin($keeper, $upload, [
+        $choices = [
             'columns' => (array) $request->query('columns', []), 'dates' => $request->query('dates'), 'repeated' => $request->boolean('repeated'),
-        ]);
-        if ($import->wasRecentlyCreated) {
-            count(Table::read($upload->path(), $upload->name)->rows) > self::AT_ONCE
-                ? BringIn::dispatch($import->id)->afterCommit()
-                : (new Bringing($this->opened))->work($import);
+        ];
+        try {
+            if (count(Table::read($upload->path(), $upload->name)->rows) <= self::AT_ONCE) {
+                return redirect()->route('imports.show', (new Bringing($this->opened))->atOnce($upload, $choices));
+            }
+        } catch (DestinoError $error) { // nothing came of it: the file can be tried again
+            return redirect()->route('exchange.preview', [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
         }
-        $import->refresh();
-        if ($import->state === 'failed') {
-            $import->delete(); // nothing came of it: the file can be tried again
-
-            return redirect()->route('exchange.preview', [$upload->id] + $request->query())
-                ->withErrors(['file' => $import->receipt['error'] ?? ''])->withInput();
-        }
+        $import = Bringing::begin($keeper, $upload, $choices);
+        $import->wasRecentlyCreated && BringIn::dispatch($import->id)->afterCommit();
 
         return redirect()->route('imports.show', $import);
     }

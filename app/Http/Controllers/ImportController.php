@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Exchange\Bringing;
 use App\Exchange\ClutchOffers;
 use App\Exchange\OutsideNames;
+use App\Jobs\BringIn;
 use App\Models\Import;
 use App\Models\User;
 use App\People\CurrentKeeper;
@@ -37,7 +38,7 @@ class ImportController extends Controller
     {
         $this->authorize('manage', $import);
 
-        return response()->json(['state' => $import->isOpen() ? 'running' : 'done', 'progress' => $import->progress]);
+        return response()->json(['state' => $import->isOpen() ? 'running' : 'ended', 'progress' => $import->progress]);
     }
 
     /** Rows that were left out or taken with a remark, as they were written, with why. */
@@ -67,10 +68,31 @@ class ImportController extends Controller
         return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('clutch', $count).' noted.');
     }
 
+    /** Nobody works at it from now on. */
+    public function stop(Import $import): RedirectResponse
+    {
+        $this->authorize('manage', $import);
+        Bringing::stop($import, 'You stopped the import.');
+
+        return redirect()->route('imports.show', $import);
+    }
+
+    /** Goes on behind the last row that came in; whoever is still at it, without a sign, stops. */
+    public function goOn(Import $import): RedirectResponse
+    {
+        $this->authorize('manage', $import);
+        if (! $import->isWorkedAt() && in_array($import->state, ['waiting', 'working', 'failed'], true)) {
+            $import->state === 'waiting' ?: Bringing::stop($import, 'The import stopped before its end.');
+            BringIn::dispatch($import->id);
+        }
+
+        return redirect()->route('imports.show', $import);
+    }
+
     public function takeBack(Import $import): RedirectResponse
     {
         $this->authorize('manage', $import);
-        $count = $import->isOpen() || $import->state === 'taken back' ? 0 : Bringing::takeBack($import);
+        $count = Bringing::takeBack($import);
 
         return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' taken back.');
     }
@@ -78,7 +100,7 @@ class ImportController extends Controller
     public function putBack(Import $import): RedirectResponse
     {
         $this->authorize('manage', $import);
-        $count = $import->state === 'taken back' ? Bringing::putBack($import) : 0;
+        $count = Bringing::putBack($import);
 
         return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' back again.');
     }

@@ -61,12 +61,10 @@ class ProjectController extends Controller
 
     public function store(ProjectRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
     {
-        $project = $request->addTo($keeper);
-        if ($project->wasRecentlyCreated) {
-            Replanning::of($project, $this->opened);
-        }
+        $made = $request->addTo($keeper, (new Workshop($this->opened))->begin(...));
+        $made instanceof Plan && Replanning::work($made);
 
-        return redirect()->route('projects.show', $project);
+        return redirect()->route('projects.show', $made instanceof Plan ? $made->project_id : $made);
     }
 
     public function show(Project $project): View

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
+use App\Models\Once;
+use App\Models\Plan;
 use App\Models\Project;
+use App\Models\RemovedSince;
 use App\Models\User;
 use Closure;
 use Destino\DestinoError;
@@ -13,6 +16,7 @@ use Destino\Genome\Sex;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project as PlannedProject;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
@@ -82,10 +86,28 @@ class ProjectRequest extends RecordRequest
         });
     }
 
-    public function addTo(User $keeper): Project
+    /**
+     * A project and its first plan, together or not at all; one that has no plan gets it when its form is sent again.
+     *
+     * @param  callable(Project): array<string, mixed>  $begin  what the first plan holds
+     * @return Project|Plan the first plan, where it was made now
+     *
+     * @throws RemovedSince
+     */
+    public function addTo(User $keeper, callable $begin): Project|Plan
     {
-        /** @var Project */
-        return $this->once($keeper->projects(), $this->values());
+        $made = Once::made($keeper->projects(), $this->validated('form_token'));
+        if ($made instanceof Project && $made->plans()->exists()) {
+            return $made;
+        }
+        $first = $begin($made instanceof Project ? $made : $keeper->projects()->make($this->values())->setRelation('keeper', $keeper));
+
+        return DB::transaction(function () use ($keeper, $first): Project|Plan {
+            /** @var Project $project */
+            $project = $this->once($keeper->projects(), $this->values());
+
+            return $project->plans()->exists() ? $project : $project->plans()->create($first);
+        });
     }
 
     /** @throws ValidationException when the record was changed in another window since this form was opened */

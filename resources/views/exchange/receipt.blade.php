@@ -2,13 +2,28 @@
     <div class="stack">
     <section class="sheet">
         @if ($import->isOpen())
-            <div data-module="plan-progress" data-address="{{ route('imports.progress', $import) }}" role="status"><p class="answer">The list is being brought in.</p><progress max="100" value="{{ $import->progress }}" data-bar>{{ $import->progress }} %</progress><p class="soft small mb-0 mt-2">You may leave this page; it goes on by itself.</p></div>
+            <div data-module="plan-progress" data-address="{{ route('imports.progress', $import) }}" role="status">
+                @if ($import->state === 'waiting')
+                    <p class="answer">This list waits for its turn.</p>
+                @else
+                    <p class="answer">The list is being imported.</p>
+                @endif
+                <progress max="100" value="{{ $import->progress }}" data-bar>{{ $import->progress }} %</progress>
+                <p class="soft small mt-2">You can leave this page.</p>
+            </div>
+            <div class="row-flow">
+                <form method="post" action="{{ route('imports.stop', $import) }}" data-module="once">@csrf<button class="button" type="submit">Stop</button></form>
+            </div>
         @elseif ($import->state === 'taken back')
             <p class="answer">Taken back: nothing of this list is in the collection.</p>
             <form method="post" action="{{ route('imports.again', $import) }}" data-module="once">@csrf<button class="button" type="submit">Put it back</button></form>
-        @elseif ($import->state === 'failed' || $import->isBrokenOff())
-            <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $receipt['error'] ?? 'It was broken off.' }}</span></p>
-            @if ($count > 0)<form method="post" action="{{ route('imports.back', $import) }}" data-module="once">@csrf @method('delete')<button class="button" type="submit">Take back the {{ $count }} that came in</button></form>@endif
+        @elseif ($import->state !== 'done')
+            <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $receipt['error'] ?? 'The import stopped before its end.' }}</span></p>
+            @if ($import->rows() !== null)<p>{{ number_format($count) }} of {{ number_format($import->rows()) }} rows are in the collection.</p>@endif
+            <div class="row-flow">
+                <form method="post" action="{{ route('imports.on', $import) }}" data-module="once">@csrf<button class="button main" type="submit">Go on with the rest</button></form>
+                <form method="post" action="{{ route('imports.back', $import) }}" data-module="once">@csrf @method('delete')<button class="button" type="submit">Take back what came in</button></form>
+            </div>
         @else
             <p class="answer mb-2">{{ number_format($count) }} {{ Str::plural('animal', $count) }} brought in.</p>
             <dl class="facts mb-0">
