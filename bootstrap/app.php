@@ -1,6 +1,7 @@
 <?php
 
 use App\Database\BusyDatabase;
+use App\Database\Snapshot;
 use App\Database\StorageFault;
 use App\Http\FaultAnswer;
 use App\Http\Middleware\AnswerOutbox;
@@ -46,9 +47,11 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'current_password', 'password_confirmation']);
         $exceptions->render(
-            fn (QueryException|PDOException $error, Request $request): ?Response => (
-                BusyDatabase::is($error) ? BusyDatabase::answer($request) : null
-            ),
+            function (QueryException|PDOException $error, Request $request): ?Response {
+                Snapshot::close();
+
+                return BusyDatabase::is($error) ? BusyDatabase::answer($request) : null;
+            },
         );
         $exceptions->render(fn (RemovedSince $error, Request $request): Response => RemovedAnswer::to($error, $request));
         $exceptions->render(fn (AlreadyMade $error): Response => redirect()->to($error->record->home())->with('said', $error->getMessage()));

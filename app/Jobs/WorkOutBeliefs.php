@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Collection\Doorway;
 use App\Collection\Opened;
 use App\Collection\Patience;
+use App\Database\Snapshot;
 use App\Http\Middleware\EnterCollection;
 use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -56,6 +57,6 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public function handle(Doorway $doorway): void
     {
         $keeper = User::query()->find($this->keeper);
-        $keeper === null ?: $doorway->within($keeper, fn (Opened $opened) => $opened->beliefs()->complete());
+        $keeper === null ?: $doorway->within($keeper, fn (Opened $opened) => Snapshot::during($opened->beliefs()->complete(...)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Projects;
 
 use App\Collection\Opened;
+use App\Database\Snapshot;
 use App\Health\BeforeOfPairs;
 use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
@@ -48,6 +49,11 @@ class Workshop
      * @throws DestinoError when the target cannot be read
      */
     public function project(ProjectRecord $record): Project
+    {
+        return Snapshot::during(fn (): Project => $this->read($record));
+    }
+
+    private function read(ProjectRecord $record): Project
     {
         $founders = (new Founders($this->opened))->of($record);
         $rules = $this->opened->house->breeding();

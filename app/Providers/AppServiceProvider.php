@@ -10,6 +10,7 @@ use App\Collection\Kept;
 use App\Collection\Opened;
 use App\Database\OneWriter;
 use App\Database\PostgresConnection;
+use App\Database\Snapshot;
 use App\Database\SqliteConnector;
 use App\House\House;
 use App\Http\Assets;
@@ -30,6 +31,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
+use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Http\Request;
@@ -79,6 +81,9 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Event::listen(TransactionBeginning::class, OneWriter::wait(...));
+        Event::listen(
+            ConnectionEstablished::class, fn (ConnectionEstablished $made) => $made->connection->beforeStartingTransaction(Snapshot::end(...)),
+        );
         Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
         Session::extend('file', fn (): WholeSessions => new WholeSessions(
             $this->app->make('files'), config('session.files'), config('session.lifetime'),

@@ -8,63 +8,25 @@ use Illuminate\Support\Facades\Schema;
 use PDO;
 use RuntimeException;
 use Symfony\Component\Process\Process;
+use Tests\Support\OwnDatabase;
 use Tests\TestCase;
 
 /** A backup is put back while others write: what was acknowledged is in the copy of what was there, or in what is there now. */
 class RestoreTest extends TestCase
 {
-    private string $folder;
-
-    private string $database;
-
-    private bool $isOnServer;
+    use OwnDatabase;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->folder = sys_get_temp_dir().'/destino-restore-'.bin2hex(random_bytes(6));
-        mkdir($this->folder);
-        $this->isOnServer = getenv('DESTINO_TEST_DATABASE') === 'pgsql';
-        $this->database = $this->isOnServer ? 'destino_restore_'.bin2hex(random_bytes(6)) : "{$this->folder}/own.sqlite";
-        $this->isOnServer ? $this->onServer('createdb', $this->database)->mustRun() : touch($this->database);
-        $this->command('migrate', '--force')->mustRun();
-        $this->useDatabase();
+        $this->makeDatabase();
         User::factory()->create()->animals()->create(['name' => 'Ballast', 'sex' => 'female']);
     }
 
     protected function tearDown(): void
     {
-        DB::purge();
-        $this->isOnServer && $this->onServer('dropdb', '--force', $this->database)->run();
-        exec('rm -rf '.escapeshellarg($this->folder));
+        $this->dropDatabase();
         parent::tearDown();
-    }
-
-    private function useDatabase(): void
-    {
-        $name = $this->isOnServer ? 'pgsql' : 'sqlite';
-        config(['database.default' => $name, "database.connections.{$name}.database" => $this->database]);
-        DB::purge();
-    }
-
-    /** @return array<string, string> */
-    private function env(): array
-    {
-        return [
-            'DB_CONNECTION' => $this->isOnServer ? 'pgsql' : 'sqlite', 'DB_DATABASE' => $this->database, 'CACHE_STORE' => 'array',
-            'DB_HOST' => (string) getenv('DESTINO_TEST_HOST'), 'DB_USERNAME' => 'destino', 'DESTINO_COLLECTION' => 'own',
-            'DESTINO_BACKUPS' => "{$this->folder}/backups", 'PGOPTIONS' => '-c lock_timeout=15000', 'APP_ENV' => 'testing',
-        ];
-    }
-
-    private function command(string ...$arguments): Process
-    {
-        return new Process([PHP_BINARY, base_path('artisan'), ...$arguments], base_path(), $this->env(), timeout: 120);
-    }
-
-    private function onServer(string $program, string ...$arguments): Process
-    {
-        return new Process([$program, '-h', (string) getenv('DESTINO_TEST_HOST'), '-U', 'destino', ...$arguments]);
     }
 
     /** @return array<string, mixed> */

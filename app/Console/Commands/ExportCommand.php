@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Collection\Opened;
+use App\Database\Snapshot;
 use App\Exchange\AnimalSheet;
 use App\Exchange\Archive\Archive;
 use App\Exchange\Errors\ExchangeError;
@@ -28,6 +29,11 @@ class ExportCommand extends AnswerCommand
     protected $description = 'The collection as an archive, a list, a pedigree or a calendar';
 
     protected function answer(): void
+    {
+        Snapshot::during($this->export(...));
+    }
+
+    private function export(): void
     {
         $opened = $this->open();
         $keeper = $opened->keeper();

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Collection\Doorway;
 use App\Collection\Opened;
+use App\Database\Snapshot;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -46,12 +47,14 @@ class EnterCollection
         $person = Auth::user();
         $request->route()?->flushController(); // one that answered an earlier request of this process holds the collection of then
 
-        return $this->doorway->within($person->keeper(), function (Opened $opened) use ($next, $request): Response {
+        $answer = fn (): Response => $this->doorway->within($person->keeper(), function (Opened $opened) use ($next, $request): Response {
             $response = $next($request);
             $request->attributes->set(self::BEHIND, $opened->isBehind());
 
             return $response;
         }, $this->mayBeBehind($request));
+
+        return $request->isMethodSafe() ? Snapshot::during($answer) : $answer();
     }
 
     /** Pages to look at show what is known so far; what is written, printed, exported or asked by a program waits for all of it. */

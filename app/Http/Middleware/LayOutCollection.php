@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Collection\Doorway;
+use App\Database\Snapshot;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
@@ -20,6 +21,10 @@ class LayOutCollection
         /** @var User|null $person */
         $person = $request->user();
 
-        return $person === null ? $next($request) : $this->doorway->within($person->keeper(), fn (): Response => $next($request));
+        $answer = fn (): Response => $person === null
+            ? $next($request)
+            : $this->doorway->within($person->keeper(), fn (): Response => $next($request));
+
+        return $request->isMethodSafe() ? Snapshot::during($answer) : $answer();
     }
 }
