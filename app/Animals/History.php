@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Animals;
 
 use App\Models\Animal;
+use App\Models\Enums\Status;
 use App\Models\Kinds;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
@@ -17,6 +18,9 @@ class History
 {
     private const SHOWN = 300;
 
+    /** Kinds of record that are of money and buyers as a whole. */
+    private const OF_MONEY = ['sale'];
+
     private const FIELDS = [
         'sire_id' => 'sire', 'dam_id' => 'dam', 'hatched_on' => 'hatched', 'hatched_precision' => 'hatch date known to the',
         'price_cents' => 'price in cents', 'rack_id' => 'rack', 'rack_row' => 'row', 'rack_column' => 'column',
@@ -26,14 +30,14 @@ class History
 
     /**
      * @return list<array{when: Carbon, who: string, what: string, changes: list<array{field: string, before: string, after: string}>}>
-     *     newest first
+     *     newest first; without what is of money and buyers where that is not for whoever reads
      */
-    public static function of(Animal $animal): array
+    public static function of(Animal $animal, bool $seesMoney): array
     {
         $own = Kinds::of($animal);
-        $activities = Activity::query()->with('causer')->where(function (Builder $any) use ($animal, $own): void {
+        $activities = Activity::query()->with('causer')->where(function (Builder $any) use ($animal, $own, $seesMoney): void {
             $any->where(fn (Builder $record) => $record->where('subject_type', $own->name)->where('subject_id', $animal->id));
-            foreach ($own->children as $relation => $kind) {
+            foreach ($seesMoney ? $own->children : array_diff($own->children, self::OF_MONEY) as $relation => $kind) {
                 $ids = $animal->{$relation}()->withoutGlobalScope(SoftDeletingScope::class)->pluck('id')->all();
                 $any->orWhere(fn (Builder $record) => $record->where('subject_type', $kind)->whereIn('subject_id', $ids));
             }
@@ -43,7 +47,7 @@ class History
         /** @var list<Activity> $all */
         $all = $activities->all();
 
-        return array_map(function (Activity $activity): array {
+        return array_map(function (Activity $activity) use ($seesMoney): array {
             /** @var User|null $causer */
             $causer = $activity->causer;
 
@@ -56,18 +60,20 @@ class History
                 'restored' => 'put back',
                 default => 'changed',
             },
-            'changes' => self::changes($activity),
+            'changes' => self::changes($activity, $seesMoney),
             ];
         }, $all);
     }
 
     /** @return list<array{field: string, before: string, after: string}> */
-    private static function changes(Activity $activity): array
+    private static function changes(Activity $activity, bool $seesMoney): array
     {
         $after = (array) ($activity->properties['attributes'] ?? []);
         $before = (array) ($activity->properties['old'] ?? []);
+        $status = Status::tryFrom((string) ($after['status'] ?? $before['status'] ?? ''));
+        $hidden = $seesMoney ? [] : ['price_cents' => 1] + ($status?->isOfTrade() ? ['reason' => 1] : []);
         $changes = [];
-        foreach ($after + $before as $field => $value) {
+        foreach (array_diff_key($after + $before, $hidden) as $field => $value) {
             $pair = [self::text($before[$field] ?? null), self::text($after[$field] ?? null)];
             if ($pair[0] !== $pair[1]) {
                 $changes[] = [

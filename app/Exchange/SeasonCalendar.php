@@ -43,7 +43,7 @@ class SeasonCalendar
         ) {
             if ($event->animal->latestStatus?->id === $event->id) {
                 self::add(
-                    $calendar, "review-{$event->id}", "Look again at {$event->animal->name}: {$event->reason}",
+                    $calendar, "review-{$event->id}", rtrim("Look again at {$event->animal->name}: {$event->openReason()}", ': '),
                     $event->review_on->toDateTimeImmutable(), 1,
                 );
             }

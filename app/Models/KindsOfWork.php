@@ -69,11 +69,11 @@ class KindsOfWork
         return [
             new RecordKind(
                 'price', Price::class, 'price', ['target' => 'string', 'low' => 'integer', 'high' => 'integer', 'note' => 'string?'],
-                removal: Right::Manage, section: 'prices',
+                removal: Right::Money, section: 'prices',
             ),
             new RecordKind('booking', Booking::class, 'booking', [
                 'kind' => RecordKind::values(BookingKind::class), 'on' => 'string', 'amount' => 'integer', 'note' => 'string?',
-            ], ['animal_id' => 'animal', 'project_id' => 'project'], removal: Right::Manage, section: 'bookings'),
+            ], ['animal_id' => 'animal', 'project_id' => 'project'], removal: Right::Money, section: 'bookings'),
         ];
     }
 }

@@ -32,9 +32,27 @@ class StatusEvent extends Model implements Removable
 
     protected $casts = ['status' => Status::class, 'on' => 'date:Y-m-d', 'review_on' => 'date:Y-m-d'];
 
+    /** The reason, where anybody may read it: that of a sale speaks of who buys, and for how much. */
+    public function openReason(): ?string
+    {
+        return $this->status->isOfTrade() ? null : $this->reason;
+    }
+
+    /** What anybody may read. */
     public function sentence(): string
     {
-        return $this->status->value.($this->reason === null ? '' : ': '.rtrim($this->reason, '. '))
+        return $this->says($this->openReason());
+    }
+
+    /** With what is of money and buyers. */
+    public function wholeSentence(): string
+    {
+        return $this->says($this->reason);
+    }
+
+    private function says(?string $reason): string
+    {
+        return $this->status->value.($reason === null ? '' : ': '.rtrim($reason, '. '))
             .($this->review_on === null ? '' : ", to be looked at again on {$this->review_on->format('j M Y')}");
     }
 

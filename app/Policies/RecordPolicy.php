@@ -23,6 +23,12 @@ class RecordPolicy
         return self::inspect($user, $record, Right::Log);
     }
 
+    /** Prices and buyers. */
+    public function money(User $user, CollectionRecord $record): Response
+    {
+        return self::inspect($user, $record, Right::Money);
+    }
+
     /** Everything else. */
     public function manage(User $user, CollectionRecord $record): Response
     {

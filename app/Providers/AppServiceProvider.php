@@ -119,9 +119,9 @@ class AppServiceProvider extends ServiceProvider
 
     private static function grantRights(): void
     {
-        foreach (['read' => Right::Read, 'log' => Right::Log, 'manage' => Right::Manage] as $ability => $right) {
+        foreach (Right::cases() as $right) {
             Gate::define(
-                $ability,
+                $right->ability(),
                 fn (User $user): Response => $user->has($right) ? Response::allow() : Response::deny(
                     "A {$user->role->value} {$user->role->sentence()}.",
                 ),

@@ -80,7 +80,8 @@ final class Prepared
             'animals.round' => fn (CareKind $kind): array => ['isWeight' => $kind === CareKind::Weight],
             'animals.show' => fn (Animal $animal, \App\Animals\AnimalPage $page, Gallery $gallery): array => [
                 'card' => $page->card, 'log' => $page->log, 'family' => $page->family, 'may' => Gate::allows('manage', $animal),
-                'mayLog' => Gate::allows('log', $animal), 'sale' => $animal->sale, 'photos' => $page->photos(),
+                'mayLog' => Gate::allows('log', $animal), 'seesMoney' => Gate::allows('money', $animal),
+                'sale' => Gate::allows('money', $animal) ? $animal->sale : null, 'photos' => $page->photos(),
                 'look' => $gallery->ofBelief($page->card->belief(), $page->card->days(), $animal->id),
                 'reasons' => $page->reasonings()->reasons(), 'clutches' => $page->clutches(), 'inbreeding' => $page->family->inbreeding($animal),
                 'mates' => $page->mates(), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id', 'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
@@ -93,7 +94,7 @@ final class Prepared
                 'readiness' => $page->readiness, 'chart' => $page->log->chart(), 'points' => $page->log->chart()?->points() ?? [],
             ],
             'papers.opinion-body' => fn (\App\Papers\SecondOpinion $of): array => ['card' => $of->page->card],
-            'young.index' => fn (): array => ['may' => Gate::allows('manage')],
+            'young.index' => fn (): array => ['may' => Gate::allows('manage'), 'seesMoney' => Gate::allows('money')],
             'money.index' => fn (Book $book): array => ['own' => $book->ownSales()],
         ];
     }
@@ -109,7 +110,7 @@ final class Prepared
             ],
             'clutches.show' => fn (Clutch $clutch, ClutchPage $page): array => [
                 'mayLog' => Gate::allows('log', $clutch), 'malformed' => $page->malformed(), 'pattern' => self::pattern($page->malformed()),
-                'worth' => Gate::allows('manage') ? $page->worth() : null,
+                'worth' => Gate::allows('money') ? $page->worth() : null,
             ],
             'clutches.form' => fn (Clutch $clutch, array $chosen): array => [
                 'isNew' => ! $clutch->exists, 'chosen' => array_map(strval(...), (array) old('sires', $chosen)),
@@ -184,7 +185,8 @@ final class Prepared
             'projects.form' => fn (Project $project): array => ['isNew' => ! $project->exists],
             'projects.story' => fn (ProjectPage $page): array => ['clutches' => $page->clutches()],
             'projects.show' => fn (ProjectPage $page): array => [
-                'plan' => $page->plan, 'routes' => $page->routes(), 'chart' => $page->chart(), 'money' => $page->chart()->money(),
+                'plan' => $page->plan, 'routes' => $page->routes(), 'chart' => $page->chart(), 'seesMoney' => Gate::allows('money'),
+                'money' => Gate::allows('money') ? $page->chart()->money() : ['most' => 0, 'curves' => []],
                 'clutches' => $page->clutches(), 'earlier' => $page->notes()->earlier(), 'luck' => $page->luck(),
             ],
         ];

@@ -5,12 +5,14 @@ namespace Tests\Feature;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Enums\Role;
+use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\TestCase;
 
 /** Walks every route as a guest, a viewer, a helper and the owner of another collection. */
@@ -38,7 +40,7 @@ class AccessTest extends TestCase
         'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer',
         'prove.decide' => 'owner', 'prove.read' => 'owner', 'traits.create' => 'owner', 'traits.store' => 'owner',
         'traits.add' => 'owner',
-        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'plans.given' => 'viewer',
+        'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'plans.given' => 'owner',
         'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
         'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.opinion' => 'viewer', 'papers.opinion.file' => 'viewer', 'papers.labels' => 'viewer',
         'papers.sale' => 'viewer', 'events.store' => 'helper', 'incubators.index' => 'viewer', 'incubators.show' => 'viewer',
@@ -228,5 +230,48 @@ class AccessTest extends TestCase
     private function person(Role $role): User
     {
         return User::factory()->create(['owner_id' => $this->keeper()->id, 'role' => $role]);
+    }
+
+    public function test_prices_and_buyers_are_nowhere_for_whoever_has_not_the_right(): void
+    {
+        $keeper = $this->keeper();
+        $this->actingAs($keeper);
+        $clutch = $keeper->clutches()->create(['dam_id' => $this->made(['name' => 'Estuary'])->id, 'laid_on' => now()->subDays(90)->format('Y-m-d'), 'eggs_good' => 4]);
+        $sold = $this->made(['name' => 'Jib', 'sex' => 'male', 'price_cents' => 47_1400, 'clutch_id' => $clutch->id, 'genotype' => 'Clown', 'hatched_on' => now()->subDays(30)->format('Y-m-d')]);
+        $this->put("/animals/{$sold->id}/sale", [
+            'status' => 'reserved', 'on' => now()->format('Y-m-d'), 'asking' => '4711', 'deposit' => '471', 'price' => '4712', 'buyer' => 'Ms Ode', 'note' => 'pays in May',
+        ])->assertSessionHasNoErrors();
+        $reserved = ['status' => 'reserved', 'on' => now()->format('Y-m-d'), 'reason' => 'waits for Ms Ode', 'review_on' => now()->addMonth()->format('Y-m-d')];
+        $this->post("/animals/{$sold->id}/status", $reserved)->assertSessionHasNoErrors();
+        $this->post('/money/prices', ['target' => 'Clown', 'low' => '4715', 'high' => '4716', 'note' => 'as Ms Ode pays'])->assertSessionHasNoErrors();
+        $this->post('/projects', [
+            'name' => 'One', 'target' => 'Clown', 'horizon' => 4, 'wanted' => 'one', 'weight' => 1, 'budget' => '4717', 'offers' => 'female, Clown, 40 months, 4718',
+        ])->assertSessionHasNoErrors();
+        $project = $keeper->projects()->max('id');
+        $pages = [
+            "/animals/{$sold->id}", "/animals/{$sold->id}/history", '/animals?find=Ode', '/animals?view=list', '/today', '/season', '/young?season='.now()->format('Y'),
+            "/clutches/{$clutch->id}", '/projects', '/projects/'.$project, '/projects/'.$project.'/story',
+            "/animals/{$sold->id}/ask", "/animals/{$sold->id}/ask.html", '/offered.csv', '/season/'.now()->format('Y'), '/prove',
+        ];
+        $content = function (string $page): string {
+            $answer = $this->get($page)->assertOk();
+
+            return (string) ($answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : $answer->getContent());
+        };
+        $marks = '/Ms Ode|pays in May|4,?71[1-8]|(?<!\d)471(?!\d)/';
+        $owner = implode('', array_map($content, $pages));
+        foreach (['Ms Ode', 'pays in May', '4,711', '4,712', '4,714', '4,715', '4,717'] as $mark) {
+            $this->assertTrue(str_contains($owner, $mark), "the owner sees {$mark}");
+        }
+        foreach ([Role::Viewer, Role::Helper] as $role) {
+            $this->flushSession();
+            $this->actingAs($this->person($role));
+            foreach ($pages as $page) {
+                $text = preg_replace('/data-owner="[^"]*"|value="[0-9a-f-]{36}"|content="[^"]*"|name="_token"[^>]*/', '', $content($page));
+                $this->assertSame(0, preg_match($marks, (string) $text, $found), "{$page} as {$role->value}: ".($found[0] ?? ''));
+            }
+            $this->get('/money')->assertForbidden();
+            $this->get('/plans/'.Plan::query()->max('id').'/given')->assertForbidden();
+        }
     }
 }

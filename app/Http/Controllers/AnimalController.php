@@ -33,6 +33,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 
 class AnimalController extends Controller
@@ -144,7 +145,7 @@ class AnimalController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return view('animals.history', ['animal' => $animal, 'history' => History::of($animal)]);
+        return view('animals.history', ['animal' => $animal, 'history' => History::of($animal, Gate::allows('money', $animal))]);
     }
 
     public function edit(Animal $animal, #[CurrentKeeper] User $keeper): View

@@ -24,7 +24,7 @@ class MoneyController extends Controller
 
     public function index(Request $request): View
     {
-        $this->authorize('manage');
+        $this->authorize('money');
         $keeper = $this->opened->keeper();
         $year = (string) $request->query('year', '');
         $year = preg_match('/^(19|20)\d\d$/', $year) === 1 ? $year : now()->format('Y');

@@ -123,7 +123,7 @@ class ProjectController extends Controller
     /** What a plan was made from, as a document that bin/destino plan makes the same plan of. */
     public function given(Plan $plan): Response
     {
-        $this->authorize('view', $plan);
+        $this->authorize('money', $plan);
         abort_if($plan->given === null, 404);
 
         return response((string) json_encode($plan->given, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), 200, [

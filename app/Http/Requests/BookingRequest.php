@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Booking;
 use App\Models\Enums\BookingKind;
+use App\Models\Enums\Right;
 use App\Models\User;
 use Illuminate\Validation\Rule;
 
@@ -15,6 +16,11 @@ class BookingRequest extends RecordRequest
     use ReadsMoney;
 
     protected $errorBag = 'booking';
+
+    protected function ability(): string
+    {
+        return Right::Money->ability();
+    }
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Enums\Right;
 use App\Models\Price;
 use App\Models\User;
 use Closure;
@@ -15,6 +16,11 @@ class PriceRequest extends RecordRequest
     use ReadsMoney;
 
     protected $errorBag = 'price';
+
+    protected function ability(): string
+    {
+        return Right::Money->ability();
+    }
 
     /** @return array<string, mixed> */
     public function rules(): array

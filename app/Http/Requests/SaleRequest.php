@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Animal;
+use App\Models\Enums\Right;
 use App\Models\Enums\Status;
 use App\Models\Sale;
 use App\Models\StatusEvent;
@@ -22,6 +23,11 @@ class SaleRequest extends RecordRequest
     public const STATUSES = [Status::ForSale, Status::Reserved, Status::Sold];
 
     protected $errorBag = 'sale';
+
+    protected function ability(): string
+    {
+        return Right::Money->ability();
+    }
 
     protected function subject(): Model
     {
@@ -94,7 +100,7 @@ class SaleRequest extends RecordRequest
                 $animal->update(['rack_id' => null, 'rack_row' => null, 'rack_column' => null]);
             }
 
-            return $animal->statusEvents()->create(['status' => $status, 'on' => $this->validated('on'), 'reason' => $values['buyer']]);
+            return $animal->statusEvents()->create(['status' => $status, 'on' => $this->validated('on')]);
         });
     }
 

@@ -12,7 +12,10 @@ enum Right
     /** Care and season events: weights, meals, sheds, dates, counts of eggs, tubs. */
     case Log;
 
-    /** Everything else: records, genetics, prices, rules, people, import. */
+    /** What is paid and asked, and who buys: wherever it is shown, exported, printed or searched. */
+    case Money;
+
+    /** Everything else: records, genetics, rules, people, import. */
     case Manage;
 
     /** The name under which the policies ask for it. */

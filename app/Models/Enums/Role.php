@@ -14,7 +14,7 @@ enum Role: string
     {
         return match ($this) {
             self::Owner => true,
-            self::Helper => $right !== Right::Manage,
+            self::Helper => $right === Right::Read || $right === Right::Log,
             self::Viewer => $right === Right::Read,
         };
     }
@@ -23,8 +23,8 @@ enum Role: string
     {
         return match ($this) {
             self::Owner => 'may do everything',
-            self::Helper => 'logs care and season events, changes no genetics, prices or rules',
-            self::Viewer => 'reads',
+            self::Helper => 'logs care and season events, changes no genetics or rules, and sees no prices or buyers',
+            self::Viewer => 'reads, except prices and buyers',
         };
     }
 }

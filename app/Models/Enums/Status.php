@@ -22,6 +22,12 @@ enum Status: string
         return $this !== self::Sold && $this !== self::Died;
     }
 
+    /** Whether it is offered or sold: what is written beside it speaks of money and buyers. */
+    public function isOfTrade(): bool
+    {
+        return in_array($this, [self::ForSale, self::Reserved, self::Sold], true);
+    }
+
     /** Why an animal of this status is not paired; null where it may be. */
     public function whyNotPaired(): ?string
     {

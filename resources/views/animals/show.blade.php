@@ -67,7 +67,7 @@
                 <dt>Hatched</dt><dd>{{ $animal->hatchedWords() ?? 'not known' }}{{ $card->age() === '' ? '' : ', '.$card->age().' old' }}</dd>
                 @if ($animal->clutch)<dt>Clutch</dt><dd><a href="{{ route('clutches.show', $animal->clutch) }}">{{ $animal->clutch->load('dam', 'sires.animal')->title() }}</a></dd>@endif
                 @if ($animal->source || $animal->acquired_on)<dt>Came from</dt><dd>{{ implode(', ', array_filter([$animal->source, $animal->acquired_on?->format('j F Y')])) }}</dd>@endif
-                @if ($animal->price_cents !== null)<dt>Price paid</dt><dd>{{ $house->money($animal->price_cents) }}</dd>@endif
+                @if ($seesMoney && $animal->price_cents !== null)<dt>Price paid</dt><dd>{{ $house->money($animal->price_cents) }}</dd>@endif
                 <dt>Notes</dt><dd class="as-typed">{{ $animal->notes ?: 'none' }}</dd>
             </dl>
             @if ($mayLog && $page->racks !== [])
@@ -79,7 +79,7 @@
         <section class="sheet" id="status">
             <div class="head"><h2>Status</h2></div>
             <ul class="plain lines">
-                @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span class="breaks">{{ $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
+                @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span> <span class="breaks">{{ $seesMoney ? $event->wholeSentence() : $event->sentence() }}</span>@if ($may)<x-take-out kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something else is set.</li>@endforelse
             </ul>
             @if ($may)
                 <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
@@ -92,7 +92,7 @@
                     </form></details>
             @endif
         </section>
-        @if ($may)
+        @if ($seesMoney)
         <section class="sheet" id="sale">
             <div class="head"><h2>Sale</h2>@if ($price)<span class="soft small">by your price book {{ $house->money($price->low) }}{{ $price->high > $price->low ? ' to '.$house->money($price->high) : '' }}</span>@endif</div>
             @if ($sale)<dl class="facts mb-0">@foreach (['asking' => 'Asking', 'deposit' => 'Deposit', 'price' => 'Price'] as $field => $label)@if ($sale->{$field} !== null)<dt>{{ $label }}</dt><dd>{{ $house->money($sale->{$field}) }}</dd>@endif @endforeach @if ($sale->buyer)<dt>Buyer</dt><dd>{{ $sale->buyer }}</dd>@endif @if ($sale->sent_on)<dt>Sent</dt><dd>{{ $sale->sent_on->format('j F Y') }}</dd>@endif @if ($sale->note)<dt>Note</dt><dd>{{ $sale->note }}</dd>@endif</dl>@else<p class="soft mb-0">Not offered.</p>@endif

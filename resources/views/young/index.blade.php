@@ -11,7 +11,7 @@
                     <li class="sheet">
                         <div class="row-flow in-line"><span class="young-print">{!! $prints->ofBelief($row['card']->belief(), $row['card']->days(), $row['animal']->id) !!}</span>
                             <span><a href="{{ route('animals.show', $row['animal']) }}"><strong>{{ $row['animal']->name }}</strong></a> <x-sex :animal="$row['animal']"/> <span class="tag">{{ $row['status']->value }}</span><span class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
-                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides'][$row['leans']] }}</strong>@if ($row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
+                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides'][$row['leans']] }}</strong>@if ($seesMoney && $row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
                         @if ($row['keep'] !== [])<ul class="reasons small mb-1">@foreach ($row['keep'] as $why)<li><span class="tag hit">for keeping</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['sell'] !== [])<ul class="reasons small mb-1">@foreach ($row['sell'] as $why)<li><span class="tag">for selling</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No plan needs it, and no gene or sex of those held back speaks against it.</p>@endif

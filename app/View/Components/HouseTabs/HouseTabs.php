@@ -20,7 +20,7 @@ class HouseTabs extends Tabs
         return array_filter([
             'rules' => ['Rules', route('house')],
             'racks' => Gate::allows('manage') ? ['Racks', route('racks.index')] : null,
-            'money' => Gate::allows('manage') ? ['Money', route('money')] : null,
+            'money' => Gate::allows('money') ? ['Money', route('money')] : null,
             'exchange' => Gate::allows('manage') ? ['In and out', route('exchange')] : null,
             'backups' => Gate::allows('keep-installation') ? ['Backups', route('backups')] : null,
             'people' => Gate::allows('manage') ? ['People', route('people.index')] : null,

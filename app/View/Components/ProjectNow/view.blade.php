@@ -9,7 +9,7 @@
     <ul class="plain">
         @foreach ($now->purchases() as $buy)
             <li><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
-                <span class="soft">for {{ $house->money($buy['cents']) }}{{ $when($buy['from']) }}</span></li>
+                <span class="soft">@can('money')for {{ $house->money($buy['cents']) }}@endcan{{ $when($buy['from']) }}</span></li>
         @endforeach
     </ul>
 @endif
