@@ -6,6 +6,7 @@ use App\Database\StorageFault;
 use App\Http\FaultAnswer;
 use App\Http\Middleware\AnswerOutbox;
 use App\Http\Middleware\AnswerWithPolicy;
+use App\Http\Middleware\BoundedMessages;
 use App\Http\Middleware\EnterCollection;
 use App\Http\Middleware\LayOutCollection;
 use App\Http\Middleware\NothingCutOff;
@@ -31,7 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the application answers its own origin only
-        $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class]);
+        $middleware->prepend([AnswerWithPolicy::class, OwnNamesOnly::class, BoundedMessages::class]);
         $middleware->append(NothingCutOff::class);
         $middleware->web(
             append: [OneValueForOneField::class, AuthenticateSession::class, EnterCollection::class, AnswerOutbox::class],

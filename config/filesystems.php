@@ -3,6 +3,6 @@
 return [
     'default' => 'local',
     'disks' => [
-        'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'throw' => true],
+        'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'visibility' => 'private', 'throw' => true],
     ],
 ];

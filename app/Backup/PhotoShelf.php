@@ -43,7 +43,7 @@ final readonly class PhotoShelf
             return;
         }
         is_dir(dirname($to)) || mkdir(dirname($to), 0700, true);
-        if (! @copy($from, "{$to}.part") || ! rename("{$to}.part", $to)) {
+        if (! @copy($from, "{$to}.part") || ! chmod("{$to}.part", 0600) || ! rename("{$to}.part", $to)) {
             @unlink("{$to}.part");
 
             throw BackupError::notWritten($to, 'the disk may be full');

@@ -80,6 +80,7 @@ class Vault
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0700, true)) {
             throw BackupError::notWritten($this->folder, 'the folder cannot be made');
         }
+        @chmod($this->folder, 0700); // it may have been made by hand
         $this->sweep();
         $name = $now->format('Ymd-His');
         for ($i = 2; is_file($this->path("{$name}.{$this->store->ending()}")); $i++) {
@@ -96,6 +97,7 @@ class Vault
             throw $error;
         }
         $this->photos?->keep();
+        @chmod($unfinished, 0600); // it holds everything
         rename($unfinished, $this->path($file));
         $this->rotate();
 

@@ -81,10 +81,24 @@ final class WriterGate
 
     private function open(): bool
     {
-        $this->door ??= @fopen("{$this->database}-gate", 'c') ?: null;
-        $this->inside ??= @fopen("{$this->database}-writers", 'c') ?: null;
+        $this->door ??= self::file("{$this->database}-gate");
+        $this->inside ??= self::file("{$this->database}-writers");
 
         return $this->door !== null && $this->inside !== null;
+    }
+
+    /**
+     * A file that nobody else can open, and so nobody else can lock.
+     *
+     * @return resource|null
+     */
+    private static function file(string $path)
+    {
+        $isNew = ! is_file($path);
+        $file = @fopen($path, 'c') ?: null;
+        $isNew && $file !== null && @chmod($path, 0600);
+
+        return $file;
     }
 
     /** @param resource|null $file */

@@ -32,7 +32,21 @@ class Darkroom
      */
     public function develop(string $path): array
     {
-        $size = @getimagesize($path);
+        $made = self::made((string) @file_get_contents($path));
+
+        return ['file' => $this->keep($made['content']), 'width' => $made['width'], 'height' => $made['height']];
+    }
+
+    /**
+     * The picture as it is kept. One that was made here is left as it is, so that it loses nothing from one collection to the next.
+     *
+     * @return array{content: string, width: int, height: int}
+     *
+     * @throws UnusablePhoto
+     */
+    public static function made(string $content): array
+    {
+        $size = @getimagesizefromstring($content);
         if ($size === false || ! in_array($size[2], self::KINDS, true)) {
             throw UnusablePhoto::noPicture();
         }
@@ -40,13 +54,23 @@ class Darkroom
             throw UnusablePhoto::tooManyPixels($size[0], $size[1], self::MOST_PIXELS);
         }
         try {
-            $image = ImageManager::gd(strip: true)->read($path)->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
-            $content = $image->toJpeg(quality: 82, strip: true)->toString();
+            $image = ImageManager::gd(strip: true)->read($content);
+            if ($size[2] === IMAGETYPE_JPEG && max($size[0], $size[1]) <= self::LONGEST_SIDE && Jpeg::holdsOnlyThePicture($content)) {
+                return ['content' => $content, 'width' => $size[0], 'height' => $size[1]];
+            }
+            $image = $image->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
+            $made = $image->toJpeg(quality: 82, strip: true)->toString();
         } catch (RuntimeException) {
             throw UnusablePhoto::noPicture();
         }
 
-        return ['file' => $this->keep($content), 'width' => $image->width(), 'height' => $image->height()];
+        return ['content' => $made, 'width' => $image->width(), 'height' => $image->height()];
+    }
+
+    /** Takes a picture away that nothing names. */
+    public function discard(string $file): void
+    {
+        $this->disk->delete($file);
     }
 
     /** Puts a finished picture into the folder of photographs. */

@@ -135,7 +135,7 @@ class AppServiceProvider extends ServiceProvider
     private static function limitRates(): void
     {
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by($request->string('email')->lower().'|'.$request->ip()),
+            Limit::perMinute(5)->by(mb_strtolower(is_string($request->input('email')) ? $request->input('email') : '').'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
         RateLimiter::for('password', fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->user()?->id));

@@ -31,7 +31,7 @@ class DoorTest extends TestCase
         $this->from('/begin')
             ->followingRedirects()
             ->post('/begin', ['password' => 'short', 'password_confirmation' => 'short'] + self::FIRST)
-            ->assertSee('A password has at least 10 characters.')
+            ->assertSee('Choose at least 10 characters.')
             ->assertSee('Robin')
             ->assertDontSee('"short"', false);
         $this->post('/begin', self::FIRST)->assertRedirect('/animals');
@@ -73,6 +73,55 @@ class DoorTest extends TestCase
         $this->assertAuthenticatedAs($person);
         $this->post('/sign-out')->assertRedirect('/sign-in');
         $this->assertGuest();
+    }
+
+    public function test_an_address_that_nobody_has_takes_as_much_work_as_a_wrong_password(): void
+    {
+        User::factory()->create(['email' => 'robin@example.localhost', 'password' => 'four quiet snakes']);
+        $costs = [];
+        Hash::shouldReceive('check')->twice()->andReturnUsing(function (string $password, string $hash) use (&$costs): bool {
+            $costs[] = password_get_info($hash);
+
+            return false;
+        });
+        foreach (['robin@example.localhost', 'nobody@example.localhost'] as $email) {
+            $this->post('/sign-in', ['email' => $email, 'password' => 'wrong'])->assertSessionHasErrors('email');
+        }
+        $this->assertSame($costs[0], $costs[1]);
+        $this->assertSame('bcrypt', $costs[0]['algoName']);
+    }
+
+    public function test_several_values_where_one_is_meant_are_refused_before_anybody_is_signed_in(): void
+    {
+        User::factory()->create();
+        foreach (['email', 'password', 'remember'] as $field) {
+            $this->post('/sign-in', [$field => ['a' => 'b']] + ['email' => 'robin@example.localhost', 'password' => 'wrong'])->assertStatus(400);
+        }
+    }
+
+    /** @return array<string, array{string, string|null}> password and what is said of it */
+    public static function passwords(): array
+    {
+        return [
+            'short' => ['snakes', 'at least 10 characters'], 'one character' => ['aaaaaaaaaaaa', 'does not repeat'],
+            'a pattern' => ['abababababab', 'does not repeat'], 'in a row' => ['1234567890', 'most common'],
+            'capitals make no difference' => ['PassWord123', 'most common'], 'the address' => ['robin@example.localhost', 'not your address'],
+            'its name' => ['robin.of.the.boathouse', null], 'words' => ['four quiet snakes', null], 'other letters' => ['змеи спят тихо', null],
+        ];
+    }
+
+    #[DataProvider('passwords')]
+    public function test_what_is_guessed_first_is_no_password(string $password, ?string $says): void
+    {
+        $form = ['password' => $password, 'password_confirmation' => $password];
+        $answer = $this->post('/begin', $form + self::FIRST);
+        $says === null ? $answer->assertSessionHasNoErrors() : $answer->assertSessionHasErrors('password');
+        if ($says !== null) {
+            $this->assertStringContainsString($says, (string) $answer->getSession()->get('errors')->first('password'));
+            $owner = User::factory()->create(['email' => 'robin@example.localhost', 'password' => 'four quiet snakes']);
+            $this->actingAs($owner)->put('/account/password', ['current_password' => 'four quiet snakes'] + $form)->assertSessionHasErrors('password');
+            $this->post('/people', ['name' => 'Sam', 'email' => 'robin@example.localhost', 'role' => 'helper'] + $form)->assertSessionHasErrors('password');
+        }
     }
 
     public function test_too_many_tries_are_turned_away(): void

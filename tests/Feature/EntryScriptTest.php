@@ -20,7 +20,7 @@ class EntryScriptTest extends TestCase
 
     protected function tearDown(): void
     {
-        foreach (['', '-wal', '-shm'] as $suffix) {
+        foreach (['', '-wal', '-shm', '-gate', '-writers'] as $suffix) {
             if (is_file($this->database.$suffix)) {
                 unlink($this->database.$suffix);
             }

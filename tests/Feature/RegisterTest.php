@@ -172,6 +172,10 @@ class RegisterTest extends TestCase
         $database = "{$folder}/own.sqlite";
         $live = new \SQLite3($database);
         $live->exec('CREATE TABLE animals (name TEXT); INSERT INTO animals VALUES (\'Skiff\')');
+        $live->exec('CREATE TABLE migrations (id INTEGER PRIMARY KEY, migration TEXT, batch INTEGER)');
+        foreach (glob(database_path('migrations/*.php')) ?: [] as $one) {
+            $live->exec('INSERT INTO migrations (migration, batch) VALUES (\''.basename($one, '.php').'\', 1)');
+        }
         mkdir("{$folder}/photos");
         file_put_contents("{$folder}/photos/one.jpg", 'a picture');
         $vault = new Vault(

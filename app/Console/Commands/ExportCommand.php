@@ -41,6 +41,7 @@ class ExportCommand extends AnswerCommand
         $format = (string) $this->option('format');
         if ($format === 'json' && is_string($out) && str_ends_with($out, '.zip')) {
             (new Archive($keeper, $this->laravel->make(Darkroom::class)))->write($out);
+            chmod($out, 0600);
             $this->line("Written: {$out}");
 
             return;

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Exchange\Errors\ExchangeError;
 use App\Models\User;
+use App\People\SafePassword;
 
 class PasswordCommand extends AnswerCommand
 {
@@ -17,8 +18,9 @@ class PasswordCommand extends AnswerCommand
     {
         $person = User::query()->where('email', (string) $this->argument('email'))->first() ?? throw ExchangeError::noOwner();
         $password = (string) $this->secret('New password (at least 10 characters)');
-        if (mb_strlen($password) < 10) {
-            throw ExchangeError::shortPassword();
+        $fault = SafePassword::fault($password, $person->email);
+        if ($fault !== null) {
+            throw ExchangeError::unsafePassword($fault);
         }
         $person->update(['password' => $password]);
         $this->line("{$person->name} signs in with the new password now.");

@@ -21,7 +21,7 @@ class ProbeCommand extends AnswerCommand
 
     protected $signature = 'destino:probe
         {--address=http://127.0.0.1:8200 : where Destino runs}
-        {--token= : a token that may log (destino:token makes one)}
+        {--token= : a token that may log (destino:token makes one); better in the environment as DESTINO_TOKEN}
         {--place=Boathouse 1 : what the probe calls its place}
         {--celsius=31.5 : around which the warmth goes}
         {--days=1 : days of readings, up to now}
@@ -43,7 +43,7 @@ class ProbeCommand extends AnswerCommand
         if ($days < 1 || $days > 120 || $every < 1 || $every > 1440) {
             throw ExchangeError::refused('Days go from 1 to 120, and minutes between readings from 1 to 1440.');
         }
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token') ?? getenv('DESTINO_TOKEN')))
             ->acceptJson()->timeout(60);
         $probe = new BoxProbe(
             (string) $this->option('place'), (float) $this->option('celsius'), array_values($faults), (int) $this->option('seed'),

@@ -18,7 +18,7 @@ class ScaleCommand extends AnswerCommand
 
     protected $signature = 'destino:scale
         {--address=http://127.0.0.1:8200 : where Destino runs}
-        {--token= : a token that may log (destino:token makes one)}
+        {--token= : a token that may log (destino:token makes one); better in the environment as DESTINO_TOKEN}
         {--seed=1 : for the noise and the faults}
         {--most=500 : animals to weigh at the most}
         {--json : print one JSON document}';
@@ -27,7 +27,7 @@ class ScaleCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) $this->option('token'))
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token') ?? getenv('DESTINO_TOKEN')))
             ->acceptJson()
             ->timeout(20);
         $animals = array_slice($this->animals($http), 0, (int) $this->option('most'));

@@ -8,9 +8,11 @@ use App\Exchange\Errors\ExchangeError;
 use App\Exchange\Files\Unpacked;
 use App\Models\User;
 use App\Photos\Darkroom;
+use App\Photos\UnusablePhoto;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use Throwable;
 use ZipArchive;
 
 /**
@@ -73,7 +75,10 @@ class Archive
             $text = $zip->getFromName('collection.json');
             for ($i = 0; $i < $zip->numFiles; $i++) {
                 $name = (string) $zip->getNameIndex($i);
-                if (preg_match('~^photos/[\w-]+\.jpg$~', $name) && ($zip->statIndex($i)['size'] ?? 0) < Darkroom::MOST_KILOBYTES * 1024) {
+                if (preg_match('~^photos/[\w-]+\.jpg$~', $name)) {
+                    if (($zip->statIndex($i)['size'] ?? 0) > Darkroom::MOST_KILOBYTES * 1024) {
+                        throw ExchangeError::unusablePhoto($name, 'It is larger than '.(Darkroom::MOST_KILOBYTES / 1024).' MB.');
+                    }
                     $photos[$name] = (string) $zip->getFromIndex($i);
                 }
             }
@@ -105,7 +110,7 @@ class Archive
      * @param array<string, string> $photos content by file
      * @return int animals taken in
      *
-     * @throws ExchangeError when the collection is not empty
+     * @throws ExchangeError when the collection is not empty, or a photograph is no picture
      */
     public function take(array $document, array $photos): int
     {
@@ -113,16 +118,30 @@ class Archive
         if ($count > 0) {
             throw ExchangeError::notEmpty($count);
         }
-
-        return DB::transaction(function () use ($document, $photos): int {
-            activity()->disableLogging();
+        $made = [];
+        foreach ($photos as $name => $content) { // before anybody is kept from writing
             try {
-                (new Reader($this->keeper, $this->darkroom, $photos))->take($document);
-            } finally {
-                activity()->enableLogging();
+                $made[$name] = Darkroom::made($content);
+            } catch (UnusablePhoto $error) {
+                throw ExchangeError::unusablePhoto($name, $error->getMessage());
             }
+        }
+        $reader = new Reader($this->keeper, $this->darkroom, $made);
+        try {
+            return DB::transaction(function () use ($document, $reader): int {
+                activity()->disableLogging();
+                try {
+                    $reader->take($document);
+                } finally {
+                    activity()->enableLogging();
+                }
 
-            return count($document['animals']);
-        });
+                return count($document['animals']);
+            });
+        } catch (Throwable $error) {
+            array_map($this->darkroom->discard(...), $reader->files());
+
+            throw $error;
+        }
     }
 }

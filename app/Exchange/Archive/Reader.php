@@ -21,10 +21,19 @@ class Reader
     /** @var list<array{Model, array<string, mixed>}> what can be said only once every record is there */
     private array $later = [];
 
-    /** @param array<string, string> $photos content by file */
+    /** @var list<string> photographs that were put into their folder */
+    private array $files = [];
+
+    /** @param array<string, array{content: string, width: int, height: int}> $photos by the name that the document gives them */
     public function __construct(private readonly User $keeper, private readonly Darkroom $darkroom, private readonly array $photos)
     {
         $this->numbers = new Numbers;
+    }
+
+    /** @return list<string> photographs that were put into their folder */
+    public function files(): array
+    {
+        return $this->files;
     }
 
     /** @param array<string, mixed> $document in the present format */
@@ -51,7 +60,9 @@ class Reader
     {
         $values = array_intersect_key($document, $kind->fields);
         if ($kind->name === 'photo' && isset($this->photos[$values['file']])) {
-            $values['file'] = $this->darkroom->keep($this->photos[$values['file']]);
+            $photo = $this->photos[$values['file']];
+            $values = ['file' => $this->darkroom->keep($photo['content']), 'width' => $photo['width'], 'height' => $photo['height']] + $values;
+            $this->files[] = $values['file'];
         }
         $named = $this->numbered($kind, $document);
         $lists = [];

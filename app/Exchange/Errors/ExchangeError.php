@@ -57,9 +57,14 @@ class ExchangeError extends DomainException implements DestinoError
         return new self("There is no file {$path}.");
     }
 
-    public static function shortPassword(): self
+    public static function unusablePhoto(string $file, string $why): self
     {
-        return new self('A password has at least 10 characters. Nothing was changed.');
+        return new self("The photograph {$file} cannot be used. {$why} Nothing was imported.");
+    }
+
+    public static function unsafePassword(string $why): self
+    {
+        return new self("{$why} Nothing was changed.");
     }
 
     public static function unknownFormat(string $format): self

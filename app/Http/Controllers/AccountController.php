@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Enums\Right;
 use App\Models\User;
+use App\People\SafePassword;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -29,11 +30,11 @@ class AccountController extends Controller
         $this->authorize('read');
         $valid = $request->validate([
             'current_password' => ['required', 'current_password'],
-            'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
+            'password' => ['required', 'confirmed', 'max:200', 'string', new SafePassword($person->email)],
         ],
         [
             'current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.',
-            'password.min' => 'A password has at least 10 characters.', 'password' => 'Give a new password.',
+            'password.required' => 'Give a new password.', 'password.max' => 'A password has at most 200 characters.',
         ]);
         Auth::logoutOtherDevices($valid['current_password']);
         DB::transaction(function () use ($person, $valid): void {

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Middleware\EnterCollection;
 use App\Models\User;
+use App\People\SafePassword;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
 
@@ -22,7 +23,7 @@ class FirstStartRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'],
-            'password' => ['required', 'confirmed', 'max:200', 'string', 'min:10'],
+            'password' => ['required', 'confirmed', 'max:200', 'string', new SafePassword],
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Enums\Role;
 use App\Models\User;
+use App\People\SafePassword;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
@@ -15,8 +16,8 @@ class PersonRequest extends RecordRequest
     public const MESSAGES = [
         'name' => 'Give a name of at most 80 characters.', 'email.unique' => 'Somebody signs in with this address already.',
         'email' => 'Give an e-mail address; it is only used to sign in.',
-        'password.min' => 'A password has at least 10 characters.', 'password.confirmed' => 'The two passwords differ.',
-        'password' => 'Give a password.', 'role' => 'Choose what this person may do.',
+        'password.confirmed' => 'The two passwords differ.', 'password.max' => 'A password has at most 200 characters.',
+        'password.required' => 'Give a password.', 'role' => 'Choose what this person may do.',
     ];
 
     /** @return array<string, mixed> */
@@ -24,7 +25,7 @@ class PersonRequest extends RecordRequest
     {
         return [
             'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:160', 'unique:users'],
-            'password' => ['required', 'max:200', 'string', 'min:10'],
+            'password' => ['required', 'max:200', 'string', new SafePassword],
             'role' => ['required', Rule::in([Role::Helper->value, Role::Viewer->value])],
         ];
     }

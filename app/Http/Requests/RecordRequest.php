@@ -63,7 +63,7 @@ abstract class RecordRequest extends FormRequest
     protected function failedValidation(Validator $validator): void
     {
         $token = $this->input('form_token');
-        $records = Str::isUuid($token) ? $this->records() : null;
+        $records = $this->isMethod('post') && Str::isUuid($token) ? $this->records() : null;
         $made = $records === null ? null : Once::made($records, $token);
         if ($made instanceof Removable) {
             throw new AlreadyMade($made);

@@ -130,7 +130,7 @@ class Server
 
             return;
         }
-        foreach (['', '-wal', '-shm'] as $suffix) {
+        foreach (['', '-wal', '-shm', '-gate', '-writers'] as $suffix) {
             if (is_file($this->database.$suffix)) {
                 unlink($this->database.$suffix);
             }

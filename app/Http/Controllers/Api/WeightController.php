@@ -7,56 +7,75 @@ namespace App\Http\Controllers\Api;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\CareRequest;
 use App\Models\Animal;
+use App\Models\Once;
+use App\Models\RemovedSince;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Validator;
 
 /** Takes weights from a scale. Each message is answered by itself, so that one fault stops no round. */
 class WeightController extends Controller
 {
+    private const MOST = 500;
+
     public function store(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('log');
-        $valid = $request->validate([
-            'weights' => ['required', 'array', 'min:1', 'max:500'],
-            'weights.*.number' => ['nullable', 'string', 'max:40'], 'weights.*.tub' => ['nullable', 'string', 'max:80'],
-            'weights.*.grams' => ['required', 'integer'],
-            'weights.*.on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'],
-            'weights.*.token' => ['required', 'uuid'],
-        ]);
+        // How many there are is asked before any of them is looked at.
+        $weights = $request->validate(
+            ['weights' => ['required', 'array', 'min:1', 'max:'.self::MOST]],
+            ['weights.max' => 'One message holds '.self::MOST.' weights at the most.'],
+        )['weights'];
         $results = DB::transaction(
-            fn (): array => array_map(fn (array $weight): array => $this->take($keeper, $weight), $valid['weights']),
+            fn (): array => array_map(fn (mixed $one): array => $this->take($keeper, is_array($one) ? $one : []), array_values($weights)),
         );
         $isKept = array_filter($results, fn (array $result): bool => in_array($result['result'], ['kept', 'kept already'], true)) !== [];
 
-        return response()->json(['results' => $results], $isKept ? 201 : 422);
+        $errors = [];
+        foreach ($results as $i => $result) {
+            foreach ($result['errors'] ?? [] as $field => $messages) {
+                $errors["weights.{$i}.{$field}"] = $messages;
+            }
+        }
+
+        return response()->json(['results' => $results] + ($isKept || $errors === [] ? [] : ['errors' => $errors]), $isKept ? 201 : 422);
     }
 
     /**
-     * @param  array<string, mixed>  $weight
-     * @return array{token: string, result: string, animal: string|null}
+     * @param  array<mixed>  $weight
+     * @return array{token: string|null, result: string, animal: string|null, errors?: array<string, list<string>>}
      */
     private function take(User $keeper, array $weight): array
     {
+        $token = is_string($weight['token'] ?? null) ? $weight['token'] : null;
+        $validator = Validator::make($weight, [
+            'number' => ['nullable', 'string', 'max:40'], 'tub' => ['nullable', 'string', 'max:80'], 'grams' => ['required', 'integer'],
+            'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'], 'token' => ['required', 'uuid'],
+        ]);
+        if ($validator->fails()) {
+            return ['token' => $token, 'result' => 'refused', 'animal' => null, 'errors' => $validator->errors()->toArray()];
+        }
+        $weight = $validator->validated();
         $animal = $this->animal($keeper, $weight);
-        $answer = fn (string $result): array => ['token' => $weight['token'], 'result' => $result, 'animal' => $animal?->name];
+        $answer = fn (string $result): array => ['token' => $token, 'result' => $result, 'animal' => $animal?->name];
         if ($animal === null) {
             return $answer('no such animal or tub');
         }
         if ($weight['grams'] < 1 || $weight['grams'] > CareRequest::MOST_GRAMS) {
             return $answer('out of range: 1 to '.CareRequest::MOST_GRAMS.' g');
         }
-        if ($animal->care()->withTrashed()->where('form_token', $weight['token'])->exists()) {
-            return $answer('kept already');
+        try {
+            $entry = Once::create($animal->care(), $token, [
+                'kind' => 'weight', 'on' => $weight['on'] ?? now()->format('Y-m-d'), 'grams' => $weight['grams'],
+            ]);
+        } catch (RemovedSince) {
+            return $answer('removed since');
         }
-        $animal->care()->create([
-            'kind' => 'weight', 'on' => $weight['on'] ?? now()->format('Y-m-d'), 'grams' => $weight['grams'],
-            'form_token' => $weight['token'],
-        ]);
 
-        return $answer('kept');
+        return $answer($entry->wasRecentlyCreated ? 'kept' : 'kept already');
     }
 
     /** @param  array<string, mixed>  $weight */
