@@ -4,6 +4,13 @@
 // by the application. Addresses under /build/VERSION/ are the same files and may be kept for a year, since the version changes
 // with them.
 
+// Whoever stands before it says from whom a request comes; nobody else is believed (bin/front.php).
+if (isset($_SERVER['HTTP_X_DESTINO_KEY'], $_SERVER['HTTP_X_DESTINO_FROM']) && (string) getenv('DESTINO_FRONT') !== ''
+    && hash_equals((string) getenv('DESTINO_FRONT'), $_SERVER['HTTP_X_DESTINO_KEY'])) {
+    $_SERVER['REMOTE_ADDR'] = $_SERVER['HTTP_X_DESTINO_FROM'];
+}
+unset($_SERVER['HTTP_X_DESTINO_KEY'], $_SERVER['HTTP_X_DESTINO_FROM']);
+
 $public = dirname(__DIR__).'/public';
 $path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
 $isVersioned = preg_match('~^/build/[0-9a-f]{8,32}(/(?:css|js)/.+)$~', $path, $found) === 1;

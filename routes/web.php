@@ -88,6 +88,7 @@ Route::delete('/searches/{search}', [SavedSearchController::class, 'destroy'])->
 
 Route::resource('racks', RackController::class)->only('index', 'store', 'update', 'destroy');
 
+Route::get('/may-send', [AccountController::class, 'maySend'])->name('may-send');
 Route::get('/today', [SeasonController::class, 'today'])->name('today');
 Route::post('/clutches/{clutch}/events', [SeasonController::class, 'log'])->name('events.store');
 Route::get('/season', [SeasonController::class, 'board'])->name('season.board');

@@ -23,7 +23,7 @@ class AccessTest extends TestCase
     /** The least role that may use each route; "anyone" needs no collection. A new route must be added here. */
     private const LEAST = [
         'assets' => 'anyone', 'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone',
-        'logout' => 'viewer',
+        'logout' => 'viewer', 'may-send' => 'viewer',
         'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'worked-out' => 'viewer', 'luck' => 'viewer',
         'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
         'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',

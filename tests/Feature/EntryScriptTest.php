@@ -235,6 +235,87 @@ class EntryScriptTest extends TestCase
         exec('rm -r '.escapeshellarg(dirname($made['path'])));
     }
 
+    public function test_whoever_starts_while_another_sets_up_waits(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $lock = fopen("{$root}/storage/framework/.starting", 'c');
+        $this->assertTrue($lock !== false && flock($lock, LOCK_EX));
+        $others = array_map(function (string $command) use ($root): Process {
+            $process = new Process(['bash', "{$root}/bin/destino", $command], $root, timeout: 60);
+            $process->start();
+
+            return $process;
+        }, ['setup', 'setup']);
+        foreach ($others as $other) {
+            for ($try = 0; $try < 100 && ! str_contains($other->getErrorOutput(), 'waits for it'); $try++) {
+                usleep(50_000);
+            }
+            $this->assertStringContainsString('another start is setting up; this one waits for it', $other->getErrorOutput());
+            $this->assertTrue($other->isRunning());
+        }
+        flock($lock, LOCK_UN);
+        foreach ($others as $other) {
+            $this->assertSame(0, $other->wait(), $other->getErrorOutput());
+        }
+    }
+
+    public function test_what_belongs_to_a_collection_is_found_in_git(): void
+    {
+        $folder = sys_get_temp_dir().'/destino-git-'.bin2hex(random_bytes(6));
+        mkdir("{$folder}/database/backups", 0700, true);
+        $check = fn (): Process => new Process([PHP_BINARY, dirname(__DIR__, 2).'/bin/check-files.php'], $folder);
+        (new Process(['git', 'init', '-q'], $folder))->mustRun();
+        file_put_contents("{$folder}/notes.md", 'about a list.sqlite');
+        (new Process(['git', 'add', '-A'], $folder))->mustRun();
+        $this->assertSame(0, $check()->run());
+        $files = [
+            'database/backups/one.part-wal' => 'x', 'list.sqlite' => '', 'hidden.txt' => "SQLite format 3\0 and more", 'dump.bin' => 'PGDMP...',
+            'anchor.JPG' => 'x', 'snake.png' => "\xFF\xD8\xFF\xE0 a photograph", '.env' => 'APP_KEY=x',
+        ];
+        foreach ($files as $file => $content) {
+            file_put_contents("{$folder}/{$file}", $content);
+        }
+        (new Process(['git', 'add', '-f', '-A'], $folder))->mustRun();
+        $said = $check();
+        $this->assertSame(1, $said->run());
+        $found = array_filter(explode("\n", $said->getOutput()));
+        sort($found);
+        $expected = array_keys($files);
+        sort($expected);
+        $this->assertSame($expected, array_values($found));
+        exec('rm -rf '.escapeshellarg($folder));
+    }
+
+    public function test_bytes_that_are_no_text_are_told_with_their_argument(): void
+    {
+        foreach ([['predict', "--sire=Past\xFFel", '--dam=Normal'], ['predict', '--sire=Pastel', '--dam=Normal', "--target=\xC3("], ['genes', "--find=\xFF"]] as $given) {
+            [$code, $said] = $this->ask([...$given, '--json']);
+            $error = json_decode($said, true)['error'] ?? [];
+            $name = ['predict' => isset($given[3]) ? 'target' : 'sire', 'genes' => 'find'][$given[0]];
+            $this->assertSame([2, "--{$name} holds bytes that are not text (UTF-8).", $name], [$code, $error['message'] ?? $said, $error['field'] ?? '']);
+        }
+    }
+
+    public function test_the_files_of_a_collection_are_its_owners(): void
+    {
+        $this->while(['serve'], function (string $address): void {
+            $this->page("{$address}/animals");
+            foreach (['', '-wal', '-gate'] as $suffix) {
+                if (is_file($this->database.$suffix)) {
+                    $this->assertSame('600', decoct(fileperms($this->database.$suffix) & 0777), "database{$suffix}");
+                }
+            }
+        });
+        chmod($this->database, 0644);
+        [, $said] = $this->ask(['backup', '--json']);
+        $path = json_decode($said, true)['path'];
+        $this->assertSame(['600', '600', '700'], [
+            decoct(fileperms($this->database) & 0777), decoct(fileperms($path) & 0777), decoct(fileperms(dirname($path)) & 0777),
+        ]);
+        $this->assertSame('600', decoct(fileperms(dirname(__DIR__, 2).'/.env') & 0777));
+        exec('rm -r '.escapeshellarg(dirname($path)));
+    }
+
     public function test_it_explains_itself_and_passes_commands_on(): void
     {
         [$code, $said] = $this->ask(['help']);

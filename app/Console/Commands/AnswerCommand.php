@@ -24,6 +24,9 @@ abstract class AnswerCommand extends Command
 {
     private const WRONG_INPUT = 2;
 
+    /** Arguments and options that name a file. */
+    private const FILES = ['file', 'folder', 'out', 'sheet', 'svg'];
+
     abstract protected function answer(): void;
 
     public function run(InputInterface $input, OutputInterface $output): int
@@ -41,6 +44,7 @@ abstract class AnswerCommand extends Command
     public function handle(): int
     {
         try {
+            $this->checkText();
             $this->answer();
         } catch (DestinoError $error) {
             self::report(
@@ -63,11 +67,28 @@ abstract class AnswerCommand extends Command
         return self::SUCCESS;
     }
 
+    /**
+     * Whatever reads the arguments may take them for text; what names a file may be any bytes.
+     *
+     * @throws QuestionError that says which argument is none
+     */
+    private function checkText(): void
+    {
+        foreach ($this->arguments() + $this->options() as $name => $given) {
+            $typed = $this->hasArgument($name) ? $name : "--{$name}";
+            foreach (in_array($name, self::FILES, true) ? [] : (array) $given as $text) {
+                if (is_string($text) && ! mb_check_encoding($text, 'UTF-8')) {
+                    throw QuestionError::notText($typed, mb_scrub($text));
+                }
+            }
+        }
+    }
+
     /** @param array<string, mixed> $document */
     protected function printJson(array $document): void
     {
         $this->output->getOutput()->writeln(
-            json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+            json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
             OutputInterface::OUTPUT_RAW,
         );
     }
@@ -87,7 +108,7 @@ abstract class AnswerCommand extends Command
         ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
         if ($document !== null) {
             $output->writeln(
-                json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
                 OutputInterface::OUTPUT_RAW,
             );
         }

@@ -11,6 +11,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -23,6 +24,14 @@ class AccountController extends Controller
         $this->authorize('read');
 
         return view('people.account', ['person' => $person, 'tokens' => $person->tokens()->orderBy('name')->get()]);
+    }
+
+    /** Asked by whoever stands before the server (App\Front), when somebody wants to send much: whether he is signed in. */
+    public function maySend(): Response
+    {
+        $this->authorize('read');
+
+        return response()->noContent();
     }
 
     public function password(Request $request, #[CurrentUser] User $person): RedirectResponse

@@ -35,6 +35,12 @@ final class QuestionError extends InvalidArgumentException implements DestinoErr
         return new self("“{$shown}” is not a choice for {$field}. Choose ".implode(' or ', $choices).'.', $field, $shown, $choices);
     }
 
+    /** @param string $shown what can be shown of it */
+    public static function notText(string $field, string $shown): self
+    {
+        return new self("{$field} holds bytes that are not text (UTF-8).", ltrim($field, '-'), mb_substr($shown, 0, 30));
+    }
+
     public static function missing(string $field, string $what): self
     {
         return new self("{$what} is missing.", $field, '');
