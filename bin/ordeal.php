@@ -1,7 +1,8 @@
 <?php
 
 // Long trials of what is promised (docs/promises.md), with figures: the server killed while it writes; four writers at once;
-// random texts to the readers; a backup put back. php bin/ordeal.php [--rounds=20] [--seconds=60] [--texts=50000]
+// random texts to the readers; forms sent, removed and sent again; rounds with animals that are gone; pages while others add animals;
+// a list whose worker is killed; a backup put back while others write. php bin/ordeal.php [--rounds=20] [--seconds=60] [--texts=50000]
 // Exit 0 when every promise held, 1 when one did not.
 
 use App\Catalogue\CatalogueShelf;
@@ -10,6 +11,7 @@ use Destino\Genome\Sex;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Browser\Support\Server;
+use Tests\Support\Visitor;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -130,25 +132,140 @@ for ($i = 0; $i < $texts; $i++) {
 }
 $tell($thrown === [], sprintf('%d faults, %.2f ms a text%s', count($thrown), (hrtime(true) - $start) / 1e6 / max(1, $texts), $thrown === [] ? '' : ': '.json_encode($thrown)));
 
-echo "A backup put back\n";
-$env = ['DB_DATABASE' => $database, 'DESTINO_COLLECTION' => 'demo', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'DB_CONNECTION' => 'sqlite', 'APP_ENV' => 'local'];
-$ask = function (string ...$what) use ($env): array {
-    $process = proc_open([PHP_BINARY, dirname(__DIR__).'/artisan', ...$what, '--json'], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__), $env);
+$db = fn (): PDO => new PDO("sqlite:{$database}", options: [PDO::ATTR_TIMEOUT => 20]);
+$count = fn (string $sql): int => (int) $db()->query($sql)->fetchColumn();
+$visitor = new Visitor($server->address);
+
+echo "Sent, removed, sent again, {$rounds} rounds\n";
+$female = $count("select id from animals where sex = 'female' and deleted_at is null order by id");
+$forms = [
+    'care' => ["/animals/{$female}/care", ['kind' => 'weight', 'on' => '2026-01-02', 'grams' => 1234], 'care_entries'],
+    'observation' => ["/animals/{$female}/observations", ['condition' => 'wobble', 'grade' => 'none', 'on' => '2026-01-02'], 'observations'],
+    'statement' => ["/animals/{$female}/statements", ['text' => 'Pastel', 'source' => 'own', 'certainty' => 90], 'statements'],
+    'animal' => ['/animals', ['name' => 'Ordeal', 'sex' => 'male', 'genotype' => 'Pastel'], 'animals'],
+    'project' => ['/projects', ['name' => 'Ordeal', 'target' => 'Clown', 'horizon' => 2, 'wanted' => 'one', 'weight' => 1], 'projects'],
+];
+$statuses = [];
+for ($round = 0; $round < $rounds; $round++) {
+    $kind = array_keys($forms)[$round % count($forms)];
+    [$path, $fields, $table] = $forms[$kind];
+    $fields['form_token'] = uuid($chance);
+    $send = fn (): int => $visitor->send('post', $path, $fields, true)[0];
+    [$first, $second] = [$send(), $send()];
+    $made = $count("select id from {$table} where form_token = '{$fields['form_token']}'");
+    $removed = $visitor->send('delete', "/records/{$kind}/{$made}")[0];
+    $again = $send();
+    $back = $visitor->send('post', "/records/{$kind}/{$made}/restore")[0];
+    $statuses["{$first} {$second} {$removed} {$again} {$back} {$send()}"] = ($statuses["{$first} {$second} {$removed} {$again} {$back} {$send()}"] ?? 0) + 1;
+    $made > 0 && $count("select count(*) from {$table} where form_token = '{$fields['form_token']}'") === 1 || $statuses['not once'] = 1;
+}
+$tell(array_keys($statuses) === ['302 302 302 409 302 302'], json_encode($statuses).': made, there, removed, told, brought back, there');
+
+echo "Rounds with animals that are gone, {$rounds} rounds\n";
+$animals = $db()->query('select id from animals where deleted_at is null order by id')->fetchAll(PDO::FETCH_COLUMN);
+$wrong = $told = 0;
+for ($round = 0; $round < $rounds; $round++) {
+    $rows = array_fill_keys(array_map(fn (int $at): int => (int) $animals[$at], $chance->pickArrayKeys($animals, 8)), 'taken');
+    $gone = array_slice(array_keys($rows), 0, $chance->getInt(1, 3));
+    $db()->exec('update animals set deleted_at = current_timestamp where id in ('.implode(',', $gone).')');
+    $token = uuid($chance);
+    $answer = json_decode($visitor->send('post', '/round/feed', ['form_token' => $token, 'on' => '2026-01-03', 'rows' => $rows], true)[1], true)['rows'] ?? [];
+    $db()->exec('update animals set deleted_at = null where id in ('.implode(',', $gone).')');
+    $kept = $db()->query("select animal_id from care_entries where form_token = '{$token}'")->fetchAll(PDO::FETCH_COLUMN);
+    $said = array_keys(array_filter($answer, fn (array $row): bool => $row['state'] === 'kept'));
+    $wrong += count($answer) === count($rows) && array_diff($kept, $said) === [] && array_diff($said, $kept) === [] && array_intersect($kept, $gone) === [] ? 0 : 1;
+    $told += count(array_filter($answer, fn (array $row): bool => $row['state'] === 'gone'));
+}
+$tell($wrong === 0 && $told > 0, "{$told} rows of animals that were gone told, {$wrong} rounds answered otherwise than kept");
+
+echo "Pages while others add animals\n";
+$code = '$db = new PDO("sqlite:'.$database.'", options: [PDO::ATTR_TIMEOUT => 20]); $owner = (int) $db->query("select min(id) from users")->fetchColumn(); '
+    .'for ($i = 0, $end = microtime(true) + '.min(10, $seconds).'; microtime(true) < $end; $i++) { $db->exec("insert into animals (user_id, name, sex, created_at, updated_at) values ($owner, \'Newcomer $i\', \'female\', current_timestamp, current_timestamp)"); '
+    .'$id = $db->lastInsertId(); $db->exec("insert into statements (animal_id, text, source, created_at, updated_at) values ($id, \'Clown\', \'own\', current_timestamp, current_timestamp)"); usleep(3000); } echo $i;';
+$process = proc_open([PHP_BINARY, '-r', $code], [1 => ['pipe', 'w']], $pipes);
+$statuses = [];
+for ($end = microtime(true) + min(10, $seconds); microtime(true) < $end;) {
+    foreach (['/animals', '/today', '/season'] as $path) {
+        $status = $visitor->get($path)[0];
+        $statuses[$status] = ($statuses[$status] ?? 0) + 1;
+    }
+}
+$added = (int) stream_get_contents($pipes[1]);
+proc_close($process);
+$tell(array_keys($statuses) === [200] && $added > 0, "{$added} animals added, answers by status: ".json_encode($statuses));
+$db()->exec("delete from statements where animal_id in (select id from animals where name like 'Newcomer %')");
+$db()->exec("delete from animals where name like 'Newcomer %'");
+
+$env = ['DB_DATABASE' => $database, 'DESTINO_COLLECTION' => 'demo', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'DB_CONNECTION' => 'sqlite', 'APP_ENV' => 'local', 'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'file'];
+$start = function (array $what, array &$pipes) use ($env) {
+    return proc_open([PHP_BINARY, dirname(__DIR__).'/artisan', ...$what], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__), $env);
+};
+
+$kills = max(1, min(6, intdiv($rounds, 2)));
+echo "A list of 600 whose worker is killed, {$kills} times\n";
+$list = (string) tempnam(sys_get_temp_dir(), 'ordeal-');
+file_put_contents($list, "number,name,sex,genes\n".implode("\n", array_map(fn (int $i): string => "L{$i},Listed {$i},f,Pastel", range(1, 600))));
+$visitor->send('post', '/exchange', ['file' => new CURLFile($list, 'text/csv', 'list.csv')]);
+$visitor->send('post', $visitor->location);
+$import = $visitor->location;
+$pipes = [];
+for ($kill = 0; $kill < $kills; $kill++) {
+    $worker = $start(['queue:work', '--queue=quick', '--once', '--quiet'], $pipes);
+    usleep($chance->getInt(300_000, 1_200_000));
+    posix_kill(proc_get_status($worker)['pid'], SIGKILL);
+    proc_close($worker);
+    $noted = json_decode((string) $db()->query('select animals from imports order by id desc limit 1')->fetchColumn(), true);
+    $here = $count("select count(*) from animals where name like 'Listed %'");
+    $here === count($noted) || $tell(false, "{$here} came in, ".count($noted).' are noted');
+    $visitor->send('post', "{$import}/stop");
+    $visitor->send('post', "{$import}/on");
+}
+$worker = $start(['queue:work', '--queue=quick', '--stop-when-empty', '--quiet'], $pipes);
+proc_close($worker);
+unlink($list);
+$listed = $db()->query("select number from animals where name like 'Listed %'")->fetchAll(PDO::FETCH_COLUMN);
+$state = (string) $db()->query('select state from imports order by id desc limit 1')->fetchColumn();
+$tell(count($listed) === 600 && count(array_unique($listed)) === 600 && $state === 'done', count($listed)." of 600 came in, each once, and the list is {$state}");
+
+$restores = max(2, min(10, intdiv($rounds, 3)));
+echo "A backup put back {$restores} times while others write\n";
+$ask = function (string ...$what) use ($start): array {
+    $pipes = [];
+    $process = $start([...$what, '--json'], $pipes);
     $said = (string) stream_get_contents($pipes[1]);
 
     return [proc_close($process), json_decode($said, true) ?? []];
 };
-$server->stop(keep: true);
-$count = fn (): int => (int) (new PDO("sqlite:{$database}"))->query('select count(*) from animals')->fetchColumn();
-$before = $count();
+$before = $count('select count(*) from animals');
 [$code, $made] = $ask('destino:backup');
-(new PDO("sqlite:{$database}"))->exec('update animals set name = \'Lost\'');
-[$back] = $ask('destino:restore', (string) ($made['made'] ?? ''));
-$lostNames = (int) (new PDO("sqlite:{$database}"))->query('select count(*) from animals where name = \'Lost\'')->fetchColumn();
-$tell($code === 0 && $back === 0 && $count() === $before && $lostNames === 0, "{$before} animals, {$count()} after it, {$lostNames} with a lost name");
-isset($made['path']) && is_file($made['path']) && unlink($made['path']);
+$db()->exec('update animals set name = \'Lost\'');
+$writers = [];
+foreach ([1, 2, 3] as $i) {
+    $writers[] = [proc_open(
+        [PHP_BINARY, dirname(__DIR__).'/tests/Support/acknowledged.php', "w{$i}", (string) (2 + 2 * $restores)], [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__), $env,
+    ), $pipes[1]];
+}
+$copies = [];
+for ($i = 0; $i < $restores; $i++) {
+    [$back, $said] = $ask('destino:restore', (string) ($made['made'] ?? ''));
+    $copies[] = dirname((string) ($made['path'] ?? '')).'/'.($said['before'] ?? 'none');
+    $code += $back;
+}
+$acknowledged = [];
+foreach ($writers as [$process, $pipe]) {
+    $acknowledged = [...$acknowledged, ...array_filter(explode("\n", (string) stream_get_contents($pipe)))];
+    proc_close($process);
+}
+$notes = fn (string $file): array => is_file($file) ? (new PDO("sqlite:{$file}"))->query("select words from care_entries where kind = 'note'")->fetchAll(PDO::FETCH_COLUMN) : [];
+$lost = count(array_diff($acknowledged, $notes($database), ...array_map($notes, $copies)));
+$tell($lost === 0 && $acknowledged !== [], count($acknowledged)." acknowledged writes, {$lost} neither in what is there nor in a copy of what was");
+$lostNames = $count('select count(*) from animals where name = \'Lost\'');
+$after = $count('select count(*) from animals');
+$tell($code === 0 && $after === $before && $lostNames === 0, "{$before} animals, {$after} after it, {$lostNames} with a lost name");
+isset($made['path']) && array_map(unlink(...), glob(dirname((string) $made['path']).'/*.sqlite') ?: []);
+$server->stop(keep: true);
 
-foreach (['', '-wal', '-shm'] as $suffix) {
+foreach (['', '-wal', '-shm', '-gate', '-writers'] as $suffix) {
     is_file($database.$suffix) && unlink($database.$suffix);
 }
 echo $faults === 0 ? "All held.\n" : "{$faults} did not hold.\n";

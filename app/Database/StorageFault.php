@@ -10,12 +10,13 @@ use Throwable;
 enum StorageFault: string
 {
     case Full = 'The disk is full.';
+    case Failing = 'The disk takes nothing.';
     case ReadOnly = 'The disk, or the folder of the collection, can only be read.';
 
     /** What SQLite, PostgreSQL and PHP say of it. */
     private const SAID = [
         'database or disk is full' => self::Full, 'SQLSTATE[53100]' => self::Full, 'No space left on device' => self::Full,
-        'out of free disk space' => self::Full, 'readonly database' => self::ReadOnly, 'SQLSTATE[25006]' => self::ReadOnly,
+        'out of free disk space' => self::Full, 'disk I/O error' => self::Failing, 'readonly database' => self::ReadOnly, 'SQLSTATE[25006]' => self::ReadOnly,
         'Read-only file system' => self::ReadOnly, 'unable to open database file' => self::ReadOnly,
     ];
 
@@ -37,6 +38,7 @@ enum StorageFault: string
     {
         return match ($this) {
             self::Full => 'Free some space on the machine that Destino runs on, then save again.',
+            self::Failing => 'Check that the disk has free space and is sound, then save again.',
             self::ReadOnly => 'Allow Destino to write to its folder again, then save again.',
         };
     }

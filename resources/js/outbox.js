@@ -157,9 +157,9 @@ function about(entry, animal) {
 }
 
 /** A field to name the animal that was meant, with those of the collection as they are typed. */
-function chooser(entry, row) {
+function chooser(entry, before) {
   const list = Object.assign(document.createElement('datalist'), { id: `given-${entry.id}` })
-  const input = Object.assign(document.createElement('input'), { className: 'input slim', type: 'search', autocomplete: 'off' })
+  const input = Object.assign(document.createElement('input'), { className: 'input slim', type: 'search', autocomplete: 'off', placeholder: 'Name or number' })
   input.setAttribute('list', list.id)
   input.setAttribute('aria-label', `Animal for: ${entry.about}`)
   let found = []
@@ -177,7 +177,7 @@ function chooser(entry, row) {
     if (result.state === 'refused') store([...all(), { ...about(entry, animal), id: token(), refused: result.why, restore: result.answer?.restore }])
     show()
   })
-  row.append(input, list, save)
+  before.before(input, list, save)
   input.focus()
 }
 
@@ -192,10 +192,11 @@ function refusedRow(entry) {
   const row = Object.assign(document.createElement('li'), { className: 'row-flow' })
   row.append(Object.assign(document.createElement('span'), { textContent: `${entry.about}. Not saved: ${entry.refused}` }))
   if (entry.restore) row.append(button('Bring it back', () => bringBack(entry)))
+  const discard = button('Discard', () => { replace(entry); show() })
   if (entry.fields.some(animalOf) || /\/animals\/\d+\//.test(entry.url)) {
-    row.append(button('Another animal', event => { event.target.remove(); chooser(entry, row) }))
+    row.append(button('Another animal', event => { event.target.remove(); chooser(entry, discard) }))
   }
-  row.append(button('Discard', () => { replace(entry); show() }))
+  row.append(discard)
   return row
 }
 

@@ -149,7 +149,7 @@ class SnakeRoomTest extends BrowserTestCase
         $name = $browser->text('[data-row="13"] strong');
         $this->send('DELETE', '/records/animal/13');
         $this->weigh(13, '777')->waitFor($this->said(13), "{$name} is not in the collection any more.");
-        $browser->visit('/today')->waitFor('[data-outbox-refused]', "{$name}, 777. Not saved: {$name} is not in the collection any more.");
+        $browser->visit('/today')->waitFor('[data-outbox-refused]', "{$name}, 777 g. Not saved: {$name} is not in the collection any more.");
         self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
         $this->button('Another animal');
         $browser->type('[data-outbox-refused] input', 'Brightwater');
@@ -161,7 +161,7 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->visit('/round/weight')->until('return document.querySelector("[data-without-script]").hidden');
         $browser->script('const row = document.querySelector("[data-row]"); row.dataset.row = "13"; row.querySelector("input").name = "rows[13]"');
         $browser->script('const input = document.querySelector("[data-row] input"); input.value = "555"; input.dispatchEvent(new Event("change"))');
-        $browser->waitFor('[data-outbox-refused]', "{$name}, 555. Not saved");
+        $browser->waitFor('[data-outbox-refused]', "{$name}, 555 g. Not saved");
         $this->button('Discard');
         $browser->until('return document.querySelector("[data-outbox]").hidden');
         $this->send('POST', '/records/animal/13/restore');

@@ -93,4 +93,19 @@ class BusyTest extends TestCase
             ->assertJsonPath('message', 'The collection is busy; nothing was kept. Try again.');
         $this->assertFalse(BusyDatabase::is(new PDOException('no such table: x')));
     }
+
+    public function test_where_there_is_no_room_for_what_readers_share_the_collection_is_read_all_the_same(): void
+    {
+        User::factory()->create()->animals()->create(['name' => 'Ballast', 'sex' => 'female']);
+        app('db')->purge();
+        $this->assertFileDoesNotExist("{$this->file}-shm");
+        // As on a full disk: no file grows any more.
+        $export = Process::fromShellCommandline(
+            'trap "" XFSZ; ulimit -f 0; exec "$PHP" "$ARTISAN" destino:export --format=csv', null,
+            ['PHP' => PHP_BINARY, 'ARTISAN' => base_path('artisan'), 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->file, 'CACHE_STORE' => 'array'], timeout: 60,
+        );
+        $this->assertSame(0, $export->run(), $export->getErrorOutput().$export->getOutput());
+        $this->assertStringContainsString('Ballast', $export->getOutput());
+        $this->assertSame(['Ballast'], app('db')->table('animals')->pluck('name')->all());
+    }
 }

@@ -15,7 +15,7 @@ class OrdealTest extends TestCase
         );
         $all = implode("\n", $said);
         $this->assertSame(0, $code, $all);
-        $this->assertSame(7, substr_count($all, '  held   '), $all);
+        $this->assertSame(12, substr_count($all, '  held   '), $all);
         $this->assertMatchesRegularExpression('/[1-9]\d* acknowledged writes, 0 lost/', $all);
     }
 }

@@ -20,7 +20,8 @@ export function enhance(root) {
       fields.push([`rows[${row.dataset.row}]`, chosen])
       say(row, '…', false)
     }
-    const words = what || rows[0][1] || 'taken back'
+    const unit = rows[0][0].querySelector('[data-unit]')?.textContent ?? ''
+    const words = what || `${rows[0][1] || 'taken back'} ${rows[0][1] ? unit : ''}`.trim()
     const about = rows.length === 1 ? `${rows[0][0].querySelector('strong').textContent}: ${words}` : `${rows.length} animals: ${words}`
     const result = await send({ url: root.action, fields, about, what: words })
     for (const [row, chosen] of rows) {

@@ -18,7 +18,7 @@
                 @if ($isWeight)
                     <div class="round-row" data-row="{{ $animal->id }}">
                         <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong> <span class="soft small">{{ $animal->tagWords() }}</span><span class="soft small d-block">{{ $standings->of($animal->id)->lastWeight() ? 'last '.$house->weight((int) $standings->of($animal->id)->lastWeight()->grams).', '.$standings->of($animal->id)->lastWeight()->on->format('j M Y') : 'not weighed yet' }}{{ $standings->of($animal->id)->gain() === null ? '' : ($standings->of($animal->id)->gain() >= 0 ? ', gained ' : ', lost ').$house->weight(abs($standings->of($animal->id)->gain())).' before that' }}</span></label>
-                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($errors->has("rows.{$animal->id}")) aria-invalid="true" @endif> {{ $house->weightUnit() }}</span>
+                        <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]" inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}" aria-describedby="row-{{ $animal->id }}-error" @if ($errors->has("rows.{$animal->id}")) aria-invalid="true" @endif> <span data-unit>{{ $house->weightUnit() }}</span></span>
                         <x-field-error :id="'row-'.$animal->id.'-error'" :message="$errors->first('rows.'.$animal->id)"/><span class="small round-said" data-said role="status"></span>
                     </div>
                 @else
