@@ -9,6 +9,7 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Facts;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
+use Destino\Genome\Visibility;
 
 /**
  * What the gene facts say of looks: amounts by axis for each form, what two genes change in each other, what comes with age.
@@ -84,7 +85,8 @@ final class LookFacts
     public function look(Catalogue $catalogue, array $forms, int $days = self::ADULT, int $seed = 0): Look
     {
         $forms = array_values(array_filter($forms, static fn (Form $form): bool => $form->shows !== []));
-        $masks = Veil::masksOf($catalogue, $forms);
+        $visibility = new Visibility($catalogue);
+        $masks = $visibility->masks($forms, all: true);
         $reasons = $hidden = [];
         $sureness = count($forms) > 1 ? Sureness::Inferred : Sureness::Known;
         foreach ($forms as $form) {
@@ -102,7 +104,9 @@ final class LookFacts
                 $hidden[] = $form->text;
             }
         }
-        foreach ($masks === [] ? $this->changesIn($forms) : [] as [$words, $effects]) {
+        $sure = $visibility->masks($forms);
+        $seen = array_values(array_filter($forms, static fn (Form $form): bool => ! $visibility->isHidden($form, $sure)));
+        foreach ($this->changesIn($seen) as [$words, $effects]) { // two genes that are both in sight change each other
             foreach ($effects as $axis => $amount) {
                 $reasons[$axis][] = [$words, $amount];
             }

@@ -15,24 +15,6 @@ final readonly class Veil
     /** How much shows through a mask that does so weakly. */
     private const WEAKLY = .5;
 
-    /**
-     * @param list<Form> $forms
-     * @return list<Mask>
-     */
-    public static function masksOf(Catalogue $catalogue, array $forms): array
-    {
-        $masks = [];
-        foreach ($forms as $form) {
-            foreach ($catalogue->masksAt($form->locus) as $mask) {
-                if ($mask->form->fits($form->copiesOf(...))) {
-                    $masks[] = $mask;
-                }
-            }
-        }
-
-        return $masks;
-    }
-
     /** @param list<Mask> $masks */
     public static function through(array $masks, Catalogue $catalogue, Form $form, Axis $axis): float
     {
@@ -43,17 +25,12 @@ final readonly class Veil
             }
             $own = 0.0;
             foreach ($form->shows as $allele) {
-                $degree = (
-                    $form->isTwoCopies() ? $mask->showsThrough["{$allele} twice"] ?? null : null
-                ) ?? $mask->showsThrough[$allele] ?? '';
+                $copies = $form->copiesOf($allele);
+                $conceals = $mask->conceals($catalogue->allele($allele), $copies);
                 $own = max($own, match (true) {
-                    $degree === 'strong' || ! $mask->conceals($catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1)
-                        && $mask->hides === Concealment::All => 1.0,
-                    $degree === 'weak' => self::WEAKLY,
-                    $mask->hides === Concealment::All => 0.0,
-                    $mask->hides === Concealment::Pattern => $mask->conceals(
-                        $catalogue->allele($allele), $form->isTwoCopies() ? 2 : 1,
-                    ) || $axis->isPattern() ? 0.0 : 1.0,
+                    $mask->degree($allele, $copies) === 'weak' => self::WEAKLY,
+                    $conceals => 0.0,
+                    $mask->hides === Concealment::Pattern && $mask->degree($allele, $copies) !== 'strong' && $axis->isPattern() => 0.0,
                     default => 1.0,
                 });
             }

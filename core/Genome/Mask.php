@@ -19,11 +19,16 @@ final readonly class Mask
         public array $showsThrough,
     ) {}
 
+    /** "strong" or "weak" where the catalogue says that it shows through, "" where it does not. */
+    public function degree(string $allele, int $copies = 1): string
+    {
+        return ($copies === 2 ? $this->showsThrough["{$allele} twice"] ?? null : null) ?? $this->showsThrough[$allele] ?? '';
+    }
+
     /** Whether this allele, at another locus, cannot be relied on to show. */
     public function conceals(Allele $allele, int $copies = 1): bool
     {
-        $degree = ($copies === 2 ? $this->showsThrough["{$allele->key} twice"] ?? null : null) ?? $this->showsThrough[$allele->key] ?? '';
-        if ($allele->effect === Effect::Scale || $degree === 'strong') {
+        if ($allele->effect === Effect::Scale || $this->degree($allele->key, $copies) === 'strong') {
             return false;
         }
 

@@ -6,16 +6,20 @@ namespace Destino\Identification;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Form;
-use Destino\Genome\Mask;
 use Destino\Genome\Sex;
+use Destino\Genome\Visibility;
 use Destino\Notation\Target;
 
 /** What can be seen of a genotype: conditions of the eye, and the rules of cues. */
 final readonly class Eye
 {
-    public function __construct(private Catalogue $catalogue) {}
+    private Visibility $visibility;
+
+    public function __construct(private Catalogue $catalogue)
+    {
+        $this->visibility = new Visibility($catalogue);
+    }
 
     /**
      * Whether a genotype meets a condition as seen: what does not show is accepted where another form hides it.
@@ -24,10 +28,10 @@ final readonly class Eye
      */
     public function accepts(Target $saw, array $forms, ?Sex $sex): bool
     {
-        $masks = $this->masks($forms);
+        $masks = $this->visibility->masks($forms);
         foreach (array_unique([...array_keys($forms), ...$saw->loci()]) as $locus) {
             $form = $forms[$locus] ?? $this->catalogue->form($locus, Allele::WILD, Allele::WILD);
-            if (! $saw->accepts($form, $this->isHidden($form, $masks))) {
+            if (! $saw->accepts($form, $this->visibility->isHidden($form, $masks))) {
                 return false;
             }
         }
@@ -61,38 +65,5 @@ final readonly class Eye
         }
 
         return true;
-    }
-
-    /**
-     * @param array<string, Form> $forms
-     * @return list<Mask>
-     */
-    private function masks(array $forms): array
-    {
-        $masks = [];
-        foreach ($forms as $locus => $form) {
-            foreach ($form->shows === [] ? [] : $this->catalogue->masksAt($locus) as $mask) {
-                if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
-                    $masks[] = $mask;
-                }
-            }
-        }
-
-        return $masks;
-    }
-
-    /** @param list<Mask> $masks */
-    private function isHidden(Form $form, array $masks): bool
-    {
-        foreach ($masks as $mask) {
-            $seen = array_filter(
-                $form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
-            );
-            if ($mask->locus !== $form->locus && $seen === []) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Destino\Identification;
 
 use Destino\Genome\Components;
-use Destino\Genome\Concealment;
+use Destino\Genome\Visibility;
 use Destino\Notation\Target;
 use Destino\Notation\TargetCondition;
 
@@ -80,14 +80,11 @@ final class Ties
     {
         if ($this->masking === null) {
             $this->masking = [];
+            $visibility = new Visibility($this->parentage->catalogue);
             foreach ($this->parentage->groups as $group) {
                 foreach ($this->parentage->options($group) as $option) {
-                    foreach ($option->forms as $locus => $form) {
-                        foreach ($this->parentage->catalogue->masksAt($locus) as $mask) {
-                            if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
-                                $this->masking[] = $group;
-                            }
-                        }
+                    if ($visibility->masks($option->forms) !== []) {
+                        $this->masking[] = $group;
                     }
                 }
             }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Pairing;
 
 use Destino\Genome\Form;
-use Destino\Genome\Mask;
 use Destino\Notation\Printer;
 use Destino\Probability\Rational;
 
@@ -59,17 +58,7 @@ final readonly class Looks
      */
     private function living(array $blocks): array
     {
-        /** @var list<array{list<list<BlockOutcome>>, array<string, Mask>}> $regions outcomes by block, and what hides */
-        $regions = [[[], []]];
-        foreach ($blocks as $outcomes) {
-            $longer = [];
-            foreach ($this->seeing->byConcealment(self::alive($outcomes)) as [$masks, $members]) {
-                foreach ($regions as [$before, $hiding]) {
-                    $longer[] = [[...$before, $members], $hiding + $masks];
-                }
-            }
-            $regions = $longer;
-        }
+        $regions = $this->seeing->regions(array_map(self::alive(...), $blocks));
 
         return array_map(
             fn (array $region): array => array_map(

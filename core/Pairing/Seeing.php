@@ -5,25 +5,31 @@ declare(strict_types=1);
 namespace Destino\Pairing;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Form;
 use Destino\Genome\Mask;
+use Destino\Genome\Visibility;
 
-/** What the eye gets of an outcome at a block, and what hides it. */
+/** What the eye gets of the outcomes of a block, and what hides it. */
 final readonly class Seeing
 {
-    public function __construct(private Catalogue $catalogue, private ?AlikeForms $alike) {}
+    private Visibility $visibility;
+
+    public function __construct(private Catalogue $catalogue, private ?AlikeForms $alike)
+    {
+        $this->visibility = new Visibility($catalogue);
+    }
 
     /**
      * What the eye gets of an outcome at one block; equal for those that it cannot tell apart.
      *
-     * @param array<string, Mask> $hiding
+     * @param list<array{Mask, Form}> $hiding
      */
     public function look(BlockOutcome $outcome, array $hiding): string
     {
         $tokens = [];
+        $masks = array_column($hiding, 0);
         foreach ($outcome->forms as $locus => $form) {
-            if ($form->shows !== [] && ! $this->isConcealed($form, $hiding)) {
+            if ($form->shows !== [] && ! $this->visibility->isHidden($form, $masks)) {
                 $tokens[] = $this->alike?->classOf($form) ?? $locus.':'.$form->look;
             }
         }
@@ -32,43 +38,70 @@ final readonly class Seeing
         return implode('|', array_unique($tokens)).'@'.$outcome->sex?->value;
     }
 
-    /** @param array<string, Mask> $hiding */
-    private function isConcealed(Form $form, array $hiding): bool
+    /**
+     * The outcomes of each block in parts that hide the same, and the ways in which parts come together: blocks as the eye has them.
+     * Masking forms that look alike hide together what any of them hides; one that lies beneath another is no part of its own.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @return list<array{list<list<BlockOutcome>>, list<array{Mask, Form}>}> outcomes by block, and what hides
+     */
+    public function regions(array $blocks): array
     {
-        foreach ($hiding as $mask) {
-            $visible = array_filter(
-                $form->shows,
-                fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
-            );
-            if ($visible === [] && $mask->locus !== $form->locus) {
-                return true;
+        /** @var list<array{list<array{string, list<array{Mask, Form}>, list<BlockOutcome>}>}> $ways */
+        $ways = [[]];
+        foreach ($blocks as $outcomes) {
+            $longer = [];
+            foreach ($this->parts($outcomes) as $part) {
+                foreach ($ways as $before) {
+                    $longer[] = [...$before, $part];
+                }
+            }
+            $ways = $longer;
+        }
+        $regions = [];
+        foreach ($ways as $parts) {
+            $hiding = array_merge(...array_column($parts, 1));
+            $key = $shown = [];
+            foreach ($parts as $i => [$name, $masks]) {
+                $isOverlaid = true;
+                foreach ($masks as [$mask, $form]) {
+                    $isOverlaid = $isOverlaid && $this->visibility->isOverlaid($mask, $form, $hiding);
+                }
+                $key[$i] = $isOverlaid ? '' : $name;
+                array_push($shown, ...($isOverlaid ? [] : $masks));
+            }
+            $key = implode(';', $key);
+            $regions[$key] ??= [array_fill(0, count($parts), []), $shown];
+            foreach ($parts as $i => [$name, , $members]) {
+                $regions[$key][0][$i][$name] = $members;
             }
         }
 
-        return false;
+        return array_map(
+            static fn (array $region): array => [array_map(static fn (array $parts): array => array_merge(...array_values($parts)), $region[0]), $region[1]],
+            array_values($regions),
+        );
     }
 
     /**
      * @param list<BlockOutcome> $outcomes
-     * @return list<array{array<string, Mask>, list<BlockOutcome>}>
+     * @return list<array{string, list<array{Mask, Form}>, list<BlockOutcome>}> name of what hides, masks with their forms, outcomes
      */
-    public function byConcealment(array $outcomes): array
+    private function parts(array $outcomes): array
     {
         $parts = [];
         foreach ($outcomes as $outcome) {
             $masks = $looks = [];
-            foreach ($outcome->forms as $locus => $form) {
-                foreach ($this->catalogue->masksAt($locus) as $mask) {
-                    if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
-                        $masks[AlikeForms::key($form)] = $mask;
-                        $looks[] = $this->alike?->classOf($form) ?? AlikeForms::key($form);
-                    }
+            foreach ($outcome->forms as $form) {
+                foreach ($this->visibility->masksOf($form) as $mask) {
+                    $masks[AlikeForms::key($form)] = [$mask, $form];
+                    $looks[] = $this->alike?->classOf($form) ?? AlikeForms::key($form);
                 }
             }
-            $key = implode('|', $looks); // masking forms that look alike hide together what any of them hides
-            $parts[$key] = [($parts[$key][0] ?? []) + $masks, [...$parts[$key][1] ?? [], $outcome]];
+            $key = implode('|', $looks);
+            $parts[$key] = [$key, ($parts[$key][1] ?? []) + $masks, [...$parts[$key][2] ?? [], $outcome]];
         }
 
-        return array_values($parts);
+        return array_values(array_map(static fn (array $part): array => [$part[0], array_values($part[1]), $part[2]], $parts));
     }
 }

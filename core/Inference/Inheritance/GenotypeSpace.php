@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Inference\Inheritance;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Expressions;
 use Destino\Genome\Form;
 use Destino\Genome\Gamete;
@@ -13,6 +12,7 @@ use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Genome\State;
+use Destino\Genome\Visibility;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 
@@ -27,6 +27,8 @@ final class GenotypeSpace
     public readonly YoungLaw $law;
 
     private readonly Expressions $expressions;
+
+    private readonly Visibility $visibility;
 
     /** @var list<State> */
     private array $states = [];
@@ -49,6 +51,7 @@ final class GenotypeSpace
         $this->key = implode('|', array_map(static fn (LinkageGroup $group): string => $group->key, $groups));
         $this->law = new YoungLaw($catalogue, $groups);
         $this->expressions = $this->law->expressions;
+        $this->visibility = new Visibility($catalogue);
     }
 
     /** @return list<string> keys of the groups */
@@ -158,17 +161,10 @@ final class GenotypeSpace
     public function masksOf(int $number): array
     {
         if (! isset($this->masks[$number])) {
-            $found = [];
+            $this->masks[$number] = [];
             foreach ($this->expressions->ofState($this->states[$number]) as $expression) {
-                foreach ($expression->forms as $locus => $form) {
-                    foreach ($this->catalogue->masksAt($locus) as $mask) {
-                        if ($mask->hides !== Concealment::Part && $mask->form->fits($form->copiesOf(...))) {
-                            $found[] = $mask;
-                        }
-                    }
-                }
+                array_push($this->masks[$number], ...$this->visibility->masks($expression->forms));
             }
-            $this->masks[$number] = $found;
         }
 
         return $this->masks[$number];
@@ -178,10 +174,8 @@ final class GenotypeSpace
     public function canHide(): bool
     {
         foreach ($this->loci() as $locus) {
-            foreach ($this->catalogue->masksAt($locus) as $mask) {
-                if ($mask->hides !== Concealment::Part) {
-                    return true;
-                }
+            if ($this->visibility->canHide($locus)) {
+                return true;
             }
         }
 
@@ -218,19 +212,7 @@ final class GenotypeSpace
      */
     public function isHidden(Form $form, array $masks): bool
     {
-        foreach ($masks as $mask) {
-            if (
-                $mask->locus !== $form->locus
-                && array_filter(
-                    $form->shows,
-                    fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele), $form->copiesOf($allele)),
-                ) === []
-            ) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->visibility->isHidden($form, $masks);
     }
 
     /** @param list<Mask> $masks */

@@ -8,6 +8,7 @@ use Destino\Genome\Concealment;
 use Destino\Genome\Form;
 use Destino\Genome\Mask;
 use Destino\Genome\Severity;
+use Destino\Genome\Visibility;
 use Destino\Pairing\Cross;
 use Destino\Probability\Rational;
 
@@ -18,11 +19,9 @@ final readonly class MaskingForms implements AdviceRule
     {
         $odds = FormOdds::of($cross);
         $advice = [];
+        $visibility = new Visibility($cross->catalogue);
         foreach ($odds as [$form, $chance]) {
-            foreach ($cross->catalogue->masksAt($form->locus) as $mask) {
-                if ($form->isLethal() || ! $mask->form->fits($form->copiesOf(...))) {
-                    continue;
-                }
+            foreach ($form->isLethal() ? [] : $visibility->masksOf($form, all: true) as $mask) {
                 $hidden = $this->hidden($cross, $mask, $odds);
                 if ($hidden !== []) {
                     $advice[] = $this->about($form, $mask, $chance, $hidden);
@@ -48,17 +47,20 @@ final readonly class MaskingForms implements AdviceRule
      */
     private function hidden(Cross $cross, Mask $mask, array $odds): array
     {
-        $hidden = [];
+        $hidden = $seen = [];
         foreach ($odds as [$form]) {
             foreach ($form->locus === $mask->locus ? [] : $form->shows as $key) {
                 $allele = $cross->catalogue->allele($key);
-                $isHidden = $mask->hides === Concealment::Part ? ($mask->showsThrough[$key] ?? '') === 'weak' : $mask->conceals($allele);
-                if ($isHidden) {
-                    $hidden[$key] = $allele->name;
-                }
+                $isHidden = $mask->hides === Concealment::Part
+                    ? ($mask->showsThrough[$key] ?? '') === 'weak'
+                    : $mask->conceals($allele, $form->copiesOf($key));
+                $isHidden ? $hidden[$key][$form->text] = $allele->name : $seen[$key] = true;
             }
         }
 
-        return array_values($hidden);
+        // A gene that shows in two copies only is hidden in one: its form is named then.
+        return array_merge(...array_values(array_map(
+            static fn (array $names, string $key): array => isset($seen[$key]) ? array_keys($names) : [reset($names)], $hidden, array_keys($hidden),
+        )));
     }
 }

@@ -5,16 +5,21 @@ declare(strict_types=1);
 namespace Destino\Planning\Phenotypes;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Concealment;
 use Destino\Genome\Diplotype;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Mask;
 use Destino\Genome\Sex;
+use Destino\Genome\Visibility;
 
 /** What the eye gets of one linkage group, and what it hides of others. */
 final readonly class Sight
 {
-    public function __construct(private Catalogue $catalogue, private LinkageGroup $group) {}
+    private Visibility $visibility;
+
+    public function __construct(private Catalogue $catalogue, private LinkageGroup $group)
+    {
+        $this->visibility = new Visibility($catalogue);
+    }
 
     /**
      * Equal for diplotypes that cannot be told apart by eye; what is hidden looks like the wild type.
@@ -32,17 +37,7 @@ final readonly class Sight
                 continue;
             }
             $form = $this->catalogue->form($locus, ...$pair);
-            $isHidden = false;
-            foreach ($hiding as $mask) {
-                $isHidden = $isHidden
-                    || (
-                        $mask->locus !== $locus
-                        && array_filter(
-                            $form->shows, fn (string $allele): bool => ! $mask->conceals($this->catalogue->allele($allele)),
-                        ) === []
-                    );
-            }
-            $parts[] = $isHidden ? '+' : $form->look;
+            $parts[] = $this->visibility->isHidden($form, $hiding) ? '+' : $form->look;
         }
 
         return implode('|', $parts);
@@ -53,13 +48,8 @@ final readonly class Sight
     {
         $masks = [];
         foreach ($this->group->loci as $i => $locus) {
-            foreach ($locus === Sex::LOCUS ? [] : $this->catalogue->masksAt($locus) as $mask) {
-                if (
-                    $mask->hides !== Concealment::Part
-                    && $mask->form->fits($this->catalogue->form($locus, ...$diplotype->pairAt($i))->copiesOf(...))
-                ) {
-                    $masks[] = $mask;
-                }
+            if ($locus !== Sex::LOCUS) {
+                array_push($masks, ...$this->visibility->masksOf($this->catalogue->form($locus, ...$diplotype->pairAt($i))));
             }
         }
 
@@ -70,10 +60,8 @@ final readonly class Sight
     public function canHide(): bool
     {
         foreach ($this->group->loci as $locus) {
-            foreach ($locus === Sex::LOCUS ? [] : $this->catalogue->masksAt($locus) as $mask) {
-                if ($mask->hides !== Concealment::Part) {
-                    return true;
-                }
+            if ($locus !== Sex::LOCUS && $this->visibility->canHide($locus)) {
+                return true;
             }
         }
 
