@@ -152,7 +152,7 @@ function about(entry, animal) {
   const fields = entry.fields.map(([name, value]) => name === 'form_token' ? [name, token()]
     : name === 'chosen[]' ? [name, animal.id] : [name.replace(/^rows\[\d+\]$/, `rows[${animal.id}]`), value])
   return {
-    url: entry.url.replace(/\/animals\/\d+\//, `/animals/${animal.id}/`), fields, what: entry.what, about: `${animal.name}, ${entry.what ?? entry.about}`,
+    url: entry.url.replace(/\/animals\/\d+\//, `/animals/${animal.id}/`), fields, what: entry.what, about: `${animal.label}, ${entry.what ?? entry.about}`,
   }
 }
 
@@ -162,15 +162,18 @@ function chooser(entry, before) {
   const input = Object.assign(document.createElement('input'), { className: 'input slim', type: 'search', autocomplete: 'off', placeholder: 'Name or number' })
   input.setAttribute('list', list.id)
   input.setAttribute('aria-label', `Animal for: ${entry.about}`)
-  let found = []
-  input.addEventListener('input', async () => {
-    const response = await fetch(`/animals/names?find=${encodeURIComponent(input.value)}`, { headers: { Accept: 'application/json' } }).catch(() => null)
-    if (!response?.ok) return
-    found = (await response.json()).animals
-    list.replaceChildren(...found.map(one => Object.assign(document.createElement('option'), { value: one.label })))
-  })
+  const ask = async () => {
+    const find = input.value.trim()
+    const response = await fetch(`/animals/names?find=${encodeURIComponent(find)}`, { headers: { Accept: 'application/json' } }).catch(() => null)
+    const found = response?.ok ? (await response.json()).animals : []
+    // An answer that comes late is about what was typed before.
+    if (find === input.value.trim()) list.replaceChildren(...found.map(one => Object.assign(document.createElement('option'), { value: one.label })))
+    return found
+  }
+  input.addEventListener('input', ask)
   const save = button('Save', async () => {
-    const animal = found.find(one => one.label === input.value) ?? (found.length === 1 ? found[0] : null)
+    const found = await ask()
+    const animal = found.find(one => one.label === input.value.trim()) ?? (found.length === 1 ? found[0] : null)
     if (!animal) return input.focus()
     replace(entry)
     const result = await send(about(entry, animal))
