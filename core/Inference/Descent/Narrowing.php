@@ -12,6 +12,7 @@ use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\Naming;
 use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\StatementLikelihood;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Probability\Rational;
 use Destino\Probability\Weights;
@@ -155,27 +156,16 @@ final readonly class Narrowing
         $certainty = self::weightOf($testimony, $trusted);
         $says = $this->hearing->chances($space, $testimony);
         $named = $this->hearing->naming->loci($groups, $testimony);
-        $allowed = [];
-        /** @var Weights<null> $totals */
-        $totals = new Weights;
+        $allowed = $parts = $before = [];
         foreach ($states->entries() as $key => [$state, $weight]) {
             $allowed[$key] = $this->hearing->allows($state, $space, $testimony, $says, $hiding);
-            if ($allowed[$key] !== null) {
-                $totals->add(Naming::part($state, $groups, $named), null, $weight);
-            }
+            [$parts[$key], $before[$key]] = [Naming::part($state, $groups, $named), $weight];
         }
-        $parts = $totals->sums();
         /** @var Weights<State> $after */
         $after = new Weights;
+        $likelihoods = StatementLikelihood::of($certainty, $allowed, $percentages ? $parts : null, $before);
         foreach ($states->entries() as $key => [$state, $weight]) {
-            if ($allowed[$key] === null) {
-                $after->add($key, $state, $weight->times($certainty->complement()));
-            } elseif ($percentages) { // with one parent unrecorded they are the statement's: P(state) = P(part | statement)·P(state | part)
-                $part = $parts[Naming::part($state, $groups, $named)] ?? Rational::one();
-                $after->add($key, $state, $weight->times($allowed[$key])->dividedBy($part)->times($certainty));
-            } else {
-                $after->add($key, $state, $weight->times($certainty));
-            }
+            $after->add($key, $state, $weight->times($likelihoods[$key]));
         }
 
         return $after;

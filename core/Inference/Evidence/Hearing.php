@@ -36,6 +36,9 @@ final class Hearing
     {
         $names = $order = $relevant = [];
         foreach ($animal->testimonies as $i => $one) {
+            if ($hasPrior && $one->saysNothing()) {
+                continue;
+            }
             $names[$one->id] = $this->naming->loci($space->groups, $one) !== [];
             $order[$one->id] = $i;
             if ($one->namesAllThatShows || $names[$one->id] || $this->absentHere($space, $one) !== []) {
@@ -111,6 +114,9 @@ final class Hearing
     {
         $alleles = [];
         foreach ($animal->testimonies as $testimony) {
+            if (! $animal->isFounder() && $testimony->saysNothing()) {
+                continue;
+            }
             $alleles += array_flip(self::allelesIn($space, $testimony->says)) + array_flip($this->absentHere($space, $testimony));
         }
 

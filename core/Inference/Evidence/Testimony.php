@@ -6,6 +6,7 @@ namespace Destino\Inference\Evidence;
 
 use Destino\Genome\Belief;
 use Destino\Probability\Probability;
+use Destino\Probability\Rational;
 
 /** One statement about an animal's genes, as somebody made it. */
 final readonly class Testimony
@@ -24,6 +25,12 @@ final readonly class Testimony
         public bool $namesAllThatShows,
         public array $absent = [],
     ) {}
+
+    /** As likely right as wrong: of an animal whose parents say something it adds nothing. */
+    public function saysNothing(): bool
+    {
+        return $this->certainty->equals(Rational::of(1, 2));
+    }
 
     /** Equal for statements that say the same with the same weight. */
     public function content(): string

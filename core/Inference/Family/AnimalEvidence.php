@@ -6,6 +6,7 @@ namespace Destino\Inference\Family;
 
 use Destino\Genome\Mask;
 use Destino\Inference\Evidence\Naming;
+use Destino\Inference\Evidence\StatementLikelihood;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Inheritance\GenotypeSpace;
 use Destino\Probability\Rational;
@@ -13,8 +14,8 @@ use Destino\Probability\Weights;
 
 /**
  * P(what is recorded of an animal with parents | its genotype) over a space. A statement that is c sure weighs c for what it
- * allows against 1 − c. With one parent from outside the percentages of the weightiest statement are taken, since there
- * is nothing else that they could follow from.
+ * allows against 1 − c. With one parent from outside the percentages of the weightiest statement are taken as far as it is more
+ * sure than not, since there is nothing else that they could follow from.
  */
 final readonly class AnimalEvidence
 {
@@ -93,39 +94,17 @@ final readonly class AnimalEvidence
     {
         $chances = $this->context->hearing->chances($this->space, $testimony);
         $named = $this->context->hearing->naming->loci($this->space->groups, $testimony);
-        $allowed = [];
-        $parts = new Weights;
+        $says = $parts = [];
         foreach ($numbers as $number) {
             $state = $this->space->state($number);
-            $allowed[$number] = $this->context->hearing->allows($state, $this->space, $testimony, $chances, $masks);
-            if ($allowed[$number] !== null && $before !== null) {
-                $parts->add(
-                    Naming::part($state, $this->space->groups, $named), null,
-                    $before[$number] ?? Rational::zero(),
-                );
-            }
+            $says[$number] = $this->context->hearing->allows($state, $this->space, $testimony, $chances, $masks);
+            $parts[$number] = Naming::part($state, $this->space->groups, $named);
         }
-        $parts = $parts->sums();
-        $weights = [];
-        foreach ($numbers as $number) {
-            $chance = $allowed[$number];
-            $right = match (true) {
-                $chance === null => Rational::zero(),
-                $before !== null => self::share(
-                    $chance,
-                    $parts[Naming::part($this->space->state($number), $this->space->groups, $named)]
-                    ?? Rational::zero(),
-                ),
-                default => Rational::one(),
-            };
-            $weights[$number] = match (true) {
-                $chance !== null => $right->times($testimony->certainty),
-                isset($this->hypothesis->insisted[$member->id]) => Rational::zero(),
-                default => $testimony->certainty->complement(),
-            };
-        }
+        $weights = StatementLikelihood::of($testimony->certainty, $says, $before === null ? null : $parts, $before ?? []);
 
-        return $weights;
+        return isset($this->hypothesis->insisted[$member->id]) // who insists on it leaves nothing to the rest
+            ? array_replace(array_map(static fn (): Rational => Rational::zero(), $weights), array_intersect_key($weights, array_filter($says)))
+            : $weights;
     }
 
     /**
@@ -153,10 +132,5 @@ final readonly class AnimalEvidence
         }
 
         return $before->numbered();
-    }
-
-    private static function share(Rational $chance, Rational $of): Rational
-    {
-        return $of->isZero() ? $chance : $chance->dividedBy($of);
     }
 }
