@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Collection\Opened;
 use App\Models\Animal;
+use Destino\Notation\Printer;
 
 /** The animals of a collection as a table, under headings that the import understands. */
 final class AnimalSheet
@@ -43,7 +44,15 @@ final class AnimalSheet
             Field::Status->value => $animal->status()->value, Field::Weight->value => $animal->latestWeight?->grams,
             Field::Weighed->value => $animal->latestWeight?->on->format('Y-m-d'),
             Field::Rack->value => $animal->rack?->name, Field::Row->value => $animal->rack_row,
-            Field::Column->value => $animal->rack_column, Field::Notes->value => $animal->notes,
+            Field::Column->value => $animal->rack_column, Field::Notes->value => self::notes($animal, $opened),
         ];
+    }
+
+    /** What the column of the genes has no words for stands with the notes. */
+    private static function notes(Animal $animal, Opened $opened): ?string
+    {
+        $ties = $animal->hasOpenGenes() ? [] : (new Printer($opened->shelf->catalogue()))->unevenTies($opened->beliefs()->belief($animal->id));
+
+        return implode("\n", array_filter([$animal->notes, ...array_map(fn (string $tie): string => "Exactly one of these: {$tie}.", $ties)])) ?: null;
     }
 }

@@ -6,9 +6,11 @@ namespace Destino\Notation;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Expression;
 use Destino\Genome\Form;
 use Destino\Genome\FormKind;
 use Destino\Genome\Inheritance;
+use Destino\Genome\JointBelief;
 use Destino\Genome\Sex;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
@@ -44,11 +46,18 @@ final readonly class Printer
 
     public function belief(Belief $belief): string
     {
-        $words = [];
+        $words = $said = [];
+        foreach ($belief->factors as $factor) {
+            $either = $this->oneOf($factor);
+            if ($either !== null && $either['isEven']) {
+                $words[] = $either['word'];
+                $said += array_fill_keys($either['loci'], true);
+            }
+        }
         foreach ($belief->groups() as $key) {
             $group = $this->catalogue->groups[$key];
             foreach ($group->loci as $locus) {
-                if ($locus !== Sex::LOCUS) {
+                if ($locus !== Sex::LOCUS && ! isset($said[$locus])) {
                     $maker = $belief->sex === Sex::Male ? $this->sureMaker($belief, $locus) : null;
                     array_push($words, ...$this->locus($locus, $belief->marginalAt($locus, $group), $maker));
                 }
@@ -56,6 +65,61 @@ final readonly class Printer
         }
 
         return self::joined($words);
+    }
+
+    /**
+     * "70% Pastel or 30% Enchi": forms at several loci of which the animal has exactly one, with odds that the notation has no words
+     * for; read locus by locus they would not be tied.
+     *
+     * @return list<string>
+     */
+    public function unevenTies(Belief $belief): array
+    {
+        $ties = array_filter(array_map($this->oneOf(...), $belief->factors), static fn (?array $tie): bool => $tie !== null && ! $tie['isEven']);
+
+        return array_values(array_map(static fn (array $tie): string => implode(' or ', array_map(
+            static fn (string $form, Rational $chance): string => Percentage::print($chance)." {$form}", array_keys($tie['chances']), $tie['chances'],
+        )), $ties));
+    }
+
+    /**
+     * "Pastel or Enchi": every state of a factor has one form that the others have not.
+     *
+     * @return array{word: array{kind: FormKind, certainty: Rational, rank: int, text: string}, loci: list<string>, isEven: bool,
+     *     chances: array<string, Rational>}|null
+     */
+    private function oneOf(JointBelief $factor): ?array
+    {
+        $chances = $forms = $common = $all = [];
+        $states = count($factor->groups) > 1 ? $factor->states->entries() : [];
+        foreach ($states as $key => [$state]) {
+            $all[$key] = [];
+            foreach ($factor->groups as $name) {
+                $group = $this->catalogue->groups[$name];
+                array_push($all[$key], ...array_values(Expression::of($this->catalogue, $group, $state->at($group))->forms));
+            }
+            foreach ($all[$key] as $form) {
+                $common[$form->text] = ($common[$form->text] ?? 0) + 1;
+            }
+        }
+        foreach ($states as $key => [, $chance]) {
+            $own = array_values(array_filter($all[$key], static fn (Form $one): bool => ! $one->isWild() && $common[$one->text] < count($states)));
+            if (count($own) !== 1 || isset($forms[$own[0]->text])) {
+                return null;
+            }
+            [$forms[$own[0]->text], $chances[$own[0]->text]] = [$own[0], $chance];
+        }
+        if (count($forms) < 2 || count(array_unique(array_map(static fn (Form $form): string => $form->locus, $forms))) < 2) {
+            return null;
+        }
+        uasort($forms, fn (Form $a, Form $b): int => $this->word($a, Rational::one(), '')['rank'] <=> $this->word($b, Rational::one(), '')['rank']);
+
+        return [
+            'word' => $this->word(reset($forms), Rational::one(), implode(' or ', array_keys($forms))),
+            'loci' => array_values(array_map(static fn (Form $form): string => $form->locus, $forms)),
+            'isEven' => count(array_unique(array_map(static fn (Rational $chance): string => $chance->toString(), $chances))) === 1,
+            'chances' => array_replace($forms, $chances),
+        ];
     }
 
     /**

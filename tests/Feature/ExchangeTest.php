@@ -2,6 +2,8 @@
 
 namespace Tests\Feature;
 
+use App\Collection\Doorway;
+use App\Collection\Opened;
 use App\Exchange\Archive\Archive;
 use App\Exchange\Field;
 use App\Exchange\Table;
@@ -13,6 +15,7 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\Shelf;
 use Tests\Support\Spreadsheet;
 use Tests\TestCase;
 
@@ -24,6 +27,21 @@ class ExchangeTest extends TestCase
     {
         parent::setUp();
         Storage::fake('local');
+    }
+
+    public function test_genes_that_are_tied_stay_tied_in_a_list_that_goes_out_and_in(): void
+    {
+        $this->made(['name' => 'Either', 'sex' => 'female', 'genotype' => 'Pastel or Enchi het Clown']);
+        $csv = $this->get('/exchange/download/csv')->streamedContent();
+        $this->assertStringContainsString('Pastel or Enchi het Clown', $csv);
+        $this->assertStringNotContainsString('possible Pastel', $csv);
+        Animal::query()->forceDelete();
+        $file = UploadedFile::fake()->createWithContent('back.csv', $csv);
+        $location = (string) $this->post('/exchange', ['file' => $file])->headers->get('Location');
+        $this->post($location)->assertSessionHasNoErrors();
+        $belief = app(Doorway::class)->within($this->keeper(), fn (Opened $opened) => $opened->beliefs()->belief(Animal::query()->sole()->id));
+        $chance = fn (string $target): string => Shelf::facts()->targets()->read($target)->chanceFor($belief, Shelf::catalogue())->toString();
+        $this->assertSame(['1/2', '1/2', '0', '0'], array_map($chance, ['Pastel', 'Enchi', 'Pastel + Enchi', 'not Pastel, not Enchi']));
     }
 
     public function test_an_archive_read_into_an_empty_application_gives_the_same_data(): void

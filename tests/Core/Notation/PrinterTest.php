@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Notation;
 
+use Destino\Genome\Belief;
+use Destino\Genome\JointBelief;
 use Destino\Genome\Sex;
 use Destino\Notation\Percentage;
 use Destino\Notation\Printer;
+use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
 use Eris\Generators;
 use Eris\TestTrait;
@@ -24,7 +27,7 @@ final class PrinterTest extends TestCase
         'Cinnamon/Black Pastel', 'HRA',
         'Pinstripe (33% two copies)', 'Calico', 'Banana (female maker)', '66% het Clown', 'het pied', 'Albino', '1/8 het Candy',
         '33% Ultramel', 'Axanthic 2',
-        '25% Super Spotnose 50% Spotnose', 'Desert Ghost', 'het Tri-Stripe', 'Scaleless', 'Suma',
+        '25% Super Spotnose 50% Spotnose', 'Desert Ghost', 'het Tri-Stripe', 'Scaleless', 'Suma', 'Leopard or Spider', 'het Genetic Stripe or het Sunset', 'Woma or Hidden Gene Woma',
     ];
 
     public function testWhatIsPrintedReadsBackAsTheSameBelief(): void
@@ -55,6 +58,25 @@ final class PrinterTest extends TestCase
                 );
             }
         });
+    }
+
+    public function testGenesOfWhichTheAnimalHasExactlyOneStayTied(): void
+    {
+        $printer = new Printer(Shelf::catalogue());
+        foreach (['Pastel or Enchi' => ['Pastel', 'Enchi'], 'Fire Pastel or Clown' => ['Pastel', 'Clown'], 'het Clown or het Piebald' => ['carries Clown', 'carries Piebald']] as $text => [$one, $other]) {
+            $belief = Shelf::belief($printer->belief(Shelf::belief($text)));
+            $chance = static fn (string $target): string => Shelf::facts()->targets()->read($target)->chanceFor($belief, Shelf::catalogue())->toString();
+            self::assertSame(['1/2', '1/2', '0'], [$chance($one), $chance($other), $chance("{$one} + {$other}")], $text);
+        }
+        self::assertSame([], $printer->unevenTies(Shelf::belief('Pastel or Enchi')));
+        [$states, $groups] = [[], []];
+        foreach (Shelf::belief('Pastel or Enchi')->factors[0]->states->entries() as $key => [$state]) {
+            $states[] = [$key, $state, Rational::of($states === [] ? 7 : 3, 10)];
+        }
+        $groups = Shelf::belief('Pastel or Enchi')->factors[0]->groups;
+        $uneven = new Belief(Sex::Female, [new JointBelief($groups, Distribution::ofWeighted($states))]);
+        self::assertSame('possible Pastel (70%) possible Enchi (30%)', $printer->belief($uneven));
+        self::assertSame(['70% Pastel or 30% Enchi'], $printer->unevenTies($uneven));
     }
 
     /** @return iterable<string, array{string, string}> */
