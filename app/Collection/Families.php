@@ -69,7 +69,7 @@ final class Families
         return new ErrorRates(
             $share('error_unrecorded', 1000), $share('error_misidentified', 1000), $share('error_sire', 1000),
             $share('error_misnamed', 1000), $share('error_mutation', 10_000_000), $share('error_dead', 100),
-            $share('error_masked', 1000), $share('error_mixed', 1000),
+            $share('error_masked', 1000), $share('error_mixed', 1000), $share('error_copies', 1000),
         );
     }
 

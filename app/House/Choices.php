@@ -136,6 +136,10 @@ class Choices
                 'label' => 'A gene is another line than it is called', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
                 'default' => 1, 'hint' => 'More for genes with several lines.',
             ],
+            'error_copies' => [
+                'label' => 'Two recorded copies of a gene are one', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500, 'default' => 20,
+                'hint' => 'Supers that are hard to tell from one copy, or that do not live.',
+            ],
             'error_masked' => [
                 'label' => 'An animal whose form hides others carries a given gene unseen', 'unit' => 'in 1,000', 'min' => 1,
                 'max' => 500, 'default' => 100, 'hint' => 'White and very dark animals are seldom known whole.',

@@ -13,6 +13,7 @@ use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Masked;
 use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Faults\Mutation;
+use Destino\Inference\Faults\OneCopy;
 use Destino\Inference\Faults\OtherSire;
 use Destino\Inference\Faults\Unrecorded;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -43,6 +44,9 @@ final readonly class Candidates
                 foreach ($member->isFounder() ? [] : $matter->wanted as $allele) {
                     $faults[] = $this->weighed(new Mutation($id, [$allele]), $member);
                 }
+                foreach (array_intersect($this->misnamings->twiceSaid($member), $matter->allelesAtOdds($this->catalogue)) as $allele) {
+                    $faults[] = $this->weighed(new OneCopy($id, [$allele]), $member);
+                }
                 array_push($faults, ...$this->misnamings->of($member, $matter->wanted)); // what is not seen is not called anything
             }
         }
@@ -50,7 +54,12 @@ final readonly class Candidates
         if ($first !== null && ! $first->isFounder()) {
             $faults[] = $this->weighed(new OtherSire($first->id));
             foreach ($this->foundersBehind($first) as $founder) {
-                array_push($faults, ...$this->unseen($founder, $matter->wanted), ...$this->misnamings->of($founder, $matter->named));
+                // A young that is said to have nothing names no gene: what its parents are called can be wrong all the more.
+                $named = array_values(array_unique([...$matter->named, ...$matter->allelesAtOdds($this->catalogue)]));
+                array_push(
+                    $faults, ...$this->unseen($founder, $matter->wanted), ...$this->misnamings->of($founder, $named),
+                    ...$this->misnamings->takenForOneOf($founder, $matter->wanted, $named),
+                );
             }
         } elseif ($first !== null) {
             array_push($faults, ...$this->unseen($first, $matter->wanted));

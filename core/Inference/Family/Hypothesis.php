@@ -9,7 +9,7 @@ use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Faults\Doubts;
 use Destino\Inference\Faults\Fault;
-use Destino\Inference\Faults\Renaming;
+use Destino\Inference\Faults\StatementEdit;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
 /** A family and what is taken to be wrong in its records. */
@@ -50,9 +50,9 @@ final readonly class Hypothesis
         }
 
         return new self(
-            $doubts->names === []
-                ? $family
-                : $family->map(static fn (Member $member): Member => self::renamed($member, $doubts->names[$member->id] ?? [], $catalogue)),
+            $doubts->editsStatements()
+                ? $family->map(static fn (Member $member): Member => self::edited($member, $doubts->editsOf($member->id, $catalogue)))
+                : $family,
             $doubts->free,
             $doubts->hidden,
             $doubts->mutations,
@@ -74,18 +74,17 @@ final readonly class Hypothesis
             );
     }
 
-    /** @param list<array{list<string>, string|null}> $names */
-    private static function renamed(Member $member, array $names, Catalogue $catalogue): Member
+    /** @param list<StatementEdit> $edits */
+    private static function edited(Member $member, array $edits): Member
     {
         $animal = $member->animal;
         $brood = $member->brood;
-        foreach ($names as [$alleles, $instead]) {
-            $renaming = new Renaming($catalogue, $alleles, $instead);
-            $animal = $animal === null ? null : self::animal($animal, $renaming);
+        foreach ($edits as $edit) {
+            $animal = $animal === null ? null : self::animal($animal, $edit);
             $brood = $brood === null
                 ? null
                 : new Brood(
-                    $brood->id, $brood->sires, $brood->dam, $renaming->target($brood->saw), $brood->count, $brood->isDead,
+                    $brood->id, $brood->sires, $brood->dam, $edit->target($brood->saw), $brood->count, $brood->isDead,
                     $brood->weights, $brood->clutch,
                 );
         }
@@ -98,11 +97,11 @@ final readonly class Hypothesis
             );
     }
 
-    private static function animal(Individual $animal, Renaming $renaming): Individual
+    private static function animal(Individual $animal, StatementEdit $edit): Individual
     {
         return $animal->saying(
-            array_map($renaming->testimony(...), $animal->testimonies),
-            $animal->saw === null ? null : $renaming->target($animal->saw),
+            array_map($edit->testimony(...), $animal->testimonies),
+            $animal->saw === null ? null : $edit->target($animal->saw),
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Faults;
 
+use Destino\Genome\Catalogue;
+
 /** What is not heard of a family, or heard otherwise, while some faults are taken to be so; they mark it here one by one. */
 final class Doubts
 {
@@ -14,6 +16,7 @@ final class Doubts
      * @param array<string, list<string>> $mutations by member: alleles of which a gamete carries a new copy
      * @param array<string, true> $otherSires litters
      * @param array<string, list<array{list<string>, string|null}>> $names by member: what is called so, and what it is instead
+     * @param array<string, list<string>> $halved by member: alleles of which two copies are one
      */
     public function __construct(
         public array $free = [],
@@ -21,6 +24,7 @@ final class Doubts
         public array $mutations = [],
         public array $otherSires = [],
         public array $names = [],
+        public array $halved = [],
     ) {}
 
     /** @param list<string> $alleles */
@@ -51,5 +55,25 @@ final class Doubts
     public function rename(string $member, array $alleles, ?string $instead): void
     {
         $this->names[$member][] = [$alleles, $instead];
+    }
+
+    /** @param list<string> $alleles */
+    public function halve(string $member, array $alleles): void
+    {
+        $this->halved[$member] = [...$this->halved[$member] ?? [], ...$alleles];
+    }
+
+    public function editsStatements(): bool
+    {
+        return $this->names !== [] || $this->halved !== [];
+    }
+
+    /** @return list<StatementEdit> what becomes of the statements about a member */
+    public function editsOf(string $member, Catalogue $catalogue): array
+    {
+        return [
+            ...array_map(static fn (array $name): StatementEdit => new Renaming($catalogue, ...$name), $this->names[$member] ?? []),
+            ...(isset($this->halved[$member]) ? [new HalvedCopies($catalogue, $this->halved[$member])] : []),
+        ];
     }
 }

@@ -12,6 +12,9 @@ final readonly class ErrorRates
     /** @var Probability P(an animal whose form hides others carries one copy of a given gene unseen) */
     public Probability $masked;
 
+    /** @var Probability P(what is recorded as two copies of a gene is one) */
+    public Probability $oneCopy;
+
     /** @var Probability P(the eggs of a clutch with several possible sires have each their own) */
     public Probability $mixed;
 
@@ -32,8 +35,10 @@ final readonly class ErrorRates
         public Probability $lethalDead,
         ?Probability $masked = null,
         ?Probability $mixed = null,
+        ?Probability $oneCopy = null,
     ) {
         $this->masked = $masked ?? Probability::ratio(1, 10);
+        $this->oneCopy = $oneCopy ?? Probability::ratio(1, 50);
         $this->mixed = $mixed ?? Probability::ratio(0, 1);
     }
 
@@ -54,7 +59,7 @@ final readonly class ErrorRates
     {
         return [
             'unrecorded' => $this->unrecorded, 'misidentified' => $this->misidentified, 'other-sire' => $this->otherSire,
-            'misnamed' => $this->misnamed, 'masked' => $this->masked, 'mutation' => $this->mutation,
+            'misnamed' => $this->misnamed, 'one-copy' => $this->oneCopy, 'masked' => $this->masked, 'mutation' => $this->mutation,
             'lethal-dead' => $this->lethalDead, 'mixed-paternity' => $this->mixed,
         ];
     }

@@ -11,6 +11,7 @@ enum FaultKind: string
     case Misidentified = 'misidentified';
     case OtherSire = 'other-sire';
     case Misnamed = 'misnamed';
+    case OneCopy = 'one-copy';
     case Masked = 'masked';
     case Mutation = 'mutation';
 

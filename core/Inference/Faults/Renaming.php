@@ -21,7 +21,7 @@ use Destino\Probability\Rational;
  * What statements and looks say once a gene is known to be called by a wrong name: the alleles become another one, of the
  * same locus or of another, or some gene that is not looked at here.
  */
-final readonly class Renaming
+final readonly class Renaming implements StatementEdit
 {
     /** @param list<string> $alleles */
     public function __construct(private Catalogue $catalogue, private array $alleles, private ?string $instead) {}

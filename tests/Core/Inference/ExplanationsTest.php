@@ -6,12 +6,18 @@ namespace Tests\Core\Inference;
 
 use Destino\Documents\PedigreeReader;
 use Destino\Documents\PosteriorDocument;
+use Destino\Genome\Sex;
 use Destino\Inference\Conclusions\Kindred;
+use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
+use Destino\Inference\Faults\Explanation;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Faults\Misnamed;
 use Destino\Inference\Faults\OtherSire;
 use Destino\Inference\Faults\Unrecorded;
+use Destino\Probability\Probability;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -205,12 +211,49 @@ final class ExplanationsTest extends TestCase
         self::assertGreaterThan(0, $posterior->of[$whose]->count());
     }
 
+    public function testANormalYoungOfTwoVisualsCallsItsParentsNamesInQuestion(): void
+    {
+        $said = static fn (string $id, string $text): Testimony => new Testimony($id, Shelf::belief($text), Source::Own, Probability::one(), true);
+        $kindred = new Kindred(Shelf::catalogue(), [
+            'S' => new Individual('S', Sex::Male, null, null, [$said('1', 'Clown')]), 'D' => new Individual('D', Sex::Female, null, null, [$said('2', 'Clown')]),
+            'K' => new Individual('K', Sex::Female, 'S', 'D', [$said('3', 'Normal')]),
+        ]);
+        $family = (int) $kindred->familyOf('K');
+        $found = $kindred->posterior($family, [Shelf::catalogue()->groupOf('clown')])->contradictions[0]->explanations;
+        $odds = array_combine(array_map(static fn (Explanation $one): string => $one->key(), $found), array_map(static fn (Explanation $one): float => $one->odds, $found));
+        // Another sire 1 in 100; misread, and each parent's Clown some other gene, 1 in 1,000.
+        foreach (['other-sire K' => 10, 'misidentified K' => 1, 'misnamed S' => 1, 'misnamed D' => 1] as $start => $weight) {
+            $one = array_sum(array_filter($odds, static fn (string $key): bool => str_starts_with($key, $start), ARRAY_FILTER_USE_KEY));
+            self::assertEqualsWithDelta($weight / 13, $one, .02, $start.' in '.implode('; ', array_keys($odds)));
+        }
+    }
+
+    public function testAParentThatIsCalledAnotherLineIsWeighed(): void
+    {
+        $odds = self::odds([
+            self::animal('S', 'male', 'het Axanthic 1'), self::animal('D', 'female', 'het Axanthic 2'),
+            ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Axanthic 1'],
+        ]);
+        // Half of 1/20 for an unnamed het, against half of a thousandth over the three other lines of that name.
+        self::assertEqualsWithDelta(150.0, $odds['unrecorded D'] / $odds['misnamed D axanthic-1'], 1.0);
+    }
+
+    public function testTwoCopiesThatDoNotLiveAreMostLikelyOne(): void
+    {
+        $odds = self::odds([self::animal('K', 'female', 'Super Spider')]);
+        arsort($odds);
+        self::assertSame('one-copy K', array_key_first($odds));
+        self::assertEqualsWithDelta(20.0, $odds['one-copy K'] / $odds['misidentified K'], 1e-3, '1 in 50 against 1 in 1,000');
+        $answer = self::infer([self::animal('S', 'male', 'Spider'), self::animal('D', 'female', 'Spider'), ['id' => 'K', 'sire' => 'S', 'dam' => 'D', 'saw' => 'Super Spider']]);
+        self::assertSame('one-copy', $answer['contradictions'][0]['explanations'][0]['kind']);
+    }
+
     public function testTheRatesThatWereUsedStandInTheAnswer(): void
     {
         self::assertSame(
             [
                 'unrecorded' => '1/20', 'misidentified' => '1/1000', 'other-sire' => '1/100', 'misnamed' => '1/1000',
-                'masked' => '1/10', 'mutation' => '1/1000000', 'lethal-dead' => '9/10', 'mixed-paternity' => '0',
+                'one-copy' => '1/50', 'masked' => '1/10', 'mutation' => '1/1000000', 'lethal-dead' => '9/10', 'mixed-paternity' => '0',
             ],
             self::infer([])['rates'],
         );
