@@ -171,14 +171,14 @@ final readonly class CatalogueBuilder
             }
             $groups[$group->string('key')] = new LinkageGroup($group->string('key'), $loci, $r, $group->textOr('note', ''));
         }
-        foreach ($this->changes->links as [$alleles, $fraction]) {
+        foreach ($this->changes->links as [$alleles, $fraction, $coupling]) {
             $linked = array_map(
                 fn (string $allele): string => (
                     $this->genes[$allele] ?? throw CatalogueFault::unknownAllele($allele, 'a school')
                 )->string('locus'),
                 $alleles,
             );
-            $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.');
+            $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.', $coupling);
         }
 
         return $groups;

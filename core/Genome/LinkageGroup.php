@@ -16,6 +16,8 @@ final readonly class LinkageGroup
     /**
      * @param list<string> $loci keys, in order along the chromosome
      * @param list<Rational> $recombination r between locus i and locus i + 1
+     * @param Rational|null $coupling P(mutant alleles at two neighbouring loci stand on one chromosome | the animal has one copy of each and
+     *     nothing is known of its phase); null where coupling and repulsion are alike
      *
      * @throws GenomeError when there is not one r from 0 to 1/2 for each pair of neighbours
      */
@@ -24,6 +26,7 @@ final readonly class LinkageGroup
         public array $loci,
         public array $recombination,
         public string $note = '',
+        public ?Rational $coupling = null,
     ) {
         if (count($recombination) !== max(0, count($loci) - 1)) {
             throw GenomeError::neighbours($key, count($loci), count($recombination));
@@ -146,6 +149,37 @@ final readonly class LinkageGroup
         }
 
         return $all;
+    }
+
+    /**
+     * How likely each of some phasings is where nothing is known of the phase; they add up to 1.
+     *
+     * @param list<Diplotype> $phasings of the same alleles
+     * @return list<Rational>
+     */
+    public function phaseChances(array $phasings): array
+    {
+        $weights = array_map($this->phaseWeight(...), $phasings);
+        $sum = array_reduce($weights, static fn (Rational $sum, Rational $one): Rational => $sum->plus($one), Rational::zero());
+
+        return array_map(
+            static fn (Rational $one): Rational => $sum->isZero() ? Rational::of(1, count($weights)) : $one->dividedBy($sum), $weights,
+        );
+    }
+
+    private function phaseWeight(Diplotype $diplotype): Rational
+    {
+        $weight = Rational::one();
+        foreach ($this->coupling === null ? [] : array_keys($this->recombination) as $i) {
+            [[$a, $b], [$c, $d]] = [$diplotype->pairAt($i), $diplotype->pairAt($i + 1)];
+            if (($a === Allele::WILD) === ($b === Allele::WILD) || ($c === Allele::WILD) === ($d === Allele::WILD)) {
+                continue; // no single copy at one of them: there is no phase
+            }
+            $isCoupled = ($a === Allele::WILD) === ($c === Allele::WILD);
+            $weight = $weight->times($isCoupled ? $this->coupling : $this->coupling->complement());
+        }
+
+        return $weight;
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class SchoolChanges
      * @param array<string, bool|null> $toldApart whether two copies look unlike one, by allele
      * @param array<string, Severity> $severities by condition
      * @param array<string, Rational> $fractions recombination by "group:locus:locus"
-     * @param list<array{array{string, string}, Rational}> $links pairs of alleles whose loci become one linkage group, with
+     * @param list<array{array{string, string}, Rational, Rational}> $links pairs of alleles whose loci become one linkage group, with
      *     their recombination
      */
     private function __construct(
@@ -59,7 +59,7 @@ final readonly class SchoolChanges
                         ] = self::fraction($change->string('fraction'));
                         break;
                     case 'link-loci':
-                        $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction'))];
+                        $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction')), Probability::typed($change->string('coupling'))];
                         break;
                     default:
                         throw CatalogueFault::unknownChange($change->string('change'));

@@ -141,8 +141,11 @@ final readonly class CueBook
     /** Whether whatever meets the one meets the other. */
     private function isWithin(Eye $eye, Target $one, Target $other): bool
     {
-        foreach ($this->witnesses($one) as $forms) {
-            if (! $eye->holds($other, $forms)) {
+        if ($other->only && ! $one->only) {
+            return false; // something else may show beside the one
+        }
+        foreach ($this->witnesses($one, $other) as $forms) {
+            if ($eye->holds($one, $forms) && ! $eye->holds($other, $forms)) {
                 return false;
             }
         }
@@ -150,22 +153,19 @@ final readonly class CueBook
         return true;
     }
 
-    /** @return list<array<string, Form>> genotypes that meet a condition and have nothing else */
-    private function witnesses(Target $when): array
+    /** @return list<array<string, Form>> genotypes that meet a condition, with everything at the loci that another speaks of besides */
+    private function witnesses(Target $when, Target $other): array
     {
         $all = [[]];
-        foreach ($when->conditions as $condition) {
+        foreach (array_unique([...$when->loci(), ...$other->loci()]) as $locus) {
             $fitting = array_values(array_filter(
-                [
-                    ...$this->catalogue->formsAt($condition->locus()),
-                    $this->catalogue->form($condition->locus(), Allele::WILD, Allele::WILD),
-                ],
+                [...$this->catalogue->formsAt($locus), $this->catalogue->form($locus, Allele::WILD, Allele::WILD)],
                 static fn (Form $form): bool => $when->accepts($form),
             ));
             $longer = [];
             foreach ($all as $forms) {
                 foreach ($fitting as $form) {
-                    $longer[] = [$condition->locus() => $form] + $forms;
+                    $longer[] = [$locus => $form] + $forms;
                 }
             }
             $all = $longer;

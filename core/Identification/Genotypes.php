@@ -32,24 +32,38 @@ final readonly class Genotypes
         $all = $this->together($this->posterior, new Floats, $id);
         $exact = $this->exact === null ? null : $this->together($this->exact, new Fractions, $id);
         arsort($all);
-        $total = array_product(array_map(fn (int $k): int => $this->possible($id, $k), array_keys($this->posterior->strands)));
         $shown = [];
         foreach (array_slice($all, 0, $most, true) as $key => $p) {
             $shown[] = $this->shown($key, $p, $exact[$key] ?? null);
         }
 
-        return [$shown, (int) $total];
+        return [$shown, $this->total($id)];
     }
 
-    /** How many genotypes of a strand a young may have, whoever fathered it. */
-    private function possible(string $id, int $k): int
+    /**
+     * How many genotypes a young may have: those of any possible sire, each once (inclusion and exclusion over the sires). What one
+     * strand has from one sire and another strand from another is no genotype.
+     */
+    private function total(string $id): int
     {
-        $numbers = [];
-        foreach ($this->posterior->young[$id] as $strands) {
-            $numbers += array_filter($strands[$k], static fn (float $p): bool => $p > 0.0);
+        $sires = array_keys(array_filter($this->posterior->sires, static fn (float $p): bool => $p > 0.0));
+        $possible = [];
+        foreach ($sires as $i => $sire) {
+            foreach (array_keys($this->posterior->strands) as $k) {
+                $possible[$i][$k] = array_filter($this->posterior->young[$id][$sire][$k], static fn (float $p): bool => $p > 0.0);
+            }
+        }
+        $total = 0;
+        for ($set = 1; $set < 1 << count($sires); $set++) {
+            $members = array_values(array_filter(array_keys($sires), static fn (int $i): bool => ($set >> $i & 1) === 1));
+            $both = array_map(
+                static fn (int $k): int => count(array_intersect_key(...array_map(static fn (int $i): array => $possible[$i][$k], $members))),
+                array_keys($this->posterior->strands),
+            );
+            $total += (count($members) % 2 === 1 ? 1 : -1) * (int) array_product($both);
         }
 
-        return count($numbers);
+        return $total;
     }
 
     /**

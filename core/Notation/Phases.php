@@ -14,14 +14,14 @@ use Destino\Probability\Rational;
 /** Alleles that a text names, over all phases in which they can stand. */
 final class Phases
 {
-    /** @var list<string> what was taken as equally likely, since the text does not say */
+    /** @var list<string> what was assumed of a phase, since the text does not say */
     public array $notes = [];
 
     /** @param array<string, Sex> $makers by allele: the chromosome that a text puts it on */
     public function __construct(private readonly Sex $sex, private readonly array $makers) {}
 
     /**
-     * One case over all phases that fit it, equally likely where the text does not say.
+     * One case over all phases that fit it, as likely as the linkage group has them where the text does not say.
      *
      * @param list<LinkageGroup> $groups
      * @param array<string, list<string>> $alleles by locus
@@ -29,7 +29,7 @@ final class Phases
      */
     public function of(array $groups, array $alleles, Rational $weight): array
     {
-        $states = [State::none()];
+        $states = [[State::none(), $weight]];
         foreach ($groups as $group) {
             $pairs = [];
             foreach ($group->loci as $locus) {
@@ -45,17 +45,21 @@ final class Phases
             if (count($phasings) > 1 && $group->holdsSex() && $this->sex === Sex::Male) {
                 $this->notes[] = 'Which sex chromosome carries the gene is not stated: male maker and female maker are taken as equally likely.';
             }
+            if (count($phasings) > 1 && $group->coupling !== null) {
+                $this->notes[] = 'Whether its linked genes stand on one chromosome or on two is not stated: on one is taken as '
+                    .Percentage::print($group->coupling).' likely.';
+            }
             $longer = [];
-            foreach ($states as $state) {
-                foreach ($phasings as $diplotype) {
-                    $longer[] = $state->with($group, $diplotype);
+            $chances = $group->phaseChances($phasings);
+            foreach ($states as [$state, $before]) {
+                foreach ($phasings as $i => $diplotype) {
+                    $longer[] = [$state->with($group, $diplotype), $before->times($chances[$i])];
                 }
             }
             $states = $longer;
         }
-        $each = $weight->times(Rational::of(1, max(1, count($states))));
 
-        return array_map(static fn (State $state): array => [$state->key, $state, $each], $states);
+        return array_map(static fn (array $one): array => [$one[0]->key, ...$one], $states);
     }
 
     private function fitsMakers(Diplotype $diplotype, LinkageGroup $group): bool

@@ -195,4 +195,15 @@ final class DocumentsTest extends TestCase
         $this->expectExceptionMessage('loci.json');
         (new CatalogueFiles(__DIR__))->document();
     }
+
+    public function testAnEmptyObjectIsNoList(): void
+    {
+        $clutch = '{"format": "destino-clutch/1", "dam": {"genes": "Pastel"}, "sires": [{"genes": "Normal"}], "hatchlings": [{"id": 1, "cues": {}}, {"id": 2, "cues": {}}], "cues": []}';
+        foreach ([[$clutch, 'clutch'], ['{"format": "destino-project/1", "target": "Clown", "horizon": 2, "animals": [], "market": [], "assumptions": {}, "rules": {}}', 'project']] as [$text, $schema]) {
+            (new DocumentSchema($schema))->check((array) json_decode($text, true));
+        }
+        $this->expectException(DocumentError::class);
+        $this->expectExceptionMessage('wants “genes”');
+        (new DocumentSchema('clutch'))->check((array) json_decode('{"format": "destino-clutch/1", "dam": {}, "sires": [{"genes": "Normal"}]}', true));
+    }
 }

@@ -66,6 +66,23 @@ final class CueBookTest extends TestCase
         self::read($wrong);
     }
 
+    public function testARuleForWhatIsNotThereLeavesRoomForOthers(): void
+    {
+        foreach ([['no Enchi', 'Pastel'], ['not Pastel', 'Clown'], ['Pastel', 'no Enchi'], ['only Pastel', 'Pastel']] as $rules) {
+            $given = [...array_map(static fn (string $when): array => ['when' => $when, 'chances' => [.5, .5]], $rules), ['chances' => [.5, .5]]];
+            self::assertCount(3, self::read(['given' => $given])->rules, implode(', ', $rules));
+        }
+        foreach ([['no Enchi', 'no Enchi, no Pastel'], ['Pastel', 'only Super Pastel'], ['not Pastel', 'no Pastel']] as $rules) {
+            $given = [...array_map(static fn (string $when): array => ['when' => $when, 'chances' => [.5, .5]], $rules), ['chances' => [.5, .5]]];
+            try {
+                self::read(['given' => $given]);
+                self::fail(implode(' before ', $rules).' was taken');
+            } catch (IdentificationError $error) {
+                self::assertStringContainsString('can never hold', $error->getMessage());
+            }
+        }
+    }
+
     public function testACompoundMayStandBehindItsParts(): void
     {
         $cue = self::read(

@@ -50,6 +50,17 @@ final class IdentificationTest extends TestCase
         self::assertEqualsWithDelta(1.0, array_sum(array_column($found->genotypes('1', 100)[0], 'decimal')), 1e-9);
     }
 
+    public function testTheGenotypesAreCountedThatCanBe(): void
+    {
+        foreach ([
+            [['Pastel Enchi', 'Fire'], 5], // four of the first, Fire of the second; no Pastel Fire, and Normal once
+            [['Pastel Enchi het Clown', 'Pastel Fire het Clown', 'Enchi'], 12], [['Pastel'], 2],
+        ] as [$sires, $count]) {
+            [$list, $total] = self::identify('Normal', $sires, [self::young('1')])->genotypes('1', 10_000);
+            self::assertSame([$count, $count], [count($list), $total], implode(', ', $sires));
+        }
+    }
+
     public function testASureLookOfOneMovesTheOthersAndTheParents(): void
     {
         $alone = self::gene(self::identify('66% het Clown', ['Clown'], [self::young('2')]), '2', 'clown');

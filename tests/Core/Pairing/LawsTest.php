@@ -43,6 +43,24 @@ final class LawsTest extends TestCase
 
     private int $enumerated = 0;
 
+    public function testLinkedGenesOfUnknownPhaseAreMostlyInRepulsion(): void
+    {
+        $linked = ['enchi-cinnamon-allelism' => 'linked'];
+        // r = 1/20, and 1/20 in coupling: both from coupling 19/40, from repulsion 1/40: 1/20 · 19/40 + 19/20 · 1/40.
+        $table = Shelf::table(Genotypes::of(Shelf::cross('Enchi Cinnamon', 'Normal', $linked)));
+        self::assertSame(['19/400', '181/400', '181/400', '19/400'], [$table['Enchi Cinnamon'], $table['Cinnamon'], $table['Enchi'], $table['Normal']]);
+        $group = Shelf::catalogue($linked)->groupOf('enchi');
+        self::assertSame('1/20', $group->coupling?->toString());
+        $double = array_values($group->phasings(['cinnamon' => ['cinnamon', '+'], 'enchi' => ['enchi', '+']]));
+        $chances = array_map(static fn (Rational $one): string => $one->toString(), $group->phaseChances($double));
+        sort($chances);
+        self::assertSame(['1/20', '19/20'], $chances);
+        $single = array_values($group->phasings(['cinnamon' => ['cinnamon', '+']]));
+        self::assertSame(['1'], array_map(static fn (Rational $one): string => $one->toString(), $group->phaseChances($single)));
+        $banana = Shelf::catalogue()->sexGroup();
+        self::assertNull($banana->coupling, 'a male of unknown phase is a mixture of both');
+    }
+
     public function testProbabilitiesSumToOneAndLazyOrderIsTheSortedOrder(): void
     {
         $this->forAllPairs(function (Cross $cross): void {
