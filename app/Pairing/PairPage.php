@@ -94,10 +94,10 @@ class PairPage
         if ($total === '1') {
             return "Every egg is the same: {$most->outcome->label}.";
         }
-        $ties = count(array_filter($living, fn (OutcomeRow $row): bool => $row->outcome->probability->equals($most->outcome->probability)));
+        $ties = number_format((float) (string) $this->space->likeliest());
         $likely = match (true) {
-            (string) $ties === $total => "each {$most->oneIn()}",
-            $ties > 1 => "most likely {$ties} of them, {$most->oneIn()} each",
+            $ties === $total => "each {$most->oneIn()}",
+            $ties !== '1' => "most likely {$ties} of them, {$most->oneIn()} each",
             default => "most likely {$most->outcome->label}, {$most->oneIn()}",
         };
 

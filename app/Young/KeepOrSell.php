@@ -27,7 +27,7 @@ use Illuminate\Support\Collection;
  * are kept, genes of which there are many already, tubs. The keeper decides.
  *
  * @phpstan-type Row array{animal: Animal, card: AnimalCard, status: Status, keep: list<string>, sell: list<string>, price: string|null,
- *     leans: 'keep'|'sell'|'open'}
+ *     leans: 'keep'|'sell'|'open'|'ill', ill: list<string>}
  */
 class KeepOrSell
 {
@@ -69,7 +69,7 @@ class KeepOrSell
         $this->book = new Book($opened);
         $words = new WorthWords($keeper, new Workshop($opened));
         $rows = array_map(fn (Animal $one): array => $this->row($one, $statuses->status($one->id), $words), $young->all());
-        $order = ['keep' => 0, 'open' => 1, 'sell' => 2];
+        $order = ['keep' => 0, 'open' => 1, 'sell' => 2, 'ill' => 3];
         usort(
             $rows,
             fn (array $a, array $b): int => [
@@ -97,19 +97,34 @@ class KeepOrSell
                 $keep[] = "without {$name}, which most of those held back carry";
             }
         }
-        $ill = $animal->observations->first(fn (Observation $seen): bool => in_array($seen->grade, self::GRAVE, true));
-        $ill === null ?: $sell[] = "{$ill->condition}, {$ill->grade->value}: not for breeding, and a buyer must be told";
+        $ill = $this->ill($animal);
         $entry = $this->book->of($animal);
 
         return [
-            'animal' => $animal, 'card' => $card, 'status' => $status, 'keep' => $keep, 'sell' => $sell,
+            'animal' => $animal, 'card' => $card, 'status' => $status, 'keep' => $ill === [] ? $keep : [], 'sell' => $ill === [] ? $sell : [], 'ill' => $ill,
             'price' => $entry === null ? null : $this->opened->house->money($entry->low).(
                 $entry->high > $entry->low ? ' to '.$this->opened->house->money($entry->high) : ''
             ),
             'leans' => match (true) {
-            $ill !== null => 'sell', $isWanted => 'keep', $keep === [] && $sell !== [] => 'sell', default => 'open',
+            $ill !== [] => 'ill', $isWanted => 'keep', $keep === [] && $sell !== [] => 'sell', default => 'open',
             },
         ];
+    }
+
+    /**
+     * What is wrong with it by the newest note of each condition, where it weighs: whether it is kept or sold then is no matter of genes.
+     *
+     * @return list<string>
+     */
+    private function ill(Animal $animal): array
+    {
+        $newest = [];
+        foreach ($animal->observations->sortBy(fn (Observation $seen): array => [$seen->on->format('Y-m-d'), $seen->id]) as $seen) {
+            $newest[mb_strtolower($seen->condition)] = $seen;
+        }
+        $grave = array_filter($newest, fn (Observation $seen): bool => in_array($seen->grade, self::GRAVE, true));
+
+        return array_values(array_map(fn (Observation $seen): string => "{$seen->condition}, {$seen->grade->value} on {$seen->on->format('j M Y')}", $grave));
     }
 
     /** Above 0 where more of the sex are wanted among those held back, below where there are enough; null where it is even. */

@@ -69,6 +69,30 @@ final readonly class OutcomeSpace
     }
 
     /**
+     * How many outcomes of eggs that live are as likely as the most likely of them. A product is at its highest only where each of its
+     * factors is, so that none has to be listed for it.
+     */
+    public function likeliest(): BigInteger
+    {
+        [$most, $count] = [Rational::zero(), BigInteger::zero()];
+        foreach ($this->regions as $region) {
+            [$product, $ties] = [Rational::one(), BigInteger::one()];
+            foreach ($region as $items) {
+                $living = array_filter($items, static fn (SpaceItem $item): bool => ! $item->members[0]->isLethal);
+                $best = array_reduce($living, static fn (Rational $best, SpaceItem $item): Rational => $item->probability->compareTo($best) > 0 ? $item->probability : $best, Rational::zero());
+                $product = $product->times($best);
+                $ties = $ties->multipliedBy(count(array_filter($living, static fn (SpaceItem $item): bool => $item->probability->equals($best))));
+            }
+            $order = $product->compareTo($most);
+            if ($order >= 0 && ! $product->isZero()) {
+                [$most, $count] = [$product, $order === 0 ? $count->plus($ties) : $ties];
+            }
+        }
+
+        return $count;
+    }
+
+    /**
      * The outcomes from the most likely down, ties in printer's order. Each step costs the number of blocks times the
      * logarithm of the steps so far; nothing is built ahead, and of a product only the factor that moved is multiplied anew.
      *

@@ -196,6 +196,10 @@ class MoneyTest extends TestCase
         $young('Boy', 'male', 'Pinstripe', 'growing');
         $ill = $young('Bent', 'female', 'Normal', 'growing');
         $ill->observations()->create(['condition' => 'Spinal kinking', 'grade' => 'severe', 'on' => '2026-08-01']);
+        $healed = $young('Healed', 'female', 'Normal', 'growing');
+        foreach (['2026-09-01' => 'none', '2026-08-01' => 'severe'] as $on => $grade) {
+            $healed->observations()->create(['condition' => 'Respiratory infection', 'grade' => $grade, 'on' => $on]);
+        }
         $young('Gone', 'female', 'Normal', 'sold');
         $page = new KeepOrSell('2026', app(Doorway::class)->open($this->keeper()));
         $rows = array_combine(array_map(fn (array $row): string => $row['animal']->name, $page->rows), $page->rows);
@@ -207,9 +211,11 @@ class MoneyTest extends TestCase
             [['enough males are held back: 4 of 4', 'Pinstripe is in 100 % of those held back already'], 'sell'],
             [$rows['Boy']['sell'], $rows['Boy']['leans']],
         );
-        $this->assertSame('sell', $rows['Bent']['leans']);
+        $this->assertSame(['ill', [], []], [$rows['Bent']['leans'], $rows['Bent']['keep'], $rows['Bent']['sell']]);
+        $this->assertSame('Bent', $page->rows[count($page->rows) - 1]['animal']->name);
+        $this->assertSame(['Healed', 'open'], [$rows['Healed']['animal']->name, $rows['Healed']['leans']], 'the newest note counts');
         $this->assertSame('4 held back: 4 males.', $page->heldWords());
-        $this->get('/young?season=2026')->assertOk()->assertSee('a buyer must be told');
+        $this->get('/young?season=2026')->assertOk()->assertSee('Not for breeding')->assertSee('Spinal kinking, severe on 1 Aug 2026. If you sell, tell the buyer. Ask a reptile vet');
         $this->get('/young?season=1999')->assertOk()->assertSee('No young of 1999 are here.');
     }
 

@@ -11,10 +11,13 @@
                     <li class="sheet">
                         <div class="row-flow in-line"><span class="young-print">{!! $prints->ofBelief($row['card']->belief(), $row['card']->days(), $row['animal']->id) !!}</span>
                             <span><a href="{{ route('animals.show', $row['animal']) }}"><strong>{{ $row['animal']->name }}</strong></a> <x-sex :animal="$row['animal']"/> <span class="tag">{{ $row['status']->value }}</span><span class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
-                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides'][$row['leans']] }}</strong>@if ($seesMoney && $row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
+                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney && $row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
+                        @if ($row['ill'] !== [])
+                            <p class="mb-1"><x-icon name="exclamation-triangle"/> {{ implode('; ', $row['ill']) }}. If you sell, tell the buyer. Ask a reptile vet what is best for it.</p>
+                        @endif
                         @if ($row['keep'] !== [])<ul class="reasons small mb-1">@foreach ($row['keep'] as $why)<li><span class="tag hit">for keeping</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['sell'] !== [])<ul class="reasons small mb-1">@foreach ($row['sell'] as $why)<li><span class="tag">for selling</span> {{ $why }}</li>@endforeach</ul>@endif
-                        @if ($row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No plan needs it, and no gene or sex of those held back speaks against it.</p>@endif
+                        @if ($row['ill'] === [] && $row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No plan needs it, and no gene or sex of those held back speaks against it.</p>@endif
                         @if ($may && $row['status']->value !== 'hold-back')
                             <form method="post" action="{{ route('status.store', $row['animal']) }}" class="row-flow mt-2 no-print" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="status" value="hold-back"><input type="hidden" name="on" value="{{ now()->format('Y-m-d') }}"><input type="hidden" name="review_on" value="{{ $page->reviewOn() }}">
                                 <input class="input slim" name="reason" maxlength="400" value="{{ Str::limit($row['keep'][0] ?? '', 380) }}" aria-label="Why {{ $row['animal']->name }} is held back" placeholder="why" required><button class="button slim" type="submit">Hold back</button><a class="button slim" href="{{ route('animals.show', $row['animal']) }}#sale">Offer</a></form>

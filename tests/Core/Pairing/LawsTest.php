@@ -43,6 +43,20 @@ final class LawsTest extends TestCase
 
     private int $enumerated = 0;
 
+    public function testTheLikeliestAreCountedWithoutBeingListed(): void
+    {
+        foreach ([['Pastel Enchi Fire', 'Clown Mojave', 16], ['Pastel', 'Pastel', 1], ['Spider', 'Spider', 1], ['Pastel het Clown', 'Enchi het Clown', 4], ['Normal', 'Normal', 1]] as [$sire, $dam, $count]) {
+            foreach ([Genotypes::of(Shelf::cross($sire, $dam)), Looks::of(Shelf::cross($sire, $dam))] as $space) {
+                $living = array_values(array_filter(iterator_to_array($space->walk(), false), static fn (Outcome $one): bool => ! $one->isLethal));
+                $ties = array_filter($living, static fn (Outcome $one): bool => $one->probability->equals($living[0]->probability));
+                self::assertSame((string) count($ties), (string) $space->likeliest(), "{$sire} × {$dam}");
+            }
+            self::assertSame((string) $count, (string) Genotypes::of(Shelf::cross($sire, $dam))->likeliest(), "{$sire} × {$dam}");
+        }
+        $many = Genotypes::of(Shelf::cross('Pastel Enchi Fire Mojave Spotnose Leopard', 'Pinstripe Cinnamon Black Head Yellow Belly'));
+        self::assertSame((string) $many->total(), (string) $many->likeliest(), 'all alike');
+    }
+
     public function testLinkedGenesOfUnknownPhaseAreMostlyInRepulsion(): void
     {
         $linked = ['enchi-cinnamon-allelism' => 'linked'];
