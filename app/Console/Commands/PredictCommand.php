@@ -39,7 +39,7 @@ class PredictCommand extends AnswerCommand
         $question = $this->asked();
         $schools = $this->schools();
         $shelf = app(CatalogueShelf::class);
-        $prediction = Prediction::of($shelf->catalogue($schools), $question, $shelf->names($schools));
+        $prediction = Prediction::of($shelf->catalogue($schools), $question, $shelf->names($schools), under: $shelf->catalogue(...));
         $most = $this->option('top') === null
             ? ($this->option('json') ? 1000 : 40)
             : $this->wholeNumber('top', 1, 100_000, QuestionError::top(...));

@@ -99,7 +99,7 @@ class PairController extends Controller
         try {
             $prediction = Prediction::of(
                 $this->shelf->catalogue($inquiry->schools), $inquiry->question(), $this->shelf->names($inquiry->schools),
-                $this->shelf->lines, $inquiry->known(), $this->shelf->isSlashEither,
+                $this->shelf->lines, $inquiry->known(), $this->shelf->isSlashEither, $this->shelf->catalogue(...),
             );
 
             return $inquiry->errors === []

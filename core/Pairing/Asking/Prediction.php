@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Pairing\Asking;
 
+use Closure;
+use Destino\DestinoError;
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Claim;
@@ -19,6 +21,7 @@ use Destino\Pairing\By;
 use Destino\Pairing\Cross;
 use Destino\Pairing\Genotypes;
 use Destino\Pairing\Looks;
+use Destino\Pairing\Outcome;
 use Destino\Pairing\OutcomeSpace;
 use Destino\Pairing\PairingError;
 use Destino\Pairing\TargetOdds;
@@ -26,6 +29,13 @@ use Destino\Pairing\TargetOdds;
 /** The answer to a question about a pairing; what it rests on comes with it. */
 final readonly class Prediction
 {
+    /** Outcomes that are compared between the schools of a disputed fact, from the most likely down. */
+    private const COMPARED = 120;
+
+    /**
+     * @param array<string, string> $lines
+     * @param (Closure(array<string, string>): Catalogue)|null $under the same facts with other schools chosen
+     */
     private function __construct(
         public Question $question,
         public Catalogue $catalogue,
@@ -33,6 +43,9 @@ final readonly class Prediction
         public Reading $dam,
         public Cross $cross,
         public ?TargetOdds $target,
+        private array $lines,
+        private bool $isOfTexts,
+        private ?Closure $under,
     ) {}
 
     /**
@@ -41,6 +54,8 @@ final readonly class Prediction
      * @param array<string, string> $lines the line that house rules name for a shared word
      * @param array{sire?: Belief, dam?: Belief} $known what is believed of a parent already, in place of reading its text
      * @param bool $isSlashEither whether a slash between names that are mixed up means "one of these"
+     * @param (Closure(array<string, string>): Catalogue)|null $under the same facts with other schools chosen, so that only those
+     *     disputes are told on which something in the answer rests
      *
      * @throws UnreadableQuestion when a part cannot be read
      * @throws PairingError when per hatchling is asked and nothing hatches
@@ -52,6 +67,7 @@ final readonly class Prediction
         array $lines = [],
         array $known = [],
         bool $isSlashEither = false,
+        ?Closure $under = null,
     ): self {
         $names ??= new NameIndex($catalogue);
         $reader = new GenotypeReader($catalogue, $names, $lines, $isSlashEither);
@@ -75,6 +91,9 @@ final readonly class Prediction
             $dam,
             $cross,
             $target === null ? null : TargetOdds::of($cross, $target, $question->hatched),
+            $lines,
+            $known === [],
+            $under,
         );
     }
 
@@ -94,7 +113,7 @@ final readonly class Prediction
         return Advisor::advise($this->cross);
     }
 
-    /** @return list<Claim> disputed facts about what these parents carry or may carry, on which the answer rests */
+    /** @return list<Claim> disputed facts about what these parents carry or may carry, on which something in the answer rests */
     public function disputes(): array
     {
         $claims = [];
@@ -112,7 +131,43 @@ final readonly class Prediction
             }
         }
 
-        return array_values($claims);
+        return array_values(array_filter($claims, $this->restsOn(...)));
+    }
+
+    /** Whether another school of a dispute would give another answer: it is asked. Like is held against like, both from the texts. */
+    private function restsOn(Claim $claim): bool
+    {
+        if ($this->under === null) {
+            return true;
+        }
+        $chosen = $this->catalogue->schools[$claim->key] ?? $claim->default;
+        try {
+            $own = ($this->isOfTexts ? $this : self::of($this->catalogue, $this->question, null, $this->lines))->said();
+            foreach (array_diff(array_keys($claim->schools), [$chosen]) as $school) {
+                $catalogue = ($this->under)([$claim->key => (string) $school] + $this->catalogue->schools);
+                if (self::of($catalogue, $this->question, null, $this->lines)->said() !== $own) {
+                    return true;
+                }
+            }
+        } catch (DestinoError) {
+            return true; // what is written here means something else there, or nothing
+        }
+
+        return false;
+    }
+
+    /** @return list<mixed> what the answer says, as far as it is compared */
+    private function said(): array
+    {
+        $space = $this->outcomes();
+
+        return [
+            (string) $space->total(), $this->target?->chance->perEgg()->toString(), $this->cross->survival()->toString(),
+            array_map(
+                static fn (Outcome $one): array => [$one->label, $one->probability->toString(), $one->sex, $one->isLethal], $space->top(self::COMPARED),
+            ),
+            array_map(static fn (Advice $advice): string => $advice->text, $this->advice()),
+        ];
     }
 
     public function assumptions(): Assumptions

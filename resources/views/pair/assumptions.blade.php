@@ -2,7 +2,7 @@
 <ul class="mb-2">@foreach ($assumptions->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul>
 @if (! $survival->isOne())<p>{{ $say->fraction($survival) }} of the eggs do not die of their form ({{ $say->percent($survival) }}). Odds are shown per {{ $page->unit() }}.</p>@endif
 @if ($claims !== [])
-    <h3 class="mb-2">Keepers disagree about these; the choice changes the numbers above</h3>
+    <h3 class="mb-2">Keepers disagree about these, and another choice would give another answer</h3>
     <form method="get" action="{{ route('pair') }}" class="stack no-print" data-module="autosend">
         @foreach ($inquiry->query(['school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
         @foreach ($claims as [$claim, $chosen, $ours])

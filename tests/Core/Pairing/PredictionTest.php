@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pairing;
 
+use Destino\Genome\Claim;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\Question;
 use Destino\Pairing\Asking\UnreadableQuestion;
@@ -43,6 +44,25 @@ final class PredictionTest extends TestCase
         self::assertSame('1/20', $assumptions->schools['banana-sex-fraction']);
         self::assertSame('allelic', $assumptions->schools['spider-blackhead-allelism']);
         self::assertCount(2, $assumptions->readings, 'the unknown phase, and one copy of a dominant gene, told once');
+    }
+
+    public function testOnlyThoseDisputesAreToldThatChangeTheAnswer(): void
+    {
+        $told = static function (string $sire, string $dam, array $schools = []): array {
+            $under = Shelf::catalogue(...);
+            $question = new Question($sire, $dam);
+            $claims = Prediction::of(Shelf::catalogue($schools), $question, Shelf::facts()->names($schools), under: $under)->disputes();
+
+            return array_map(static fn (Claim $claim): string => $claim->key, $claims);
+        };
+        $about = static fn (string $key, array $claims): bool => in_array($key, $claims, true);
+        $allelism = 'enchi-cinnamon-allelism';
+        self::assertTrue($about($allelism, $told('Enchi Cinnamon', 'Normal')), 'one locus or two: both, or exactly one');
+        self::assertTrue($about($allelism, $told('Enchi', 'Cinnamon')), 'the young with both are compounds');
+        foreach ([[], [$allelism => 'allelic'], [$allelism => 'linked']] as $schools) {
+            self::assertFalse($about($allelism, $told('Enchi', 'Normal', $schools)), 'Enchi alone is half of them, whoever is right');
+        }
+        self::assertNotSame([], self::predict(new Question('Enchi', 'Normal'))->disputes(), 'where nobody can say, all are told');
     }
 
     public function testATargetThatNamesASexTellsTheSexesApart(): void
