@@ -32,7 +32,8 @@ class SqliteConnector extends Connector
             try {
                 $connection = new ImmediateSqlite($address, $username, $password, $options);
                 $pragma === null ?: $connection->exec($pragma);
-                $connection->query('select 1 from sqlite_master limit 1')?->closeCursor();
+                $asked = $connection->query('select 1 from sqlite_master limit 1');
+                $asked === false ?: $asked->closeCursor();
 
                 return $connection;
             } catch (PDOException $error) {

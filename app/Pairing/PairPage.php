@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pairing;
 
 use App\Catalogue\CatalogueShelf;
+use App\Collection\Kept;
 use App\Family\Relatedness;
 use App\House\House;
 use App\Words\OddsWords;
@@ -48,7 +49,8 @@ class PairPage
         int $most,
         public readonly ?Relatedness $relatedness,
         House $house,
-        CatalogueShelf $shelf,
+        private readonly CatalogueShelf $shelf,
+        private readonly Kept $kept,
     ) {
         $this->space = $prediction->outcomes();
         $this->rows = array_map((new RowMaker($prediction))->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
@@ -174,10 +176,19 @@ class PairPage
         return Square::allOf($this->prediction->cross);
     }
 
-    /** @return list<Claim> disputes that touch what these parents carry */
+    /** @return list<Claim> disputes on which something in the answer rests; asking each school is kept */
     public function claims(): array
     {
-        return $this->prediction->disputes();
+        $asked = [$this->prediction->question, $this->prediction->catalogue->schools, $this->shelf->fingerprint()];
+        $name = 'disputes:'.hash('xxh128', serialize($asked));
+        $keys = $this->kept->get($name);
+        if (! is_array($keys)) {
+            $keys = array_map(fn (Claim $claim): string => $claim->key, $this->prediction->disputes());
+            $this->kept->put($name, $keys);
+        }
+        $claims = $this->prediction->catalogue->claims;
+
+        return array_values(array_filter(array_map(fn (string $key): ?Claim => $claims[$key] ?? null, $keys)));
     }
 
     public function names(Form $form): string

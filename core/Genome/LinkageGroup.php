@@ -170,7 +170,10 @@ final readonly class LinkageGroup
     private function phaseWeight(Diplotype $diplotype): Rational
     {
         $weight = Rational::one();
-        foreach ($this->coupling === null ? [] : array_keys($this->recombination) as $i) {
+        if ($this->coupling === null) {
+            return $weight;
+        }
+        foreach (array_keys($this->recombination) as $i) {
             [[$a, $b], [$c, $d]] = [$diplotype->pairAt($i), $diplotype->pairAt($i + 1)];
             if (($a === Allele::WILD) === ($b === Allele::WILD) || ($c === Allele::WILD) === ($d === Allele::WILD)) {
                 continue; // no single copy at one of them: there is no phase

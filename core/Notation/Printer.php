@@ -118,7 +118,7 @@ final readonly class Printer
             'word' => $this->word(reset($forms), Rational::one(), implode(' or ', array_keys($forms))),
             'loci' => array_values(array_map(static fn (Form $form): string => $form->locus, $forms)),
             'isEven' => count(array_unique(array_map(static fn (Rational $chance): string => $chance->toString(), $chances))) === 1,
-            'chances' => array_replace($forms, $chances),
+            'chances' => array_map(static fn (Form $form): Rational => $chances[$form->text], $forms),
         ];
     }
 

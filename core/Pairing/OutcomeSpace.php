@@ -79,9 +79,13 @@ final readonly class OutcomeSpace
             [$product, $ties] = [Rational::one(), BigInteger::one()];
             foreach ($region as $items) {
                 $living = array_filter($items, static fn (SpaceItem $item): bool => ! $item->members[0]->isLethal);
-                $best = array_reduce($living, static fn (Rational $best, SpaceItem $item): Rational => $item->probability->compareTo($best) > 0 ? $item->probability : $best, Rational::zero());
+                $best = Rational::zero();
+                foreach ($living as $item) {
+                    $best = $item->probability->compareTo($best) > 0 ? $item->probability : $best;
+                }
                 $product = $product->times($best);
-                $ties = $ties->multipliedBy(count(array_filter($living, static fn (SpaceItem $item): bool => $item->probability->equals($best))));
+                $equal = array_filter($living, static fn (SpaceItem $item): bool => $item->probability->equals($best));
+                $ties = $ties->multipliedBy(count($equal));
             }
             $order = $product->compareTo($most);
             if ($order >= 0 && ! $product->isZero()) {

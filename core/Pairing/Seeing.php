@@ -47,19 +47,8 @@ final readonly class Seeing
      */
     public function regions(array $blocks): array
     {
-        /** @var list<array{list<array{string, list<array{Mask, Form}>, list<BlockOutcome>}>}> $ways */
-        $ways = [[]];
-        foreach ($blocks as $outcomes) {
-            $longer = [];
-            foreach ($this->parts($outcomes) as $part) {
-                foreach ($ways as $before) {
-                    $longer[] = [...$before, $part];
-                }
-            }
-            $ways = $longer;
-        }
         $regions = [];
-        foreach ($ways as $parts) {
+        foreach ($this->ways($blocks) as $parts) {
             $hiding = array_merge(...array_column($parts, 1));
             $key = $shown = [];
             foreach ($parts as $i => [$name, $masks]) {
@@ -81,6 +70,28 @@ final readonly class Seeing
             static fn (array $region): array => [array_map(static fn (array $parts): array => array_merge(...array_values($parts)), $region[0]), $region[1]],
             array_values($regions),
         );
+    }
+
+    /**
+     * One part of each block, in every way.
+     *
+     * @param list<list<BlockOutcome>> $blocks
+     * @return list<list<array{string, list<array{Mask, Form}>, list<BlockOutcome>}>>
+     */
+    private function ways(array $blocks): array
+    {
+        if ($blocks === []) {
+            return [[]];
+        }
+        $last = $this->parts(array_pop($blocks));
+        $ways = [];
+        foreach ($this->ways($blocks) as $before) {
+            foreach ($last as $part) {
+                $ways[] = [...$before, $part];
+            }
+        }
+
+        return $ways;
     }
 
     /**

@@ -102,9 +102,12 @@ class PairController extends Controller
                 $this->shelf->lines, $inquiry->known(), $this->shelf->isSlashEither, $this->shelf->catalogue(...),
             );
 
-            return $inquiry->errors === []
-                ? new PairPage($prediction, $inquiry, $rows, $this->relatedness($inquiry, $keeper), $this->house, $this->shelf)
-                : null;
+            if ($inquiry->errors !== []) {
+                return null;
+            }
+            $relatedness = $this->relatedness($inquiry, $keeper);
+
+            return new PairPage($prediction, $inquiry, $rows, $relatedness, $this->house, $this->shelf, $this->opened->kept);
         } catch (UnreadableQuestion $error) {
             foreach ($error->errors as $field => $errors) {
                 $inquiry->errors[$field] ??= implode(' ', array_map(fn (DestinoError $each): string => $each->getMessage(), $errors));

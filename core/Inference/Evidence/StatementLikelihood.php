@@ -18,10 +18,12 @@ final class StatementLikelihood
      *
      * whose average over what it allows is c, so that one at 50 % moves nothing and one at 75 % weighs 3 : 1, whatever it names.
      *
-     * @param array<array-key, Rational|null> $says P(named part | statement) by genotype; null where the statement excludes it
-     * @param array<array-key, array-key>|null $parts the named part of each genotype; null where the percentages do not count
-     * @param array<array-key, Rational> $before weight of each genotype before the statement
-     * @return array<array-key, Rational> by genotype
+     * @template K of array-key
+     *
+     * @param array<K, Rational|null> $says P(named part | statement) by genotype; null where the statement excludes it
+     * @param array<K, array-key>|null $parts the named part of each genotype; null where the percentages do not count
+     * @param array<K, Rational> $before weight of each genotype before the statement
+     * @return array<K, Rational> by genotype
      */
     public static function of(Rational $certainty, array $says, ?array $parts = null, array $before = []): array
     {
@@ -57,7 +59,9 @@ final class StatementLikelihood
             $prior = $before[$key] ?? Rational::zero();
             $weights->add($parts[$key], null, $prior);
             $all = $all->plus($prior);
-            $prior->isZero() || $said[$parts[$key]] = $chance;
+            if (! $prior->isZero()) {
+                $said[$parts[$key]] = $chance;
+            }
         }
         $sums = $weights->sums();
         $possible = array_reduce($said, static fn (Rational $sum, Rational $chance): Rational => $sum->plus($chance), Rational::zero());

@@ -62,7 +62,7 @@ final readonly class HalvedCopies implements StatementEdit
                     $second[$at] = Allele::WILD;
                 }
             }
-            $state = $state->with($this->catalogue->groups[$key], new Diplotype($first, array_values($second)));
+            $state = $state->with($this->catalogue->groups[$key], new Diplotype($first, $second));
         }
 
         return $state;

@@ -30,7 +30,7 @@ use Destino\Pairing\TargetOdds;
 final readonly class Prediction
 {
     /** Outcomes that are compared between the schools of a disputed fact, from the most likely down. */
-    private const COMPARED = 120;
+    private const COMPARED = 60;
 
     /**
      * @param array<string, string> $lines
@@ -131,20 +131,30 @@ final readonly class Prediction
             }
         }
 
-        return array_values(array_filter($claims, $this->restsOn(...)));
-    }
-
-    /** Whether another school of a dispute would give another answer: it is asked. Like is held against like, both from the texts. */
-    private function restsOn(Claim $claim): bool
-    {
-        if ($this->under === null) {
-            return true;
+        if ($this->under === null || $claims === []) {
+            return array_values($claims);
         }
-        $chosen = $this->catalogue->schools[$claim->key] ?? $claim->default;
         try {
             $own = ($this->isOfTexts ? $this : self::of($this->catalogue, $this->question, null, $this->lines))->said();
+        } catch (DestinoError) {
+            return array_values($claims); // what is known of a parent has no words here that could be read under another school
+        }
+
+        return array_values(array_filter($claims, fn (Claim $claim): bool => $this->restsOn($claim, $this->under, $own)));
+    }
+
+    /**
+     * Whether another school of a dispute would give another answer: it is asked. Like is held against like, both from the texts.
+     *
+     * @param Closure(array<string, string>): Catalogue $under
+     * @param list<mixed> $own what the answer says as it is
+     */
+    private function restsOn(Claim $claim, Closure $under, array $own): bool
+    {
+        $chosen = $this->catalogue->schools[$claim->key] ?? $claim->default;
+        try {
             foreach (array_diff(array_keys($claim->schools), [$chosen]) as $school) {
-                $catalogue = ($this->under)([$claim->key => (string) $school] + $this->catalogue->schools);
+                $catalogue = $under([$claim->key => $school] + $this->catalogue->schools);
                 if (self::of($catalogue, $this->question, null, $this->lines)->said() !== $own) {
                     return true;
                 }
