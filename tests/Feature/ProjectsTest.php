@@ -5,9 +5,11 @@ namespace Tests\Feature;
 use App\Collection\Doorway;
 use App\Collection\Opened;
 use App\Http\Requests\OfferLines;
+use App\Models\Clutch;
 use App\Models\Project;
 use App\Models\User;
 use App\Projects\ProjectPage;
+use App\Projects\SeasonList;
 use App\Projects\Workshop;
 use Database\Seeders\DemoSeeder;
 use Destino\Documents\ProjectReader;
@@ -191,6 +193,30 @@ class ProjectsTest extends TestCase
             '/clutches', ['dam_id' => $tender->id, 'sires' => [$barge->id], 'paired_on' => now()->subDays(20)->format('Y-m-d')],
         )->assertSessionHasNoErrors();
         $this->get('/projects')->assertSee('Together already')->assertDontSee('Skiff × Tender');
+    }
+
+    public function test_a_male_that_is_with_a_female_has_one_fewer_to_give(): void
+    {
+        $this->put('/house', ['females_per_male' => '1'])->assertSessionHasNoErrors();
+        $skiff = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Tender', 'genotype' => 'het Clown', 'hatched_on' => '2021-07-01']);
+        $punt = $this->made(['name' => 'Punt', 'genotype' => 'Normal', 'hatched_on' => '2021-07-01']);
+        $this->post('/projects', ['target' => 'Clown, female', 'horizon' => '1', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
+        $projects = Project::query()->with('latestPlan')->get()->all();
+        $names = fn (array $pairs, SeasonList $list): array => array_map(
+            fn (array $one): string => $list->name($one['sire']).' × '.$list->name($one['dam']), $pairs,
+        );
+        $before = new SeasonList($projects, 1);
+        $this->assertSame([['Skiff × Tender'], []], [$names($before->grants, $before), $names($before->waiting, $before)]);
+
+        $clutch = ['dam_id' => $punt->id, 'sires' => [$skiff->id], 'paired_on' => now()->subDays(20)->format('Y-m-d')];
+        $this->post('/clutches', $clutch)->assertSessionHasNoErrors();
+        $clutches = Clutch::query()->with(['sires.animal', 'dam'])->get();
+        $after = new SeasonList($projects, 1, $clutches);
+        $this->assertSame([[], ['Skiff × Tender']], [$names($after->grants, $after), $names($after->waiting, $after)]);
+        $this->assertStringStartsWith('Skiff has as many females', $after->waiting[0]['why']);
+        $two = new SeasonList($projects, 2, $clutches);
+        $this->assertSame(['Skiff × Tender'], $names($two->grants, $two), 'where a male is given two, one is left');
     }
 
     public function test_why_not_this_pair_is_answered_with_what_it_would_cost(): void

@@ -189,7 +189,7 @@ final class IdentificationTest extends TestCase
         );
         $cues = [...self::cues(), 'late' => $late];
         $found = self::identify(
-            'Normal', ['Yellow Belly'], [self::young('1', days: 3), self::young('2', days: 80), self::young('3', 'Yellow Belly', days: 80)],
+            'Normal', ['Yellow Belly'], [self::young('1', days: 59), self::young('2', days: 60), self::young('3', 'Yellow Belly', days: 60)],
             cues: $cues,
         );
         self::assertSame(['late'], array_map(static fn (Cue $cue): string => $cue->key, $found->cues('1')['later']));

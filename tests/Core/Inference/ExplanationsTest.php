@@ -162,6 +162,46 @@ final class ExplanationsTest extends TestCase
         );
     }
 
+    public function testFiveYoungAreEnoughToWonderAtAndFourAreNot(): void
+    {
+        $parents = [self::animal('S', 'male', 'Banana (male maker)'), self::animal('D', 'female', 'Normal')];
+        foreach ([4 => 0, 5 => 1] as $count => $matters) {
+            $young = array_map(
+                static fn (int $i): array => ['id' => "K{$i}", 'sire' => 'S', 'dam' => 'D', 'sex' => 'female', 'saw' => 'Banana'],
+                range(1, $count),
+            );
+            $answer = self::infer([...$parents, ...$young]);
+            self::assertCount($matters, $answer['unlikely'], "{$count} Banana daughters of a male maker");
+        }
+        self::assertEqualsWithDelta(.07 ** 5, $answer['unlikely'][0]['decimal'], 1e-10);
+    }
+
+    public function testAGeneMayHaveComeUnseenOverThreeGenerations(): void
+    {
+        $animals = [self::animal('S', 'male', 'Clown'), self::animal('D1', 'female', 'Normal')];
+        foreach ([1, 2] as $i) {
+            $animals[] = self::animal("N{$i}", 'male', 'Normal');
+            $animals[] = ['id' => 'D'.($i + 1), 'sex' => 'female', 'sire' => "N{$i}", 'dam' => "D{$i}", 'saw' => 'not Clown'];
+        }
+        $odds = self::odds([...$animals, ['id' => 'K', 'sire' => 'S', 'dam' => 'D3', 'saw' => 'Clown']]);
+        self::assertArrayHasKey('unrecorded D1', $odds);
+        self::assertEqualsWithDelta($odds['unrecorded N1'], $odds['unrecorded D1'], 1e-9, 'both are as far away');
+        self::assertEqualsWithDelta(2.0, $odds['unrecorded N2'] / $odds['unrecorded D1'], 1e-6, 'one passing on fewer');
+    }
+
+    public function testAWholeClutchMayBeMistaken(): void
+    {
+        $odds = self::odds([
+            self::animal('S', 'male', 'Normal'), self::animal('D', 'female', 'Normal'),
+            ...array_map(static fn (int $i): array => ['id' => "K{$i}", 'sire' => 'S', 'dam' => 'D', 'saw' => 'Clown'], [1, 2, 3]),
+        ]);
+        // Each by itself, 1 in 1,000 a young, against a gene in both parents that nobody recorded and that all three have twice.
+        self::assertEqualsWithDelta(
+            1e-9 / (.0025 * .25 ** 3),
+            $odds['misidentified K1 + misidentified K2 + misidentified K3'] / $odds['unrecorded D + unrecorded S'], 1e-6,
+        );
+    }
+
     public function testSeveralMattersAreWeighedTogether(): void
     {
         // One hidden het of the sire explains the visuals of three dams at once; each dam needs its own.

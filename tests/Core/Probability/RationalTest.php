@@ -77,6 +77,18 @@ final class RationalTest extends TestCase
         });
     }
 
+    public function testTheLogarithmOfWhatNoFloatHolds(): void
+    {
+        $large = Rational::one();
+        for ($i = 0; $i < 900; $i++) {
+            $large = $large->times(Rational::of(7));
+        }
+        self::assertEqualsWithDelta(900 * log(7), $large->log(), 1e-9);
+        self::assertEqualsWithDelta(-900 * log(7), Rational::one()->dividedBy($large)->log(), 1e-9);
+        self::assertEqualsWithDelta(log(3), $large->times(Rational::of(3))->dividedBy($large)->log(), 1e-12);
+        self::assertSame(-INF, Rational::zero()->log());
+    }
+
     public function testPercentagesRoundHalfUp(): void
     {
         self::assertSame('66.67', Rational::of(2, 3)->toPercent(2));

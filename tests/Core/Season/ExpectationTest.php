@@ -45,6 +45,19 @@ final class ExpectationTest extends TestCase
         self::assertLessThan($others->deviation, $own->deviation);
     }
 
+    public function testFemalesDifferFromOneAnother(): void
+    {
+        // Two records of others, each with variance 2 · 1.9²: the mean that a female starts from is halfway, sure to 1.9²/2; her own
+        // mean lies about it with 1.9² more.
+        $others = Expectation::of(Gap::layingToPip(), [], [61, 61]);
+        self::assertEqualsWithDelta(59.25, $others->mean, 1e-9);
+        self::assertEqualsWithDelta(1.9 * sqrt(.5 + 1 + 1), $others->deviation, 1e-9);
+        // One of her own, 1.9² about her mean, weighs 3 : 2 against that.
+        $own = Expectation::of(Gap::layingToPip(), [60], [61, 61]);
+        self::assertEqualsWithDelta((2 * 59.25 + 3 * 60) / 5, $own->mean, 1e-9);
+        self::assertEqualsWithDelta(1.9 * sqrt(.6 + 1), $own->deviation, 1e-9);
+    }
+
     public function testWhatHasPassedWithoutItIsLeftOut(): void
     {
         $pips = Expectation::of(Gap::layingToPip());

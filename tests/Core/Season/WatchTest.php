@@ -46,6 +46,8 @@ class WatchTest extends TestCase
         yield 'a slow fall' => [self::every([...$calm, 31.2, 31.0, 30.8, 30.6, 30.4, 30.2, 30.0, 29.8]), ['drift']];
         yield 'a jump two days ago' => [self::every([28.0, ...array_fill(0, 290, 31.5)]), []];
         yield 'silence for two hours' => [self::every($calm, 10, 120), ['silence']];
+        yield 'an hour without a message, where one comes each ten minutes' => [self::every($calm, 10, 60), []];
+        yield 'a minute more' => [self::every($calm, 10, 61), ['silence']];
         yield 'hand readings, a day ago' => [self::every($calm, 1440, 1440), []];
         yield 'hand readings, four days ago' => [self::every($calm, 1440, 4 * 1440), ['silence']];
         yield 'one reading, three and a half days ago' => [self::every([31.5], 10, 5040), ['silence']];
