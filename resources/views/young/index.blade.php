@@ -4,14 +4,14 @@
         @if ($page->rows === [])
             <section class="sheet empty"><p class="answer">No young of {{ $page->season }} are here.</p><p class="soft">Hatchlings that are kept as animals on the page of their clutch come here, each with what it does for your projects.</p></section>
         @else
-            <p class="mb-0">{{ $page->heldWords() }} {{ $page->tubs() }} <span class="soft">What stands for and against is reckoned; you decide.</span></p>
+            <p class="mb-0">{{ $page->heldWords() }} {{ $page->tubs() }} <span class="soft">The tool says what speaks for and against; you decide.</span></p>
             @if ($page->unplanned() !== [])<p class="field-error mb-0"><x-icon name="hourglass-split"/><span>What {{ implode(' and ', $page->unplanned()) }} would need is not worked out yet: look again when the plan is made.</span></p>@endif
             <ul class="cards young">
                 @foreach ($page->rows as $row)
                     <li class="sheet">
                         <div class="row-flow in-line"><span class="young-print">{!! $prints->ofBelief($row['card']->belief(), $row['card']->days(), $row['animal']->id) !!}</span>
                             <span><a href="{{ route('animals.show', $row['animal']) }}"><strong>{{ $row['animal']->name }}</strong></a> <x-sex :animal="$row['animal']"/> <span class="tag">{{ $row['status']->value }}</span><span class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
-                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney && $row['price'])<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
+                        <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling', 'open' => 'Nothing decides', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney && $row['price'] && $row['leans'] !== 'ill')<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
                         @if ($row['ill'] !== [])
                             <p class="mb-1"><x-icon name="exclamation-triangle"/> {{ implode('; ', $row['ill']) }}. If you sell, tell the buyer. Ask a reptile vet what is best for it.</p>
                         @endif
