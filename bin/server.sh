@@ -124,7 +124,7 @@ start_web() {
 
 start_work() {
   part keep_working quick
-  for _ in $(seq "${DESTINO_WORKERS:-$(nproc)}"); do part keep_working quick,default; done
+  for _ in $(seq "${DESTINO_WORKERS:-$(nproc)}"); do part keep_working quick,default,later; done
   part keep_time
 }
 

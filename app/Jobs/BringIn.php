@@ -31,6 +31,7 @@ class BringIn implements ShouldQueue
         $import = Import::query()->with('keeper')->find($this->import);
         if ($import !== null) {
             $doorway->within($import->keeper, fn (Opened $opened) => (new Bringing($opened))->work($import));
+            FollowPlans::of($import->keeper);
         }
     }
 

@@ -14,6 +14,7 @@ use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * After something was written in a large collection: what follows for everybody in it is worked out while nobody waits. A page that
@@ -49,9 +50,10 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
         }
     }
 
+    /** Of one keeper in one database: the demo and a collection of one's own share what is kept here. */
     public function uniqueId(): string
     {
-        return (string) $this->keeper;
+        return $this->keeper.' '.DB::connection()->getDatabaseName();
     }
 
     public function handle(Doorway $doorway): void

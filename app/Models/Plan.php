@@ -13,7 +13,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $project_id
- * @property string $state waiting, running, done, cancelled or failed
+ * @property string $state waiting, running, done, cancelled or failed; following while it is made in the place of one that is shown
  * @property int $progress in percent
  * @property int $seed
  * @property string $input
@@ -26,6 +26,9 @@ use Illuminate\Support\Carbon;
 class Plan extends Model implements CollectionRecord
 {
     use OfCollection;
+
+    /** Made because the collection changed; nobody sees it before it is done. */
+    public const FOLLOWING = 'following';
 
     protected $fillable = ['state', 'progress', 'seed', 'input', 'given', 'version', 'result'];
 
@@ -48,6 +51,11 @@ class Plan extends Model implements CollectionRecord
     public function made(): PlanResult
     {
         return PlanResult::of($this->result);
+    }
+
+    public function isFollowing(): bool
+    {
+        return $this->state === self::FOLLOWING;
     }
 
     public function isOpen(): bool

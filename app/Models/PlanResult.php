@@ -72,6 +72,12 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> what to buy next */
     public array $next;
 
+    /** @var list<string> what changed that it was made anew for; empty where somebody asked for it */
+    public array $because;
+
+    /** What the plan before it said in a sentence, where it was made anew by itself. */
+    public ?string $before;
+
     /** @param array<string, mixed> $stored */
     private function __construct(private array $stored)
     {
@@ -86,6 +92,8 @@ final readonly class PlanResult
         $this->tubs = $stored['tubs'] ?? null;
         $this->assumptions = $stored['assumptions'] ?? [];
         $this->sound = $stored['sound'] ?? [];
+        $this->because = $stored['because'] ?? [];
+        $this->before = $stored['before'] ?? null;
         $this->first = $stored['first'] ?? [];
         $this->animals = $stored['animals'] ?? null;
         $this->next = $stored['next'] ?? [];

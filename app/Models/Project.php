@@ -84,10 +84,10 @@ class Project extends Model implements Removable
         return $this->hasMany(Plan::class);
     }
 
-    /** @return HasOne<Plan, $this> */
+    /** @return HasOne<Plan, $this> the one that is shown */
     public function latestPlan(): HasOne
     {
-        return $this->hasOne(Plan::class)->latestOfMany();
+        return $this->hasOne(Plan::class)->ofMany(['id' => 'max'], fn ($plans) => $plans->where('state', '!=', Plan::FOLLOWING));
     }
 
     /** Its offers as they are typed, one a line. */

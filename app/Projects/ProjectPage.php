@@ -20,6 +20,9 @@ class ProjectPage
 
     public readonly ?Plan $plan;
 
+    /** @var list<string>|null */
+    private ?array $since = null;
+
     public function __construct(public readonly Project $project, private readonly Workshop $workshop)
     {
         $this->plan = $project->latestPlan;
@@ -92,13 +95,29 @@ class ProjectPage
     /** Whether animals, beliefs or facts have changed since the plan was made. */
     public function isOutdated(): bool
     {
+        return $this->since() !== [];
+    }
+
+    /** @return list<string> what has changed since the plan was made, in words */
+    public function since(): array
+    {
         try {
-            return $this->plan !== null
-                && $this->plan->state === 'done'
-                && $this->plan->input !== $this->workshop->inputOf($this->workshop->project($this->project));
-        } catch (DestinoError) {
-            return true;
+            return $this->since ??= $this->plan?->state === 'done' ? $this->workshop->since($this->plan, $this->project) : [];
+        } catch (DestinoError $error) {
+            return $this->since = [$error->getMessage()];
         }
+    }
+
+    /** Whether a plan is being made in the place of the one that is shown. */
+    public function isFollowed(): bool
+    {
+        return $this->project->plans()->where('state', Plan::FOLLOWING)->exists();
+    }
+
+    /** Why the plan was made anew by itself, and what it said before; empty where somebody asked for it. */
+    public function madeAnew(): string
+    {
+        return MadeAnew::words($this->project);
     }
 
     /** Names in place of the core's ids. */

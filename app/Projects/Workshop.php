@@ -11,8 +11,10 @@ use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use Destino\DestinoError;
+use Destino\Documents\BeliefDocument;
 use Destino\Documents\PlanDocument;
 use Destino\Documents\ProjectDocument;
+use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Founder;
@@ -31,6 +33,8 @@ class Workshop
     private const RUNS = 2000;
 
     private const TRIED_RUNS = 400;
+
+    private const KEPT = 7;
 
     /** @var array<string, array{share: float, words: string}>|null */
     private ?array $before = null;
@@ -126,18 +130,25 @@ class Workshop
         ];
     }
 
-    /** The whole answer, with progress; stops where the record says so. */
-    public function work(PlanRecord $record): void
+    /**
+     * The whole answer, with progress; stops where the record says so. One that follows gives way to one that somebody waits for.
+     *
+     * @return bool false where it gave way
+     */
+    public function work(PlanRecord $record): bool
     {
         $limit = (int) ini_get('max_execution_time'); // 0: none, on the command line
         $limit === 0 || set_time_limit(max(900, $limit));
         $project = $this->project($record->project);
         $planner = new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'));
-        $goOn = function (int $done, int $all) use ($record): bool {
-            $isCancelled = PlanRecord::query()->whereKey($record->id)->value('state') === 'cancelled';
-            $isCancelled || $record->update(['state' => 'running', 'progress' => 10 + intdiv(60 * $done, max(1, $all))]);
+        $isFollowing = $record->isFollowing();
+        $goOn = function (int $done, int $all) use ($record, $isFollowing): bool {
+            $isStopped = $this->isStopped($record) || ($isFollowing && $this->isWaitedFor());
+            $isStopped || $record->update(
+                ['state' => $isFollowing ? PlanRecord::FOLLOWING : 'running', 'progress' => 10 + intdiv(60 * $done, max(1, $all))],
+            );
 
-            return ! $isCancelled;
+            return ! $isStopped;
         };
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
@@ -151,9 +162,66 @@ class Workshop
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
         }
-        if (PlanRecord::query()->whereKey($record->id)->value('state') !== 'cancelled') {
-            $record->update(['state' => 'done', 'progress' => 100, ...$this->madeFrom($project), 'result' => $result]);
+        if ($this->isStopped($record)) {
+            return true;
         }
+        if ($isFollowing && $this->isWaitedFor()) {
+            return false;
+        }
+        $result += $isFollowing ? $this->because($record->project, $project) : [];
+        $record->update(['state' => 'done', 'progress' => 100, ...$this->madeFrom($project), 'result' => $result]);
+        $isFollowing && $this->forgetOlder($record->project);
+
+        return true;
+    }
+
+    private function isStopped(PlanRecord $record): bool
+    {
+        return in_array(PlanRecord::query()->whereKey($record->id)->value('state'), ['cancelled', null], true);
+    }
+
+    private function isWaitedFor(): bool
+    {
+        return PlanRecord::query()->where('state', 'waiting')->exists();
+    }
+
+    /**
+     * What has changed since a plan was made, in words; nothing where it would be made of the same.
+     *
+     * @return list<string>
+     *
+     * @throws DestinoError when the target cannot be read
+     */
+    public function since(PlanRecord $plan, ProjectRecord $record): array
+    {
+        return $this->changes($plan, $record, $this->project($record));
+    }
+
+    /** @return list<string> */
+    private function changes(PlanRecord $plan, ProjectRecord $record, Project $now): array
+    {
+        return match (true) {
+            $plan->input === $this->inputOf($now) => [],
+            $plan->given === null => ['the collection changed'],
+            default => PlanChanges::between($plan->given, ProjectDocument::of($now), $this->names($record) + $plan->made()->names),
+        };
+    }
+
+    /** @return array{because?: list<string>, before?: string} why a plan was made anew by itself, and what the one before it said */
+    private function because(ProjectRecord $record, Project $project): array
+    {
+        $before = $record->load('latestPlan')->latestPlan;
+        $changes = $before === null ? [] : $this->changes($before, $record, $project);
+
+        return $changes === [] ? [] : ['because' => $changes, 'before' => (new ProjectPage($record, $this))->answer()];
+    }
+
+    /** Of plans that were made anew by themselves the last few are enough to look back at. */
+    private function forgetOlder(ProjectRecord $record): void
+    {
+        $older = $record->plans()->where('state', 'done')->latest('id')->skip(self::KEPT)->take(100)->get()
+            ->filter(fn (PlanRecord $plan): bool => $plan->made()->because !== []);
+        PlanRecord::query()->whereKey($older->modelKeys())->delete();
     }
 
     /**
@@ -217,7 +285,9 @@ class Workshop
             $project->assumptions->toArray(),
             array_map(
                 fn (Founder $founder): array => [
-                    $founder->id, $founder->sex->value, $founder->genes, $founder->months, $founder->grams, $founder->price, $founder->from,
+                    $founder->id, $founder->sex->value, BeliefDocument::of($founder->belief), $founder->price, $founder->sire, $founder->dam,
+                    // A weight or an age counts by the season in which it can breed.
+                    max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams)),
                 ],
                 $project->founders,
             ),

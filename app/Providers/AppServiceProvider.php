@@ -15,6 +15,7 @@ use App\Database\SqliteConnector;
 use App\House\House;
 use App\Http\Assets;
 use App\Http\WholeSessions;
+use App\Jobs\FollowPlans;
 use App\Jobs\WorkOutBeliefs;
 use App\Models\Enums\Right;
 use App\Models\Kinds;
@@ -85,6 +86,7 @@ class AppServiceProvider extends ServiceProvider
             ConnectionEstablished::class, fn (ConnectionEstablished $made) => $made->connection->beforeStartingTransaction(Snapshot::end(...)),
         );
         Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
+        Event::listen(RequestHandled::class, FollowPlans::after(...));
         Session::extend('file', fn (): WholeSessions => new WholeSessions(
             $this->app->make('files'), config('session.files'), config('session.lifetime'),
         ));

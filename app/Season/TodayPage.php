@@ -12,8 +12,11 @@ use App\Incubation\IncubatorCard;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Enums\CareKind;
+use App\Models\Project;
 use App\Models\Sighting;
 use App\Models\StatusEvent;
+use App\Projects\MadeAnew;
+use App\Projects\Workshop;
 use Destino\Identification\Cue;
 use Illuminate\Support\Carbon;
 
@@ -22,6 +25,9 @@ class TodayPage
 {
     /** Hatchlings are looked at again up to this age, in days. */
     private const YOUNG = 540;
+
+    /** Days for which a plan that was made anew is told. */
+    private const NEWS = 2;
 
     public readonly Carbon $today;
 
@@ -123,6 +129,12 @@ class TodayPage
             IncubatorCard::all($this->opened->keeper(), $this->opened->house),
             fn (IncubatorCard $card): bool => $card->alarms !== [] && $card->hasEggs(),
         ));
+    }
+
+    /** @return list<array{project: Project, answer: string, words: string}> whose plan was made anew by itself in these days */
+    public function madeAnew(): array
+    {
+        return MadeAnew::since($this->opened->keeper(), new Workshop($this->opened), $this->today->copy()->subDays(self::NEWS));
     }
 
     public function isQuiet(): bool

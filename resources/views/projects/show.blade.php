@@ -7,7 +7,9 @@
         @if ($plan?->isOpen())
             <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status"><span>A first answer; the whole one is being worked out.</span> <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>@can('manage', $project)<form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>@endcan</div>
         @elseif ($page->isOutdated())
-            <p class="field-error mt-2"><x-icon name="info-circle"/><span>The collection has changed since this plan was made. Plan anew to see what it means.</span></p>
+            <p class="field-error mt-2"><x-icon name="info-circle"/><span>This plan is from before the collection changed: {{ implode('; ', $page->since()) }}. {{ $page->isFollowed() ? 'A new one is being made.' : 'A new one is made by itself soon, or at once by “Plan anew”.' }}</span></p>
+        @elseif ($page->madeAnew() !== '')
+            <p class="soft small mb-0 mt-2">{{ $page->madeAnew() }}</p>
         @endif
     </section>
     @if (($now = $page->now()) !== null)
