@@ -53,7 +53,7 @@ final readonly class Forecast
         $step = max(1, intdiv(array_key_last($more), self::STEPS));
         $coarse = [];
         foreach ($more as $sum => $chance) {
-            $at = intdiv($sum, $step) * $step;
+            $at = intdiv($sum + intdiv($step, 2), $step) * $step; // to the nearest, so that many eggs do not drift to one side
             $coarse[$at] = ($coarse[$at] ?? 0.0) + $chance;
         }
 

@@ -158,6 +158,31 @@ class PriceBookTest extends TestCase
         $this->assertSame([0, 0], [Forecast::of($classes, 0)->quantile(.9), Forecast::of([[null, Rational::one()]], 5)->quantile(.5)]);
     }
 
+    public function testSumsThatAreTooManyToKeepApartStayNearTheirPlace(): void
+    {
+        $target = Shelf::facts()->targets()->read('Clown');
+        $prices = array_map(static fn (int $i): int => 1000 + 7919 * $i + 13 * $i * $i, range(0, 39));
+        $classes = array_map(static fn (int $price): array => [new PriceEntry($target, $price, $price), Rational::of(1, 40)], $prices);
+        $sums = [];
+        foreach ($prices as $a) {
+            foreach ($prices as $b) {
+                foreach ($prices as $c) {
+                    $sums[] = $a + $b + $c;
+                }
+            }
+        }
+        sort($sums);
+        $forecast = Forecast::of($classes, 3);
+        $this->assertSame((string) (3 * array_sum($prices)), $forecast->mean->times(Rational::of(40))->toString());
+        foreach ([.01, .05, .25, .5, .75, .95, .99] as $share) {
+            $exact = $sums[(int) ceil($share * count($sums)) - 1];
+            $this->assertEqualsWithDelta($exact, $forecast->quantile($share), 2 * max($sums) / 4000, "{$share} of three eggs");
+        }
+        // Twenty eggs drift to no side: the middle is the mean, within two in a thousand.
+        $many = Forecast::of($classes, 20);
+        $this->assertEqualsWithDelta(1.0, $many->quantile(.5) / $many->mean->toFloat(), .002);
+    }
+
     public function testAPriceBelowNothingIsNone(): void
     {
         $this->expectException(InvalidArgumentException::class);
