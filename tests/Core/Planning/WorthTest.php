@@ -10,6 +10,7 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Policy\Comparison;
 use Destino\Planning\Policy\Policy;
+use Destino\Planning\Weigh\KeepBack;
 use Destino\Planning\Weigh\Worth;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
@@ -80,14 +81,28 @@ final class WorthTest extends TestCase
         self::assertSame([0.0, 0.0], Comparison::difference([1, null], [3, null]));
     }
 
+    public function testTheFewestTubsThatComeWithinTwoInAHundredAreAdvised(): void
+    {
+        $advised = [];
+        foreach ([4, 5] as $horizon) {
+            $project = self::project([['male', 'Clown'], ['female', 'Piebald']], $horizon, target: 'Clown + Piebald');
+            $tubs = KeepBack::of(new Policy(Shelf::catalogue(), $project, null, .2), [], 150, 1);
+            $most = max($tubs->chances);
+            $advised[$horizon] = [$tubs->advised, array_keys(array_filter($tubs->chances, static fn (float $one): bool => $one >= $most - .02))[0]];
+            self::assertGreaterThan($most - .05, $tubs->chances[4], 'four come near in both');
+            self::assertLessThan($most, $tubs->chances[4]);
+        }
+        self::assertSame([4 => [10, 10], 5 => [4, 4]], $advised);
+    }
+
     /**
      * @param list<array{string, string}> $animals
      * @param array<string, int|float> $assumptions
      */
-    private static function project(array $animals, int $horizon = 3, array $assumptions = []): Project
+    private static function project(array $animals, int $horizon = 3, array $assumptions = [], string $target = 'Clown'): Project
     {
         return (new ProjectReader(Shelf::facts()))->read([
-            'format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => $horizon,
+            'format' => 'destino-project/1', 'target' => $target, 'horizon' => $horizon,
             'animals' => array_map(static fn (array $one, int $i): array => [
                 'id' => 'a'.($i + 1), 'sex' => $one[0], 'genes' => $one[1], 'age' => 60, 'weight' => 2000,
             ], $animals, array_keys($animals)),
