@@ -20,6 +20,7 @@ use App\Models\Rack;
 use App\Models\Statement;
 use App\Models\StatusEvent;
 use App\Prove\ContradictionDesk;
+use App\Words\OddsWords;
 use Destino\Genome\Condition;
 use Destino\Husbandry\Readiness;
 use Illuminate\Database\Eloquent\Builder;
@@ -145,6 +146,12 @@ class AnimalPage
     public function puzzles(): array
     {
         return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open(["a{$this->animal->id}"]);
+    }
+
+    /** How far its odds may be off; empty where they are exact. */
+    public function off(): string
+    {
+        return OddsWords::off($this->beliefs->kin->errorOf($this->animal->id));
     }
 
     /** @return list<string> why a statement cannot be read any more */

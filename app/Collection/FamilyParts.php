@@ -15,12 +15,14 @@ use Destino\Probability\Distribution;
  *
  * @phpstan-type Part array{
  *     of: array<string, string>, contradictions: list<Contradiction>, unlikely: list<Contradiction>, exact: bool, error: float,
- *     disputed: bool,
+ *     errors: array<string, float>, disputed: bool,
  * }
  */
 final class FamilyParts
 {
-    public const NOTHING = ['of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'disputed' => false];
+    public const NOTHING = [
+        'of' => [], 'contradictions' => [], 'unlikely' => [], 'exact' => true, 'error' => 0.0, 'errors' => [], 'disputed' => false,
+    ];
 
     /** @var array<string, Part> */
     private array $parts = [];
@@ -70,7 +72,8 @@ final class FamilyParts
         $part = [
             'of' => array_map(fn (Distribution $states): string => serialize([$keys, Relatives::readable($states)]), $posterior->of),
             'contradictions' => $posterior->contradictions, 'unlikely' => $posterior->unlikely,
-            'exact' => $posterior->isExact, 'error' => $posterior->error, 'disputed' => $posterior->isDisputed,
+            'exact' => $posterior->isExact, 'error' => $posterior->error, 'errors' => $posterior->errors,
+            'disputed' => $posterior->isDisputed,
         ];
         $this->kept->put("kin:part:{$hash}", $part);
 

@@ -97,6 +97,14 @@ final class Kin
         return max([0.0, ...array_map(fn (string $hash): float => $this->part($hash)['error'], $this->index()['all'])]);
     }
 
+    /** Below which the chances of an animal are off; 0 where they are exact, or all draws agree. */
+    public function errorOf(int $id): float
+    {
+        return max([0.0, ...array_map(
+            fn (string $hash): float => $this->part($hash)['errors']["a{$id}"] ?? 0.0, $this->index()['parts']["a{$id}"] ?? [],
+        )]);
+    }
+
     /** @return list<string> what is wrong with the records of a family, which is left out; animals as “a” and their id */
     public function faults(): array
     {

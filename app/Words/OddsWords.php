@@ -97,6 +97,20 @@ class OddsWords
         }.self::PERCENT;
     }
 
+    /** How far odds may be off that were sampled; empty where they are exact to a tenth of a point. */
+    public static function off(float $error): string
+    {
+        $points = 100 * $error;
+
+        return match (true) {
+            $points < .1 => '',
+            $points > 5 => 'The family is too tangled to be worked out exactly, and what was sampled of this animal may be off by '
+                .round($points).' points: not worth a figure.',
+            default => 'The family is too tangled to be worked out exactly: these odds are sampled, within '
+                .($points < 1 ? 'one point' : ceil($points).' points').'.',
+        };
+    }
+
     /** @param array<string, float> $shares by words; those that are 0 are not told */
     public static function shares(array $shares): string
     {

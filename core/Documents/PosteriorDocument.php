@@ -23,7 +23,7 @@ final class PosteriorDocument
     /** @return array<string, mixed> */
     public static function of(Kindred $kindred, Catalogue $catalogue): array
     {
-        $factors = $contradictions = $unlikely = [];
+        $factors = $contradictions = $unlikely = $errors = [];
         $log = 0.0;
         $isExact = true;
         $error = 0.0;
@@ -33,6 +33,9 @@ final class PosteriorDocument
                 $log += $posterior->logEvidence;
                 $isExact = $isExact && $posterior->isExact;
                 $error = max($error, $posterior->error);
+                foreach ($posterior->errors as $id => $off) {
+                    $errors[$id] = max($off, $errors[$id] ?? 0.0);
+                }
                 array_push($contradictions, ...$posterior->contradictions);
                 array_push($unlikely, ...$posterior->unlikely);
                 foreach ($posterior->of as $id => $states) {
@@ -43,7 +46,8 @@ final class PosteriorDocument
         $animals = [];
         foreach ($kindred->families() as $ids) {
             foreach ($ids as $id) {
-                $animals[] = self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue);
+                $animals[] = self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue)
+                    + (isset($errors[$id]) ? ['error' => round($errors[$id], 6)] : []);
             }
         }
 

@@ -64,7 +64,7 @@ final class Explainer
         foreach ($bundle as $i => $space) {
             $posteriors[$space->key] = new FamilyPosterior(
                 $space->groupKeys(), $solved->isPossible() ? $this->mixing->named($space, $solved->of[$i]) : [],
-                $i === 0 ? $solved->logEvidence : 0.0, $solved->isExact, $solved->error, [], [], $isDisputed,
+                $i === 0 ? $solved->logEvidence : 0.0, $solved->isExact, $solved->error, [], [], $isDisputed, $solved->errors,
             );
         }
 
@@ -150,7 +150,7 @@ final class Explainer
             $own = $of[$key] ?? [];
             $posteriors[$key] = new FamilyPosterior($one->groups, $one->of, $one->logEvidence, $one->isExact, $one->error,
                 array_values(array_filter($own, static fn (Contradiction $matter): bool => $matter->chance === null)),
-                array_values(array_filter($own, static fn (Contradiction $matter): bool => $matter->chance !== null)), true);
+                array_values(array_filter($own, static fn (Contradiction $matter): bool => $matter->chance !== null)), true, $one->errors);
         }
 
         return $posteriors;

@@ -63,7 +63,7 @@ final readonly class Mixing
                 $before = $plain[$space->key];
                 $plain[$space->key] = new FamilyPosterior(
                     $before->groups, $this->named($space, $mixture->of($i)), $before->logEvidence, $mixture->isExact,
-                    $mixture->error, [],
+                    $mixture->error, [], errors: $mixture->errors,
                 );
             }
         }

@@ -19,6 +19,9 @@ final class Mixture
 
     public float $error = 0.0;
 
+    /** @var array<string, float> by member */
+    public array $errors = [];
+
     public function __construct()
     {
         $this->total = Rational::zero();
@@ -38,6 +41,9 @@ final class Mixture
         $this->total = $this->total->plus($weight);
         $this->isExact = $this->isExact && $solved->isExact;
         $this->error = max($this->error, $solved->error);
+        foreach ($solved->errors as $id => $error) {
+            $this->errors[$id] = max($error, $this->errors[$id] ?? 0.0);
+        }
         foreach ($solved->of as $i => $members) {
             foreach ($members as $id => $chances) {
                 foreach ($chances as $number => $chance) {

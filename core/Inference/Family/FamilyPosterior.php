@@ -16,6 +16,7 @@ final readonly class FamilyPosterior
      * @param array<string, Distribution<State>> $of P(genotype | everything) by animal; those that are left out are wild type
      * @param list<Contradiction> $contradictions
      * @param list<Contradiction> $unlikely evidence that is possible, and hardly so
+     * @param array<string, float> $errors below which the probabilities of an animal are off; those that are exact are left out
      * @param bool $isDisputed whether other groups of the family have a say in it, since something is wrong somewhere
      */
     public function __construct(
@@ -27,5 +28,6 @@ final readonly class FamilyPosterior
         public array $contradictions,
         public array $unlikely = [],
         public bool $isDisputed = false,
+        public array $errors = [],
     ) {}
 }

@@ -6,6 +6,7 @@ namespace Destino\Inference\Family;
 
 use Destino\Inference\Graph\Elimination;
 use Destino\Inference\Graph\Exact;
+use Destino\Inference\Graph\Marginals;
 use Destino\Inference\Graph\Order;
 use Destino\Inference\Graph\Sampler;
 use Destino\Inference\Graph\TooWide;
@@ -103,7 +104,7 @@ final readonly class FamilySolver
             $draws->add($elimination->draw($chance), intdiv(8 * $draw, self::DRAWS), $chance);
         }
 
-        return new Solved(self::with($model, $of, $plain + $draws->shares()), $marginals->logEvidence, false, $draws->error());
+        return new Solved(self::with($model, $of, $plain + $draws->shares()), $marginals->logEvidence, false, $draws->error(), self::byMember($draws->errors()));
     }
 
     /**
@@ -193,8 +194,39 @@ final readonly class FamilySolver
 
         return new Solved(
             self::with($model, NetworkSolution::named($model, $core, $marginals->of), $draws->shares()), $marginals->logEvidence, false,
-            max($marginals->error, $draws->error()),
+            max($marginals->error, $draws->error()), self::byMember(self::errorsOf($model, $core, $marginals) + $draws->errors()),
         );
+    }
+
+    /** @return array<string, float> by "space member" */
+    private static function errorsOf(FamilyModel $model, Network $core, Marginals $marginals): array
+    {
+        $errors = [];
+        foreach ($model->domains as $i => $domains) {
+            foreach (array_keys($domains) as $id) {
+                $variable = $core->variableOf($i, $id);
+                if ($variable !== null) {
+                    $errors["{$i} {$id}"] = $marginals->errors[$variable];
+                }
+            }
+        }
+
+        return $errors;
+    }
+
+    /**
+     * @param array<string, float> $errors by "space member"
+     * @return array<string, float> the largest of each member
+     */
+    private static function byMember(array $errors): array
+    {
+        $largest = [];
+        foreach ($errors as $name => $error) {
+            $id = explode(' ', $name, 2)[1];
+            $largest[$id] = max($error, $largest[$id] ?? 0.0);
+        }
+
+        return array_filter($largest, static fn (float $error): bool => $error > 0.0);
     }
 
     /**

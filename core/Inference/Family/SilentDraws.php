@@ -70,8 +70,15 @@ final class SilentDraws
     /** What the largest error stays below in 95 of 100 trials. */
     public function error(): float
     {
-        $error = 0.0;
+        return max([0.0, ...array_values($this->errors())]);
+    }
+
+    /** @return array<string, float> the same by "space member" */
+    public function errors(): array
+    {
+        $errors = [];
         foreach ($this->young as $at => $young) {
+            $error = 0.0;
             $parts = $this->means($at);
             foreach (array_keys($young->numbers) as $place) {
                 $means = array_column($parts, $place);
@@ -80,9 +87,10 @@ final class SilentDraws
                 $spread = array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $means));
                 $error = max($error, sqrt($spread / max(1, $count * ($count - 1))));
             }
+            $errors[$this->silent[$at]] = min(1.0, ChainMeans::FACTOR * $error);
         }
 
-        return min(1.0, ChainMeans::FACTOR * $error);
+        return $errors;
     }
 
     /** @return array<int, list<float>> mean P of a member in each part, by place of the genotype */

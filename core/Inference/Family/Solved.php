@@ -14,8 +14,15 @@ final readonly class Solved
      *     genotype; empty where it cannot be
      * @param float $logEvidence natural logarithm of P(evidence); minus infinity where it cannot be
      * @param float $error below which every probability is off in 95 of 100 trials; 0 where exact
+     * @param array<string, float> $errors the same by member; those that are exact are left out
      */
-    public function __construct(public array $of, public float $logEvidence, public bool $isExact = true, public float $error = 0.0) {}
+    public function __construct(
+        public array $of,
+        public float $logEvidence,
+        public bool $isExact = true,
+        public float $error = 0.0,
+        public array $errors = [],
+    ) {}
 
     public static function impossible(): self
     {

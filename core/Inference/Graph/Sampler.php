@@ -88,7 +88,7 @@ final class Sampler
             }
         }
 
-        return new Marginals($means->shares(), 0.0, false, $means->error());
+        return new Marginals($means->shares(), 0.0, false, $means->error(), $means->errors());
     }
 
     /** @return array{non-empty-list<array{Order, list<int>}>, float} orders with what is set aside, and the entries of one draw */

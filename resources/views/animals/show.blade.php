@@ -16,6 +16,7 @@
         <section class="sheet" id="knowledge">
             <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated, from the parents and from all relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
+            @if (($off = $page->off()) !== '')<p class="field-error"><x-icon name="info-circle"/><span>{{ $off }}</span></p>@endif
             @if ($animal->hasOpenGenes())<p class="field-error"><x-icon name="question-circle"/><span>{{ trim((string) $animal->genes_open) === '' ? 'Nobody said what '.$animal->pronoun().' carries.' : 'Written was “'.$animal->genes_open.'”, which could not be read.' }} State it below, and it counts; until then it is not known, and no plan builds on it.</span></p>@endif
             <figure class="mb-3">@skin('full', $look, $animal->name.': '.$card->genotype())<figcaption class="soft small">A scheme of the likeliest look, not of this very animal. <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>

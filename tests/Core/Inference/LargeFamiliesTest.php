@@ -137,6 +137,7 @@ final class LargeFamiliesTest extends TestCase
     public function testWhatIsDrawnOfSilentAnimalsStaysWithinItsError(): void
     {
         $held = 0;
+        $own = [];
         foreach (range(1, 6) as $seed) {
             $model = self::model(self::collection(80, $seed));
             $silent = Silent::of($model);
@@ -145,8 +146,22 @@ final class LargeFamiliesTest extends TestCase
             $drawn = (new \ReflectionMethod(FamilySolver::class, 'drawn'))->invoke(null, $model, $core, $silent);
             self::assertFalse($drawn->isExact);
             $held += self::farthest($truth, $drawn) <= $drawn->error ? 1 : 0;
+            self::assertSame($drawn->error, max($drawn->errors), 'that of all is the largest of any');
+            self::assertLessThan($drawn->error / 2, min($drawn->errors), 'not everybody is as doubtful as the most doubtful');
+            foreach ($truth->of as $i => $members) {
+                foreach ($members as $id => $_) {
+                    $off = self::farthest(self::only($truth, $i, $id), self::only($drawn, $i, $id));
+                    $own[] = $off <= ($drawn->errors[$id] ?? 0.0) + 1e-9;
+                }
+            }
         }
         self::assertGreaterThanOrEqual(5, $held, 'in 95 of 100; the bench takes more');
+        self::assertGreaterThan(.97 * count($own), count(array_filter($own)), 'nearly every animal stays within its own');
+    }
+
+    private static function only(Solved $solved, int $space, string $id): Solved
+    {
+        return new Solved([$space => [$id => $solved->of[$space][$id]]], 0.0);
     }
 
     public function testTheSamplerAgreesWithinItsErrorAndReplays(): void
