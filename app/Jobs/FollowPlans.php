@@ -55,7 +55,9 @@ class FollowPlans implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public static function of(User $keeper): void
     {
         if (config('queue.default') !== 'sync' && $keeper->projects()->exists()) {
-            self::dispatch($keeper->id);
+            rescue(function () use ($keeper): void { // what was written is kept, whatever becomes of this; the next hour asks again
+                self::dispatch($keeper->id);
+            });
         }
     }
 

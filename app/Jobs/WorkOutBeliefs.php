@@ -46,7 +46,9 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
         }
         $keeper = $handled->request->user()?->keeper();
         if ($keeper instanceof User && $keeper->animals()->count() >= Patience::FROM) {
-            self::dispatch($keeper->id);
+            rescue(function () use ($keeper): void { // what was written is kept; a page that finds it not done asks again
+                self::dispatch($keeper->id);
+            });
         }
     }
 

@@ -97,6 +97,15 @@ final class PlansFollowTest extends TestCase
         $this->assertSame(['done', 'done', 'done'], Plan::query()->orderBy('id')->pluck('state')->all());
     }
 
+    public function test_a_write_is_kept_where_the_question_for_a_plan_cannot_be(): void
+    {
+        $this->travel(10)->minutes();
+        config(['queue.default' => 'broken', 'queue.connections.broken' => ['table' => 'nowhere'] + config('queue.connections.database')]);
+        $this->withoutExceptionHandling();
+        $this->record(['name' => 'Buoy', 'genotype' => 'Clown']);
+        $this->assertSame(1, Animal::query()->where('name', 'Buoy')->count());
+    }
+
     public function test_the_demo_does_not_stand_in_the_way_of_a_collection_of_ones_own(): void
     {
         foreach ([FollowPlans::class, WorkOutBeliefs::class] as $job) {
@@ -186,7 +195,7 @@ final class PlansFollowTest extends TestCase
     /** @param array<string, string> $animal */
     private function record(array $animal): void
     {
-        $this->post('/animals', $animal)->assertSessionHasNoErrors();
+        $this->post('/animals', $animal)->assertRedirect()->assertSessionHasNoErrors();
     }
 
     private function work(): void
