@@ -30,7 +30,6 @@ final readonly class Project
      * @param bool $sure whether a pair is wanted that gives the target in every egg that lives
      * @param array<string, float> $sound share of the young that are sound, by "sire dam" (ids of founders), where malformed ones
      *     were seen of a pair: only the sound ones count and are kept
-     * @param bool $provesFirst whether an animal that may not carry what it is used for is test-crossed for a season before it is built on
      */
     public function __construct(
         public Target $target,
@@ -46,7 +45,6 @@ final readonly class Project
         public array $pinned = [],
         public array $stances = [],
         public bool $sure = false,
-        public bool $provesFirst = false,
         public array $sound = [],
     ) {}
 
@@ -59,24 +57,18 @@ final readonly class Project
     /** @param list<Founder> $founders */
     public function withFounders(array $founders): self
     {
-        return $this->with($founders, $this->assumptions, $this->tubs, $this->provesFirst);
+        return $this->with($founders, $this->assumptions, $this->tubs);
     }
 
     public function withAssumptions(PlanAssumptions $assumptions): self
     {
-        return $this->with($this->founders, $assumptions, $this->tubs, $this->provesFirst);
+        return $this->with($this->founders, $assumptions, $this->tubs);
     }
 
     /** The same with so many tubs for young. */
     public function withTubs(?int $tubs): self
     {
-        return $this->with($this->founders, $this->assumptions, $tubs, $this->provesFirst);
-    }
-
-    /** The same with every young that may not carry it test-crossed before it is built on. */
-    public function provingFirst(): self
-    {
-        return $this->with($this->founders, $this->assumptions, $this->tubs, true);
+        return $this->with($this->founders, $this->assumptions, $tubs);
     }
 
     /** The same without a budget, a limit of relatedness, pins or house rules: to tell which of them stands in the way. */
@@ -85,16 +77,16 @@ final readonly class Project
         return new self(
             $this->target, $this->founders, $this->assumptions, $this->horizon, $budget ? null : $this->budget, $this->tubs,
             $inbreeding ? null : $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $pins ? [] : $this->pinned,
-            $stances ? [] : $this->stances, $this->sure, $this->provesFirst, $this->sound,
+            $stances ? [] : $this->stances, $this->sure, $this->sound,
         );
     }
 
     /** @param list<Founder> $founders */
-    private function with(array $founders, PlanAssumptions $assumptions, ?int $tubs, bool $provesFirst): self
+    private function with(array $founders, PlanAssumptions $assumptions, ?int $tubs): self
     {
         return new self(
             $this->target, $founders, $assumptions, $this->horizon, $this->budget, $tubs, $this->mostInbreeding, $this->wanted,
-            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $provesFirst, $this->sound,
+            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->sound,
         );
     }
 }

@@ -152,12 +152,6 @@ final class GroupTable
         return count(array_unique(array_map(fn (int $state): string => $this->diplotypes->seen($state), array_keys($this->book->looks[$look])))) > 1;
     }
 
-    /** Whether a diplotype is what is hoped for in an animal of this look: nothing that it may be has more wanted copies. */
-    public function isAsHoped(int $look, int $state): bool
-    {
-        return $this->diplotypes->copies($state) >= max([0, ...array_map($this->diplotypes->copies(...), array_keys($this->book->looks[$look]))]);
-    }
-
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */
     public function draw(int $sire, int $dam, float $chance): int
     {

@@ -16,10 +16,7 @@ final class PlayedAnimal
     /**
      * @param list<int> $states its true genotype by group
      * @param int $from first season in which it breeds
-     * @param int|null $out season from which it is known not to carry what was hoped for, and is let go
      * @param string $founder id; empty for a young
      */
-    public function __construct(
-        public readonly array $states, public readonly int $from, public readonly ?int $out = null, public readonly string $founder = '',
-    ) {}
+    public function __construct(public readonly array $states, public readonly int $from, public readonly string $founder = '') {}
 }

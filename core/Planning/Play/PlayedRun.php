@@ -36,16 +36,12 @@ final class PlayedRun
             && $this->found['male'] + $this->found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
     }
 
-    /** Nobody has mated yet; animals that were found out are gone. */
-    public function begin(int $season): void
+    /** Nobody has mated yet. */
+    public function begin(): void
     {
-        foreach ($this->animals as $key => $group) {
-            foreach ($group as $i => $animal) {
+        foreach ($this->animals as $group) {
+            foreach ($group as $animal) {
                 $animal->mates = 0;
-                if ($animal->out !== null && $animal->out <= $season) {
-                    unset($group[$i]);
-                    $this->animals[$key] = array_values($group);
-                }
             }
         }
     }

@@ -54,7 +54,7 @@ final class Simulation
             $this->looks[$step->key] ??= $step->looks;
         }
         $this->hatchery = new Hatchery($space);
-        $this->raising = new Raising($space, $this->hatchery, $this->looks);
+        $this->raising = new Raising($space, $this->hatchery);
         $this->recognition = new Recognition($space, $this->steps, $this->looks);
     }
 
@@ -97,7 +97,7 @@ final class Simulation
         }
         $run->spent = array_sum(array_map(static fn (Founder $founder): float => $founder->price ?? 0.0, $this->routes[0]->purchases ?? []));
         for ($season = 1; $season <= $horizon; $season++) {
-            $run->begin($season);
+            $run->begin();
             $this->keep($run, $this->season($run, $season), $season);
             $run->end($season, $project->assumptions->yearlyKeep);
             if ($run->isEnough($project->wanted)) {
@@ -175,7 +175,7 @@ final class Simulation
                     break;
                 }
                 $from = $season + $project->assumptions->seasonsToGrow($sex === Sex::Male);
-                $run->animals[$step->key][] = $this->raising->grown($states, $step->looks, $from, $this->chance);
+                $run->animals[$step->key][] = new PlayedAnimal($states, $from);
                 $run->kept++;
             }
         }

@@ -221,24 +221,6 @@ final class LimitsTest extends TestCase
         self::assertGreaterThan(.9, $outcome->by(8));
     }
 
-    public function testProvingFirstCostsASeasonAndLetsGoOfWhoDoesNotCarry(): void
-    {
-        $document = ['assumptions' => ['clutch_sd' => 0, 'lay_rate' => 1]] + self::document(
-            'Clown, male', [['M', 'male', '66% het Clown'], ['F', 'female', 'Clown']],
-        );
-        $route = self::planner($document)->routes()[0];
-        $project = (new ProjectReader(Shelf::facts()))->read($document)->provingFirst();
-        $outcome = (new Planner(Shelf::catalogue(), $project, 0.1))->play($route, 4000, 1);
-        // One season of test crosses; then a quarter of the eggs that hatch, if he is one of the two in three that carry.
-        $clutch = 1 - (1 - .25 * .92 * .92) ** 6;
-        self::assertSame(0.0, $outcome->by(1));
-        foreach ([2, 3] as $season) {
-            $chance = 2 / 3 * (1 - (1 - $clutch) ** ($season - 1));
-            self::assertEqualsWithDelta($chance, $outcome->by($season), 5 * sqrt($chance * (1 - $chance) / 4000));
-        }
-        self::assertContains('the last cross is made and the target does not hatch in time', array_keys($outcome->stuck) + ['']);
-    }
-
     /** @return iterable<string, array{string, string}> sire, dam */
     public static function hidingCrosses(): iterable
     {
