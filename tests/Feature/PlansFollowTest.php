@@ -100,7 +100,7 @@ final class PlansFollowTest extends TestCase
     public function test_a_write_is_kept_where_the_question_for_a_plan_cannot_be(): void
     {
         $this->travel(10)->minutes();
-        config(['queue.default' => 'broken', 'queue.connections.broken' => ['table' => 'nowhere'] + config('queue.connections.database')]);
+        config(['queue.default' => 'broken', 'queue.connections.broken' => ['driver' => 'nowhere']]);
         $this->withoutExceptionHandling();
         $this->record(['name' => 'Buoy', 'genotype' => 'Clown']);
         $this->assertSame(1, Animal::query()->where('name', 'Buoy')->count());
