@@ -31,7 +31,7 @@ final class Refusal extends RuntimeException
 
     public static function tooLarge(int $megabytes): self
     {
-        return new self('413 Content Too Large', "A message holds {$megabytes} MB at the most. Nothing was saved.");
+        return new self('413 Content Too Large', "A message can hold up to {$megabytes} MB. Nothing was saved.");
     }
 
     public static function ofGuest(int $megabytes): self

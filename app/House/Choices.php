@@ -119,6 +119,25 @@ class Choices
     /** @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> */
     private static function errors(): array
     {
+        return self::mistakes() + [
+            'error_mixed' => [
+                'label' => 'A clutch with several possible sires has more than one', 'unit' => 'in 1,000', 'min' => 0,
+                'max' => 500, 'default' => 0, 'hint' => 'With 0, all eggs of a clutch are of one male.',
+            ],
+            'error_mutation' => [
+                'label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000,
+                'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.',
+            ],
+            'error_dead' => [
+                'label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90,
+                'hint' => 'Where a form that dies is possible; the rest died of something else.',
+            ],
+        ];
+    }
+
+    /** @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> of whoever kept the records */
+    private static function mistakes(): array
+    {
         return [
             'error_unrecorded' => [
                 'label' => 'An animal carries a recessive that nobody mentioned', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
@@ -143,18 +162,6 @@ class Choices
             'error_masked' => [
                 'label' => 'An animal whose form hides others carries a given gene unseen', 'unit' => 'in 1,000', 'min' => 1,
                 'max' => 500, 'default' => 100, 'hint' => 'White and very dark animals are seldom known whole.',
-            ],
-            'error_mixed' => [
-                'label' => 'A clutch with several possible sires has more than one', 'unit' => 'in 1,000', 'min' => 0,
-                'max' => 500, 'default' => 0, 'hint' => 'With 0, all eggs of a clutch are of one male.',
-            ],
-            'error_mutation' => [
-                'label' => 'A new mutation to a given gene', 'unit' => 'in 10 million gametes', 'min' => 1, 'max' => 100000,
-                'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.',
-            ],
-            'error_dead' => [
-                'label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90,
-                'hint' => 'Where a form that dies is possible; the rest died of something else.',
             ],
         ];
     }

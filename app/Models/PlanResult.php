@@ -72,10 +72,10 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> what to buy next */
     public array $next;
 
-    /** @var list<string> what changed that it was made anew for; empty where somebody asked for it */
+    /** @var list<string> what changed, where it is an update; empty where somebody asked for it */
     public array $because;
 
-    /** What the plan before it said in a sentence, where it was made anew by itself. */
+    /** What the plan before it said in a sentence, where it is an update. */
     public ?string $before;
 
     /** @param array<string, mixed> $stored */

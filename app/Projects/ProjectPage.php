@@ -114,10 +114,10 @@ class ProjectPage
         return $this->project->plans()->where('state', Plan::FOLLOWING)->exists();
     }
 
-    /** Why the plan was made anew by itself, and what it said before; empty where somebody asked for it. */
-    public function madeAnew(): string
+    /** Why the plan was updated, and what it said before; empty where somebody asked for it. */
+    public function updated(): string
     {
-        return MadeAnew::words($this->project);
+        return PlanUpdates::words($this->project);
     }
 
     /** Names in place of the core's ids. */

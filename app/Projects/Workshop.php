@@ -207,7 +207,7 @@ class Workshop
         };
     }
 
-    /** @return array{because?: list<string>, before?: string} why a plan was made anew by itself, and what the one before it said */
+    /** @return array{because?: list<string>, before?: string} why a plan was updated, and what the one before it said */
     private function because(ProjectRecord $record, Project $project): array
     {
         $before = $record->load('latestPlan')->latestPlan;
@@ -216,7 +216,7 @@ class Workshop
         return $changes === [] ? [] : ['because' => $changes, 'before' => (new ProjectPage($record, $this))->answer()];
     }
 
-    /** Of plans that were made anew by themselves the last few are enough to look back at. */
+    /** Of updated plans the last few are enough to look back at. */
     private function forgetOlder(ProjectRecord $record): void
     {
         $older = $record->plans()->where('state', 'done')->latest('id')->skip(self::KEPT)->take(100)->get()

@@ -15,7 +15,7 @@ use App\Models\Enums\CareKind;
 use App\Models\Project;
 use App\Models\Sighting;
 use App\Models\StatusEvent;
-use App\Projects\MadeAnew;
+use App\Projects\PlanUpdates;
 use App\Projects\Workshop;
 use Destino\Identification\Cue;
 use Illuminate\Support\Carbon;
@@ -26,7 +26,7 @@ class TodayPage
     /** Hatchlings are looked at again up to this age, in days. */
     private const YOUNG = 540;
 
-    /** Days for which a plan that was made anew is told. */
+    /** Days for which the update of a plan is news. */
     private const NEWS = 2;
 
     public readonly Carbon $today;
@@ -131,10 +131,10 @@ class TodayPage
         ));
     }
 
-    /** @return list<array{project: Project, answer: string, words: string}> whose plan was made anew by itself in these days */
-    public function madeAnew(): array
+    /** @return list<array{project: Project, answer: string, words: string}> whose plan was updated in the last days */
+    public function planUpdates(): array
     {
-        return MadeAnew::since($this->opened->keeper(), new Workshop($this->opened), $this->today->copy()->subDays(self::NEWS));
+        return PlanUpdates::since($this->opened->keeper(), new Workshop($this->opened), $this->today->copy()->subDays(self::NEWS));
     }
 
     public function isQuiet(): bool

@@ -43,13 +43,11 @@ final class PosteriorDocument
                 }
             }
         }
-        $animals = [];
-        foreach ($kindred->families() as $ids) {
-            foreach ($ids as $id) {
-                $animals[] = self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue)
-                    + (isset($errors[$id]) ? ['error' => round($errors[$id], 6)] : []);
-            }
-        }
+        $animals = array_map(
+            fn (string $id): array => self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue)
+                + (isset($errors[$id]) ? ['error' => round($errors[$id], 6)] : []),
+            array_merge([], ...$kindred->families()),
+        );
 
         return [
             'format' => 'destino-posterior/1', 'exact' => $isExact, 'error' => $error,

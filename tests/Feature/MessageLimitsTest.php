@@ -31,16 +31,16 @@ class MessageLimitsTest extends TestCase
             return true;
         });
         $this->postJson('/api/v1/weights', ['weights' => array_map($weight, range(1, 501))])->assertStatus(422)
-            ->assertJsonPath('errors.weights.0', 'One message holds 500 weights at the most.');
+            ->assertJsonPath('errors.weights.0', 'A message can hold up to 500 weights.');
         $this->postJson('/api/v1/readings', ['readings' => array_fill(0, 1001, ['token' => '0'])])->assertStatus(422)
-            ->assertJsonPath('errors.readings.0', 'One message holds 1000 readings at the most.');
+            ->assertJsonPath('errors.readings.0', 'A message can hold up to 1000 readings.');
         $this->assertSame(0, $looked);
     }
 
     public function test_too_many_bytes_are_refused_before_they_are_read(): void
     {
         $long = ['weights' => [['number' => str_repeat('a', 1_000_000), 'grams' => 1, 'token' => (string) Str::uuid()]]];
-        $this->postJson('/api/v1/weights', $long)->assertStatus(413)->assertJsonPath('message', 'One message holds 1 MB at the most. Nothing was saved. Send it in parts.');
+        $this->postJson('/api/v1/weights', $long)->assertStatus(413)->assertJsonPath('message', 'A message can hold up to 1 MB. Nothing was saved. Send it in parts.');
         $this->postJson('/round/weight', ['rows' => [str_repeat('a', 4_000_000)]])->assertStatus(413);
         $this->call('POST', '/api/v1/readings', server: ['CONTENT_LENGTH' => '90000000', 'CONTENT_TYPE' => 'application/json'], content: '{}')->assertStatus(413);
     }

@@ -11,8 +11,8 @@ use App\Jobs\WorkOutBeliefs;
 use App\Models\Animal;
 use App\Models\Plan;
 use App\Models\Project;
-use App\Projects\MadeAnew;
 use App\Projects\PlanChanges;
+use App\Projects\PlanUpdates;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -48,23 +48,23 @@ final class PlansFollowTest extends TestCase
         $this->assertSame(1, DB::table('jobs')->where('queue', 'later')->count(), 'many writes are one question');
         $this->assertSame(0, Artisan::call('queue:work', ['--queue' => 'quick,default,later', '--stop-when-empty' => true, '--sleep' => 0]));
         $this->assertSame(1, Plan::query()->count(), 'not before the pause is over');
-        $this->get($this->page())->assertSee('from before the collection changed: Buoy is new. A new one is made by itself soon');
+        $this->get($this->page())->assertSee('Your animals have changed since this plan: Buoy is new. It will be updated soon.');
 
         $this->travel(31)->seconds();
         Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0]);
         $this->assertSame(['done', Plan::FOLLOWING], Plan::query()->orderBy('id')->pluck('state')->all());
         $this->assertSame($old->id, $this->project()->latestPlan->id, 'the older one is shown');
-        $this->get($this->page())->assertSee('Buoy is new. A new one is being made.');
+        $this->get($this->page())->assertSee('Buoy is new. A new plan is being worked out.');
 
         $this->work();
         $new = $this->project()->latestPlan;
         $this->assertSame(['done', ['Buoy is new']], [$new->state, $new->made()->because]);
 
         $this->assertSame($answer, $new->made()->before);
-        $this->get($this->page())->assertDontSee('from before the collection')->assertSee('Buoy is new.');
-        $this->get('/today')->assertSeeInOrder(['Plans made anew', 'Heads', 'Buoy is new.', 'Before: ']);
+        $this->get($this->page())->assertDontSee('animals have changed since')->assertSee('Buoy is new.');
+        $this->get('/today')->assertSeeInOrder(['Updated plans', 'Heads', 'Buoy is new.', 'Before: ']);
         $this->travel(4)->days();
-        $this->get('/today')->assertDontSee('Plans made anew');
+        $this->get('/today')->assertDontSee('Updated plans');
         $this->later();
         $this->assertSame([2, 0], [Plan::query()->count(), DB::table('jobs')->count()], 'nothing more is made where nothing changed');
     }
@@ -82,7 +82,7 @@ final class PlansFollowTest extends TestCase
         $weigh(900);
         $this->later();
         $this->assertSame(['Tender can breed only later'], $this->project()->latestPlan->made()->because);
-        $this->assertStringContainsString('Before: “', MadeAnew::words($this->project()));
+        $this->assertStringContainsString('Before: “', PlanUpdates::words($this->project()));
     }
 
     public function test_it_gives_way_to_a_plan_that_somebody_waits_for(): void
@@ -119,7 +119,7 @@ final class PlansFollowTest extends TestCase
         }
     }
 
-    public function test_who_plans_anew_himself_does_not_wait_for_it_and_a_failure_leaves_the_old_one(): void
+    public function test_who_plans_again_does_not_wait_for_it_and_a_failure_leaves_the_old_one(): void
     {
         $old = $this->project()->latestPlan;
         $following = $this->project()->plans()->create(['state' => Plan::FOLLOWING, 'seed' => 1, 'input' => '']);

@@ -57,12 +57,12 @@ class ProjectsTest extends TestCase
             ->assertSee('What moves the result most')
             ->assertSee('Young kept')
             ->assertSee('Every pairing you could make')
-            ->assertDontSee('from before the collection changed');
+            ->assertDontSee('have changed since this plan');
         $this->get("/projects/{$project->id}/story")->assertOk()->assertSee('Clown + Piebald');
         $this->get('/projects')->assertSee('Two recessives');
 
         $this->made(['name' => 'New one', 'sex' => 'male', 'genotype' => 'Clown Piebald']);
-        $this->get("/projects/{$project->id}")->assertSee('This plan is from before the collection changed:');
+        $this->get("/projects/{$project->id}")->assertSee('Your animals have changed since this plan:');
         $this->post("/projects/{$project->id}/plan")->assertRedirect();
         $this->get("/projects/{$project->id}")->assertSee('New one is one already')->assertSee('Earlier plans');
     }

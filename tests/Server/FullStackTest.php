@@ -72,7 +72,7 @@ class FullStackTest extends TestCase
             $browser->visit('/projects/create')->type('[name=name]', 'First')->type('[name=target]', 'Clown');
             $browser->click('form.stack button.main')->waitFor('h1', 'First');
             $this->until(fn (): bool => $this->ask("select count(*) from plans where state = 'done'") === 1);
-            $browser->visit('/projects/'.$this->ask("select project_id from plans where state = 'done'"))->waitFor('main', 'Plan anew');
+            $browser->visit('/projects/'.$this->ask("select project_id from plans where state = 'done'"))->waitFor('main', 'Plan again');
             self::assertStringNotContainsString('A first answer', $browser->text());
         } finally {
             $browser->quit();

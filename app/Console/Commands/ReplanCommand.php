@@ -16,7 +16,7 @@ class ReplanCommand extends Command
 {
     protected $signature = 'destino:replan';
 
-    protected $description = 'Plans anew every project that has no plan, or one that the collection has outgrown';
+    protected $description = 'Plans every project that has no plan, or whose animals have changed since its plan';
 
     public function handle(Doorway $doorway): int
     {

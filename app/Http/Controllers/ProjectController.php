@@ -101,16 +101,16 @@ class ProjectController extends Controller
         $request->change($project);
         Replanning::of($project->refresh(), $this->opened);
 
-        return redirect()->route('projects.show', $project)->with('said', 'Saved; the plan is made anew.');
+        return redirect()->route('projects.show', $project)->with('said', 'Saved. Planning again.');
     }
 
-    /** Plans anew, from what there is now. */
+    /** Plans again, with the animals as they are now. */
     public function replan(Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);
         Replanning::of($project, $this->opened);
 
-        return redirect()->route('projects.show', $project)->with('said', 'The plan is made anew from the collection as it is now.');
+        return redirect()->route('projects.show', $project)->with('said', 'Planning again with your current animals.');
     }
 
     public function progress(Plan $plan): JsonResponse

@@ -23,7 +23,7 @@ class BoundedMessages
             $most = $isApi ? self::API : self::DOCUMENT;
             if (max((int) $request->headers->get('Content-Length'), strlen((string) $request->getContent())) > $most) {
                 return response()->json(
-                    ['message' => 'One message holds '.number_format($most / 1_000_000).' MB at the most. Nothing was saved. Send it in parts.'],
+                    ['message' => 'A message can hold up to '.number_format($most / 1_000_000).' MB. Nothing was saved. Send it in parts.'],
                     Response::HTTP_REQUEST_ENTITY_TOO_LARGE,
                 );
             }

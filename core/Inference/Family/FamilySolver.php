@@ -104,7 +104,10 @@ final readonly class FamilySolver
             $draws->add($elimination->draw($chance), intdiv(8 * $draw, self::DRAWS), $chance);
         }
 
-        return new Solved(self::with($model, $of, $plain + $draws->shares()), $marginals->logEvidence, false, $draws->error(), self::byMember($draws->errors()));
+        return new Solved(
+            self::with($model, $of, $plain + $draws->shares()), $marginals->logEvidence, false, $draws->error(),
+            self::byMember($draws->errors()),
+        );
     }
 
     /**

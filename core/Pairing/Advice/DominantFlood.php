@@ -25,8 +25,9 @@ final readonly class DominantFlood implements AdviceRule
                 if ($chance->compareTo(Rational::of(3, 4)) >= 0) {
                     $advice[] = new Advice(
                         'flood', Severity::Watch,
-                        "Both parents carry {$allele->name}: ".Words::share($chance)
-                            .' will show it. Keep back some without it, or the next generation has it everywhere.',
+                        "Both parents carry {$allele->name}: ".Words::share($chance).' will show it. '
+                            .($chance->equals(Rational::one()) ? 'Pair the young to animals without it' : 'Keep back some without it')
+                            .', or the next generation has it everywhere.',
                         $chance, [$locus],
                     );
                 }

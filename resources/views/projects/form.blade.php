@@ -24,7 +24,7 @@
             <div class="four mt-2">@foreach ($lists->assumptions() as $one)<x-field :name="'assumptions['.$one['name'].']'" :label="$one['label']" :unit="$one['unit']" :value="old('assumptions.'.$one['name'], $project->assumptions[$one['name']] ?? '')" :placeholder="(string) $one['default']" inputmode="decimal"/>@endforeach</div>
         </details>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $project->notes)"/>
-        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan anew' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Cancel</a></div>
+        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Plan it' : 'Save and plan again' }}</button><a href="{{ $isNew ? route('projects.index') : route('projects.show', $project) }}">Cancel</a></div>
     </form>
     @unless ($isNew)<div class="mt-3"><x-take-out kind="project" :record="$project" :label="$project->name" class=""/></div>@endunless
 </x-station>

@@ -1,5 +1,5 @@
 <x-station :title="$project->name" station="projects" crumb="Projects" :crumb-link="route('projects.index')">
-    <x-slot:actions><a class="button" href="{{ route('projects.story', $project) }}"><x-icon name="book"/>Story</a>@can('manage', $project)<a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Change</a><form method="post" action="{{ route('projects.replan', $project) }}" data-module="once">@csrf<button class="button main" type="submit">Plan anew</button></form>@endcan</x-slot:actions>
+    <x-slot:actions><a class="button" href="{{ route('projects.story', $project) }}"><x-icon name="book"/>Story</a>@can('manage', $project)<a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Change</a><form method="post" action="{{ route('projects.replan', $project) }}" data-module="once">@csrf<button class="button main" type="submit">Plan again</button></form>@endcan</x-slot:actions>
     <div class="stack">
     <section class="sheet">
         <p class="soft mb-1">{{ $project->target }}{{ ['pair' => ', a breeding pair', 'sure' => ', a pair that gives it in every egg'][$project->wanted] ?? '' }}{{ $project->most_inbreeding === null ? '' : ', F at most '.$project->most_inbreeding }}, {{ $project->horizon }} seasons ahead{{ ! $seesMoney || $project->budget === null ? '' : ', budget '.$house->money($project->budget * 100) }}</p>
@@ -7,9 +7,9 @@
         @if ($plan?->isOpen())
             <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status"><span>A first answer; the whole one is being worked out.</span> <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>@can('manage', $project)<form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>@endcan</div>
         @elseif ($page->isOutdated())
-            <p class="field-error mt-2"><x-icon name="info-circle"/><span>This plan is from before the collection changed: {{ implode('; ', $page->since()) }}. {{ $page->isFollowed() ? 'A new one is being made.' : 'A new one is made by itself soon, or at once by “Plan anew”.' }}</span></p>
-        @elseif ($page->madeAnew() !== '')
-            <p class="soft small mb-0 mt-2">{{ $page->madeAnew() }}</p>
+            <p class="field-error mt-2"><x-icon name="info-circle"/><span>Your animals have changed since this plan: {{ implode('; ', $page->since()) }}. {{ $page->isFollowed() ? 'A new plan is being worked out.' : 'It will be updated soon.' }}@can('manage', $project) Plan again to update it now.@endcan</span></p>
+        @elseif ($page->updated() !== '')
+            <p class="soft small mb-0 mt-2">{{ $page->updated() }}</p>
         @endif
     </section>
     @if (($now = $page->now()) !== null)

@@ -26,8 +26,8 @@
         <section class="sheet"><div class="head"><h2>This week and the next</h2><span class="soft small">windows on the day they open and their last day</span></div>
             <ol class="week">@foreach ($week->days as $day)<li @class(['is-today' => $day['isToday'], 'is-past' => $day['isPast'], 'is-bare' => $day['says'] === []])><span class="day"><span class="soft">{{ $day['day']->format('D') }}</span> {{ $day['day']->format('j M') }}@if ($day['isToday'])<span class="visually-hidden">, today</span>@endif</span>@foreach ($day['says'] as $one)<a href="{{ $one['link'] }}" @class(['is-end' => $one['isEnd']])>{{ $one['text'] }}</a>@endforeach</li>@endforeach</ol></section>
     @endunless
-    @if (($anew = $page->madeAnew()) !== [])
-        <section class="sheet"><div class="head"><h2>Plans made anew</h2><span class="soft small">since something changed</span></div><ul class="plain">@foreach ($anew as $one)<li><a href="{{ route('projects.show', $one['project']) }}"><strong>{{ $one['project']->name }}</strong></a> {{ $one['answer'] }} <span class="d-block soft small">{{ $one['words'] }}</span></li>@endforeach</ul></section>
+    @if (($updates = $page->planUpdates()) !== [])
+        <section class="sheet"><div class="head"><h2>Updated plans</h2></div><ul class="plain">@foreach ($updates as $one)<li><a href="{{ route('projects.show', $one['project']) }}"><strong>{{ $one['project']->name }}</strong></a> {{ $one['answer'] }} <span class="d-block soft small">{{ $one['words'] }}</span></li>@endforeach</ul></section>
     @endif
     <div class="two">
     @if (($look = $page->toLookAt()) !== [])

@@ -28,6 +28,7 @@ final class AdviceTest extends TestCase
         ];
         yield 'look-alikes' => ['Cinnamon', 'Black Pastel', 'look-alikes', '1/2', 'Cinnamon and Black Pastel'];
         yield 'a mask' => ['Mojave Pastel', 'Lesser', 'mask', '1/4', 'do not count on seeing Pastel'];
+        yield 'a flood that leaves none without it' => ['Super Pastel', 'Pastel', 'flood', '1', 'Pair the young to animals without it'];
         yield 'a flood' => ['Pinstripe', 'Pinstripe', 'flood', '3/4', 'Both parents carry Pinstripe'];
         yield 'what the eye cannot tell' => ['het Clown', 'het Clown', 'told-by-eye', '3/4', '3 genotypes, 2 looks'];
         yield 'sex linkage' => ['Banana (male maker)', 'Normal', 'sex-linked', '1/2', '93% of the young that get it here are males'];

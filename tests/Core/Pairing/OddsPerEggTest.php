@@ -30,6 +30,11 @@ final class OddsPerEggTest extends TestCase
         yield 'a 66% het keeps two thirds of a het’s promise' => ['66% het Clown', 'Clown', 'Clown', '1/3'];
         yield 'two 66% hets' => ['66% het Clown', '66% het Clown', 'Clown', '1/9'];
         // by hand: 1/2 · 1/4 · 1/3; 1/4 · 1/2 · 1/2; 1/4 · 1/4
+        yield 'two uncertain hets: 2/3 · 1/2 · 1/4' => ['66% het Clown', '50% het Clown', 'Clown', '1/12'];
+        yield 'a daughter by the 7 %, two uncertain hets' => [
+            'Banana (male maker) 50% het Clown', '66% het Clown', 'Banana + Clown, female', '7/2400',
+        ];
+        yield 'two copies and an uncertain het' => ['Super Pastel 66% het Piebald', 'Pastel het Piebald', 'Super Pastel + Piebald', '1/12'];
         yield 'two uncertain hets, one sex' => ['Banana (male maker) 50% het Piebald', 'Pastel 66% het Piebald', 'Piebald, male', '1/24'];
         yield 'a sure morph, one that may come, an uncertain het' => [
             'Super Pastel het Clown', 'Enchi 50% het Clown', 'Clown + Pastel + Enchi', '1/16',

@@ -51,7 +51,7 @@ class ReadingController extends Controller
         $isOne && $request->merge(['readings' => [$request->only('place', 'kind', 'value', 'at', 'token')]]);
         $request->validate(
             ['readings' => ['required', 'array', 'max:'.self::MOST]],
-            ['readings.max' => 'One message holds '.self::MOST.' readings at the most.'],
+            ['readings.max' => 'A message can hold up to '.self::MOST.' readings.'],
         );
         $results = [];
         DB::transaction(function () use ($request, $keeper, &$results): void {

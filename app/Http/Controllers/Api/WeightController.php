@@ -27,7 +27,7 @@ class WeightController extends Controller
         // How many there are is asked before any of them is looked at.
         $weights = $request->validate(
             ['weights' => ['required', 'array', 'min:1', 'max:'.self::MOST]],
-            ['weights.max' => 'One message holds '.self::MOST.' weights at the most.'],
+            ['weights.max' => 'A message can hold up to '.self::MOST.' weights.'],
         )['weights'];
         $results = DB::transaction(
             fn (): array => array_map(fn (mixed $one): array => $this->take($keeper, is_array($one) ? $one : []), array_values($weights)),

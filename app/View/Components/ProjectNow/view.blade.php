@@ -53,8 +53,7 @@
                 <span class="soft small">{{ $young['expected'] }}{{ $young['keep'] ? '' : '; not needed for this' }}</span></li>
         @endforeach
     </ol>
-    <p class="soft small mt-2 mb-0">In this order: each is worth more than the next. Hatches none of them, mate the same pairs again;
-        the plan is made anew with what there is then.</p>
+    <p class="soft small mt-2 mb-0">Most useful first. If none of these hatch, repeat the pairs. The plan updates with each clutch.</p>
     </div>
 @endif
 </div>

@@ -8,10 +8,10 @@ use App\Models\Project;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 
-/** Plans that were made anew because the collection changed: why, and what came of it. */
-final readonly class MadeAnew
+/** Plans that were updated because the collection changed: why, and what they say now. */
+final readonly class PlanUpdates
 {
-    /** Why the plan that is shown was made by itself; empty where somebody asked for it. */
+    /** Why the plan on the page was updated, and what it said before; empty where somebody asked for it. */
     public static function words(Project $project): string
     {
         $plan = $project->made();
@@ -19,7 +19,7 @@ final readonly class MadeAnew
             return '';
         }
 
-        return 'Made anew on '.$project->latestPlan?->created_at?->format('j M').': '.implode('; ', $plan->because).'.'
+        return 'Updated on '.$project->latestPlan?->created_at?->format('j M').': '.implode('; ', $plan->because).'.'
             .($plan->before === null ? '' : " Before: “{$plan->before}”");
     }
 
