@@ -76,7 +76,9 @@ final readonly class PostgresServer implements Storehouse
     {
         try {
             $locks = DB::connection()->select(
-                'select 1 from pg_locks where locktype = \'advisory\' and objid = ? and granted and pid <> pg_backend_pid()', [OneWriter::RESTORING],
+                // The view lists the locks of the whole server, also those of other collections on it.
+                'select 1 from pg_locks join pg_database on pg_database.oid = pg_locks.database and datname = current_database()'
+                .' where locktype = \'advisory\' and objid = ? and granted and pid <> pg_backend_pid()', [OneWriter::RESTORING],
             );
         } catch (QueryException) {
             return false;

@@ -2,7 +2,11 @@
 
 namespace Tests\Feature;
 
+use App\Backup\Vault;
+use App\Database\OneWriter;
+use App\Database\WriterGate;
 use App\Models\User;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use PDO;
@@ -159,5 +163,41 @@ class RestoreTest extends TestCase
         $known = array_map(fn (string $one): string => basename($one, '.php'), glob(base_path('database/migrations/*.php')) ?: throw new RuntimeException);
         $this->assertSame($known, DB::table('migrations')->orderBy('migration')->pluck('migration')->all());
         $this->assertSame([], glob("{$this->database}-restoring*") ?: []);
+    }
+
+    public function test_only_the_collection_that_a_backup_is_put_back_into_is_busy(): void
+    {
+        $second = $this->isOnServer ? "{$this->database}_second" : "{$this->folder}/second.sqlite";
+        $this->isOnServer ? $this->onServer('createdb', $second)->mustRun() : touch($second);
+        $own = $this->database;
+        $isRestoring = function (string $database): bool {
+            $this->database = $database;
+            $this->useDatabase();
+
+            return Vault::ofThisInstallation()->isRestoring();
+        };
+        try {
+            $this->assertFalse($isRestoring($own));
+            $during = [];
+            $ask = function () use (&$during, $isRestoring, $own, $second): void {
+                $during = [$isRestoring($own), $isRestoring($second)];
+            };
+            $this->isOnServer ? $this->holding($ask) : (new WriterGate($own))->closed($ask);
+            $this->assertSame([true, false], $during);
+            $this->assertFalse($isRestoring($own));
+        } finally {
+            DB::purge();
+            $this->isOnServer && $this->onServer('dropdb', '--force', $second)->run();
+            $this->database = $own;
+        }
+    }
+
+    /** As whoever puts a backup back holds the turn of all writers, in a session of its own. */
+    private function holding(Closure $do): void
+    {
+        config(['database.connections.holder' => config('database.connections.pgsql')]);
+        DB::connection('holder')->select('select pg_advisory_lock('.OneWriter::RESTORING.')');
+        $do();
+        DB::purge('holder');
     }
 }
