@@ -5,60 +5,90 @@ declare(strict_types=1);
 namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
-use Destino\Genome\Belief;
-use Destino\Genome\JointBelief;
-use Destino\Genome\LinkageGroup;
-use Destino\Genome\Sex;
-use Destino\Identification\Glimpsing;
-use Destino\Inference\Conclusions\Kindred;
+use Destino\DestinoError;
+use Destino\Identification\Cue;
+use Destino\Identification\CuePenetrance;
+use Destino\Identification\Eye;
+use Destino\Identification\LookPenetrance;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Resemblance;
+use Destino\Probability\Rational;
 
-/** What the cues that were read at animals say of them: judged by what is believed of each without any cue. */
+/** What was seen on the bench as evidence of the family: cues that were read at an animal, and siblings that are alike in something. */
 final class CueReadings
 {
-    public function __construct(private readonly Records $records, private readonly CatalogueShelf $shelf) {}
+    private readonly Eye $eye;
+
+    public function __construct(private readonly Records $records, private readonly CatalogueShelf $shelf)
+    {
+        $this->eye = new Eye($shelf->catalogue());
+    }
 
     /**
      * @param array<string, Individual> $individuals
      * @param list<int> $clutches that are left out, their young's cues with them
-     * @return array<string, Individual> animals of which cues were read, each with what these say
+     * @return array<string, Individual> the same with what was seen of each
      */
-    public function of(Kindred $without, array $individuals, array $clutches): array
+    public function of(array $individuals, array $clutches): array
     {
-        $glimpsing = new Glimpsing($this->shelf->catalogue());
-        $found = [];
-        foreach ($this->records->sightings as $id => $read) {
-            $one = $individuals["a{$id}"] ?? null;
-            if ($one === null || in_array($this->records->animals[$id]['clutch_id'], $clutches, true)) {
-                continue;
+        $likenesses = $this->likenesses($clutches);
+        foreach ($individuals as $id => $one) {
+            $number = (int) substr($id, 1);
+            $isLeftOut = in_array($this->records->animals[$number]['clutch_id'], $clutches, true);
+            $read = $isLeftOut ? [] : $this->read($this->records->sightings[$number] ?? []);
+            if ($read !== [] || isset($likenesses[$number])) {
+                $individuals[$id] = $one->seenSo($read, $likenesses[$number] ?? []);
             }
-            $seen = $days = [];
-            foreach ($read as $key => [$state, $age]) {
-                $cue = $this->shelf->cues()[$key] ?? null;
-                if ($cue !== null && in_array($state, $cue->states, true)) {
-                    [$seen[$key], $days[$key]] = [$cue->state($state), $age];
-                }
-            }
-            $belief = $seen === [] ? null : $this->beliefWithin($without, $one);
-            $glimpses = $belief === null ? null : $glimpsing->of($this->shelf->cues(), $seen, $belief, $days);
-            $glimpses === null ?: $found["a{$id}"] = $one->seenSo($glimpses);
         }
 
-        return $found;
+        return $individuals;
     }
 
-    private function beliefWithin(Kindred $kindred, Individual $one): ?Belief
+    /**
+     * @param array<string, array{string, int|null}> $sightings state and days by cue
+     * @return list<CuePenetrance> of those that the catalogue still has; of two that show the same thing the clearer one
+     */
+    private function read(array $sightings): array
     {
-        $family = $kindred->familyOf($one->id);
-        $factors = [];
-        foreach ($family === null ? [] : $kindred->groupSetsOf($family) as $groups) {
-            $states = $kindred->posterior($family, $groups)->of[$one->id] ?? null;
-            if ($states !== null) {
-                $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
-                $factors[] = new JointBelief($keys, Relatives::readable($states));
+        $cues = $this->shelf->cues();
+        $seen = $days = [];
+        foreach ($sightings as $key => [$state, $age]) {
+            if (in_array($state, ($cues[$key] ?? null)->states ?? [], true)) {
+                [$seen[$key], $days[$key]] = [$cues[$key]->state($state), $age];
+            }
+        }
+        $read = [];
+        foreach (Cue::counting($cues, $seen) as $key => $state) {
+            $read[] = new CuePenetrance($this->eye, $cues[$key], $state, $days[$key], Rational::of(1, CuePenetrance::MISREAD));
+        }
+
+        return $read;
+    }
+
+    /**
+     * @param list<int> $clutches
+     * @return array<int, list<Resemblance>> by animal, of those that are still siblings
+     */
+    private function likenesses(array $clutches): array
+    {
+        $all = [];
+        foreach ($this->records->alike as $set) {
+            $siblings = array_filter(
+                $set['animals'], fn (int $id): bool => ($this->records->animals[$id]['clutch_id'] ?? null) === $set['clutch'],
+            );
+            if (in_array($set['clutch'], $clutches, true) || count($siblings) < 2) {
+                continue;
+            }
+            try {
+                $shows = new LookPenetrance($this->eye, $this->shelf->targets()->read($set['target']));
+            } catch (DestinoError) {
+                continue; // a name that the catalogue no longer has: the bench says so
+            }
+            foreach ($siblings as $id) {
+                $all[$id][] = new Resemblance("alike {$set['id']}", $shows);
             }
         }
 
-        return $factors === [] ? null : new Belief($one->sex ?? Sex::Female, $factors);
+        return $all;
     }
 }

@@ -38,13 +38,9 @@ final class Families
         $parents = new ClutchParents($this->records);
         $individuals = $this->heard($parents, $clutches, $statements);
         $broods = $this->broods($parents, $individuals, $clutches);
-        $of = fn (array $individuals): Kindred => new Kindred(
-            $this->shelf->catalogue(), $individuals, $broods, self::rates($this->house), $this->decided(),
-        );
-        $kindred = $of($individuals);
-        $seen = (new CueReadings($this->records, $this->shelf))->of($kindred, $individuals, $clutches);
+        $seen = (new CueReadings($this->records, $this->shelf))->of($individuals, $clutches);
 
-        return $seen === [] ? $kindred : $of(array_replace($individuals, $seen));
+        return new Kindred($this->shelf->catalogue(), $seen, $broods, self::rates($this->house), $this->decided());
     }
 
     /** Which hatchlings of a clutch were kept and counted as well. */

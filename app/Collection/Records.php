@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-type AnimalRow array{id: int, sex: string|null, sire_id: int|null, dam_id: int|null, sire_name: string|null, clutch_id: int|null}
  * @phpstan-type StatementRow array{id: int, text: string, source: string, certainty: int, names_all: bool}
+ * @phpstan-type AlikeRow array{id: int, clutch: int, target: string, animals: list<int>}
  * @phpstan-type ClutchRow array{id: int, dam: int, hatched: int|null, sires: list<int|null>, kept: list<int|null>}
  */
 final readonly class Records
@@ -25,6 +26,7 @@ final readonly class Records
      * @param list<array<string, mixed>> $counts what was counted in clutches
      * @param list<array<string, mixed>> $decisions what the keeper holds to be wrong
      * @param array<int, array<string, array{string, int|null}>> $sightings state and days by animal and cue
+     * @param list<AlikeRow> $alike siblings that are the same for something
      */
     public function __construct(
         public array $animals = [],
@@ -33,6 +35,7 @@ final readonly class Records
         public array $counts = [],
         public array $decisions = [],
         public array $sightings = [],
+        public array $alike = [],
     ) {}
 
     public static function of(User $keeper): self
@@ -55,6 +58,7 @@ final readonly class Records
         return new self(
             $animals, self::statementsOf($keeper->id), $clutches, array_values($counts->map($asArray)->all()),
             array_values($decisions->map($asArray)->all()), self::sightingsOf($keeper->id),
+            self::alikeOf(array_column($clutches, 'id')),
         );
     }
 
@@ -125,5 +129,21 @@ final readonly class Records
         }
 
         return $seen;
+    }
+
+    /**
+     * @param list<int> $clutches
+     * @return list<AlikeRow>
+     */
+    private static function alikeOf(array $clutches): array
+    {
+        $sets = [];
+        $rows = DB::table('alike_sets')->whereIn('clutch_id', $clutches)->whereNull('deleted_at')->orderBy('id')->get(['id', 'clutch_id', 'target', 'animals']);
+        foreach ($rows as $row) {
+            $animals = array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, array_values((array) json_decode((string) $row->animals, true)));
+            $sets[] = ['id' => (int) $row->id, 'clutch' => (int) $row->clutch_id, 'target' => (string) $row->target, 'animals' => $animals];
+        }
+
+        return $sets;
     }
 }

@@ -53,7 +53,7 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Claim;
 use Destino\Genome\Form;
 use Destino\Genome\Locus;
-use Destino\Identification\Glimpsing;
+use Destino\Inference\Family\Penetrances;
 use Destino\Probability\Rational;
 use Destino\Season\Warmth;
 use Illuminate\Support\Collection;
@@ -85,7 +85,7 @@ final class Prepared
                 'look' => $gallery->ofBelief($page->card->belief(), $page->card->days(), $animal->id),
                 'reasons' => $page->reasonings()->reasons(), 'clutches' => $page->clutches(), 'inbreeding' => $page->family->inbreeding($animal),
                 'mates' => $page->mates(), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id', 'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
-                'mostGenotypes' => Glimpsing::MOST,
+                'mostGenotypes' => Penetrances::MOST,
                 'saleStatus' => in_array($animal->status(), SaleRequest::STATUSES, true) ? $animal->status()->value : 'for sale',
                 'typed' => fn (?int $minor): string =>
                     $minor === null ? '' : number_format($minor / 100, $minor % 100 === 0 ? 0 : 2, '.', ''),

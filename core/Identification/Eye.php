@@ -10,6 +10,7 @@ use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Genome\Visibility;
 use Destino\Notation\Target;
+use Destino\Notation\TargetCondition;
 
 /** What can be seen of a genotype: conditions of the eye, and the rules of cues. */
 final readonly class Eye
@@ -37,6 +38,30 @@ final readonly class Eye
         }
 
         return $saw->acceptsSex($sex);
+    }
+
+    /** @return list<string> loci on which it depends whether a genotype meets a condition as seen: those of forms that hide among them */
+    public function lociOf(Target $saw): array
+    {
+        if ($saw->only) {
+            return [...array_map(strval(...), array_keys($this->catalogue->loci)), ...($saw->sex === null ? [] : [Sex::LOCUS])];
+        }
+        $isOfTheEye = array_filter($saw->conditions, static fn (TargetCondition $one): bool => $one->isOnlyOfTheEye()) !== [];
+        $hiding = array_filter(array_map(strval(...), array_keys($this->catalogue->loci)), $this->visibility->canHide(...));
+
+        return array_values(array_unique([...$saw->loci(), ...($isOfTheEye ? $hiding : []), ...($saw->sex === null ? [] : [Sex::LOCUS])]));
+    }
+
+    /** @return list<string> loci on which it depends which rule of a cue holds */
+    public function lociOfCue(Cue $cue): array
+    {
+        foreach ($cue->rules as $rule) {
+            if ($rule->when->only ?? false) {
+                return array_map(strval(...), array_keys($this->catalogue->loci));
+            }
+        }
+
+        return $cue->loci();
     }
 
     /**

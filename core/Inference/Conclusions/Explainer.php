@@ -12,7 +12,6 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
-use Destino\Inference\Family\Modelling;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -55,7 +54,7 @@ final class Explainer
      */
     public function plain(array $bundle): array
     {
-        $model = Modelling::of($this->context, $this->given, $bundle, $this->bundles->hiding->from($bundle));
+        $model = $this->bundles->model($this->context, $this->given, $bundle);
         $solved = FamilySolver::solve($model);
         $isDisputed = (! $solved->isPossible() && $solved->isExact)
             || $model->doubted !== []
@@ -80,7 +79,7 @@ final class Explainer
         $matters = (new Offences($this->context, $this->given, $this->bundles, $this->decided))->matters();
         $unlikely = [];
         foreach ($this->bundles->all as $bundle) {
-            $model = Modelling::of($this->context, $this->given, $bundle, $this->bundles->hiding->from($bundle));
+            $model = $this->bundles->model($this->context, $this->given, $bundle);
             foreach (
                 $matters === [] && $model->offender === null
                     ? (new Suspicion($model, FamilySolver::solve($model)))->matters()

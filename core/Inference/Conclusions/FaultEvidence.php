@@ -11,7 +11,6 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\Family;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
-use Destino\Inference\Family\Modelling;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Faults\OtherSire;
@@ -135,7 +134,7 @@ final class FaultEvidence
     private function logOf(array $bundle, array $faults, array $insisted): float
     {
         $hypothesis = Hypothesis::of($this->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
-        $model = Modelling::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
+        $model = $this->bundles->model($this->context, $hypothesis, $bundle);
 
         return FamilySolver::logEvidence($model);
     }

@@ -131,7 +131,7 @@ final class Kindred
 
         $this->contents[$family] ??= new FamilyContent($this->context, $this->given($family), $this->decidedOf($family));
 
-        return $bundle === null ? '' : $this->contents[$family]->text($bundle, $this->bundles($family)->hiding->from($bundle));
+        return $bundle === null ? '' : $this->bundles($family)->content($this->contents[$family], $bundle);
     }
 
     /** Everything that a family's answers follow from where something in it is wrong. */

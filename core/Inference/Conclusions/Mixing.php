@@ -10,7 +10,6 @@ use Destino\Inference\Family\Context;
 use Destino\Inference\Family\FamilyPosterior;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
-use Destino\Inference\Family\Modelling;
 use Destino\Inference\Family\Solved;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
@@ -85,7 +84,7 @@ final readonly class Mixing
     private function solved(array $bundle, array $faults, array $insisted = []): Solved
     {
         $hypothesis = Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue, $insisted);
-        $model = Modelling::of($this->context, $hypothesis, $bundle, $this->bundles->hiding->from($bundle));
+        $model = $this->bundles->model($this->context, $hypothesis, $bundle);
 
         return FamilySolver::solve($model);
     }

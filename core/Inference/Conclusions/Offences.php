@@ -11,7 +11,6 @@ use Destino\Inference\Family\FamilyModel;
 use Destino\Inference\Family\FamilySolver;
 use Destino\Inference\Family\Hypothesis;
 use Destino\Inference\Family\Member;
-use Destino\Inference\Family\Modelling;
 use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Inheritance\GenotypeSpace;
@@ -152,9 +151,8 @@ final class Offences
     {
         $faults = array_map(static fn (string $id): Fault => new Misidentified($id), array_keys($freed));
 
-        return Modelling::of(
-            $this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue),
-            $bundle, $this->bundles->hiding->from($bundle),
+        return $this->bundles->model(
+            $this->context, Hypothesis::of($this->given->family, [...$this->decided, ...$faults], $this->context->catalogue), $bundle,
         );
     }
 }

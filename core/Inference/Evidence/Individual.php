@@ -19,7 +19,8 @@ final readonly class Individual
      * @param list<string|null> $possibleSires where more than one male may be the sire; null for one outside the records
      * @param list<Rational> $weights of the possible sires, above 0; empty where all are alike
      * @param string|null $clutch name of the clutch, whose young share one sire; null where none is named
-     * @param Glimpses|null $glimpses what was seen of its cues; heard of animals with a recorded parent
+     * @param list<Penetrance> $penetrances what was seen of its cues, each independent of the others given the genotype
+     * @param list<Resemblance> $resemblances in what it is like its siblings
      */
     public function __construct(
         public string $id,
@@ -31,7 +32,8 @@ final readonly class Individual
         public array $possibleSires = [],
         public array $weights = [],
         public ?string $clutch = null,
-        public ?Glimpses $glimpses = null,
+        public array $penetrances = [],
+        public array $resemblances = [],
     ) {}
 
     public function isFounder(): bool
@@ -57,7 +59,8 @@ final readonly class Individual
             $this->possibleSires,
             $this->weights,
             $this->clutch,
-            $this->glimpses,
+            $this->penetrances,
+            $this->resemblances,
         );
     }
 
@@ -74,15 +77,20 @@ final readonly class Individual
             $this->possibleSires,
             $this->weights,
             $this->clutch,
-            $this->glimpses,
+            $this->penetrances,
+            $this->resemblances,
         );
     }
 
-    public function seenSo(?Glimpses $glimpses): self
+    /**
+     * @param list<Penetrance> $penetrances
+     * @param list<Resemblance> $resemblances
+     */
+    public function seenSo(array $penetrances, array $resemblances = []): self
     {
         return new self(
             $this->id, $this->sex, $this->sire, $this->dam, $this->testimonies, $this->saw, $this->possibleSires, $this->weights,
-            $this->clutch, $glimpses,
+            $this->clutch, $penetrances, $resemblances,
         );
     }
 }

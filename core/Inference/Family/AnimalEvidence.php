@@ -74,12 +74,6 @@ final readonly class AnimalEvidence
                 $says[$number] = $says[$number]->times($weight);
             }
         }
-        $glimpses = $member->animal->glimpses;
-        if ($glimpses !== null) {
-            foreach ($numbers as $number) {
-                $says[$number] = $says[$number]->times($glimpses->of($this->space->state($number), $this->space->groupKeys()));
-            }
-        }
 
         return $says;
     }

@@ -53,8 +53,9 @@ final class FamilyContent
     /**
      * @param list<GenotypeSpace> $spaces
      * @param array<string, Concealed> $hiding
+     * @param array<string, list<Seen>> $seen by member
      */
-    public function text(array $spaces, array $hiding): string
+    public function text(array $spaces, array $hiding, array $seen): string
     {
         $content = [$this->structure, array_map(static fn (GenotypeSpace $space): string => $space->key, $spaces)];
         $keys = array_fill_keys(array_merge(...array_map(static fn (GenotypeSpace $space): array => $space->groupKeys(), $spaces)), true);
@@ -67,16 +68,13 @@ final class FamilyContent
             }
         }
         foreach ([...$this->hypothesis->family->members, ...$this->hypothesis->family->eggs] as $member) {
-            $seen = $this->seen($member->animal->saw ?? $member->brood?->saw, $spaces);
-            if ($seen !== null || ($member->brood->isDead ?? false)) {
-                $content[] = [self::place($member), $seen, $member->brood?->count, $member->brood?->isDead];
+            $saw = $this->seen($member->animal->saw ?? $member->brood?->saw, $spaces);
+            if ($saw !== null || ($member->brood->isDead ?? false)) {
+                $content[] = [self::place($member), $saw, $member->brood?->count, $member->brood?->isDead];
             }
         }
-        foreach ($this->hypothesis->family->members as $member) {
-            $glimpsed = $member->isFounder() ? [] : $member->animal?->glimpses?->content(array_map(strval(...), array_keys($keys))) ?? [];
-            if ($glimpsed !== []) {
-                $content[] = [$member->id, 'seen', $glimpsed];
-            }
+        foreach ($seen as $id => $all) {
+            $content[] = [$id, 'seen', array_map(static fn (Seen $one): string => $one->content(), $all)];
         }
         foreach ($hiding as $id => $concealed) {
             $content[] = [$id, self::hidden($concealed)];

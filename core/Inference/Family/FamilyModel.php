@@ -38,8 +38,58 @@ final class FamilyModel
     /** @var array<string, Concealed> what hides things in a member at other spaces, by member */
     public array $hiding = [];
 
+    /** @var array<string, list<Seen>> what was seen of a member that tells something of these spaces, by member */
+    public array $seen = [];
+
+    /**
+     * @var list<self> the same by spaces that only sires and what was seen tie to others; empty where there is one part, or where which
+     *     male it was ties more than a clutch
+     */
+    public array $parts = [];
+
+    /** @var list<int> in a part: where its spaces stand in the whole */
+    public array $places = [];
+
+    /** @var array<string, list<float>> what other parts say, by variable: of a member's genotype, or of a clutch's sire */
+    public array $messages = [];
+
+    /** Of the parts of a whole one holds how likely each sire was beforehand. */
+    public bool $hasSirePriors = true;
+
     /** @param list<GenotypeSpace> $spaces */
     public function __construct(public readonly Context $context, public readonly Hypothesis $hypothesis, public readonly array $spaces) {}
+
+    /**
+     * @param list<int> $places of the spaces of the part
+     * @param array<string, Concealed> $hiding as seen from these
+     */
+    public function part(array $places, array $hiding): self
+    {
+        $part = new self($this->context, $this->hypothesis, array_map(fn (int $i): GenotypeSpace => $this->spaces[$i], $places));
+        $part->domains = array_map(fn (int $i): array => $this->domains[$i] ?? [], $places);
+        $part->trimmed = array_map(fn (int $i): array => $this->trimmed[$i] ?? [], $places);
+        [$part->sires, $part->hiding, $part->places] = [$this->sires, $hiding, $places];
+        $keys = array_map(static fn (GenotypeSpace $space): string => $space->key, $part->spaces);
+        $sets = $this->spacesOfSets();
+        foreach ($this->seen as $id => $all) {
+            $part->seen[$id] = array_values(array_filter(
+                $all, static fn (Seen $one): bool => array_diff($one->set === null ? $one->spaces : $sets[$one->set], $keys) === [],
+            ));
+        }
+
+        return $part;
+    }
+
+    /** @return array<string, list<string>> keys of the spaces that likenesses tie, by set */
+    private function spacesOfSets(): array
+    {
+        $sets = [];
+        foreach (array_merge([], ...array_values($this->seen)) as $one) {
+            $sets[$one->set ?? ''] = [...$sets[$one->set ?? ''] ?? [], ...$one->spaces];
+        }
+
+        return $sets;
+    }
 
     /**
      * P(young | parents) over a space, with a mutation where the hypothesis has one.
@@ -80,6 +130,12 @@ final class FamilyModel
     public function surelyHiding(Member $member): array
     {
         return ($this->hiding[$member->id] ?? null)->sure ?? [];
+    }
+
+    /** Whether what was seen of a member tells something of a space. */
+    public function isSeen(string $id, int $space): bool
+    {
+        return isset($this->messages["{$space} {$id}"]) || array_filter($this->seen[$id] ?? [], fn (Seen $one): bool => in_array($this->spaces[$space]->key, $one->spaces, true)) !== [];
     }
 
     public function isMixed(): bool

@@ -23,6 +23,9 @@ final readonly class FamilySolver
     /** Entries of all tables, were they full, up to which rationals are used. */
     private const RATIONAL = 6000;
 
+    /** Entries, were the tables full, up to which a family of several parts is worked out as a whole all the same. */
+    private const WHOLE = 400_000;
+
     /** Entries that the tables may really hold together. */
     public const WIDEST = 2_200_000;
 
@@ -47,8 +50,15 @@ final readonly class FamilySolver
             return Solved::impossible();
         }
         $network = Network::of($model);
-        $order = NetworkSolution::order($network);
-        $isSmall = $order->size <= self::RATIONAL && count($network->sizes) <= 60;
+        $order = self::firstOrder($model, $network);
+        $isSmall = $order->size <= self::RATIONAL && count($network->sizes) <= 60 && $model->messages === [];
+        if ($model->parts !== [] && $order->size > self::WHOLE) {
+            $divided = self::divided($model, $widest);
+            if ($divided !== null) {
+                return $divided;
+            }
+            $order = NetworkSolution::order($network);
+        }
         try {
             $marginals = $isSmall
                 ? (new Elimination($network->sizes, $network->factors, $order, new Exact))->run()
@@ -62,15 +72,67 @@ final readonly class FamilySolver
             : Solved::impossible();
     }
 
+    /** Where a family has parts, a graph that is far too wide is not ordered to its end. */
+    private static function firstOrder(FamilyModel $model, Network $network): Order
+    {
+        return $model->parts === [] ? NetworkSolution::order($network) : NetworkSolution::order($network, 2_000, self::FAR * self::WHOLE);
+    }
+
+    /** By its parts, which send each other messages; null where it has only one. */
+    public static function divided(FamilyModel $model, int $widest = self::WIDEST): ?Solved
+    {
+        if ($model->parts === []) {
+            return null;
+        }
+        $between = new BetweenLoci($model, $widest);
+        if (! $between->run()) {
+            return Solved::impossible();
+        }
+        $of = $errors = $logs = [];
+        [$isExact, $error] = [true, 0.0];
+        foreach ($model->parts as $part) {
+            $solved = self::solve($part, $widest);
+            $logs[] = $solved->logEvidence;
+            foreach ($solved->of as $j => $own) {
+                $of[$part->places[$j]] = $own;
+            }
+            $isExact = $isExact && $solved->isExact;
+            $error = max($error, $solved->error);
+            foreach ($solved->errors as $id => $one) {
+                $errors[$id] = max($one, $errors[$id] ?? 0.0);
+            }
+        }
+        foreach (array_keys($between->inCircles()) as $name) {
+            [$i, $id] = explode(' ', $name, 2);
+            $shares = array_map(static fn (Rational $one): float => $one->toFloat(), $of[(int) $i][$id] ?? []);
+            if ($shares !== [] && max($shares) < 1.0) {
+                [$isExact, $error] = [false, max($error, BetweenLoci::ERROR)];
+            }
+            if ($shares !== [] && max($shares) < 1.0 - BetweenLoci::ERROR / 100) { // what is as good as sure is not off by so much
+                $errors[$id] = max(BetweenLoci::ERROR, $errors[$id] ?? 0.0);
+            }
+        }
+        ksort($of);
+
+        return count($of) === count($model->spaces) ? new Solved(array_values($of), $between->logEvidence($logs), $isExact, $error, $errors) : Solved::impossible();
+    }
+
     /** Only log P(evidence); 0 where the family is too wide for it. */
     public static function logEvidence(FamilyModel $model): float
     {
         if ($model->offender !== null) {
             return -INF;
         }
-        $network = Network::of($model, Silent::of($model));
         try {
-            return NetworkSolution::elimination($network, NetworkSolution::order($network), self::WIDEST)->logEvidence();
+            $network = Network::of($model, Silent::of($model));
+            $order = self::firstOrder($model, $network);
+            if ($model->parts !== [] && $order->size > self::WHOLE) {
+                $between = new BetweenLoci($model, self::WIDEST);
+
+                return $between->run() ? $between->logEvidence() : -INF;
+            }
+
+            return NetworkSolution::elimination($network, $order, self::WIDEST)->logEvidence();
         } catch (TooWide) {
             return 0.0;
         }

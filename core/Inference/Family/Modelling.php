@@ -16,11 +16,13 @@ final readonly class Modelling
     /**
      * @param list<GenotypeSpace> $spaces
      * @param array<string, Concealed> $hiding what hides things in a member, by member
+     * @param array<string, list<Seen>> $seen what was seen of a member, by member
      */
-    public static function of(Context $context, Hypothesis $hypothesis, array $spaces, array $hiding = []): FamilyModel
+    public static function of(Context $context, Hypothesis $hypothesis, array $spaces, array $hiding = [], array $seen = []): FamilyModel
     {
         $model = new FamilyModel($context, $hypothesis, $spaces);
         $model->hiding = $hiding;
+        $model->seen = $seen;
         $modelling = new self($model);
         foreach (array_keys($spaces) as $i) {
             $modelling->lay($i);

@@ -57,12 +57,25 @@ final class Network
             $this->eggs->addEggs($eggs);
         }
         $this->addOtherSires();
+        (new SeenFactors($this->model, $this->wiring))->add();
+        foreach ($this->model->messages as $name => $message) {
+            $variable = $this->wiring->known($name);
+            if ($variable !== null) {
+                $this->wiring->factors[] = new Factor([$variable], array_filter($message, static fn (float $weight): bool => $weight > 0.0));
+            }
+        }
     }
 
     /** The variable of a member at a space; null where it is certain or left out. */
     public function variableOf(int $i, string $id): ?int
     {
         return $this->wiring->known("{$i} {$id}");
+    }
+
+    /** The variable of a name: "space member" for a genotype, "sire batch" for which male it was; null where it is certain. */
+    public function named(string $name): ?int
+    {
+        return $this->wiring->known($name);
     }
 
     /**
@@ -99,7 +112,9 @@ final class Network
         foreach ($of as $batch => $member) {
             $places = $this->model->sires[$batch];
             $mixed = $this->model->context->rates->mixed;
-            $weights = array_map(static fn (int $place): Rational => $member->weights[$place]->times($mixed->complement()), $places);
+            $weights = array_map(
+                fn (int $place): Rational => $this->model->hasSirePriors ? $member->weights[$place]->times($mixed->complement()) : Rational::one(), $places,
+            );
             $weights = $mixed->isZero() ? $weights : [...$weights, $mixed];
             if (count($weights) > 1) {
                 $this->wiring->factors[] = Factor::dense([$this->wiring->variable("sire {$batch}", count($weights))], $weights);

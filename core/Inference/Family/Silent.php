@@ -29,7 +29,8 @@ final readonly class Silent
                     && count($model->domains[$i][$id]) > 1
                     && ! isset($speaks[$id])
                     && ! isset($model->trimmed[$i][$id])
-                    && ! ($canHide && $isHeard);
+                    && ! ($canHide && $isHeard)
+                    && ! $model->isSeen($id, $i);
                 foreach ($isPlain ? $model->domains[$i][$id] : [] as $weight) {
                     $isPlain = $isPlain && $weight->isOne();
                 }

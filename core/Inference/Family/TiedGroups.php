@@ -27,9 +27,6 @@ final readonly class TiedGroups
                     self::tie($tied, [$catalogue->groupOf($catalogue->allele($allele)->locus)->key]);
                 }
             }
-            foreach (array_keys($member->animal->glimpses->likelihoods ?? []) as $set) {
-                self::tie($tied, explode('|', $set));
-            }
             $saw = $member->animal->saw ?? $member->brood?->saw;
             foreach ($saw?->loci() ?? [] as $locus) {
                 self::tie($tied, [$catalogue->groupOf($locus)->key]);

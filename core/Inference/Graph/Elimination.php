@@ -151,6 +151,12 @@ final class Elimination
         return $this->collect() ? $this->log : -INF;
     }
 
+    /** The natural logarithm of P(evidence), after run() or floats(). */
+    public function log(): float
+    {
+        return $this->log;
+    }
+
     /**
      * Values of all variables drawn together from P(values | evidence), after collect() has been done by run() or logEvidence().
      *

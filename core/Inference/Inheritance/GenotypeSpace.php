@@ -157,6 +157,17 @@ final class GenotypeSpace
         return $this->expressions->sexOf($this->states[$number]);
     }
 
+    /** @return array<string, Form> its forms by locus */
+    public function formsOf(int $number): array
+    {
+        $forms = [];
+        foreach ($this->expressions->ofState($this->states[$number]) as $expression) {
+            $forms += $expression->forms;
+        }
+
+        return $forms;
+    }
+
     /** @return list<Mask> what this genotype is hidden by, or hides by itself */
     public function masksOf(int $number): array
     {

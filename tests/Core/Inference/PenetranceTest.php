@@ -9,9 +9,9 @@ use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Identification\Cue;
+use Destino\Identification\CuePenetrance;
 use Destino\Identification\CueRule;
 use Destino\Identification\Eye;
-use Destino\Identification\Glimpsing;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Individual;
 use Destino\Inference\Evidence\Source;
@@ -22,7 +22,7 @@ use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
 
 /** Recorded cues as evidence for an animal and its parents. */
-final class GlimpsesTest extends TestCase
+final class PenetranceTest extends TestCase
 {
     public function testACueSpeaksOfTheAnimalAndOfItsParents(): void
     {
@@ -115,10 +115,13 @@ final class GlimpsesTest extends TestCase
                 new Testimony($id, Shelf::reader()->read($parents[$id], $sex)->beliefOrFail(), Source::Own, Probability::one(), true),
             ]);
         }
-        $before = new Kindred(Shelf::catalogue(), $animals);
-        $glimpses = (new Glimpsing(Shelf::catalogue()))->of($cues, $seen, self::belief($before, 'K'), $days);
+        $eye = new Eye(Shelf::catalogue());
+        $read = [];
+        foreach (Cue::counting($cues, $seen) as $key => $state) {
+            $read[] = new CuePenetrance($eye, $cues[$key], $state, $days[$key] ?? null, Rational::of(1, 1000));
+        }
 
-        return new Kindred(Shelf::catalogue(), ['K' => $animals['K']->seenSo($glimpses)] + $animals);
+        return new Kindred(Shelf::catalogue(), ['K' => $animals['K']->seenSo($read)] + $animals);
     }
 
     private static function belief(Kindred $kindred, string $id): Belief
