@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Clutch;
 
+use App\Collection\Families;
 use App\Collection\Opened;
 use App\Models\AlikeSet;
 use App\Models\Animal;
 use App\Models\Clutch as ClutchRecord;
 use App\Models\Sighting;
 use Destino\DestinoError;
-use Destino\Genome\Form;
+use Destino\Genome\Belief;
 use Destino\Identification\Clutch;
 use Destino\Identification\Cue;
 use Destino\Identification\Identification;
@@ -46,7 +47,8 @@ class Bench
         $this->cues = $opened->shelf->cues();
         [$found, $why] = [null, null];
         try {
-            $found = new Identification($opened->shelf->catalogue(), (new GivenClutch($clutch, $hatchlings, $this->cues, $opened))->clutch(), $this->cues);
+            $given = new GivenClutch($clutch, $hatchlings, $this->cues, $opened);
+            $found = new Identification($opened->shelf->catalogue(), $given->clutch(), $this->cues, false, Families::rates($opened->house));
         } catch (DestinoError $error) {
             $why = $error->getMessage();
         }
@@ -63,55 +65,62 @@ class Bench
         return in_array((string) $animal->id, $this->found->impossible ?? [], true);
     }
 
+    /** What its own page says of it. */
     public function label(Animal $animal): string
     {
-        $label = $this->found === null || $this->isImpossible($animal) ? '' : $this->found->label((string) $animal->id);
-
-        return $label === '' ? 'Normal' : $label;
+        return match (true) {
+            $this->found === null || $this->isImpossible($animal) => 'Normal',
+            $this->isBehind() => $this->found->label((string) $animal->id) ?: 'Normal',
+            default => $this->opened->beliefs()->text($animal->id),
+        };
     }
 
-    /** @return list<Form> the likeliest genotype, to be drawn */
-    public function forms(Animal $animal): array
+    /** Whether the pages of the hatchlings say what was known before the last tap: then the clutch by itself answers. */
+    private function isBehind(): bool
     {
-        $best = $this->found === null || $this->isImpossible($animal)
-            ? null
-            : $this->found->genotypes((string) $animal->id, 1)[0][0] ?? null;
-        $forms = [];
-        foreach ($best['alleles'] ?? [] as $locus => $pair) {
-            $forms[] = $this->opened->shelf->catalogue()->form($locus, ...$pair);
+        foreach (array_keys($this->hatchlings) as $id) {
+            $this->opened->beliefs()->text($id);
         }
 
-        return $forms;
+        return $this->opened->beliefs()->isBehind();
+    }
+
+    public function belief(Animal $animal): Belief
+    {
+        return $this->opened->beliefs()->belief($animal->id);
     }
 
     /**
-     * Odds of genes that are not the same for all, one row each.
+     * Odds of genes that are not the same for all, one row each, as they are believed on the pages of the hatchlings.
      *
      * @return list<array{name: string, shares: array<int, float|null>}> by hatchling; null where these parents cannot have it
      */
     public function genes(): array
     {
-        $rows = [];
+        $catalogue = $this->opened->shelf->catalogue();
+        $shares = [];
         foreach ($this->found === null ? [] : $this->hatchlings as $id => $animal) {
-            foreach ($this->isImpossible($animal) ? [] : $this->found->genes((string) $id) as $gene) {
-                $rows[$gene['allele']->rank] ??= ['name' => $gene['allele']->name, 'shares' => []];
-                $rows[$gene['allele']->rank]['shares'][$id] = $gene['decimal'];
+            foreach ($this->isImpossible($animal) ? [] : $this->sharesOf($animal) as $allele => $share) {
+                $shares[$allele][$id] = $share;
             }
         }
-        ksort($rows);
-        $all = array_map(fn (array $row): array => [
-            'name' => $row['name'],
-            'shares' => array_map(
-                fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $row['shares'][$animal->id] ?? 0.0, $this->hatchlings,
-            ),
-        ], $rows);
+        $rows = [];
+        foreach (array_intersect_key($catalogue->alleles, $shares) as $key => $allele) {
+            $row = array_map(fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $shares[$key][$animal->id] ?? 0.0, $this->hatchlings);
+            if (array_filter($row, fn (?float $share): bool => $share !== null && $share < 1.0) !== []) {
+                $rows[] = ['name' => GeneShares::name($allele, $catalogue), 'shares' => $row];
+            }
+        }
 
-        return array_values(
-            array_filter(
-                $all,
-                fn (array $row): bool => array_filter($row['shares'], fn (?float $share): bool => $share !== null && $share < 1.0) !== [],
-            ),
-        );
+        return $rows;
+    }
+
+    /** @return array<string, float> P(at least one copy) by allele */
+    private function sharesOf(Animal $animal): array
+    {
+        return $this->isBehind()
+            ? array_column(array_map(fn (array $gene): array => [$gene['allele']->key, $gene['decimal']], $this->found?->genes((string) $animal->id) ?? []), 1, 0)
+            : GeneShares::of($this->belief($animal), $this->opened->shelf->catalogue());
     }
 
     /**
@@ -182,10 +191,13 @@ class Bench
     /** @return list<array{name: string, share: float}> which male it was */
     public function sires(): array
     {
-        $names = $this->clutch->sires->pluck('animal.name', 'animal_id');
+        $names = [];
+        foreach ($this->clutch->sires as $sire) {
+            $names["a{$sire->animal_id}"] = (string) $sire->animal?->name;
+        }
 
         return array_map(
-            fn (array $sire): array => ['name' => (string) ($names[(int) $sire['id']] ?? $sire['id']), 'share' => $sire['decimal']],
+            fn (array $sire): array => ['name' => (string) ($names[$sire['id']] ?? 'a male outside the records'), 'share' => $sire['decimal']],
             $this->found?->sires() ?? [],
         );
     }

@@ -16,6 +16,7 @@ use Destino\Inference\Faults\Fault;
 use Destino\Inference\Faults\FaultKind;
 use Destino\Notation\Target;
 use Destino\Probability\Probability;
+use Destino\Probability\Rational;
 
 /** The families of a collection for the core: everybody with what was stated, counted, seen and decided, or with some of it left out. */
 final class Families
@@ -56,6 +57,16 @@ final class Families
         }
 
         return Tally::of(null, [], [], $this->shelf->catalogue());
+    }
+
+    /** @return list<array{string|null, Rational}> the males of a clutch, null for one from outside, with how likely each was beforehand */
+    public function siresOf(int $clutch): array
+    {
+        $parents = new ClutchParents($this->records);
+        $sires = $parents->sires($clutch);
+        $weights = $parents->weights($clutch, $sires);
+
+        return array_map(fn (?string $sire, int $i): array => [$sire, $weights[$i] ?? Rational::one()], $sires, array_keys($sires));
     }
 
     public static function rates(House $house): ErrorRates

@@ -12,6 +12,7 @@ use Destino\Inference\Evidence\InferenceError;
 use Destino\Inference\Evidence\Tally;
 use Destino\Inference\Faults\Contradiction;
 use Destino\Probability\Distribution;
+use Destino\Probability\Rational;
 
 /**
  * What the whole collection says of each animal: parents, young, counted siblings, cousins. Each family is worked out at
@@ -132,6 +133,12 @@ final class Kin
     public function tallyOf(int $clutch): Tally
     {
         return $this->families->tallyOf($clutch);
+    }
+
+    /** @return list<array{string|null, Rational}> the males of a clutch, null for one from outside, with how likely each was beforehand */
+    public function siresOf(int $clutch): array
+    {
+        return $this->families->siresOf($clutch);
     }
 
     /** Whether what is kept is of the records as they are. */

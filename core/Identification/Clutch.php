@@ -12,33 +12,29 @@ use Destino\Probability\Rational;
 /**
  * One dam, the males of which one fathered the whole clutch, and its living young.
  *
- * @phpstan-type Sire array{id: string, belief: Belief, weight: Rational}
- * @phpstan-type Count array{saw: Target, count: int}
+ * @phpstan-type Sire array{id: string, belief: Belief|null, weight: Rational}
+ * @phpstan-type Count array{saw: Target, count: int, dead?: bool}
  * @phpstan-type Alike array{target: Target, hatchlings: list<string>}
  */
 final readonly class Clutch
 {
-    /** @var list<Alike> */
-    public array $alike;
-
     /**
-     * @param non-empty-list<Sire> $sires weights: how likely each is beforehand
+     * @param non-empty-list<Sire> $sires weights: how likely each is beforehand; no belief of one outside the records
      * @param list<Hatchling> $hatchlings
-     * @param list<Count> $counts living siblings that are not named
+     * @param list<Count> $counts siblings that are not named, living or seen dead in the egg
      * @param list<Alike> $alike hatchlings that are the same for a target: all meet it, or none
      *
-     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, an id stands twice, or sets are too many
+     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, an id stands twice, or a set names nobody of it
      */
     public function __construct(
-        public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], array $alike = [],
+        public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], public array $alike = [],
     ) {
-        $this->alike = AlikeSets::joined($alike);
         if ($dam->sex !== Sex::Female) {
             throw IdentificationError::sexOf('the dam', 'female');
         }
         $seen = [];
         foreach ($sires as $sire) {
-            if ($sire['belief']->sex !== Sex::Male) {
+            if ($sire['belief'] !== null && $sire['belief']->sex !== Sex::Male) {
                 throw IdentificationError::sexOf("the sire {$sire['id']}", 'male');
             }
             if ($sire['weight']->compareTo(Rational::zero()) <= 0) {

@@ -5,60 +5,50 @@ declare(strict_types=1);
 namespace Destino\Identification;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Form;
 use Destino\Genome\Sex;
 use Destino\Notation\Printer;
 use Destino\Probability\Distribution;
+use Destino\Probability\Number;
 use Destino\Probability\Rational;
 
-/** The genotypes of a young over all strands together, the likeliest first. */
+/** The genotypes of a young over all parts together, the likeliest first. */
 final readonly class Genotypes
 {
     /** Beyond so many, those of little chance are not multiplied out. */
     private const MOST = 20_000;
 
-    /**
-     * @param array<string, Form> $fixed by locus
-     * @param Posterior<float> $posterior
-     * @param Posterior<Rational>|null $exact
-     */
-    public function __construct(
-        private Catalogue $catalogue, private array $fixed, private Posterior $posterior, private ?Posterior $exact,
-    ) {}
+    public function __construct(private Catalogue $catalogue, private Young $young) {}
 
     /** @return array{list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float}>, int} */
-    public function of(string $id, int $most): array
+    public function of(int $most): array
     {
-        $all = $this->together($this->posterior, new Floats, $id);
-        $exact = $this->exact === null ? null : $this->together($this->exact, new Fractions, $id);
-        arsort($all);
+        $all = $this->together();
+        uasort($all, static fn (Rational|float $a, Rational|float $b): int => Number::float($b) <=> Number::float($a));
         $shown = [];
         foreach (array_slice($all, 0, $most, true) as $key => $p) {
-            $shown[] = $this->shown($key, $p, $exact[$key] ?? null);
+            $shown[] = $this->shown($key, $p);
         }
 
-        return [$shown, $this->total($id)];
+        return [$shown, $this->total()];
     }
 
     /**
      * How many genotypes a young may have: those of any possible sire, each once (inclusion and exclusion over the sires). What one
-     * strand has from one sire and another strand from another is no genotype.
+     * part has from one sire and another part from another is no genotype.
      */
-    private function total(string $id): int
+    private function total(): int
     {
-        $sires = array_keys(array_filter($this->posterior->sires, static fn (float $p): bool => $p > 0.0));
-        $possible = [];
-        foreach ($sires as $i => $sire) {
-            foreach (array_keys($this->posterior->strands) as $k) {
-                $possible[$i][$k] = array_filter($this->posterior->young[$id][$sire][$k], static fn (float $p): bool => $p > 0.0);
-            }
-        }
+        $sires = array_values(array_filter(array_keys($this->young->sires), fn (int $s): bool => ! Number::isZero($this->young->sires[$s])));
+        $possible = array_map(fn (int $s): array => array_map(
+            static fn (array $part): array => array_filter($part['chances'][$s], static fn (Rational|float $p): bool => ! Number::isZero($p)),
+            $this->young->parts,
+        ), $sires);
         $total = 0;
         for ($set = 1; $set < 1 << count($sires); $set++) {
             $members = array_values(array_filter(array_keys($sires), static fn (int $i): bool => ($set >> $i & 1) === 1));
             $both = array_map(
                 static fn (int $k): int => count(array_intersect_key(...array_map(static fn (int $i): array => $possible[$i][$k], $members))),
-                array_keys($this->posterior->strands),
+                array_keys($this->young->parts),
             );
             $total += (count($members) % 2 === 1 ? 1 : -1) * (int) array_product($both);
         }
@@ -66,35 +56,29 @@ final readonly class Genotypes
         return $total;
     }
 
-    /**
-     * @template T
-     *
-     * @param Posterior<T> $posterior
-     * @param Arithmetic<T> $numbers
-     * @return array<string, T> by numbers of the strands
-     */
-    private function together(Posterior $posterior, Arithmetic $numbers, string $id): array
+    /** @return array<string, Rational|float> by entries of the parts */
+    private function together(): array
     {
         $all = [];
-        foreach ($posterior->sires as $s => $sire) {
-            $products = ['' => $sire];
-            foreach (array_keys($posterior->strands) as $k) {
+        foreach ($this->young->sires as $s => $sire) {
+            $products = Number::isZero($sire) ? [] : ['' => $sire];
+            foreach ($this->young->parts as $part) {
                 $longer = [];
                 foreach ($products as $key => $p) {
-                    foreach ($posterior->young[$id][$s][$k] as $number => $chance) {
-                        if (! $numbers->isZero($chance)) {
-                            $longer["{$key} {$number}"] = $numbers->times($p, $chance);
+                    foreach ($part['chances'][$s] as $entry => $chance) {
+                        if (! Number::isZero($chance)) {
+                            $longer["{$key} {$entry}"] = Number::times($p, $chance);
                         }
                     }
                 }
-                if (count($longer) > self::MOST && $numbers instanceof Floats) {
-                    arsort($longer);
+                if (count($longer) > self::MOST) {
+                    uasort($longer, static fn (Rational|float $a, Rational|float $b): int => Number::float($b) <=> Number::float($a));
                     $longer = array_slice($longer, 0, self::MOST, true);
                 }
                 $products = $longer;
             }
             foreach ($products as $key => $p) {
-                $all[$key] = isset($all[$key]) ? $numbers->plus($all[$key], $p) : $p;
+                $all[$key] = isset($all[$key]) ? Number::plus($all[$key], $p) : $p;
             }
         }
 
@@ -102,14 +86,14 @@ final readonly class Genotypes
     }
 
     /** @return array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float} */
-    private function shown(string $key, float $decimal, ?Rational $exact): array
+    private function shown(string $key, Rational|float $p): array
     {
-        $forms = $this->fixed;
+        $forms = $this->young->fixed;
         $sex = null;
-        foreach (array_filter(explode(' ', $key), static fn (string $part): bool => $part !== '') as $k => $number) {
-            $strand = $this->posterior->strands[$k - 1];
-            $forms += $strand->forms((int) $number);
-            $sex ??= $strand->each($strand->sexGroups(), static fn (array $own, ?Sex $found): ?Sex => $found)[(int) $number] ?? null;
+        foreach (array_filter(explode(' ', $key), static fn (string $part): bool => $part !== '') as $k => $entry) {
+            $part = $this->young->parts[$k - 1];
+            $forms += $part['forms'][(int) $entry];
+            $sex ??= $part['sexes'][(int) $entry];
         }
         $printer = new Printer($this->catalogue);
         $words = $alleles = [];
@@ -120,6 +104,6 @@ final readonly class Genotypes
             }
         }
 
-        return ['label' => Printer::text($words), 'alleles' => $alleles, 'sex' => $sex, 'exact' => $exact, 'decimal' => $decimal];
+        return ['label' => Printer::text($words), 'alleles' => $alleles, 'sex' => $sex] + Identification::number($p);
     }
 }

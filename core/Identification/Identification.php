@@ -6,92 +6,83 @@ namespace Destino\Identification;
 
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
+use Destino\Genome\Form;
 use Destino\Genome\Sex;
+use Destino\Inference\Faults\ErrorRates;
 use Destino\Notation\Printer;
 use Destino\Probability\Distribution;
+use Destino\Probability\Number;
 use Destino\Probability\Rational;
 
 /** What the young of a clutch are, from the parents and from what was seen of each: the odds of genes and genotypes, what to look at next. */
 final class Identification
 {
-    /** Up to so many numbers are worked with exactly as well. */
-    private const EXACT_SIZE = 4_000;
+    /** Digits of a fraction that is still shown. */
+    private const DIGITS = 18;
 
-    private readonly Parentage $parentage;
+    private readonly Eye $eye;
 
-    private readonly Sight $sight;
+    /** @var list<Rational|float> P(each male is the sire) */
+    private readonly array $sires;
 
-    /** @var Posterior<float> */
-    private readonly Posterior $posterior;
-
-    /** @var Posterior<Rational>|null */
-    private readonly ?Posterior $exact;
-
-    private readonly GeneChances $chances;
+    /** @var array<string, Young> by id, those that these parents can have */
+    private readonly array $young;
 
     /** @var list<string> hatchlings that these parents cannot have */
     public readonly array $impossible;
 
-    /** @param array<string, Cue> $cues by key */
-    public function __construct(private readonly Catalogue $catalogue, public readonly Clutch $clutch, private readonly array $cues)
-    {
-        [$this->parentage, $this->sight, $this->posterior, $this->impossible] = $this->possible();
-        $this->chances = new GeneChances($this->catalogue, $this->sight, $this->posterior);
-        $recorded = array_sum(array_map(static fn (Hatchling $one): int => count($one->cues), $this->parentage->clutch->hatchlings));
-        $this->exact = $recorded <= 12 && Posterior::size($this->parentage, $this->sight->ties()) <= self::EXACT_SIZE
-            ? new Posterior($this->parentage, $this->sight, new Fractions)
-            : null;
+    /**
+     * @param array<string, Cue> $cues by key
+     * @param bool $inFractions whether a small clutch is worked out in fractions
+     * @param ErrorRates|null $rates how often an egg that is seen dead died of its form; null for the assumed ones
+     *
+     * @throws IdentificationError where too much is tied together, or what was counted cannot be
+     */
+    public function __construct(
+        private readonly Catalogue $catalogue, public readonly Clutch $clutch, private readonly array $cues, bool $inFractions = true,
+        private readonly ?ErrorRates $rates = null,
+    ) {
+        $this->eye = new Eye($catalogue);
+        [$family, $this->impossible] = $this->possible();
+        [$this->sires, $this->young] = $family->solved($inFractions);
     }
 
-    /** @return array{Parentage, Sight, Posterior<float>, list<string>} without those that cannot be, named */
+    /** @return array{ClutchFamily, list<string>} without those that cannot be, named */
     private function possible(): array
     {
-        $parentage = new Parentage($this->catalogue, $this->clutch);
-        $sight = new Sight($parentage, $this->cues);
-        $impossible = array_map(
-            static fn (Hatchling $one): string => $one->id,
-            array_values(array_filter($this->clutch->hatchlings, static fn (Hatchling $one): bool => ! $sight->isPossible($one))),
-        );
-        if ($impossible === [] && $sight->canCount()) {
-            $posterior = new Posterior($parentage, $sight, new Floats);
-            if ($posterior->isPossible) {
-                return [$parentage, $sight, $posterior, []];
-            }
+        $whole = $this->without([]);
+        if ($whole->isPossible()) {
+            return [$whole, []];
         }
         $ids = array_map(static fn (Hatchling $one): string => $one->id, $this->clutch->hatchlings);
-        if (! $sight->canCount() || ! $this->posteriorOf($this->clutch->without($ids))[2]->isPossible) {
+        if (! $this->without($ids)->isPossible()) {
             throw IdentificationError::impossibleCount(
                 implode(', ', array_map(static fn (array $count): string => $count['saw']->text, $this->clutch->counts)),
             );
         }
         $kept = [];
-        foreach ($this->clutch->hatchlings as $one) { // one after the other: those that fit the ones before
-            $rest = array_values(
-                array_diff(array_map(static fn (Hatchling $other): string => $other->id, $this->clutch->hatchlings), [...$kept, $one->id]),
-            );
-            $isOut = in_array($one->id, $impossible, true) || ! $this->posteriorOf($this->clutch->without($rest))[2]->isPossible;
-            $isOut ? $impossible[] = $one->id : $kept[] = $one->id;
+        foreach ($ids as $id) { // one after the other: those that fit the ones before
+            if ($this->without(array_values(array_diff($ids, [...$kept, $id])))->isPossible()) {
+                $kept[] = $id;
+            }
         }
-        $impossible = array_values(array_unique($impossible));
+        $impossible = array_values(array_diff($ids, $kept));
 
-        return [...$this->posteriorOf($this->clutch->without($impossible)), $impossible];
+        return [$this->without($impossible), $impossible];
     }
 
-    /** @return array{Parentage, Sight, Posterior<float>} */
-    private function posteriorOf(Clutch $clutch): array
+    /** @param list<string> $ids */
+    private function without(array $ids): ClutchFamily
     {
-        $parentage = new Parentage($this->catalogue, $clutch);
-        $sight = new Sight($parentage, $this->cues);
-
-        return [$parentage, $sight, new Posterior($parentage, $sight, new Floats)];
+        return new ClutchFamily($this->catalogue, $ids === [] ? $this->clutch : $this->clutch->without($ids), $this->cues, $this->rates ?? ErrorRates::assumed());
     }
 
     /** @return list<array{id: string, exact: Rational|null, decimal: float}> */
     public function sires(): array
     {
-        return array_map(fn (array $sire, int $s): array => [
-            'id' => $sire['id'], 'exact' => GeneChances::short($this->exact?->sires[$s] ?? null), 'decimal' => $this->posterior->sires[$s] ?? 0.0,
-        ], $this->parentage->clutch->sires, array_keys($this->parentage->clutch->sires));
+        return array_map(
+            static fn (array $sire, Rational|float $p): array => ['id' => $sire['id']] + self::number($p), $this->clutch->sires, $this->sires,
+        );
     }
 
     /**
@@ -102,13 +93,18 @@ final class Identification
     public function genes(string $id): array
     {
         $genes = [];
+        $loci = array_flip($this->young[$id]->loci());
         foreach ($this->catalogue->alleles as $allele) {
-            $has = GeneChances::carrier($allele->key);
-            if ($has($this->sight->fixed())) {
-                $genes[] = ['allele' => $allele, 'exact' => Rational::one(), 'decimal' => 1.0];
-            } elseif (($chance = $this->chances->chance($this->posterior, new Floats, $id, $allele->locus, $has)) > 0.0) {
-                $exact = $this->exact === null ? null : $this->chances->chance($this->exact, new Fractions, $id, $allele->locus, $has);
-                $genes[] = ['allele' => $allele, 'exact' => GeneChances::short($exact), 'decimal' => $chance];
+            if (! isset($loci[$allele->locus])) {
+                continue;
+            }
+            $copies = array_filter(
+                $this->young[$id]->over([$allele->locus]),
+                static fn (array $way): bool => isset($way[0][$allele->locus]) && $way[0][$allele->locus]->copiesOf($allele->key) > 0,
+            );
+            $chance = Number::sum(array_map(static fn (array $way): Rational|float => $way[1], $copies));
+            if (! Number::isZero($chance)) {
+                $genes[] = ['allele' => $allele] + self::number($chance);
             }
         }
 
@@ -121,16 +117,35 @@ final class Identification
         $printer = new Printer($this->catalogue);
         $words = [];
         foreach ($this->catalogue->loci as $locus => $_) {
-            if ($locus === Sex::LOCUS) {
-                continue;
-            }
-            $pairs = $this->chances->pairs($id, $locus);
+            $pairs = $locus === Sex::LOCUS ? [] : $this->pairs($id, $locus);
             if ($pairs !== []) {
                 $words[] = $printer->locus($locus, Distribution::ofWeighted($pairs));
             }
         }
 
         return Printer::text($words);
+    }
+
+    /**
+     * Chances of the pairs of alleles at a locus, as fractions of a million that add up to 1; none that is above 0 becomes 0 or 1.
+     *
+     * @return list<array{string, array{string, string}, Rational}> none where it is wild type
+     */
+    private function pairs(string $id, string $locus): array
+    {
+        $whole = $forms = [];
+        foreach ($this->young[$id]->inFloats()->over([$locus]) as [$own, $chance]) {
+            $form = $own[$locus] ?? null;
+            if ($form !== null && Number::float($chance) > 1e-12) {
+                [$forms[], $whole[]] = [$form, max(1, (int) round(1e6 * Number::float($chance)))];
+            }
+        }
+        $sum = max(1, array_sum($whole));
+        $isWild = array_filter($forms, static fn (Form $form): bool => ! $form->isWild()) === [];
+
+        return $isWild ? [] : array_map(
+            static fn (Form $form, int $count): array => [implode('/', $form->pair), $form->pair, Rational::of($count, $sum)], $forms, $whole,
+        );
     }
 
     /**
@@ -143,30 +158,39 @@ final class Identification
      */
     public function genotypes(string $id, int $most): array
     {
-        return (new Genotypes($this->catalogue, $this->sight->fixed(), $this->posterior, $this->exact))->of($id, $most);
+        return (new Genotypes($this->catalogue, $this->young[$id]))->of($most);
     }
 
     /** @return array{next: list<array{cue: Cue, bits: float, separates: string}>, later: list<Cue>} cues that were not looked at yet */
     public function cues(string $id): array
     {
-        $one = array_values(
-            array_filter($this->parentage->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id),
-        )[0] ?? null;
+        $one = array_values(array_filter($this->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id))[0] ?? null;
         $next = $later = [];
-        $questions = new NextCue($this->sight, $this->posterior);
+        if ($one === null || ! isset($this->young[$id])) {
+            return ['next' => [], 'later' => []];
+        }
         foreach ($this->cues as $key => $cue) {
-            if ($one === null || isset($one->cues[$key]) || ($cue->repeats !== null && isset($one->cues[$cue->repeats]))) {
+            if (isset($one->cues[$key]) || ($cue->repeats !== null && isset($one->cues[$cue->repeats]))) {
                 continue;
             }
-            [$bits, $separates] = $questions->bits($one, $cue);
             if ($one->days !== null && $one->days < $cue->fromDays) {
                 $later[] = $cue;
             } else {
+                [$bits, $separates] = (new NextCue($this->eye, $this->young[$id]))->bits($cue, $one->days);
                 $next[] = ['cue' => $cue, 'bits' => $bits, 'separates' => $separates];
             }
         }
         usort($next, static fn (array $a, array $b): int => [$b['bits'], $a['cue']->key] <=> [$a['bits'], $b['cue']->key]);
 
         return ['next' => $next, 'later' => $later];
+    }
+
+    /** @return array{exact: Rational|null, decimal: float} a fraction where it is short */
+    public static function number(Rational|float $p): array
+    {
+        $isShort = $p instanceof Rational && strlen($p->toString()) <= 2 * self::DIGITS + 1
+            && strlen((string) $p->denominator()) <= self::DIGITS;
+
+        return ['exact' => $isShort ? $p : null, 'decimal' => Number::float($p)];
     }
 }

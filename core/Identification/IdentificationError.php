@@ -91,14 +91,6 @@ final class IdentificationError extends DomainException implements DestinoError
         return new self("None of these parents can have {$saw} among the young that are counted.", ['piece' => $saw]);
     }
 
-    public static function tooManySets(int $sets, int $most): self
-    {
-        return new self(
-            "{$sets} sets of hatchlings are said to be alike, and at most {$most} can be weighed together. Sets for the same gene that "
-                .'share a hatchling count as one.', ['piece' => 'alike'],
-        );
-    }
-
     public static function tooMuch(int $genotypes): self
     {
         return new self(

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace Destino\Identification;
 
+use Destino\Probability\Number;
+
 /** How much looking at a cue is expected to tell of a young's genotype. */
 final readonly class NextCue
 {
     /** Rules less likely than this are not named. */
     private const NAMED = .03;
 
-    /** @param Posterior<float> $posterior */
-    public function __construct(private Sight $sight, private Posterior $posterior) {}
+    public function __construct(private Eye $eye, private Young $young) {}
 
     /**
      * The entropy of the mixed chances of the states less the mean entropy given the genotype.
      *
      * @return array{float, string} bits, and what it would separate
      */
-    public function bits(Hatchling $one, Cue $cue): array
+    public function bits(Cue $cue, ?int $days): array
     {
-        $rules = $this->rules($one, $cue);
+        $rules = $this->rules($cue, $days);
         $mixed = array_fill(0, count($cue->states), 0.0);
         $given = 0.0;
         foreach ($rules as $rule => $p) {
@@ -35,34 +36,12 @@ final readonly class NextCue
     }
 
     /** @return array<int, float> P(rule holds), those that can */
-    private function rules(Hatchling $one, Cue $cue): array
+    private function rules(Cue $cue, ?int $days): array
     {
-        $groups = $this->sight->ties()->ofCue($cue);
         $rules = [];
-        foreach ($this->posterior->sires as $s => $sire) {
-            $tuples = [[[], 1.0]];
-            foreach ($this->posterior->strands as $k => $strand) {
-                if (array_intersect($groups, $strand->groups) === []) {
-                    continue;
-                }
-                $chances = $forms = [];
-                foreach ($strand->each($groups, static fn (array $own): array => $own) as $number => $own) {
-                    $key = implode(' ', array_map(static fn ($form): string => $form->locus.implode('/', $form->pair), $own));
-                    $forms[$key] = $own;
-                    $chances[$key] = ($chances[$key] ?? 0.0) + ($this->posterior->young[$one->id][$s][$k][$number] ?? 0.0);
-                }
-                $longer = [];
-                foreach ($tuples as [$before, $p]) {
-                    foreach ($chances as $key => $chance) {
-                        $chance > 0.0 ? $longer[] = [$before + $forms[$key], $p * $chance] : null;
-                    }
-                }
-                $tuples = $longer;
-            }
-            foreach ($tuples as [$forms, $p]) {
-                $rule = $this->sight->rule($cue, $forms, $one->days);
-                $rules[$rule] = ($rules[$rule] ?? 0.0) + $sire * $p;
-            }
+        foreach ($this->young->inFloats()->over($this->eye->lociOfCue($cue)) as [$forms, $p]) {
+            $rule = $this->eye->rule($cue, $forms, $days);
+            $rules[$rule] = ($rules[$rule] ?? 0.0) + Number::float($p);
         }
 
         return $rules;

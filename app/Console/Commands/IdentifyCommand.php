@@ -51,7 +51,7 @@ class IdentifyCommand extends AnswerCommand
             }
             $this->line("{$one['id']}: ".($one['label'] === '' ? 'Normal' : $one['label']));
             foreach ($one['genes'] as $gene) {
-                $this->line(sprintf('  %5.1f %%  %s', 100 * $gene['decimal'], $gene['name']));
+                $this->line(sprintf('  %5.1f %%  carries %s', 100 * $gene['decimal'], $gene['name']));
             }
             foreach (array_slice($one['next'], 0, 3) as $next) {
                 $next['bits'] > 0

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clutch\GivenClutch;
 use App\Models\AlikeSet;
 use App\Models\Clutch;
 use Destino\DestinoError;
-use Destino\Identification\AlikeSets;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
@@ -58,9 +56,7 @@ class AlikeRequest extends RecordRequest
                 return;
             }
             try {
-                $target = $this->opened()->shelf->targets()->read((string) $this->input('target'));
-                $given = new GivenClutch($this->clutch(), $this->clutch()->hatchlings->keyBy('id')->all(), [], $this->opened());
-                AlikeSets::joined([...$given->alike(), ['target' => $target, 'hatchlings' => array_map(strval(...), $this->animals())]]);
+                $this->opened()->shelf->targets()->read((string) $this->input('target'));
             } catch (DestinoError $error) {
                 $validator->errors()->add('target', $error->getMessage());
             }

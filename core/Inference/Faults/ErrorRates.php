@@ -54,6 +54,14 @@ final readonly class ErrorRates
         );
     }
 
+    /** Where all eggs of a clutch are of one male. */
+    public function withoutMixing(): self
+    {
+        return new self(
+            $this->unrecorded, $this->misidentified, $this->otherSire, $this->misnamed, $this->mutation, $this->lethalDead, $this->masked, null, $this->oneCopy,
+        );
+    }
+
     /** @return array<string, Probability> by name */
     public function all(): array
     {

@@ -121,6 +121,27 @@ final class Elimination
     }
 
     /**
+     * P(values of some variables and evidence), up to a factor, after run() or floats(); some table must hold them all.
+     *
+     * @param list<int> $variables
+     * @return array<int, N> by place, the last variable running fastest
+     */
+    public function tableOf(array $variables): array
+    {
+        $wanted = new Scope($variables, $this->sizes);
+        foreach ($variables === [] ? [] : $this->holding($variables) as $variable) {
+            $scope = $this->scopes[$variable];
+            if (array_diff($variables, $scope->variables) === []) {
+                return $this->arithmetic->sums(
+                    $this->products[$variable], $scope->places(array_keys($this->products[$variable]), $wanted->strides),
+                );
+            }
+        }
+
+        return [];
+    }
+
+    /**
      * Buckets that may hold some variables together: their own and those that were emptied before.
      *
      * @param list<int> $variables

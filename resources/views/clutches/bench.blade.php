@@ -9,7 +9,7 @@
             <div class="head"><h2>What they are</h2><span class="soft small">by the parents and by what was seen; tap what you see below, and these move</span></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Odds of genes, hatchling by hatchling">
             <table class="list bench"><thead><tr><th scope="col">Gene</th>@foreach ($bench->hatchlings as $animal)<th scope="col"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <x-sex :animal="$animal"/>
-                @if ($animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $animal->latestPhoto) }}" alt="" loading="lazy">@else{!! $prints->ofForms($bench->forms($animal)) !!}@endif
+                @if ($animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $animal->latestPhoto) }}" alt="" loading="lazy">@else{!! $prints->ofBelief($bench->belief($animal), $bench->days($animal) ?? 0, $animal->id) !!}@endif
                 <span class="d-block small fw-normal">@if ($bench->isImpossible($animal))<span class="tag dead">these parents cannot have it</span>@else{{ $bench->label($animal) }}@endif</span></th>@endforeach</tr></thead>
                 <tbody>
                 @foreach ($bench->genes() as $row)

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Tests\Core\Identification;
 
 use Destino\Genome\Sex;
-use Destino\Identification\AlikeSets;
 use Destino\Identification\Clutch;
 use Destino\Identification\Cue;
 use Destino\Identification\CueRule;
 use Destino\Identification\Hatchling;
 use Destino\Identification\Identification;
-use Destino\Identification\IdentificationError;
+use Destino\Inference\Evidence\Source;
+use Destino\Inference\Evidence\Testimony;
 use Destino\Notation\Target;
+use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -104,7 +105,6 @@ final class IdentificationTest extends TestCase
         [$whole, $joined] = array_map(
             static fn (array $alike): Identification => self::identify('Pastel', ['Pastel Yellow Belly'], $young, alike: $alike), [$union, $pieces],
         );
-        self::assertCount(2, $joined->clutch->alike);
         foreach (['1', '2', '3', '4'] as $id) {
             foreach (['pastel', 'yellow-belly'] as $gene) {
                 self::assertEqualsWithDelta(self::gene($whole, $id, $gene), self::gene($joined, $id, $gene), 1e-12, "{$gene} of {$id}");
@@ -114,17 +114,28 @@ final class IdentificationTest extends TestCase
         self::assertLessThan(1.0, self::gene($joined, '4', 'pastel'), 'alike for another gene only');
     }
 
-    public function testSoManySetsAsTakeTooLongAreRefusedInWords(): void
+    public function testManySetsAreWeighedTogether(): void
     {
-        $young = array_map(static fn (int $i): Hatchling => self::young("k{$i}"), range(1, 20));
-        $sets = static fn (int $count): array => array_map(
-            static fn (int $i): array => ['target' => self::target('Pastel'), 'hatchlings' => ['k'.(2 * $i + 1), 'k'.(2 * $i + 2)]], range(0, $count - 1),
-        );
-        $most = self::identify('Normal', ['Pastel'], $young, alike: $sets(AlikeSets::MOST));
-        self::assertEqualsWithDelta(.5, self::gene($most, 'k1', 'pastel'), 1e-9);
-        $this->expectException(IdentificationError::class);
-        $this->expectExceptionMessage('9 sets of hatchlings are said to be alike, and at most 8');
-        self::identify('Normal', ['Pastel'], $young, alike: $sets(AlikeSets::MOST + 1));
+        // Forty hatchlings in twenty pairs, and all pairs in a chain: all are like the first, which was seen.
+        $young = array_map(static fn (int $i): Hatchling => self::young("k{$i}", cues: $i === 1 ? ['belly-edge' => 2] : []), range(1, 40));
+        $set = static fn (int $a, int $b): array => ['target' => self::target('Yellow Belly'), 'hatchlings' => ["k{$a}", "k{$b}"]];
+        $pairs = array_map(static fn (int $i): array => $set(2 * $i + 1, 2 * $i + 2), range(0, 19));
+        $chain = array_map(static fn (int $i): array => $set(2 * $i, 2 * $i + 1), range(1, 19));
+        $apart = self::identify('Normal', ['Yellow Belly'], $young, alike: $pairs);
+        self::assertEqualsWithDelta(14 / 15, self::gene($apart, 'k2', 'yellow-belly'), 1e-9);
+        self::assertEqualsWithDelta(.5, self::gene($apart, 'k40', 'yellow-belly'), 1e-9);
+        self::assertEqualsWithDelta(14 / 15, self::gene(self::identify('Normal', ['Yellow Belly'], $young, alike: [...$pairs, ...$chain]), 'k40', 'yellow-belly'), 1e-9);
+    }
+
+    public function testWhatWasSaidOfAHatchlingCountsAsItDoesInItsFamily(): void
+    {
+        // At 75 % a statement weighs 3 : 1, whatever it names; and one that names all that shows excludes what it leaves out.
+        $said = static fn (string $text, int $percent, bool $namesAll): Hatchling => new Hatchling('1', testimonies: [
+            new Testimony('s', Shelf::reader()->read($text, Sex::Female)->beliefOrFail(), Source::Own, Probability::ratio($percent, 100), $namesAll),
+        ]);
+        self::assertEqualsWithDelta(3 / 4, self::gene(self::identify('Normal', ['Pastel'], [$said('Pastel', 75, false)]), '1', 'pastel'), 1e-12);
+        $banana = self::identify('Mojave', ['Banana'], [$said('Banana', 100, true)]);
+        self::assertSame([1.0, 0.0], [self::gene($banana, '1', 'banana'), self::gene($banana, '1', 'mojave')]);
     }
 
     public function testSexCountsThroughLinkage(): void
