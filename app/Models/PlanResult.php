@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Destino\Planning\Policy\Beginning;
+
 /**
  * What a plan came to, as it was kept: the document destino-plan/1 and what stands beside it.
  *
@@ -63,8 +65,8 @@ final readonly class PlanResult
     /** @var array<string, float> share of the young of a pair that is sound */
     public array $sound;
 
-    /** @var list<array{string, string}> pairs that the answer begins with */
-    public array $first;
+    /** How the answer is played. */
+    public Beginning $first;
 
     /** @var list<array<string, mixed>>|null what each animal is worth to the target; null where that was not worked out */
     public ?array $animals;
@@ -94,7 +96,7 @@ final readonly class PlanResult
         $this->sound = $stored['sound'] ?? [];
         $this->because = $stored['because'] ?? [];
         $this->before = $stored['before'] ?? null;
-        $this->first = $stored['first'] ?? [];
+        $this->first = Beginning::fromArray((array) ($stored['first'] ?? []));
         $this->animals = $stored['animals'] ?? null;
         $this->next = $stored['next'] ?? [];
     }

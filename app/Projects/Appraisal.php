@@ -16,6 +16,7 @@ use Destino\Notation\TargetCondition;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Policy\Answer;
+use Destino\Planning\Policy\Beginning;
 use Destino\Planning\Policy\Mating;
 use Destino\Planning\Policy\Policy;
 use Destino\Planning\Weigh\Worth;
@@ -53,12 +54,12 @@ class Appraisal
     /**
      * What an animal would be worth that is not there: a gift, a find, an offer.
      *
-     * @param  list<array{string, string}>  $first  pairs that the plan begins with
+     * @param  Beginning  $first  how the plan is played
      * @return array<string, mixed>
      *
      * @throws DestinoError when its genes cannot be read
      */
-    public function ofOne(Project $project, string $genes, Sex $sex, ?int $months, int $seed, array $first = []): array
+    public function ofOne(Project $project, string $genes, Sex $sex, ?int $months, int $seed, Beginning $first = new Beginning): array
     {
         $worths = Worth::ofMore(
             $this->shelf->catalogue(), $project, [$this->founder('one more', $genes, $sex, $months)], $seed, $this->effort, $first,

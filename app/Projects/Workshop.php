@@ -158,7 +158,7 @@ class Workshop
         if ($plan->policy !== null && $goOn(1, 1)) {
             $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
             $result = $this->besides()->weighed($planner->policy(), $plan->policy, $record) + $result;
-            $result['first'] = $planner->policy()->first();
+            $result['first'] = $planner->policy()->first()->toArray();
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
         }

@@ -51,6 +51,9 @@ final class GroupTable
 
     private readonly EggDraw $eggs;
 
+    /** @var array<int, float> P(an egg meets the target here) by both looks */
+    private array $chances = [];
+
     public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, Target $target)
     {
         $this->book = new Book;
@@ -91,6 +94,12 @@ final class GroupTable
     public function meeting(int $sire, int $dam): Rational
     {
         return $this->meeting["{$sire}x{$dam}"] ??= $this->crosses->meeting($sire, $dam, $this->accepted(...));
+    }
+
+    /** The same in floats, which are quicker. */
+    public function chanceOfMeeting(int $sire, int $dam): float
+    {
+        return $this->chances[$sire << 20 | $dam] ??= $this->meeting($sire, $dam)->toFloat();
     }
 
     /** P(the target is met at this group | look). */

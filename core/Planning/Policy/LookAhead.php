@@ -10,7 +10,7 @@ use Destino\Planning\Given\Project;
  * A keeper who in each season does what promises most from where he stands: mates by the worth of each pair within what the
  * males can serve, keeps the young that add most to the chance. Everything is reckoned anew in each situation (Outlook).
  */
-final class LookAhead implements Keeper
+final class LookAhead implements Promising
 {
     private readonly Project $project;
 
@@ -38,7 +38,6 @@ final class LookAhead implements Keeper
         return $this->granted($wishes, $males, $females);
     }
 
-    /** @return list<array{Holding, Holding, float}> male, female and worth of every pair that could be mated and is worth something, the worthiest first */
     public function promises(Situation $situation): array
     {
         [$males, $females, $wishes] = $this->wishes($situation);

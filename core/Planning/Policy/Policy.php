@@ -56,10 +56,11 @@ final class Policy
     /** Trials so far, each of a seed of its own. */
     private int $trials = 0;
 
-    /** @var list<array{string, string}> pairs that are made first (Rollouts) */
-    private array $first = [];
+    private Beginning $first;
 
     private readonly LookAhead $keeper;
+
+    private readonly BuildUp $builder;
 
     private readonly Buying $buying;
 
@@ -69,6 +70,8 @@ final class Policy
     ) {
         $this->law = new Law($space ?? new Space($catalogue, $project));
         $this->keeper = new LookAhead($this->law);
+        $this->builder = new BuildUp($this->law);
+        $this->first = new Beginning;
         $this->buying = new Buying($this, $this->keeper);
     }
 
@@ -80,7 +83,10 @@ final class Policy
         $bought = $quick ? $this->buying->foreseen() : $this->buying->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
-        $this->first = $quick ? [] : (new Rollouts($this, $this->keeper))->pairs($begun, $bought, $seed, intdiv($work, 3));
+        $this->first = new Beginning([], (new KeeperChoice($this, $this->keeper, $this->builder))->buildsUp($bought, $seed, intdiv($work, 3), $quick));
+        if (! $quick) {
+            $this->first = new Beginning((new Rollouts($this, $this->best()))->pairs($begun, $bought, $seed, intdiv($work, 3)), $this->first->buildsUp);
+        }
         $play = $this->playing($bought);
         $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $this->fewest($quick)), $seed);
         $go(2, 4);
@@ -117,7 +123,7 @@ final class Policy
         return (int) ($this->effort * self::WORK * ($isLonger ? self::LARGE : 1));
     }
 
-    private function isLarge(): bool
+    public function isLarge(): bool
     {
         return count($this->project->founders) > 25 || count($this->law->space->groups) > 3;
     }
@@ -141,28 +147,30 @@ final class Policy
         );
     }
 
-    /** @return list<array{string, string}> pairs that an answer begins with, since they were found to do better than looking ahead has it */
-    public function first(): array
+    /** How the answer is played, for what is compared with it. */
+    public function first(): Beginning
     {
         return $this->first;
     }
 
-    /**
-     * Begins as another answer does, so that what is compared with it differs in one thing only.
-     *
-     * @param list<array{string, string}> $pairs sire and dam (ids); those that are not there are passed over
-     */
-    public function beginning(array $pairs): self
+    /** Begins as another answer does, so that what is compared with it differs in one thing only; pairs that are not there are passed over. */
+    public function beginning(Beginning $first): self
     {
-        $this->first = $pairs;
+        $this->first = $first;
 
         return $this;
     }
 
+    /** The keeper who does better here. */
+    private function best(): Promising
+    {
+        return $this->first->buildsUp ? $this->builder : $this->keeper;
+    }
+
     private function begun(): Keeper
     {
-        $keeper = $this->keeper;
-        foreach ($this->first as [$sire, $dam]) {
+        $keeper = $this->best();
+        foreach ($this->first->pairs as [$sire, $dam]) {
             $keeper = new Insisting($keeper, $sire, $dam, $this->law->femalesPerMale);
         }
 
@@ -193,7 +201,10 @@ final class Policy
     private function matings(Keeper $keeper, Situation $start, array $bought, Outcome $outcome, int $seed, int $work): array
     {
         $pairs = $keeper->mate($start);
-        $outlook = $this->keeper->outlook($start);
+        $promises = [];
+        foreach ($this->best()->promises($start) as [$sire, $dam, $worth]) {
+            $promises["{$sire->id} {$dam->id}"] = $worth;
+        }
         $runs = $work === 0
             ? 0
             : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
@@ -207,7 +218,7 @@ final class Policy
             $pair = $this->law->types->pair($sire->type, $dam->type);
             $matings[] = new Mating(
                 $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1],
-                $this->project->soundOf($sire->id, $dam->id) * $outlook->pair($sire->type, $dam->type), ...$later,
+                $promises["{$sire->id} {$dam->id}"] ?? 0.0, ...$later,
             );
         }
         usort(
@@ -224,7 +235,7 @@ final class Policy
 
         return array_map(fn (array $promise): Mating => new Mating(
             $promise[0]->id, $promise[1]->id, $this->law->types->pair($promise[0]->type, $promise[1]->type)->hit, null, 0.0, $promise[2],
-        ), array_slice($this->keeper->promises($start), 0, self::MOST_POSSIBLE));
+        ), array_slice($this->best()->promises($start), 0, self::MOST_POSSIBLE));
     }
 
     /**
@@ -278,11 +289,11 @@ final class Policy
                 $young[] = new Holding("young {$type}", $type, $isMale, $from, true);
             }
         }
-        $kept = array_map(static fn (Holding $one): int => $one->type, $this->keeper->keep($start, $young));
-        $outlook = $this->keeper->outlook(new Situation(min(2, $this->law->horizon), $start->animals, $start->found));
+        $kept = array_map(static fn (Holding $one): int => $one->type, $this->best()->keep($start, $young));
+        $outlook = $this->first->buildsUp ? null : $this->keeper->outlook(new Situation(min(2, $this->law->horizon), $start->animals, $start->found));
         $all = array_map(fn (Holding $one): Keep => new Keep(
             $this->law->space->text($this->law->types->looks($one->type)), $one->isMale ? Sex::Male : Sex::Female,
-            $expected[$one->type], $outlook->worth($one->type, $one->from), in_array($one->type, $kept, true),
+            $expected[$one->type], $outlook?->worth($one->type, $one->from) ?? $this->builder->promise($one->type), in_array($one->type, $kept, true),
         ), $young);
         usort($all, static fn (Keep $a, Keep $b): int => [$b->isKept, $b->worth] <=> [$a->isKept, $a->worth]);
 

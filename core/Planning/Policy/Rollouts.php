@@ -7,7 +7,7 @@ namespace Destino\Planning\Policy;
 use Destino\Planning\Given\Founder;
 
 /**
- * What looking ahead may have missed this season: the most promising pairs that it does not make are each made once, in the same
+ * What the keeper may have missed this season: the most promising pairs that it does not make are each made once, in the same
  * runs, with everything after them decided as before (a rollout). A pair is taken in where it gains beyond its own error.
  */
 final readonly class Rollouts
@@ -25,7 +25,7 @@ final readonly class Rollouts
     /** A gain is believed from so many of its own errors on. */
     private const ERRORS = 2.5;
 
-    public function __construct(private Policy $policy, private LookAhead $keeper) {}
+    public function __construct(private Policy $policy, private Promising $keeper) {}
 
     /**
      * @param list<Founder> $bought

@@ -8,6 +8,7 @@ use Destino\Genome\Catalogue;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
+use Destino\Planning\Policy\Beginning;
 use Destino\Planning\Policy\Comparison;
 use Destino\Planning\Policy\Policy;
 
@@ -71,11 +72,11 @@ final readonly class Worth
      * Animals that are not owned, as if each came for nothing.
      *
      * @param list<Founder> $more
-     * @param list<array{string, string}> $first pairs that the answer begins with (Policy::first)
+     * @param Beginning $first how the answer is played (Policy::first)
      * @return list<self> the worthiest first
      */
     public static function ofMore(
-        Catalogue $catalogue, Project $project, array $more, int $seed, float $effort = 1.0, array $first = [],
+        Catalogue $catalogue, Project $project, array $more, int $seed, float $effort = 1.0, Beginning $first = new Beginning,
     ): array {
         $gifts = array_map(static fn (Founder $one): Founder => new Founder(
             $one->id, $one->sex, $one->belief, $one->genes, $one->months, $one->grams, 0.0,

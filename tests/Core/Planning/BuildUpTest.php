@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use Destino\Documents\ProjectReader;
+use Destino\Planning\Planner;
+use Destino\Planning\Policy\Beginning;
+use Destino\Planning\Policy\BuildUp;
+use Destino\Planning\Policy\Holding;
+use Destino\Planning\Policy\Keeper;
+use Destino\Planning\Policy\Law;
+use Destino\Planning\Policy\Policy;
+use Destino\Planning\Policy\Situation;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\Shelf;
+
+/** Ordinary collections and long ways: where joining what is wanted step by step has a chance, the answer has it too. */
+final class BuildUpTest extends TestCase
+{
+    public function testThirtyAnimalsAndFourGenesHaveAPlan(): void
+    {
+        $males = ['visual Clown', 'visual Piebald', 'Pastel', 'Enchi', 'het Clown', 'Normal', 'Mojave', 'Pastel', 'het Piebald', 'Yellow Belly'];
+        $females = [
+            'visual Clown', 'visual Piebald', 'Pastel Enchi', 'het Clown', 'het Clown', 'het Piebald', 'Pastel', 'Pastel', 'Enchi', 'Normal', 'Normal',
+            'Mojave', 'Fire', 'Pastel het Clown', 'Enchi', 'Spider', 'Normal', 'Yellow Belly', 'het Piebald', 'Pinstripe',
+        ];
+        $policy = self::policy('Clown + Piebald + Pastel + Enchi', $males, $females, 10, 12);
+        self::assertSame(5, $policy->leastSeasons(10));
+        $answer = $policy->answer(60, 7);
+        self::assertTrue($policy->first()->buildsUp);
+        self::assertGreaterThan(.5, $answer->outcome->by(10));
+        self::assertNotSame([], $answer->matings);
+        self::assertNotSame([], array_filter($answer->keep, static fn ($one): bool => $one->isKept));
+        $first = $policy->answer(60, 7, quick: true);
+        self::assertGreaterThan(.3, $first->outcome->by(10), 'the first answer gives up as little');
+    }
+
+    public function testDrawnCollectionsHaveAtLeastTheChanceOfAPlainKeeper(): void
+    {
+        $chance = new Randomizer(new Mt19937(8));
+        $long = 0;
+        for ($i = 0; $i < 7; $i++) {
+            [$target, $males, $females, $horizon] = self::drawn($chance);
+            $policy = self::policy($target, $males, $females, $horizon, 10, .1);
+            $plain = $policy->playing([], self::plain($policy->law))->seasons(40, 3);
+            $reached = count(array_filter($plain, is_int(...))) / 40;
+            if ($reached > 0.0) {
+                self::assertNotNull($policy->leastSeasons($horizon), "{$target}: what was reached is not called impossible");
+            }
+            $outcome = $policy->answer(60, 11)->outcome;
+            $error = sqrt(max(.02, $reached * (1 - $reached)) * (1 / 40 + 1 / $outcome->runs));
+            self::assertGreaterThan($reached - 2.5 * $error, $outcome->by($horizon), "{$target} with ".count([...$males, ...$females])." animals, {$outcome->runs} runs");
+            $long += $reached > 0.0 && $reached < 1.0 ? 1 : 0;
+        }
+        self::assertGreaterThan(1, $long, 'some are neither sure nor hopeless');
+    }
+
+    public function testWhoBuildsUpKeepsToTheLimits(): void
+    {
+        $policy = self::policy('Clown + Pastel', ['het Clown', 'Pastel'], ['Pastel het Clown', 'het Clown', 'Normal'], 6, 4);
+        $keeper = new BuildUp($policy->law);
+        $start = new Situation(1, $policy->playing([])->start(), ['male' => 0, 'female' => 0]);
+        $pairs = $keeper->mate($start);
+        self::assertSame(['A0 A2'], array_slice(array_map(static fn (array $pair): string => "{$pair[0]->id} {$pair[1]->id}", $pairs), 0, 1), 'a hit before all');
+        self::assertSame(count($pairs), count(array_unique(array_map(static fn (array $pair): string => $pair[1]->id, $pairs))), 'a female once a season');
+        $young = [];
+        foreach ([true, false] as $isMale) {
+            foreach ($policy->law->types->pair($pairs[0][0]->type, $pairs[0][1]->type)->children as $type => $p) {
+                if ($policy->law->types->isMale($type) === $isMale) {
+                    $young[] = new Holding("y{$type}", $type, $isMale, 3, true);
+                }
+            }
+        }
+        $kept = $keeper->keep($start, $young);
+        self::assertCount(4, $kept);
+        self::assertCount(2, array_unique(array_map(static fn (Holding $one): bool => $one->isMale, $kept)), 'somebody of each sex');
+        self::assertSame([], $keeper->keep($start, [new Holding('late', $young[0]->type, true, 7, true)]), 'what cannot breed in time is not kept');
+    }
+
+    public function testHowAnAnswerIsPlayedIsStoredAndReadAgain(): void
+    {
+        $beginning = new Beginning([['A0', 'A2']], true);
+        self::assertEquals($beginning, Beginning::fromArray($beginning->toArray()));
+        self::assertEquals(new Beginning([['A0', 'A2']]), Beginning::fromArray([['A0', 'A2']]), 'as plans of before have it');
+    }
+
+    /** Who mates whoever together lack least, and keeps whoever lacks least: copies of what is wanted, counted. */
+    private static function plain(Law $law): Keeper
+    {
+        return new class ($law) implements Keeper {
+            public function __construct(private readonly Law $law) {}
+
+            public function mate(Situation $situation): array
+            {
+                $ready = array_filter($situation->animals, static fn (Holding $one): bool => $one->from <= $situation->season);
+                $pairs = [];
+                foreach ($ready as $sire) {
+                    foreach ($ready as $dam) {
+                        if ($sire->isMale && ! $dam->isMale) {
+                            $pairs[] = [$this->lack($sire->type, $dam->type), $sire, $dam];
+                        }
+                    }
+                }
+                usort($pairs, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+                $mated = $served = $made = [];
+                foreach ($pairs as [, $sire, $dam]) {
+                    if (! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
+                        $mated[$dam->id] = true;
+                        $served[$sire->id] = ($served[$sire->id] ?? 0) + 1;
+                        $made[] = [$sire, $dam];
+                    }
+                }
+
+                return $made;
+            }
+
+            public function keep(Situation $situation, array $young): array
+            {
+                $all = [...array_filter($situation->animals, static fn (Holding $one): bool => $one->isYoung), ...$young];
+                usort($all, fn (Holding $a, Holding $b): int => $this->lack($a->type, $a->type) <=> $this->lack($b->type, $b->type));
+                $most = $this->law->space->project->tubs ?? 16;
+                $males = array_slice(array_filter($all, static fn (Holding $one): bool => $one->isMale), 0, intdiv($most, 3));
+
+                return [...$males, ...array_slice(array_filter($all, static fn (Holding $one): bool => ! $one->isMale), 0, $most - count($males))];
+            }
+
+            private function lack(int $one, int $other): float
+            {
+                $lack = 0.0;
+                foreach ($this->law->space->groups as $i => $group) {
+                    $meets = $group->meeting($this->law->types->looks($one)[$i], $this->law->types->looks($other)[$i])->toFloat();
+                    $lack += -log(max(.01, $meets));
+                }
+
+                return $lack;
+            }
+        };
+    }
+
+    /** @return array{string, list<string>, list<string>, int} target, males, females, horizon */
+    private static function drawn(Randomizer $chance): array
+    {
+        $recessive = array_slice($chance->shuffleArray(['Clown', 'Piebald', 'Ultramel']), 0, $chance->getInt(0, 2));
+        $shown = array_slice($chance->shuffleArray(['Pastel', 'Enchi', 'Mojave', 'Fire']), 0, max(2 - count($recessive), $chance->getInt(1, 2)));
+        $all = [[], []];
+        for ($i = 0, $count = $chance->getInt(8, 24); $i < $count; $i++) {
+            $genes = [];
+            foreach ($shown as $gene) {
+                $chance->getInt(0, 5) === 0 ? $genes[] = $gene : null;
+            }
+            foreach ($recessive as $gene) {
+                $draw = $chance->getInt(0, 9);
+                $draw < 3 ? $genes[] = ($draw === 0 ? 'visual ' : 'het ').$gene : null;
+            }
+            usort($genes, static fn (string $a, string $b): int => str_starts_with($a, 'het') <=> str_starts_with($b, 'het'));
+            $all[$i % 3 === 0 ? 0 : 1][] = $genes === [] ? 'Normal' : implode(' ', $genes);
+        }
+
+        return [implode(' + ', [...$recessive, ...$shown]), $all[0], $all[1], $chance->getInt(5, 8)];
+    }
+
+    /**
+     * @param list<string> $males
+     * @param list<string> $females
+     */
+    private static function policy(string $target, array $males, array $females, int $horizon, int $tubs, float $effort = .1): Policy
+    {
+        $animals = [];
+        foreach (['male' => $males, 'female' => $females] as $sex => $all) {
+            foreach ($all as $genes) {
+                $animals[] = ['id' => 'A'.count($animals), 'sex' => $sex, 'genes' => $genes, 'age' => 48];
+            }
+        }
+        $document = ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => $horizon, 'rules' => ['tubs' => $tubs], 'animals' => $animals];
+
+        return (new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::facts()))->read($document), $effort))->policy();
+    }
+}
