@@ -46,12 +46,12 @@ final class PlansFollowTest extends TestCase
         $this->record(['name' => 'Buoy', 'sex' => 'female', 'genotype' => 'Clown Pastel', 'hatched_on' => '2026-08-01']);
         $this->record(['name' => 'Cleat', 'genotype' => 'Normal']);
         $this->assertSame(1, DB::table('jobs')->where('queue', 'later')->count(), 'many writes are one question');
-        $this->assertSame(0, Artisan::call('queue:work', ['--queue' => 'quick,default,later', '--stop-when-empty' => true, '--sleep' => 0]));
+        $this->assertSame(0, Artisan::call('queue:work', ['--queue' => 'quick,default,later', '--stop-when-empty' => true, '--sleep' => 0, '--memory' => 1024]));
         $this->assertSame(1, Plan::query()->count(), 'not before the pause is over');
         $this->get($this->page())->assertSee('Your animals have changed since this plan: Buoy is new. It will be updated soon.');
 
         $this->travel(31)->seconds();
-        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0]);
+        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0, '--memory' => 1024]);
         $this->assertSame(['done', Plan::FOLLOWING], Plan::query()->orderBy('id')->pluck('state')->all());
         $this->assertSame($old->id, $this->project()->latestPlan->id, 'the older one is shown');
         $this->get($this->page())->assertSee('Buoy is new. A new plan is being worked out.');
@@ -89,9 +89,9 @@ final class PlansFollowTest extends TestCase
     {
         $this->record(['name' => 'Buoy', 'sex' => 'female', 'genotype' => 'Clown', 'hatched_on' => '2026-08-01']);
         $this->travel(31)->seconds();
-        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0]);
+        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0, '--memory' => 1024]);
         $this->post('/projects', ['name' => 'Painted', 'target' => 'Pastel', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
-        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0]); // before the one that is waited for
+        Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0, '--memory' => 1024]); // before the one that is waited for
         $this->assertSame(['done', Plan::FOLLOWING, 'waiting'], Plan::query()->orderBy('id')->pluck('state')->all());
         $this->later();
         $this->assertSame(['done', 'done', 'done'], Plan::query()->orderBy('id')->pluck('state')->all());
@@ -200,7 +200,7 @@ final class PlansFollowTest extends TestCase
 
     private function work(): void
     {
-        Artisan::call('queue:work', ['--queue' => 'quick,default,later', '--stop-when-empty' => true, '--sleep' => 0]);
+        Artisan::call('queue:work', ['--queue' => 'quick,default,later', '--stop-when-empty' => true, '--sleep' => 0, '--memory' => 1024]);
     }
 
     /** Everything that is asked for, when every pause is over. */
