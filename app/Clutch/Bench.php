@@ -106,7 +106,8 @@ class Bench
         }
         $rows = [];
         foreach (array_intersect_key($catalogue->alleles, $shares) as $key => $allele) {
-            $row = array_map(fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $shares[$key][$animal->id] ?? 0.0, $this->hatchlings);
+            $share = fn (Animal $animal): ?float => $this->isImpossible($animal) ? null : $shares[$key][$animal->id] ?? 0.0;
+            $row = array_map($share, $this->hatchlings);
             if (array_filter($row, fn (?float $share): bool => $share !== null && $share < 1.0) !== []) {
                 $rows[] = ['name' => GeneShares::name($allele, $catalogue), 'shares' => $row];
             }
@@ -118,9 +119,15 @@ class Bench
     /** @return array<string, float> P(at least one copy) by allele */
     private function sharesOf(Animal $animal): array
     {
-        return $this->isBehind()
-            ? array_column(array_map(fn (array $gene): array => [$gene['allele']->key, $gene['decimal']], $this->found?->genes((string) $animal->id) ?? []), 1, 0)
-            : GeneShares::of($this->belief($animal), $this->opened->shelf->catalogue());
+        if (! $this->isBehind()) {
+            return GeneShares::of($this->belief($animal), $this->opened->shelf->catalogue());
+        }
+        $shares = [];
+        foreach ($this->found?->genes((string) $animal->id) ?? [] as $gene) {
+            $shares[$gene['allele']->key] = $gene['decimal'];
+        }
+
+        return $shares;
     }
 
     /**
@@ -197,7 +204,9 @@ class Bench
         }
 
         return array_map(
-            fn (array $sire): array => ['name' => (string) ($names[$sire['id']] ?? 'a male outside the records'), 'share' => $sire['decimal']],
+            fn (array $sire): array => [
+                'name' => (string) ($names[$sire['id']] ?? 'a male outside the records'), 'share' => $sire['decimal'],
+            ],
             $this->found?->sires() ?? [],
         );
     }

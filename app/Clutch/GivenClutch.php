@@ -20,7 +20,7 @@ use Destino\Inference\Evidence\InferenceError;
 use Destino\Notation\Target;
 use Destino\Probability\Rational;
 
-/** A clutch as the core identifies it: the parents as they are known without it, and its young with all that their family records of them. */
+/** A clutch as the core identifies it: the parents as they are known without it, its young with all that their family records of them. */
 class GivenClutch
 {
     /**
@@ -55,7 +55,8 @@ class GivenClutch
         $sires = [];
         foreach ($this->opened->beliefs()->kin->siresOf($this->clutch->id) as [$id, $weight]) {
             $sires[] = [
-                'id' => $id ?? '', 'belief' => $id === null ? null : $this->prior($without, (int) substr($id, 1), Sex::Male), 'weight' => $weight,
+                'id' => $id ?? '', 'weight' => $weight,
+                'belief' => $id === null ? null : $this->prior($without, (int) substr($id, 1), Sex::Male),
             ];
         }
         $isKnown = array_filter($sires, fn (array $sire): bool => $sire['belief'] !== null) !== [];

@@ -138,9 +138,11 @@ final readonly class Records
     private static function alikeOf(array $clutches): array
     {
         $sets = [];
-        $rows = DB::table('alike_sets')->whereIn('clutch_id', $clutches)->whereNull('deleted_at')->orderBy('id')->get(['id', 'clutch_id', 'target', 'animals']);
+        $rows = DB::table('alike_sets')->whereIn('clutch_id', $clutches)->whereNull('deleted_at')->orderBy('id')
+            ->get(['id', 'clutch_id', 'target', 'animals']);
         foreach ($rows as $row) {
-            $animals = array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, array_values((array) json_decode((string) $row->animals, true)));
+            $ids = array_values((array) json_decode((string) $row->animals, true));
+            $animals = array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids);
             $sets[] = ['id' => (int) $row->id, 'clutch' => (int) $row->clutch_id, 'target' => (string) $row->target, 'animals' => $animals];
         }
 

@@ -54,4 +54,10 @@ final readonly class Form
     {
         return ($this->pair[0] === $allele ? 1 : 0) + ($this->pair[1] === $allele ? 1 : 0);
     }
+
+    /** Equal for equal forms of a locus. */
+    public function key(): string
+    {
+        return "{$this->locus}:".implode('/', $this->pair);
+    }
 }

@@ -24,7 +24,8 @@ final readonly class Clutch
      * @param list<Count> $counts siblings that are not named, living or seen dead in the egg
      * @param list<Alike> $alike hatchlings that are the same for a target: all meet it, or none
      *
-     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, an id stands twice, or a set names nobody of it
+     * @throws IdentificationError when a parent is of the wrong sex, a weight is not above 0, an id stands twice, or a set
+     *     names nobody of it
      */
     public function __construct(
         public Belief $dam, public array $sires, public array $hatchlings, public array $counts = [], public array $alike = [],

@@ -52,18 +52,24 @@ final class ClutchFamily
     private readonly array $models;
 
     /** @param array<string, Cue> $cues by key */
-    public function __construct(private readonly Catalogue $catalogue, private readonly Clutch $clutch, private readonly array $cues, ErrorRates $rates)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue, private readonly Clutch $clutch, private readonly array $cues, ErrorRates $rates,
+    ) {
         $this->eye = new Eye($catalogue);
         $animals = $this->animals();
         $byId = array_column(array_map(static fn (Individual $one): array => [$one->id, $one], $animals), 1, 0);
-        $this->context = new Context($catalogue, new Hearing($catalogue), new Descent($catalogue, $byId), $rates->withoutMixing(), static fn (): array => []);
+        $this->context = new Context(
+            $catalogue, new Hearing($catalogue), new Descent($catalogue, $byId), $rates->withoutMixing(), static fn (): array => [],
+        );
         $this->given = Hypothesis::of(Family::of($animals, $this->broods()), [], $catalogue);
         $spaces = array_map(
-            static fn (array $groups): GenotypeSpace => new GenotypeSpace($catalogue, $groups), TiedGroups::of($catalogue, $this->given->family, []),
+            static fn (array $groups): GenotypeSpace => new GenotypeSpace($catalogue, $groups),
+            TiedGroups::of($catalogue, $this->given->family, []),
         );
         $this->bundles = Bundles::of($this->context, $this->given, $spaces);
-        $this->models = array_map(fn (array $bundle): FamilyModel => $this->bundles->model($this->context, $this->given, $bundle), $this->bundles->all);
+        $this->models = array_map(
+            fn (array $bundle): FamilyModel => $this->bundles->model($this->context, $this->given, $bundle), $this->bundles->all,
+        );
     }
 
     /** Whether all that was seen can be together. */
@@ -194,20 +200,32 @@ final class ClutchFamily
 
     private function hatched(Hatchling $one): Individual
     {
-        $recorded = $one->recorded ?? (new Individual(self::hatchling($one->id), $one->sex, null, 'dam', $one->testimonies, $one->saw, clutch: self::CLUTCH))
+        $id = self::hatchling($one->id);
+        $recorded = $one->recorded ?? (new Individual($id, $one->sex, null, 'dam', $one->testimonies, $one->saw, clutch: self::CLUTCH))
             ->seenSo($this->read($one), $this->resemblances($one));
-        $known = array_values(array_filter(
-            $this->clutch->sires,
-            static fn (array $sire): bool => $one->recorded === null || in_array($sire['belief'] === null ? null : $sire['id'], $one->recorded->sires(), true),
-        ));
-        $sires = array_map(self::idOf(...), $known === [] ? $this->clutch->sires : $known);
+        $males = $this->malesOf($one);
+        $sires = array_map(self::idOf(...), $males);
+        $isSure = count($males) === 1;
         $young = new Individual(
-            self::hatchling($one->id), $recorded->sex, count($sires) === 1 ? $sires[0] : null, 'dam', $recorded->testimonies, $recorded->saw,
-            count($sires) > 1 ? $sires : [], count($sires) > 1 ? array_column($known === [] ? $this->clutch->sires : $known, 'weight') : [],
-            $recorded->clutch === null ? null : self::CLUTCH,
+            $id, $recorded->sex, $isSure ? $sires[0] : null, 'dam', $recorded->testimonies, $recorded->saw, $isSure ? [] : $sires,
+            $isSure ? [] : array_column($males, 'weight'), $recorded->clutch === null ? null : self::CLUTCH,
         );
 
         return $young->seenSo($recorded->penetrances, $recorded->resemblances);
+    }
+
+    /** @return list<array{id: string, belief: Belief|null, weight: Rational}> males of the clutch that may be its sire, as it is recorded */
+    private function malesOf(Hatchling $one): array
+    {
+        if ($one->recorded === null) {
+            return $this->clutch->sires;
+        }
+        $ids = $one->recorded->sires();
+        $males = array_filter(
+            $this->clutch->sires, static fn (array $sire): bool => in_array($sire['belief'] === null ? null : $sire['id'], $ids, true),
+        );
+
+        return $males === [] ? $this->clutch->sires : array_values($males);
     }
 
     /** @param array{id: string, belief: Belief|null, weight: Rational} $sire */

@@ -45,7 +45,8 @@ final readonly class CuePenetrance implements Penetrance
     public function content(): string
     {
         $rules = array_map(
-            static fn (CueRule $rule, Rational $chance): string => "{$rule->text()} {$rule->fromDays} {$chance->toString()}", $this->cue->rules, $this->chances,
+            static fn (CueRule $rule, Rational $chance): string => "{$rule->text()} {$rule->fromDays} {$chance->toString()}",
+            $this->cue->rules, $this->chances,
         );
 
         return hash('xxh128', implode(';', [$this->cue->key, $this->state, $this->days ?? '', ...$rules]));

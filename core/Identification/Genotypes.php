@@ -38,10 +38,10 @@ final readonly class Genotypes
      */
     private function total(): int
     {
-        $sires = array_values(array_filter(array_keys($this->young->sires), fn (int $s): bool => ! Number::isZero($this->young->sires[$s])));
+        $isPossible = static fn (Rational|float $p): bool => ! Number::isZero($p);
+        $sires = array_keys(array_filter($this->young->sires, $isPossible));
         $possible = array_map(fn (int $s): array => array_map(
-            static fn (array $part): array => array_filter($part['chances'][$s], static fn (Rational|float $p): bool => ! Number::isZero($p)),
-            $this->young->parts,
+            static fn (array $part): array => array_filter($part['chances'][$s], $isPossible), $this->young->parts,
         ), $sires);
         $total = 0;
         for ($set = 1; $set < 1 << count($sires); $set++) {
@@ -104,6 +104,6 @@ final readonly class Genotypes
             }
         }
 
-        return ['label' => Printer::text($words), 'alleles' => $alleles, 'sex' => $sex] + Identification::number($p);
+        return ['label' => Printer::text($words), 'alleles' => $alleles, 'sex' => $sex] + Number::shown($p);
     }
 }

@@ -17,9 +17,6 @@ use Destino\Probability\Rational;
 /** What the young of a clutch are, from the parents and from what was seen of each: the odds of genes and genotypes, what to look at next. */
 final class Identification
 {
-    /** Digits of a fraction that is still shown. */
-    private const DIGITS = 18;
-
     private readonly Eye $eye;
 
     /** @var list<Rational|float> P(each male is the sire) */
@@ -74,14 +71,17 @@ final class Identification
     /** @param list<string> $ids */
     private function without(array $ids): ClutchFamily
     {
-        return new ClutchFamily($this->catalogue, $ids === [] ? $this->clutch : $this->clutch->without($ids), $this->cues, $this->rates ?? ErrorRates::assumed());
+        $clutch = $ids === [] ? $this->clutch : $this->clutch->without($ids);
+
+        return new ClutchFamily($this->catalogue, $clutch, $this->cues, $this->rates ?? ErrorRates::assumed());
     }
 
     /** @return list<array{id: string, exact: Rational|null, decimal: float}> */
     public function sires(): array
     {
         return array_map(
-            static fn (array $sire, Rational|float $p): array => ['id' => $sire['id']] + self::number($p), $this->clutch->sires, $this->sires,
+            static fn (array $sire, Rational|float $p): array => ['id' => $sire['id']] + Number::shown($p),
+            $this->clutch->sires, $this->sires,
         );
     }
 
@@ -104,7 +104,7 @@ final class Identification
             );
             $chance = Number::sum(array_map(static fn (array $way): Rational|float => $way[1], $copies));
             if (! Number::isZero($chance)) {
-                $genes[] = ['allele' => $allele] + self::number($chance);
+                $genes[] = ['allele' => $allele] + Number::shown($chance);
             }
         }
 
@@ -144,7 +144,8 @@ final class Identification
         $isWild = array_filter($forms, static fn (Form $form): bool => ! $form->isWild()) === [];
 
         return $isWild ? [] : array_map(
-            static fn (Form $form, int $count): array => [implode('/', $form->pair), $form->pair, Rational::of($count, $sum)], $forms, $whole,
+            static fn (Form $form, int $count): array => [implode('/', $form->pair), $form->pair, Rational::of($count, $sum)],
+            $forms, $whole,
         );
     }
 
@@ -183,14 +184,5 @@ final class Identification
         usort($next, static fn (array $a, array $b): int => [$b['bits'], $a['cue']->key] <=> [$a['bits'], $b['cue']->key]);
 
         return ['next' => $next, 'later' => $later];
-    }
-
-    /** @return array{exact: Rational|null, decimal: float} a fraction where it is short */
-    public static function number(Rational|float $p): array
-    {
-        $isShort = $p instanceof Rational && strlen($p->toString()) <= 2 * self::DIGITS + 1
-            && strlen((string) $p->denominator()) <= self::DIGITS;
-
-        return ['exact' => $isShort ? $p : null, 'decimal' => Number::float($p)];
     }
 }

@@ -119,7 +119,7 @@ final class Young
 
     /**
      * @param non-empty-list<array-key> $loci that are in the part
-     * @return array{array<int, array<string, Form>>, array<int, array<int, Rational|float>>} forms at the loci, and their chances with each sire
+     * @return array{array<int, array<string, Form>>, array<int, array<int, Rational|float>>} forms at the loci, and their chances by sire
      */
     private function projected(int $k, array $loci): array
     {
@@ -171,6 +171,6 @@ final class Young
     /** @param array<string, Form> $forms */
     public static function keyOf(array $forms): string
     {
-        return implode(' ', array_map(static fn (Form $form): string => "{$form->locus}:".implode('/', $form->pair), $forms));
+        return implode(' ', array_map(static fn (Form $form): string => $form->key(), $forms));
     }
 }

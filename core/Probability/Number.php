@@ -7,6 +7,9 @@ namespace Destino\Probability;
 /** Arithmetic on numbers that are fractions where these are short enough and floats elsewhere; of both kinds together it is floats. */
 final class Number
 {
+    /** Digits of a fraction that is still shown. */
+    private const DIGITS = 18;
+
     public static function plus(Rational|float $a, Rational|float $b): Rational|float
     {
         return $a instanceof Rational && $b instanceof Rational ? $a->plus($b) : self::float($a) + self::float($b);
@@ -40,7 +43,9 @@ final class Number
     {
         $sum = self::sum($numbers);
 
-        return self::isZero($sum) ? $numbers : array_map(static fn (Rational|float $one): Rational|float => self::over($one, $sum), $numbers);
+        return self::isZero($sum)
+            ? $numbers
+            : array_map(static fn (Rational|float $one): Rational|float => self::over($one, $sum), $numbers);
     }
 
     public static function isZero(Rational|float $number): bool
@@ -51,5 +56,14 @@ final class Number
     public static function float(Rational|float $number): float
     {
         return $number instanceof Rational ? $number->toFloat() : $number;
+    }
+
+    /** @return array{exact: Rational|null, decimal: float} a fraction where it is short */
+    public static function shown(Rational|float $p): array
+    {
+        $isShort = $p instanceof Rational && strlen($p->toString()) <= 2 * self::DIGITS + 1
+            && strlen((string) $p->denominator()) <= self::DIGITS;
+
+        return ['exact' => $isShort ? $p : null, 'decimal' => self::float($p)];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
+use Closure;
+
 /**
  * A family at loci that say something of each other only through which male is the sire of a clutch, and through what one eye saw of an
  * animal at several. Each part is worked out by itself, and they send each other messages until nothing changes (the sum-product
@@ -18,9 +20,6 @@ final class BetweenLoci
     private const SETTLED = 1e-9;
 
     private const ROUNDS = 40;
-
-    /** Genotypes over all spaces that what was seen of an animal may tell apart as one. */
-    private const WIDEST = 8_000;
 
     /** Rounds after which half of a message stays as it was, since some swing. */
     private const SWINGING = 10;
@@ -37,7 +36,8 @@ final class BetweenLoci
     /** @var array<string, int> values by variable */
     private array $sizes = [];
 
-    public function __construct(private readonly FamilyModel $whole, int $widest)
+    /** @param Closure(FamilyModel): Solved $drawing what to do with a part that is too wide */
+    public function __construct(private readonly FamilyModel $whole, int $widest, Closure $drawing)
     {
         $this->cross();
         foreach ($whole->sires as $batch => $places) {
@@ -54,7 +54,7 @@ final class BetweenLoci
                     $model->messages[$own] = array_fill(0, $size, 1.0);
                 }
             }
-            $this->parts[$p] = new Part($model, $widest);
+            $this->parts[$p] = new Part($model, $widest, $drawing);
         }
     }
 
@@ -66,52 +66,11 @@ final class BetweenLoci
         }
         foreach ($this->whole->seen as $id => $all) {
             $member = $this->whole->hypothesis->family->members[$id];
-            foreach ($this->together($member, $all, $partOf) as [$some, $spaces]) {
-                $this->crossings[] = $crossing = new Crossing($this->whole, $member, $some, $spaces);
-                foreach ($spaces as $axis => $i) {
-                    $this->sizes[$crossing->variables[$axis]] = count($this->whole->domains[$i][$id]);
-                }
+            foreach (Crossing::of($this->whole, $member, $all, $partOf) as $crossing) {
+                $this->crossings[] = $crossing;
+                $this->sizes += $crossing->sizes();
             }
         }
-    }
-
-    /**
-     * What was seen of a member across parts: all that shares a space as one, so that it does not go around in circles, unless that
-     * were too wide.
-     *
-     * @param list<Seen> $all
-     * @param array<int, int> $partOf by space
-     * @return list<array{list<Seen>, list<int>}> with the spaces that these tell apart
-     */
-    private function together(Member $member, array $all, array $partOf): array
-    {
-        $factors = new SeenFactors($this->whole, new Wiring);
-        $groups = [];
-        foreach ($all as $seen) {
-            $spaces = $factors->spacesOf($seen);
-            $parts = array_unique(array_map(static fn (int $i): int => $partOf[$i], $spaces));
-            if ($seen->set !== null || count($parts) < 2 || $factors->isFree($member, $seen)) {
-                continue;
-            }
-            $group = [[$seen], $spaces];
-            foreach ($groups as $g => [$others, $theirs]) {
-                $union = array_values(array_unique([...$group[1], ...$theirs]));
-                if (array_intersect($group[1], $theirs) !== [] && $this->width($member, $union) <= self::WIDEST) {
-                    $group = [[...$others, ...$group[0]], $union];
-                    unset($groups[$g]);
-                }
-            }
-            sort($group[1]);
-            $groups[] = $group;
-        }
-
-        return array_values($groups);
-    }
-
-    /** @param list<int> $spaces */
-    private function width(Member $member, array $spaces): int
-    {
-        return (int) array_product(array_map(fn (int $i): int => count($this->whole->domains[$i][$member->id]), $spaces));
     }
 
     /** What a variable of the whole is called in a part; null where it is none of its own. */
@@ -169,7 +128,11 @@ final class BetweenLoci
         }
         $found = $part->solve($messages);
         foreach ($found ?? [] as $variable => $chances) {
-            $says = array_map(static fn (float $chance, float $said): float => $said > 0.0 ? $chance / $said : 0.0, $chances, $messages[$variable]);
+            $says = [];
+            foreach ($chances as $value => $chance) {
+                $said = $messages[$variable][$value];
+                $says[] = $said > 0.0 ? $chance / $said : 0.0;
+            }
             $this->note($names[$variable], $p, $says, $round);
         }
         foreach ($found === null ? [] : $this->crossings as $c => $crossing) {
@@ -269,7 +232,8 @@ final class BetweenLoci
         foreach ($this->says as $name => $says) {
             $log += log(array_sum($this->product($name, null)));
             foreach ($says as $by => $own) {
-                $log -= log(array_sum(array_map(static fn (float $one, float $other): float => $one * $other, $own, $this->others($name, $by))));
+                $both = array_map(static fn (float $one, float $other): float => $one * $other, $own, $this->others($name, $by));
+                $log -= log(array_sum($both));
             }
         }
 

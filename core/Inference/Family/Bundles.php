@@ -71,7 +71,8 @@ final readonly class Bundles
         }
         if (count($places) > 1 && $hypothesis->otherSires === [] && ! $model->isMixed()) {
             foreach ($places as $part) {
-                $model->parts[] = $model->part($part, $this->hiding->from(array_map(static fn (int $i): GenotypeSpace => $bundle[$i], $part)));
+                $own = array_map(static fn (int $i): GenotypeSpace => $bundle[$i], $part);
+                $model->parts[] = $model->part($part, $this->hiding->from($own));
             }
         }
 

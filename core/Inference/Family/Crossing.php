@@ -9,6 +9,9 @@ use Destino\Probability\Rational;
 /** What was seen of an animal at several parts: a table over its genotypes at each, through which they tell of each other. */
 final class Crossing
 {
+    /** Genotypes over all spaces that what was seen of an animal may tell apart as one. */
+    private const WIDEST = 8_000;
+
     /** @var list<string> names of the variables, as "space member" of the whole */
     public readonly array $variables;
 
@@ -19,10 +22,49 @@ final class Crossing
     private readonly array $table;
 
     /**
+     * What was seen of a member across parts: all that shares a space as one, so that it does not go around in circles, unless that
+     * were too wide.
+     *
+     * @param list<Seen> $all
+     * @param array<int, int> $partOf by space
+     * @return list<self>
+     */
+    public static function of(FamilyModel $whole, Member $member, array $all, array $partOf): array
+    {
+        $factors = new SeenFactors($whole, new Wiring);
+        $groups = [];
+        foreach ($all as $seen) {
+            $spaces = $factors->spacesOf($seen);
+            $parts = array_unique(array_map(static fn (int $i): int => $partOf[$i], $spaces));
+            if ($seen->set !== null || count($parts) < 2 || $factors->isFree($member, $seen)) {
+                continue;
+            }
+            $group = [[$seen], $spaces];
+            foreach ($groups as $g => [$others, $theirs]) {
+                $union = array_values(array_unique([...$group[1], ...$theirs]));
+                if (array_intersect($group[1], $theirs) !== [] && self::width($whole, $member, $union) <= self::WIDEST) {
+                    $group = [[...$others, ...$group[0]], $union];
+                    unset($groups[$g]);
+                }
+            }
+            sort($group[1]);
+            $groups[] = $group;
+        }
+
+        return array_map(static fn (array $group): self => new self($whole, $member, ...$group), array_values($groups));
+    }
+
+    /** @param list<int> $spaces */
+    private static function width(FamilyModel $whole, Member $member, array $spaces): int
+    {
+        return (int) array_product(array_map(static fn (int $i): int => count($whole->domains[$i][$member->id]), $spaces));
+    }
+
+    /**
      * @param list<Seen> $all
      * @param list<int> $spaces of the whole at which these tell genotypes apart
      */
-    public function __construct(FamilyModel $whole, Member $member, array $all, array $spaces)
+    private function __construct(FamilyModel $whole, Member $member, array $all, array $spaces)
     {
         $this->variables = array_map(static fn (int $i): string => "{$i} {$member->id}", $spaces);
         $this->sizes = array_map(static fn (int $i): int => count($whole->domains[$i][$member->id]), $spaces);
@@ -86,5 +128,11 @@ final class Crossing
     public function sum(array $given): float
     {
         return array_sum(array_map(static fn (float $one, float $other): float => $one * $other, $this->about(0, $given), $given[0]));
+    }
+
+    /** @return array<string, int> values by variable */
+    public function sizes(): array
+    {
+        return array_combine($this->variables, $this->sizes);
     }
 }

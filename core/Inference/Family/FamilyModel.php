@@ -135,7 +135,9 @@ final class FamilyModel
     /** Whether what was seen of a member tells something of a space. */
     public function isSeen(string $id, int $space): bool
     {
-        return isset($this->messages["{$space} {$id}"]) || array_filter($this->seen[$id] ?? [], fn (Seen $one): bool => in_array($this->spaces[$space]->key, $one->spaces, true)) !== [];
+        $tells = fn (Seen $one): bool => in_array($this->spaces[$space]->key, $one->spaces, true);
+
+        return isset($this->messages["{$space} {$id}"]) || array_filter($this->seen[$id] ?? [], $tells) !== [];
     }
 
     public function isMixed(): bool

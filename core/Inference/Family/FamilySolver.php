@@ -84,7 +84,7 @@ final readonly class FamilySolver
         if ($model->parts === []) {
             return null;
         }
-        $between = new BetweenLoci($model, $widest);
+        $between = new BetweenLoci($model, $widest, static fn (FamilyModel $part): Solved => self::solve($part, $widest));
         if (! $between->run()) {
             return Solved::impossible();
         }
@@ -114,7 +114,9 @@ final readonly class FamilySolver
         }
         ksort($of);
 
-        return count($of) === count($model->spaces) ? new Solved(array_values($of), $between->logEvidence($logs), $isExact, $error, $errors) : Solved::impossible();
+        return count($of) === count($model->spaces)
+            ? new Solved(array_values($of), $between->logEvidence($logs), $isExact, $error, $errors)
+            : Solved::impossible();
     }
 
     /** Only log P(evidence); 0 where the family is too wide for it. */
@@ -127,7 +129,7 @@ final readonly class FamilySolver
             $network = Network::of($model, Silent::of($model));
             $order = self::firstOrder($model, $network);
             if ($model->parts !== [] && $order->size > self::WHOLE) {
-                $between = new BetweenLoci($model, self::WIDEST);
+                $between = new BetweenLoci($model, self::WIDEST, self::solve(...));
 
                 return $between->run() ? $between->logEvidence() : -INF;
             }

@@ -78,7 +78,9 @@ final readonly class Joints
             }
         }
 
-        return new self($places, $sire === null ? [Rational::one()] : array_values(Number::shares(self::full($elimination->tableOf([$sire]), count($sires)))), $of);
+        $shares = $sire === null ? [Rational::one()] : Number::shares(self::full($elimination->tableOf([$sire]), count($sires)));
+
+        return new self($places, array_values($shares), $of);
     }
 
     /**
@@ -100,7 +102,9 @@ final readonly class Joints
     {
         $size = (int) array_product(array_map(static fn (int $variable): int => $network->sizes[$variable], $variables));
 
-        return $size > self::MOST * $sires ? throw TooWide::beyond(self::MOST) : new Factor($variables, array_fill(0, $size, Rational::one()));
+        return $size > self::MOST * $sires
+            ? throw TooWide::beyond(self::MOST)
+            : new Factor($variables, array_fill(0, $size, Rational::one()));
     }
 
     /**
@@ -137,8 +141,9 @@ final readonly class Joints
      * @param array<int, Rational|float> $table
      * @return JointTable
      */
-    private static function joint(FamilyModel $model, Network $network, string $id, array $variables, array $table, int $sires, int $size): array
-    {
+    private static function joint(
+        FamilyModel $model, Network $network, string $id, array $variables, array $table, int $sires, int $size,
+    ): array {
         $spaces = array_values(array_filter(
             array_keys($model->spaces), static fn (int $i): bool => in_array($network->variableOf($i, $id), $variables, true),
         ));

@@ -61,7 +61,8 @@ final class Network
         foreach ($this->model->messages as $name => $message) {
             $variable = $this->wiring->known($name);
             if ($variable !== null) {
-                $this->wiring->factors[] = new Factor([$variable], array_filter($message, static fn (float $weight): bool => $weight > 0.0));
+                $possible = array_filter($message, static fn (float $weight): bool => $weight > 0.0);
+                $this->wiring->factors[] = new Factor([$variable], $possible);
             }
         }
     }
@@ -113,7 +114,9 @@ final class Network
             $places = $this->model->sires[$batch];
             $mixed = $this->model->context->rates->mixed;
             $weights = array_map(
-                fn (int $place): Rational => $this->model->hasSirePriors ? $member->weights[$place]->times($mixed->complement()) : Rational::one(), $places,
+                fn (int $place): Rational => $this->model->hasSirePriors
+                    ? $member->weights[$place]->times($mixed->complement())
+                    : Rational::one(), $places,
             );
             $weights = $mixed->isZero() ? $weights : [...$weights, $mixed];
             if (count($weights) > 1) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Inference\Family;
 
+use Closure;
 use Destino\Genome\Components;
 use Destino\Inference\Graph\Doubles;
 use Destino\Inference\Graph\Elimination;
@@ -35,8 +36,11 @@ final class Part
     /** @var list<array<string, array<int, Rational>>>|null what was drawn, by space and member */
     private ?array $drawn = null;
 
-    /** @param FamilyModel $model its messages name all variables of which others may say something */
-    public function __construct(public readonly FamilyModel $model, private readonly int $widest)
+    /**
+     * @param FamilyModel $model its messages name all variables of which others may say something
+     * @param Closure(FamilyModel): Solved $drawing what to do where it is too wide
+     */
+    public function __construct(public readonly FamilyModel $model, private readonly int $widest, private readonly Closure $drawing)
     {
         $this->silent = Silent::of($model);
         $this->network = Network::of($model, $this->silent);
@@ -80,7 +84,7 @@ final class Part
     {
         if ($this->drawn === null) {
             [$said, $this->model->messages] = [$this->model->messages, []];
-            $this->drawn = FamilySolver::solve($this->model, $this->widest)->of;
+            $this->drawn = ($this->drawing)($this->model)->of;
             $this->model->messages = $said;
         }
         $of = [];
@@ -150,8 +154,10 @@ final class Part
             [$j, $id] = explode(' ', $name, 2);
             $member = $this->model->hypothesis->family->members[$id];
             $sire = $this->network->named("sire {$member->batch}");
-            $relatives = array_map(fn (string $parent): string => $this->nodeOf((int) $j, $parent), [...$this->model->siresOf($member), (string) $member->dam]);
-            $components->tie([$this->nodeOf((int) $j, $id), ...array_intersect($relatives, array_keys($names)), ...($sire === null ? [] : ["v{$sire}"])]);
+            $parents = [...$this->model->siresOf($member), (string) $member->dam];
+            $nodes = array_map(fn (string $parent): string => $this->nodeOf((int) $j, $parent), $parents);
+            $open = array_intersect($nodes, array_keys($names));
+            $components->tie([$this->nodeOf((int) $j, $id), ...$open, ...($sire === null ? [] : ["v{$sire}"])]);
         }
 
         return array_map(static function (array $nodes) use ($names): array {

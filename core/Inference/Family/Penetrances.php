@@ -34,7 +34,8 @@ final class Penetrances
 
     /** @param list<GenotypeSpace> $spaces of which anything is recorded in the family */
     private function __construct(
-        private readonly Context $context, private readonly Hypothesis $hypothesis, private readonly array $spaces, private readonly Hiding $hiding,
+        private readonly Context $context, private readonly Hypothesis $hypothesis, private readonly array $spaces,
+        private readonly Hiding $hiding,
     ) {}
 
     /** @param list<GenotypeSpace> $spaces of which anything is recorded in the family */
@@ -103,7 +104,8 @@ final class Penetrances
             $own = array_intersect_key(array_flip([...$space->loci(), ...($space->holdsSex() ? [Sex::LOCUS] : [])]), $loci);
             $ways = [];
             foreach ($own === [] ? [] : array_keys($this->model($space)->domains[0][$member->id] ?? []) as $number) {
-                [$forms, $sex] = [array_intersect_key($space->formsOf($number), $own), isset($own[Sex::LOCUS]) ? $space->sexOf($number) : null];
+                $forms = array_intersect_key($space->formsOf($number), $own);
+                $sex = isset($own[Sex::LOCUS]) ? $space->sexOf($number) : null;
                 $ways[self::keyOf($forms, $sex)] ??= [$forms, $sex];
             }
             if ($ways !== []) {
@@ -122,7 +124,7 @@ final class Penetrances
     /** @param array<string, Form> $forms */
     private static function keyOf(array $forms, ?Sex $sex): string
     {
-        return ($sex->value ?? '').implode(' ', array_map(static fn (Form $form): string => "{$form->locus}:".implode('/', $form->pair), $forms));
+        return ($sex->value ?? '').implode(' ', array_map(static fn (Form $form): string => $form->key(), $forms));
     }
 
     /**

@@ -21,7 +21,7 @@ final readonly class Seen
 
     public function content(): string
     {
-        $forms = array_map(static fn (Form $form): string => $form->locus.'='.implode('/', $form->pair), $this->elsewhere);
+        $forms = array_map(static fn (Form $form): string => $form->key(), $this->elsewhere);
         ksort($forms);
 
         return implode(' ', [$this->penetrance->content(), "set {$this->set}", implode(',', $this->spaces), ...$forms]);

@@ -91,7 +91,7 @@ final class SeenFactors
             foreach (array_keys($this->model->domains[$i][$member->id]) as $number) {
                 $forms = array_intersect_key($this->model->spaces[$i]->formsOf($number), $loci);
                 $sex = isset($loci[Sex::LOCUS]) ? $this->model->spaces[$i]->sexOf($number) : null;
-                $own[] = [$forms, $sex, implode(' ', array_map(static fn (Form $form): string => "{$form->locus}:".implode('/', $form->pair), $forms))];
+                $own[] = [$forms, $sex, implode(' ', array_map(static fn (Form $form): string => $form->key(), $forms))];
             }
             foreach ($all as [$before, $sex, $key]) {
                 foreach ($own as [$forms, $ownSex, $name]) {

@@ -58,7 +58,8 @@ final readonly class ErrorRates
     public function withoutMixing(): self
     {
         return new self(
-            $this->unrecorded, $this->misidentified, $this->otherSire, $this->misnamed, $this->mutation, $this->lethalDead, $this->masked, null, $this->oneCopy,
+            $this->unrecorded, $this->misidentified, $this->otherSire, $this->misnamed, $this->mutation, $this->lethalDead, $this->masked,
+            null, $this->oneCopy,
         );
     }
 

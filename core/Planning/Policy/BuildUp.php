@@ -152,7 +152,9 @@ final class BuildUp implements Promising
         $looks = $this->law->types->looks($other);
         foreach ($this->law->types->looks($one) as $i => $look) {
             $group = $this->law->space->groups[$i];
-            $meets = $group->holdsSex ? min(1.0, ($group->wanted($look) + $group->wanted($looks[$i])) / 2) : $group->chanceOfMeeting($look, $looks[$i]);
+            $meets = $group->holdsSex
+                ? min(1.0, ($group->wanted($look) + $group->wanted($looks[$i])) / 2)
+                : $group->chanceOfMeeting($look, $looks[$i]);
             $product *= max(self::LACKING, $meets);
         }
 

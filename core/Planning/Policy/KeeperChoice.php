@@ -7,8 +7,8 @@ namespace Destino\Planning\Policy;
 use Destino\Planning\Given\Founder;
 
 /**
- * Which keeper an answer has. Looking ahead in expected numbers is near the best where it sees a way, and costs much; where the way is long it
- * may see none. Building up step by step is cheap and never gives up. Both are played in the same runs, of a seed of their own.
+ * Which keeper an answer has. Looking ahead in expected numbers is near the best where it sees a way, and costs much; where the way is
+ * long it may see none. Building up step by step is cheap and never gives up. Both are played in the same runs, of a seed of their own.
  */
 final readonly class KeeperChoice
 {

@@ -83,9 +83,11 @@ final class Policy
         $bought = $quick ? $this->buying->foreseen() : $this->buying->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
-        $this->first = new Beginning([], (new KeeperChoice($this, $this->keeper, $this->builder))->buildsUp($bought, $seed, intdiv($work, 3), $quick));
+        $choice = new KeeperChoice($this, $this->keeper, $this->builder);
+        $this->first = new Beginning([], $choice->buildsUp($bought, $seed, intdiv($work, 3), $quick));
         if (! $quick) {
-            $this->first = new Beginning((new Rollouts($this, $this->best()))->pairs($begun, $bought, $seed, intdiv($work, 3)), $this->first->buildsUp);
+            $pairs = (new Rollouts($this, $this->best()))->pairs($begun, $bought, $seed, intdiv($work, 3));
+            $this->first = new Beginning($pairs, $this->first->buildsUp);
         }
         $play = $this->playing($bought);
         $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $this->fewest($quick)), $seed);
@@ -153,7 +155,7 @@ final class Policy
         return $this->first;
     }
 
-    /** Begins as another answer does, so that what is compared with it differs in one thing only; pairs that are not there are passed over. */
+    /** Begins as another answer does, so that what is compared differs in one thing only; pairs that are not there are passed over. */
     public function beginning(Beginning $first): self
     {
         $this->first = $first;
@@ -290,10 +292,12 @@ final class Policy
             }
         }
         $kept = array_map(static fn (Holding $one): int => $one->type, $this->best()->keep($start, $young));
-        $outlook = $this->first->buildsUp ? null : $this->keeper->outlook(new Situation(min(2, $this->law->horizon), $start->animals, $start->found));
+        $next = new Situation(min(2, $this->law->horizon), $start->animals, $start->found);
+        $outlook = $this->first->buildsUp ? null : $this->keeper->outlook($next);
         $all = array_map(fn (Holding $one): Keep => new Keep(
             $this->law->space->text($this->law->types->looks($one->type)), $one->isMale ? Sex::Male : Sex::Female,
-            $expected[$one->type], $outlook?->worth($one->type, $one->from) ?? $this->builder->promise($one->type), in_array($one->type, $kept, true),
+            $expected[$one->type], $outlook?->worth($one->type, $one->from) ?? $this->builder->promise($one->type),
+            in_array($one->type, $kept, true),
         ), $young);
         usort($all, static fn (Keep $a, Keep $b): int => [$b->isKept, $b->worth] <=> [$a->isKept, $a->worth]);
 
