@@ -33,6 +33,9 @@ class PlanSentence
     /** The answer in a sentence. */
     public function answer(): string
     {
+        if ($this->result->already() !== null && $this->project->wanted === 'pair') {
+            return "You have a pair already: {$this->project->target}.";
+        }
         if ($this->result->already() !== null) {
             return ($this->result->names[$this->result->already()] ?? 'An animal')." is one already: {$this->project->target}.";
         }

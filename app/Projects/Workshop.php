@@ -11,18 +11,20 @@ use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
 use Destino\DestinoError;
-use Destino\Documents\BeliefDocument;
 use Destino\Documents\PlanDocument;
 use Destino\Documents\ProjectDocument;
+use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
+use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
 use Destino\Planning\Policy\Policy;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 use Illuminate\Support\Facades\DB;
 
 /** Makes plans of a keeper's projects from the collection as it is now. */
@@ -276,16 +278,18 @@ class Workshop
         ];
     }
 
-    /** Equal where nothing has changed that a plan is made from. */
+    /** Equal where nothing has changed that a plan is made from: what is believed of animals at the genes that it asks about. */
     public function inputOf(Project $project): string
     {
+        $groups = Space::groupsOf($this->opened->shelf->catalogue(), $project);
+
         return hash('xxh128', serialize([
             $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden,
             $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->sound,
             $project->assumptions->toArray(),
             array_map(
                 fn (Founder $founder): array => [
-                    $founder->id, $founder->sex->value, BeliefDocument::of($founder->belief), $founder->price, $founder->sire, $founder->dam,
+                    $founder->id, $founder->sex->value, self::believed($founder, $groups), $founder->price, $founder->sire, $founder->dam,
                     // A weight or an age counts by the season in which it can breed.
                     max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams)),
                 ],
@@ -293,5 +297,25 @@ class Workshop
             ),
             $this->opened->shelf->fingerprint(),
         ]));
+    }
+
+    /**
+     * @param list<LinkageGroup> $groups
+     * @return list<array<array-key, string>> P(genotype) by its key, group by group
+     */
+    private static function believed(Founder $founder, array $groups): array
+    {
+        $believed = [];
+        foreach ($groups as $group) {
+            $chances = new Weights;
+            foreach ($founder->belief->statesOver([$group]) as [$state, $p]) {
+                $chances->add($state->key, null, $p);
+            }
+            $sums = array_map(fn (Rational $p): string => $p->toString(), $chances->sums());
+            ksort($sums);
+            $believed[] = $sums;
+        }
+
+        return $believed;
     }
 }

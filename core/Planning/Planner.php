@@ -127,15 +127,20 @@ final class Planner
         );
     }
 
+    /** One of the animals that meet the target, where as many as are wanted are owned. */
     private function already(): ?string
     {
+        $wanted = $this->project->wanted;
+        $found = ['male' => 0, 'female' => 0];
         foreach ($this->project->sure ? [] : $this->project->founders as $founder) {
             if (! $founder->isOffer() && $this->space->accepted($this->space->looksOf($founder), $founder->sex)->isOne()) {
-                return $founder->id;
+                $found[$founder->sex->value]++;
+                $one ??= $founder->id;
             }
         }
+        $isEnough = $found['male'] >= $wanted['male'] && $found['female'] >= $wanted['female'] && array_sum($found) >= $wanted['any'];
 
-        return null;
+        return $isEnough ? $one ?? null : null;
     }
 
     private function obstacles(): Obstacles

@@ -69,6 +69,19 @@ final class PlansFollowTest extends TestCase
         $this->assertSame([2, 0], [Plan::query()->count(), DB::table('jobs')->count()], 'nothing more is made where nothing changed');
     }
 
+    public function test_what_is_believed_at_genes_that_the_target_does_not_ask_about_makes_no_new_plan(): void
+    {
+        $input = function (string $says): string {
+            Animal::query()->where('name', 'Skiff')->sole()->statements()->sole()->update(['text' => $says]);
+            $workshop = new Workshop(app(Doorway::class)->open($this->keeper()));
+
+            return $workshop->inputOf($workshop->project($this->project()));
+        };
+        $before = $input('het Clown');
+        $this->assertSame($before, $input('Pastel het Clown het Piebald'));
+        $this->assertNotSame($before, $input('66% het Clown'));
+    }
+
     public function test_a_weight_counts_by_the_season_in_which_it_lets_an_animal_breed(): void
     {
         $tender = Animal::query()->where('name', 'Tender')->sole();

@@ -48,7 +48,7 @@ final class Space
         $sexAt = null;
         $tables ??= array_map(
             static fn (LinkageGroup $group): GroupTable => new GroupTable($catalogue, $group, $project->target),
-            self::relevant($catalogue, $project),
+            self::groupsOf($catalogue, $project),
         );
         // what hides is read first; of two that hide each other the second is read
         usort($tables, static fn (GroupTable $a, GroupTable $b): int => $b->canHide <=> $a->canHide);
@@ -176,8 +176,8 @@ final class Space
         return new Belief($sex, $factors);
     }
 
-    /** @return list<LinkageGroup> */
-    private static function relevant(Catalogue $catalogue, Project $project): array
+    /** @return list<LinkageGroup> those that matter to a project: what its animals are elsewhere changes nothing */
+    public static function groupsOf(Catalogue $catalogue, Project $project): array
     {
         $keys = [];
         foreach ($project->target->loci() as $locus) {

@@ -469,6 +469,16 @@ final class PlannerTest extends TestCase
         ];
     }
 
+    public function testAPairIsThereOnlyWhereBothAre(): void
+    {
+        $pair = static fn (array $animals): Plan => self::planner(self::document('Clown', $animals) + ['rules' => ['wanted' => 'pair']])->plan(200);
+        $one = $pair([['male', 'Clown'], ['female', 'het Clown']]);
+        self::assertNull($one->already, 'a female is still wanted');
+        self::assertGreaterThan(.9, $one->policy?->outcome->by(8));
+        self::assertNotNull($pair([['male', 'Clown'], ['female', 'Clown']])->already);
+        self::assertNull($pair([['male', 'Clown'], ['male', 'Clown'], ['female', 'het Clown']])->already, 'two males are no pair');
+    }
+
     /** @param array<string, mixed> $document */
     private static function planner(array $document): Planner
     {
