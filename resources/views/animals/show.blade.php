@@ -40,7 +40,7 @@
                 @empty
                     <li class="soft">Nothing stated: {{ $animal->pronoun() }} follows the parents.</li>
                 @endforelse
-                @if ($animal->clutch_id && ($read = $page->cuesRead()) > 0)<li><a href="{{ route('bench', $animal->clutch_id) }}">{{ $read }} {{ Str::plural('cue', $read) }} read on the bench</a> <span class="soft small">what was seen counts as evidence, here and for the parents; opinions of others do not. Where more genes are open at once than can be gone through ({{ number_format($mostGenotypes) }} genotypes), it counts on the bench only</span></li>@endif
+                @if ($animal->clutch_id && ($read = $page->cuesRead()) > 0)<li><a href="{{ route('bench', $animal->clutch_id) }}">{{ $read }} {{ Str::plural('cue', $read) }} read on the bench</a> <span class="soft small">what was seen counts as evidence, here and for the parents; opinions of others do not. A cue that depends on more open genes than can be gone through ({{ number_format($mostGenotypes) }} genotypes) is left out</span></li>@endif
             </ul>
             @if ($may)
                 <details class="mt-3" @if ($errors->statement->any()) open @endif><summary>Add a statement</summary>@include('animals.statement-form', ['statement' => null])</details>
