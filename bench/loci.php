@@ -63,7 +63,7 @@ $collection = function (int $animals, int $read, int $seed) use ($shelf, $catalo
     $said = fn (string $id, Sex $sex, string $text): Testimony => new Testimony(
         $id, $shelf->reader()->read($text, $sex)->beliefOrFail(), Source::Own, Probability::one(), true,
     );
-    for ($n = 0, $clutch = 0, $sires = []; $n < $animals; $n++) {
+    for ($n = 0, $clutch = 0, $sires = [], $sire = $dam = ''; $n < $animals; $n++) {
         $sex = $n % 3 === 0 ? Sex::Male : Sex::Female;
         $id = "a{$n}";
         $own = [];

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Clutch;
 
-use App\Collection\FamilyParts;
 use App\Collection\Opened;
+use App\Collection\Relatives;
 use App\Models\Animal;
 use App\Models\Clutch as ClutchRecord;
 use Destino\DestinoError;
 use Destino\Genome\Belief;
 use Destino\Genome\JointBelief;
+use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Identification\Clutch;
 use Destino\Identification\Cue;
@@ -80,23 +81,38 @@ class GivenClutch
         return $counts;
     }
 
-    /** What is believed of a parent without this clutch. */
-    private function prior(Kindred $kindred, int $id, Sex $sex): Belief
+    /** What is believed of a parent without this clutch: kept, since a tap on the bench changes nothing of it; one entry for each parent. */
+    private function prior(Kindred $without, int $id, Sex $sex): Belief
     {
-        $family = $kindred->familyOf("a{$id}");
-        $factors = [];
-        foreach ($family === null ? [] : $this->parts()->ofFamily($kindred, $family, $this->opened->beliefs()->kin->about()) as $part) {
-            if (isset($part['of']["a{$id}"])) {
-                $factors[] = new JointBelief(...unserialize($part['of']["a{$id}"]));
-            }
+        $family = $without->familyOf("a{$id}");
+        if ($family === null) {
+            return $this->opened->beliefs()->beforehand($id);
         }
+        $name = "bench:{$this->clutch->id}:{$id}";
+        $content = hash('xxh128', $this->opened->beliefs()->kin->about().$without->wholeContentOf($family));
+        $kept = $this->opened->kept->get($name);
+        if (! is_array($kept) || $kept['content'] !== $content) {
+            $kept = ['content' => $content, 'factors' => serialize($this->factors($without, $family, "a{$id}"))];
+            $this->opened->kept->put($name, $kept);
+        }
+        $factors = unserialize($kept['factors']);
 
         return $factors === [] ? $this->opened->beliefs()->beforehand($id) : new Belief($sex, $factors);
     }
 
-    private function parts(): FamilyParts
+    /** @return list<JointBelief> */
+    private function factors(Kindred $without, int $family, string $id): array
     {
-        return new FamilyParts($this->opened->kept);
+        $factors = [];
+        foreach ($without->groupSetsOf($family) as $groups) {
+            $states = $without->posterior($family, $groups)->of[$id] ?? null;
+            if ($states !== null) {
+                $keys = array_map(fn (LinkageGroup $group): string => $group->key, $groups);
+                $factors[] = new JointBelief($keys, Relatives::readable($states));
+            }
+        }
+
+        return $factors;
     }
 
     /** @throws InferenceError where its family is left out */
