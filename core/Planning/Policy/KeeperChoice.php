@@ -18,8 +18,10 @@ final readonly class KeeperChoice
     /** Of a first answer. */
     private const QUICK_RUNS = 10;
 
-    /** With fewer runs than this the answer of looking ahead would say little, and building up is taken where it is not worse. */
+    /** With fewer runs than this the two are compared by their shares alone, and building up, which mates more, has to be clear. */
     private const TELLING = 40;
+
+    private const CLEAR_GAIN = .03;
 
     /** Runs of looking ahead at the least, whatever they cost. */
     private const FEWEST = 4;
@@ -56,7 +58,7 @@ final readonly class KeeperChoice
         if ($runs < self::TELLING) {
             [$of, $other] = [self::share($built), self::share($looked)];
 
-            return $of > 0.0 && $of >= $other - .5 * sqrt(($other * (1 - $other) + 1 / $runs) / $runs);
+            return $of > $other + self::CLEAR_GAIN + .5 * sqrt(($other * (1 - $other) + 1 / $runs) / $runs);
         }
         [$gain, $error] = Comparison::difference(array_slice($built, 0, $runs), $looked);
 
