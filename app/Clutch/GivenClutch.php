@@ -81,7 +81,7 @@ class GivenClutch
         return $counts;
     }
 
-    /** What is believed of a parent without this clutch: kept, since a tap on the bench changes nothing of it; one entry for each parent. */
+    /** What is believed of a parent without this clutch. A tap on the bench does not change it, so it is kept: one entry for each parent. */
     private function prior(Kindred $without, int $id, Sex $sex): Belief
     {
         $family = $without->familyOf("a{$id}");

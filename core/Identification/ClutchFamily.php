@@ -30,7 +30,7 @@ use Destino\Probability\Probability;
 use Destino\Probability\Rational;
 
 /**
- * A clutch as a family of its own: the parents are founders of whom their beliefs are stated, one male fathered it all, and what was
+ * A clutch as a family of its own: the parents are founders with what is believed of them, one male sired the whole clutch, and what was
  * seen of the young is evidence as in any family.
  *
  * @phpstan-import-type YoungPart from Young

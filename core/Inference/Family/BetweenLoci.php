@@ -263,7 +263,7 @@ final class BetweenLoci
         ));
     }
 
-    /** From a part to a sire of whom it says something, and to every crossing that a variable stands in. */
+    /** Connects a part to each sire about whom it has evidence, and to every crossing that shares a variable with it. */
     private function lead(Ways $ways, string $node, string $name, bool $isAlone): void
     {
         if (str_starts_with($name, 'sire ') && ! $isAlone) {

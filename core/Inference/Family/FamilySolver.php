@@ -23,7 +23,7 @@ final readonly class FamilySolver
     /** Entries of all tables, were they full, up to which rationals are used. */
     private const RATIONAL = 6000;
 
-    /** Entries, were the tables full, up to which a family of several parts is worked out as a whole all the same. */
+    /** A family of several parts is still solved as one graph up to this many table entries, counted as if all tables were full. */
     private const WHOLE = 400_000;
 
     /** Entries that the tables may really hold together. */

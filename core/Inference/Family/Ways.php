@@ -7,7 +7,7 @@ namespace Destino\Inference\Family;
 /** Ways between nodes of a graph, and which nodes hang together with a circle. */
 final class Ways
 {
-    /** @var array<string, string> a node that stands for it, or is on the way there */
+    /** @var array<string, string> parent in the union-find forest, by node */
     private array $above = [];
 
     /** @var list<string> nodes at which a circle closed */

@@ -99,7 +99,7 @@ final class BuildUp implements Promising
         $most = $this->project->tubs ?? self::KEPT;
         $kept = $others = [];
         $count = [0, 0];
-        foreach ($all as $one) { // half of them males at the most, so that there is somebody for each
+        foreach ($all as $one) { // at most a third males and two thirds females, so that both sexes are kept
             $sex = $one->isMale ? 0 : 1;
             if (count($kept) < $most && $count[$sex] < max(1, intdiv($one->isMale ? $most : 2 * $most, 3))) {
                 $kept[] = $one;
