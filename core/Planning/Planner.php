@@ -9,8 +9,8 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Play\Outcome;
-use Destino\Planning\Play\Simulation;
 use Destino\Planning\Policy\Policy;
+use Destino\Planning\Policy\RouteKeeper;
 use Destino\Planning\Search\Route;
 
 /** Plans a project: searches routes, keeps those that differ and that no other beats, and plays them. */
@@ -84,7 +84,7 @@ final class Planner
 
     public function play(Route $route, int $runs, int $seed): Outcome
     {
-        return (new Simulation($this->space, [$route]))->run($runs, $seed);
+        return $this->policy()->playing($route->purchases, new RouteKeeper($this->policy()->law, $route))->run($runs, $seed);
     }
 
     /** @return list<Route> different routes within the limits, the earliest expected first */

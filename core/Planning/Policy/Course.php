@@ -20,6 +20,9 @@ final class Course
     /** @var array<int, float> spent up to each season */
     public array $money;
 
+    /** @var list<Holding> animals at the end, where the target was not reached */
+    public array $last = [];
+
     private int $lastMated = 0;
 
     public function __construct(private readonly int $horizon)

@@ -44,7 +44,7 @@ final class Play
                 $money[$season] += $spent;
             }
             if ($course->reached === null) {
-                $where = $course->whereItHung();
+                $where = $this->keeper instanceof TellsWhereItHung ? $this->keeper->whereItHung($course) : $course->whereItHung();
                 $stuck[$where] = ($stuck[$where] ?? 0) + 1;
             } else {
                 $reached[$course->reached] = ($reached[$course->reached] ?? 0) + 1;
@@ -137,6 +137,7 @@ final class Play
             $states = array_intersect_key($states, array_flip(array_map(static fn (Holding $one): string => $one->id, $animals)));
             $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
         }
+        $course->last = $animals;
     }
 
     /**
@@ -176,7 +177,7 @@ final class Play
             $isMale = $sex === Sex::Male;
             $ready = $season + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
             if ($isSound && $looks !== null && $ready <= $this->law->horizon) {
-                $young[] = new Holding($id, $this->law->types->young($looks, $isMale), $isMale, $ready, true, $pins);
+                $young[] = new Holding($id, $this->law->types->young($looks, $isMale), $isMale, $ready, true, $pins, [$sire->id, $dam->id]);
             }
         }
         $this->notice->learn($sire, $dam, $signs);
