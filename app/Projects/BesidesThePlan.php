@@ -46,14 +46,17 @@ class BesidesThePlan
             'at_low' => $figures($one->atLow), 'at_high' => $figures($one->atHigh),
         ], Influence::of($policy, $bought, $runs, $seed));
         $record->update(['progress' => 85]);
-        $keep = KeepBack::of($policy, $bought, $runs, $seed);
+        $keep = KeepBack::of($policy, $bought, $runs, $seed, $answer->outcome);
         $record->update(['progress' => 90]);
         $dilemmas = array_map(fn (Dilemma $one): array => [
             'question' => $one->question, 'choice' => $one->choice, 'money' => round($one->money + ($one->outcome?->money() ?? 0.0), 2),
         ] + ($one->outcome === null ? ['median' => null, 'by_horizon' => null] : $figures($one->outcome)),
         Dilemma::of($policy, $bought, $runs, $seed));
 
-        return ['influence' => $influence, 'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised], 'dilemmas' => $dilemmas];
+        return [
+            'influence' => $influence, 'dilemmas' => $dilemmas,
+            'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised, 'clutches' => $keep->clutches],
+        ];
     }
 
     /** @return list<array<string, mixed>> the best pairings of the collection for the target */

@@ -37,7 +37,7 @@ final class PlanDocument
     /** @return array<string, mixed> */
     public static function policy(Answer $answer): array
     {
-        return ['runs' => $answer->outcome->runs] + self::reached($answer->outcome) + ['now' => [
+        return ['runs' => $answer->outcome->runs, 'effort' => $answer->effort->toArray()] + self::reached($answer->outcome) + ['now' => [
             'buy' => array_map(
                 fn (Founder $offer): array => [
                     'id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price,

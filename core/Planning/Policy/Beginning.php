@@ -4,16 +4,28 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-/** How an answer is played: which keeper it has, and the pairs that he makes first, since they were found to do better. */
+/** How an answer is played: which keeper it has and what he gives, and the pairs that he makes first, since they were found to do better. */
 final readonly class Beginning
 {
     /** @param list<array{string, string}> $pairs sire and dam (ids) */
-    public function __construct(public array $pairs = [], public bool $buildsUp = false) {}
+    public function __construct(public array $pairs = [], public bool $buildsUp = false, public Effort $effort = new Effort) {}
 
-    /** @return array{pairs: list<array{string, string}>, builds_up: bool} */
+    /** @param list<array{string, string}> $pairs sire and dam (ids) */
+    public function with(array $pairs): self
+    {
+        return new self($pairs, $this->buildsUp, $this->effort);
+    }
+
+    /** The same keeper, who gives more or less. */
+    public function giving(Effort $effort): self
+    {
+        return new self($this->pairs, $this->buildsUp, $effort);
+    }
+
+    /** @return array{pairs: list<array{string, string}>, builds_up: bool, effort: array{tubs: int|null, clutches: int|null}} */
     public function toArray(): array
     {
-        return ['pairs' => $this->pairs, 'builds_up' => $this->buildsUp];
+        return ['pairs' => $this->pairs, 'builds_up' => $this->buildsUp, 'effort' => $this->effort->toArray()];
     }
 
     /** @param array<array-key, mixed> $stored as toArray() gives it, or, of before, the pairs alone */
@@ -26,6 +38,6 @@ final readonly class Beginning
             }
         }
 
-        return new self($pairs, ($stored['builds_up'] ?? false) === true);
+        return new self($pairs, ($stored['builds_up'] ?? false) === true, Effort::fromArray($stored['effort'] ?? null));
     }
 }

@@ -19,11 +19,17 @@ final class BuildUp implements Promising
     /** Weight of what two animals alike would give at a gene, against what the best mate would bring; best of .5 to .98 on the same. */
     private const ALIKE = .95;
 
+    /** What a young counts that breeds a season later; best of .3 to 1 on 24 drawn collections and for few tubs. */
+    private const WAIT = .6;
+
+    /** Young have to promise so much of what the least of those kept promises, where the tubs are full; from .5 to .9 nothing changes. */
+    private const NO_LESS = .9;
+
     /** A hit counts so many times what the best promise of its young could be. */
     private const HIT = 1_000.0;
 
     /** Young that are kept where there is no limit of tubs. */
-    private const KEPT = 16;
+    public const KEPT = 16;
 
     /** What a pair costs, as Law::$work counts it. */
     private const WORK = 3;
@@ -33,13 +39,16 @@ final class BuildUp implements Promising
     /** @var array<int, float> by type */
     private array $promises = [];
 
-    /** @var array<int, float> by pair of types */
+    /** Pairs of types that are remembered, of some 200 bytes each. */
+    private const REMEMBERED = 150_000;
+
+    /** @var array<int, array{list<array{float, float}>, float, float}> promises of the young of a pair of types with their chances, the best first; P(a male hit), P(a female hit) */
     private array $worths = [];
 
     /** @var array<int, float> by pair of types */
     private array $together = [];
 
-    public function __construct(private readonly Law $law)
+    public function __construct(private readonly Law $law, private readonly Effort $effort = new Effort)
     {
         $this->project = $law->space->project;
     }
@@ -48,7 +57,7 @@ final class BuildUp implements Promising
     {
         $served = $mated = $pairs = [];
         foreach ($this->promises($situation) as [$sire, $dam]) {
-            if (! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
+            if (count($pairs) < ($this->effort->clutches ?? PHP_INT_MAX) && ! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
                 $mated[$dam->id] = true;
                 $served[$sire->id] = ($served[$sire->id] ?? 0) + 1;
                 $pairs[] = [$sire, $dam];
@@ -67,10 +76,11 @@ final class BuildUp implements Promising
             }
         }
         $this->law->work += self::WORK * count($males) * count($females);
+        $held = $this->least($situation);
         $wishes = [];
         foreach ($females as $f => $dam) {
             foreach ($males as $m => $sire) {
-                $worth = $this->worthOf($situation, $sire, $dam);
+                $worth = $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($situation, $sire, $dam, $held);
                 if ($worth > 0.0) { // of males alike the one that has proved least
                     $wishes[] = [$worth * (1 - 1e-7 * $sire->clutches), $f, $m];
                 }
@@ -83,33 +93,67 @@ final class BuildUp implements Promising
 
     public function keep(Situation $situation, array $young): array
     {
-        $held = array_values(array_filter($situation->animals, static fn (Holding $animal): bool => $animal->isYoung));
-        $all = [...$held, ...array_filter($young, fn (Holding $one): bool => $one->from <= $this->law->horizon)];
-        $types = [];
-        foreach ([...$situation->animals, ...$young] as $mate) {
-            $types[$mate->type] = $mate->isMale;
+        $most = $this->most();
+        $held = array_filter($situation->animals, static fn (Holding $one): bool => $one->isYoung);
+
+        return $this->best($situation, [...$held, ...$young], $most);
+    }
+
+    /**
+     * Young in the order in which they are kept: each by what it promises beside the founders and those before it.
+     *
+     * @param list<Holding> $young
+     * @param int $most to keep
+     * @return list<Holding>
+     */
+    public function best(Situation $situation, array $young, int $most): array
+    {
+        $all = array_filter($young, fn (Holding $one): bool => $one->from <= $this->law->horizon);
+        $mates = $kept = $together = [];
+        foreach ($situation->animals as $one) {
+            if (! $one->isYoung) {
+                $mates[$one->type] = $one->isMale;
+            }
         }
-        $worths = $known = [];
-        foreach ($all as $i => $one) {
-            $known[$one->type] ??= $this->promise($one->type) + $this->withBestMate($one->type, $types);
-            $worths[$i] = [$known[$one->type], -$one->from];
+        foreach ($all as $one) {
+            $together[$one->type] ??= $this->withBestMate($one->type, $mates);
         }
-        arsort($worths);
-        $all = array_map(static fn (int $i): Holding => $all[$i], array_keys($worths));
-        $most = $this->project->tubs ?? self::KEPT;
-        $kept = $others = [];
-        $count = [0, 0];
-        foreach ($all as $one) { // at most a third males and two thirds females, so that both sexes are kept
-            $sex = $one->isMale ? 0 : 1;
-            if (count($kept) < $most && $count[$sex] < max(1, intdiv($one->isMale ? $most : 2 * $most, 3))) {
-                $kept[] = $one;
-                $count[$sex]++;
-            } else {
-                $others[] = $one;
+        // Of three and more a third males and two thirds females, so that both sexes are kept.
+        $left = $most < 3 ? [$most, $most] : [intdiv($most, 3), intdiv(2 * $most, 3)];
+        while ($all !== [] && count($kept) < $most) {
+            $best = $this->bestOf($all, $together, $left, $situation->season + 1);
+            $one = $all[$best];
+            unset($all[$best]);
+            $kept[] = $one;
+            $left[$one->isMale ? 0 : 1]--;
+            if (! isset($mates[$one->type])) {
+                $mates[$one->type] = $one->isMale;
+                foreach ($together as $type => $worth) {
+                    $together[$type] = max($worth, $this->withBestMate($type, [$one->type => $one->isMale]));
+                }
             }
         }
 
-        return [...$kept, ...array_slice($others, 0, $most - count($kept))];
+        return $kept;
+    }
+
+    /**
+     * @param array<int, Holding> $all
+     * @param array<int, float> $together what each type promises with its best mate of those that stay
+     * @param array{int, int} $left males and females that are still wanted for the sake of their sex
+     * @return int key of the young that promises most beside those that stay, the earlier ones first
+     */
+    private function bestOf(array $all, array $together, array $left, int $next): int
+    {
+        $best = null;
+        foreach ($all as $i => $one) {
+            $own = [$left[$one->isMale ? 0 : 1] > 0, ($this->promise($one->type) + $together[$one->type]) * self::WAIT ** max(0, $one->from - $next), -$one->from];
+            if ($best === null || $own > $best[0]) {
+                $best = [$own, $i];
+            }
+        }
+
+        return $best[1] ?? 0;
     }
 
     /** How near an animal is to the target: at each gene the chance that two like it would give it, all of them together. */
@@ -137,8 +181,9 @@ final class BuildUp implements Promising
     private function withBestMate(int $type, array $types): float
     {
         $best = 0.0;
+        $own = $this->law->types->isMale($type);
         foreach ($types as $other => $isMale) {
-            if ($isMale !== $this->law->types->isMale($type)) {
+            if ($isMale !== $own) {
                 $best = max($best, $this->together[min($type, $other) << 24 | max($type, $other)] ??= $this->together($type, $other));
             }
         }
@@ -161,38 +206,72 @@ final class BuildUp implements Promising
         return $product;
     }
 
-    private function worthOf(Situation $situation, Holding $sire, Holding $dam): float
+    private function worthOf(Situation $situation, Holding $sire, Holding $dam, float $held): float
     {
-        $isTooClose = $this->law->kinship->isTooClose($sire, $dam);
-        if (in_array([$sire->id, $dam->id], $this->project->forbidden, true)) {
+        if ($this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true)) {
             return 0.0;
         }
-        $pair = $this->law->types->pair($sire->type, $dam->type);
-        $key = $sire->type << 24 | $dam->type;
-        if (! isset($this->worths[$key])) {
-            $this->worths[$key] = 0.0;
-            foreach ($pair->children as $child => $chance) {
-                $this->worths[$key] += $chance * $this->promise($child);
-            }
-        }
+        [$young, $male, $female] = $this->worths[$sire->type << 24 | $dam->type] ?? $this->reckoned($sire->type, $dam->type);
         $isLate = $situation->season + $this->law->shortest > $this->law->horizon;
-        $ofYoung = $isLate ? 0.0 : $this->worths[$key];
+        $ofYoung = 0.0;
+        foreach ($isLate ? [] : $young as [$promise, $chance]) {
+            if ($promise <= $held) {
+                break;
+            }
+            $ofYoung += $chance * ($promise - $held);
+        }
         $pinned = count($this->project->pinned);
-        $behind = count(array_unique([...$sire->pins, ...$dam->pins]));
-        $hit = $behind < $pinned || $isTooClose ? 0.0 : $this->hit($pair, $situation);
+        $behind = $pinned === 0 ? 0 : count(array_unique([...$sire->pins, ...$dam->pins]));
+        $isCounted = $male + $female > 0.0 && $behind === $pinned && ! $this->law->kinship->isTooClose($sire, $dam);
+        $hit = $isCounted ? $this->hit($male, $female, $situation) : 0.0;
 
         return $this->project->soundOf($sire->id, $dam->id)
             * (self::HIT * $hit + ($pinned === 0 ? $ofYoung : $ofYoung * (.1 + $behind / $pinned)));
     }
 
+    private function most(): int
+    {
+        return min($this->effort->tubs ?? self::KEPT, $this->project->tubs ?? self::KEPT);
+    }
+
+    /** What the least of the young that are kept promises, where the tubs are full: a young that promises no more adds nothing. */
+    private function least(Situation $situation): float
+    {
+        $promises = [];
+        foreach ($situation->animals as $one) {
+            if ($one->isYoung) {
+                $promises[] = self::NO_LESS * $this->promise($one->type);
+            }
+        }
+
+        return $promises === [] || count($promises) < $this->most() ? 0.0 : min($promises);
+    }
+
+    /** @return array{list<array{float, float}>, float, float} as $worths has them */
+    private function reckoned(int $sire, int $dam): array
+    {
+        $pair = $this->law->types->pair($sire, $dam);
+        $young = [];
+        foreach ($pair->children as $child => $chance) {
+            $key = (string) $this->promise($child);
+            $young[$key] = [$this->promise($child), $chance + ($young[$key][1] ?? 0.0)];
+        }
+        rsort($young);
+        if (count($this->worths) >= self::REMEMBERED) {
+            $this->worths = [];
+        }
+
+        return $this->worths[$sire << 24 | $dam] = [$young, $pair->male, $pair->female];
+    }
+
     /** P(an egg that hatches is what is still lacking). */
-    private function hit(Pair $pair, Situation $situation): float
+    private function hit(float $male, float $female, Situation $situation): float
     {
         $wanted = $this->project->wanted;
         $lacks = static fn (string $sex): bool => $situation->found[$sex] < $wanted[$sex];
 
         return $wanted['any'] > array_sum($situation->found) || (! $lacks('male') && ! $lacks('female'))
-            ? $pair->hit
-            : ($lacks('male') ? $pair->male : 0.0) + ($lacks('female') ? $pair->female : 0.0);
+            ? $male + $female
+            : ($lacks('male') ? $male : 0.0) + ($lacks('female') ? $female : 0.0);
     }
 }

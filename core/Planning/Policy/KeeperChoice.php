@@ -7,62 +7,134 @@ namespace Destino\Planning\Policy;
 use Destino\Planning\Given\Founder;
 
 /**
- * Which keeper an answer has. Looking ahead in expected numbers is near the best where it sees a way, and costs much; where the way is
- * long it may see none. Building up step by step is cheap and never gives up. Both are played in the same runs, of a seed of their own.
+ * Which keeper an answer has, and how much he gives. Building up step by step is cheap and never gives up; looking ahead in expected
+ * numbers costs much, and is taken where it does clearly better. Of what a keeper who builds up could give, the least is taken that
+ * comes nearly as far. All are played in the same runs, of a seed of their own, which no figure is reported from.
  */
 final readonly class KeeperChoice
 {
-    /** Runs in which they are compared, as far as looking ahead can be afforded. */
-    private const RUNS = 60;
+    /** Runs in which the two are compared, as far as looking ahead can be afforded. */
+    private const RUNS = 600;
 
     /** Of a first answer. */
     private const QUICK_RUNS = 10;
 
-    /** With fewer runs than this the two are compared by their shares alone, and building up, which mates more, has to be clear. */
+    /** Runs of looking ahead at the least, whatever they cost. */
+    private const FEWEST = 6;
+
+    /** With fewer runs than this the two are compared by their shares alone, and looking ahead has to be clearly better. */
     private const TELLING = 40;
 
     private const CLEAR_GAIN = .03;
 
-    /** Runs of looking ahead at the least, whatever they cost. */
-    private const FEWEST = 4;
+    /** Runs by which efforts are compared. */
+    private const EFFORT_RUNS = 400;
 
-    /** Where building up has it so often, and looking ahead never in its first runs, no more are played. */
-    private const CLEARLY = .4;
+    /** What less effort may cost: chance by the horizon, and seasons on average. */
+    private const NEARLY = .015;
+
+    private const LATER = .5;
+
+    /** The largest standard error with which a loss of chance is told at all. */
+    private const SURELY = .05;
+
+    private const TUBS = [12, 8, 6, 4, 3, 2, 1];
+
+    private const CLUTCHES = [8, 6, 4, 3, 2, 1];
 
     private const SEED = 7_919;
 
-    public function __construct(private Policy $policy, private LookAhead $keeper, private BuildUp $builder) {}
+    public function __construct(private Policy $policy, private LookAhead $keeper) {}
 
     /**
      * @param list<Founder> $bought
      * @param int $work that it may take (Law::$work)
-     * @return bool whether building up is the better one
      */
-    public function buildsUp(array $bought, int $seed, int $work, bool $isQuick): bool
+    public function of(array $bought, int $seed, int $work, bool $isQuick): Beginning
     {
         if ($this->policy->law->space->project->keep !== []) {
-            return false; // what is kept as it is written is weighed by looking ahead
+            return new Beginning; // what is kept as it is written is weighed by looking ahead
         }
-        $builder = $this->policy->playing($bought, $this->builder);
-        $built = $builder->seasons($this->policy->atEffort($isQuick ? self::QUICK_RUNS : self::RUNS), $seed + self::SEED);
+        $build = $this->building($bought, new Effort);
+        $runs = $this->policy->atEffort($isQuick ? self::QUICK_RUNS : self::RUNS);
+        $runs = min($runs, $this->policy->affordable($build, $runs, $seed, intdiv($work, 2)));
+        $built = $build->seasons($runs, $seed + self::SEED);
+        if ($this->looksAhead($bought, $built, $seed, intdiv($work, 2), $isQuick)) {
+            return new Beginning;
+        }
+
+        return new Beginning([], true, $isQuick ? new Effort : $this->least($bought, $built, $seed));
+    }
+
+    /**
+     * @param list<Founder> $bought
+     * @param list<int|null> $built seasons of building up, by run
+     */
+    private function looksAhead(array $bought, array $built, int $seed, int $work, bool $isQuick): bool
+    {
         if ($isQuick && $this->policy->isLarge()) {
-            return array_filter($built, is_int(...)) !== [];
+            return self::share($built) <= 0.0;
         }
         $looking = $this->policy->playing($bought, $this->keeper);
-        if (self::share($built) >= self::CLEARLY && self::share($looking->seasons(self::FEWEST, $seed + self::SEED)) <= 0.0) {
-            return true;
-        }
-        $fewest = max(self::FEWEST, $this->policy->atEffort(3 * self::FEWEST));
+        $fewest = max(self::FEWEST, $this->policy->atEffort(2 * self::FEWEST));
         $runs = min(count($built), max($fewest, $this->policy->affordable($looking, count($built), $seed, $work, self::FEWEST)));
         $looked = $looking->seasons($runs, $seed + self::SEED);
         if ($runs < self::TELLING) {
             [$of, $other] = [self::share($built), self::share($looked)];
 
-            return $of > $other + self::CLEAR_GAIN + .5 * sqrt(($other * (1 - $other) + 1 / $runs) / $runs);
+            return $other > $of + self::CLEAR_GAIN + sqrt(($of * (1 - $of) + 1 / $runs) / $runs);
         }
-        [$gain, $error] = Comparison::difference(array_slice($built, 0, $runs), $looked);
+        [$gain, $error] = Comparison::difference($looked, array_slice($built, 0, $runs));
 
-        return $gain > max(2 * $error, .01);
+        return $gain > max(1.5 * $error, .005);
+    }
+
+    /**
+     * The least that comes nearly as far: first of clutches, which what follows costs less work with, then of tubs.
+     *
+     * @param list<Founder> $bought
+     * @param list<int|null> $built seasons of one who gives everything, by run
+     */
+    private function least(array $bought, array $built, int $seed): Effort
+    {
+        $built = array_slice($built, 0, $this->policy->atEffort(self::EFFORT_RUNS));
+        $isEnough = function (Effort $effort) use ($bought, $built, $seed): bool {
+            $own = $this->building($bought, $effort)->seasons(count($built), $seed + self::SEED);
+            $lost = Comparison::difference($built, $own);
+            $later = Comparison::sooner($built, $own, $this->policy->law->horizon);
+
+            return $lost[0] <= self::NEARLY && $lost[1] <= self::SURELY && $later[0] <= self::LATER;
+        };
+        $effort = new Effort;
+        foreach ($this->below(self::CLUTCHES, count($this->policy->law->space->project->founders)) as $clutches) {
+            if (! $isEnough($effort->withClutches($clutches))) {
+                break;
+            }
+            $effort = $effort->withClutches($clutches);
+        }
+
+        foreach ($this->below(self::TUBS, $this->policy->law->space->project->tubs ?? BuildUp::KEPT) as $tubs) {
+            if (! $isEnough($effort->withTubs($tubs))) {
+                break;
+            }
+            $effort = $effort->withTubs($tubs);
+        }
+        return $effort;
+    }
+
+    /**
+     * @param list<int> $numbers
+     * @return list<int>
+     */
+    private function below(array $numbers, int $most): array
+    {
+        return array_values(array_filter($numbers, static fn (int $one): bool => $one < $most));
+    }
+
+    /** @param list<Founder> $bought */
+    private function building(array $bought, Effort $effort): Play
+    {
+        return $this->policy->playing($bought, new BuildUp($this->policy->law, $effort));
     }
 
     /** @param list<int|null> $seasons */

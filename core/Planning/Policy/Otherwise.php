@@ -11,10 +11,10 @@ final readonly class Otherwise implements Keeper
 
     public function mate(Situation $situation): array
     {
-        $pairs = $this->keeper->mate($situation);
+        $pairs = $this->keeper->mate($situation->season > 1 ? $situation : $situation->without($this->sire, $this->dam));
 
         return $situation->season > 1
-            ? $pairs
+            ? $pairs // a keeper who insists on it makes it all the same
             : array_values(array_filter($pairs, fn (array $pair): bool => $pair[0]->id !== $this->sire || $pair[1]->id !== $this->dam));
     }
 

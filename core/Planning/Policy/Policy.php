@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Destino\Planning\Policy;
 
 use Destino\Genome\Catalogue;
-use Destino\Genome\Sex;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
@@ -32,6 +31,9 @@ final class Policy
 
     private const MANY_GENES = 4;
 
+    /** A keeper who builds up plays cheaper than his work says: so much more for the band of the answer. */
+    private const LAST = 1.5;
+
     public const QUICK_WORK = 60_000;
 
     private const FEWEST = 60;
@@ -44,12 +46,7 @@ final class Policy
     private const FEWEST_AT_ONCE_OF_LARGE = 4;
 
     /** Of what is only compared with the answer. */
-    private const FEWEST_COMPARED = 20;
-
-    private const MOST_MATINGS_PLAYED = 6;
-
-    /** Pairings of this season that are named as possible. */
-    private const MOST_POSSIBLE = 240;
+    public const FEWEST_COMPARED = 20;
 
     public readonly Law $law;
 
@@ -60,7 +57,7 @@ final class Policy
 
     private readonly LookAhead $keeper;
 
-    private readonly BuildUp $builder;
+    private BuildUp $builder;
 
     private readonly Buying $buying;
 
@@ -83,20 +80,21 @@ final class Policy
         $bought = $quick ? $this->buying->foreseen() : $this->buying->purchases($seed, intdiv($work, 4));
         $go(1, 4);
         $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
-        $choice = new KeeperChoice($this, $this->keeper, $this->builder);
-        $this->first = new Beginning([], $choice->buildsUp($bought, $seed, intdiv($work, 3), $quick));
+        $this->beginning((new KeeperChoice($this, $this->keeper))->of($bought, $seed, intdiv($work, 3), $quick));
         if (! $quick) {
             $pairs = (new Rollouts($this, $this->best()))->pairs($begun, $bought, $seed, intdiv($work, 3));
-            $this->first = new Beginning($pairs, $this->first->buildsUp);
+            $this->first = $this->first->with($pairs);
         }
         $play = $this->playing($bought);
-        $outcome = $play->run($this->affordable($play, $runs, $seed, $work, $this->fewest($quick)), $seed);
+        $last = $quick || ! $this->first->buildsUp ? $work : (int) (self::LAST * $work);
+        $outcome = $play->run($this->affordable($play, $runs, $seed, $last, $this->fewest($quick)), $seed);
         $go(2, 4);
         $start = new Situation(1, $play->start(), ['male' => 0, 'female' => 0]);
-        $matings = $this->matings($this->begun(), $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
+        $advice = new SeasonAdvice($this, $this->keeper, $this->builder);
+        $matings = $advice->matings($this->begun(), $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
         $go(4, 4);
 
-        return new Answer($outcome, $bought, $matings, $this->young($start, $matings), $seed, $this->possible());
+        return new Answer($outcome, $bought, $matings, $advice->young($start, $matings), $seed, $advice->possible(), $this->first->effort);
     }
 
     private function fewest(bool $isQuick): int
@@ -159,6 +157,7 @@ final class Policy
     public function beginning(Beginning $first): self
     {
         $this->first = $first;
+        $this->builder = new BuildUp($this->law, $first->effort);
 
         return $this;
     }
@@ -197,50 +196,6 @@ final class Policy
     }
 
     /**
-     * @param list<Founder> $bought
-     * @return list<Mating>
-     */
-    private function matings(Keeper $keeper, Situation $start, array $bought, Outcome $outcome, int $seed, int $work): array
-    {
-        $pairs = $keeper->mate($start);
-        $promises = [];
-        foreach ($this->best()->promises($start) as [$sire, $dam, $worth]) {
-            $promises["{$sire->id} {$dam->id}"] = $worth;
-        }
-        $runs = $work === 0
-            ? 0
-            : min($outcome->runs, $this->affordable($this->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
-        $isPlayed = $runs >= min($outcome->runs, self::FEWEST_COMPARED) && $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
-        $with = $isPlayed ? $this->playing($bought, $keeper)->seasons($runs, $seed) : [];
-        $matings = [];
-        foreach ($pairs as [$sire, $dam]) {
-            $without = $isPlayed ? $this->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
-            $lost = $isPlayed ? Comparison::difference($with, $without) : [null, 0.0];
-            $later = $isPlayed ? Comparison::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
-            $pair = $this->law->types->pair($sire->type, $dam->type);
-            $matings[] = new Mating(
-                $sire->id, $dam->id, $pair->hit, $lost[0], $lost[1],
-                $promises["{$sire->id} {$dam->id}"] ?? 0.0, ...$later,
-            );
-        }
-        usort(
-            $matings, static fn (Mating $a, Mating $b): int => [$b->worth, $b->sooner, $b->hazard] <=> [$a->worth, $a->sooner, $a->hazard],
-        );
-
-        return $matings;
-    }
-
-    /** @return list<Mating> pairings of owned animals that could be made now, the worthiest first */
-    private function possible(): array
-    {
-        $start = new Situation(1, $this->playing([])->start(), ['male' => 0, 'female' => 0]);
-
-        return array_map(fn (array $promise): Mating => new Mating(
-            $promise[0]->id, $promise[1]->id, $this->law->types->pair($promise[0]->type, $promise[1]->type)->hit, null, 0.0, $promise[2],
-        ), array_slice($this->best()->promises($start), 0, self::MOST_POSSIBLE));
-    }
-
-    /**
      * What the target's chance by the horizon gains when a pair is mated in the first season, everything else decided as well as can be.
      *
      * @param list<Founder> $bought
@@ -264,43 +219,5 @@ final class Policy
         $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
 
         return $outlook->worthNow($holding->type, $holding->from);
-    }
-
-    /**
-     * @param list<Mating> $matings
-     * @return list<Keep>
-     */
-    private function young(Situation $start, array $matings): array
-    {
-        $byId = [];
-        foreach ($start->animals as $animal) {
-            $byId[$animal->id] = $animal;
-        }
-        $expected = [];
-        foreach ($matings as $mating) {
-            $young = $this->law->young * $this->project->soundOf($mating->sire, $mating->dam);
-            foreach ($this->law->types->pair($byId[$mating->sire]->type, $byId[$mating->dam]->type)->children as $child => $chance) {
-                $expected[$child] = ($expected[$child] ?? 0.0) + $young * $chance;
-            }
-        }
-        $young = [];
-        foreach (array_keys($expected) as $type) {
-            $isMale = $this->law->types->isMale($type);
-            $from = 1 + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
-            if ($from <= $this->law->horizon) {
-                $young[] = new Holding("young {$type}", $type, $isMale, $from, true);
-            }
-        }
-        $kept = array_map(static fn (Holding $one): int => $one->type, $this->best()->keep($start, $young));
-        $next = new Situation(min(2, $this->law->horizon), $start->animals, $start->found);
-        $outlook = $this->first->buildsUp ? null : $this->keeper->outlook($next);
-        $all = array_map(fn (Holding $one): Keep => new Keep(
-            $this->law->space->text($this->law->types->looks($one->type)), $one->isMale ? Sex::Male : Sex::Female,
-            $expected[$one->type], $outlook?->worth($one->type, $one->from) ?? $this->builder->promise($one->type),
-            in_array($one->type, $kept, true),
-        ), $young);
-        usort($all, static fn (Keep $a, Keep $b): int => [$b->isKept, $b->worth] <=> [$a->isKept, $a->worth]);
-
-        return $all;
     }
 }

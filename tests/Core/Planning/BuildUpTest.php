@@ -8,11 +8,14 @@ use Destino\Documents\ProjectReader;
 use Destino\Planning\Planner;
 use Destino\Planning\Policy\Beginning;
 use Destino\Planning\Policy\BuildUp;
+use Destino\Planning\Policy\Effort;
 use Destino\Planning\Policy\Holding;
 use Destino\Planning\Policy\Keeper;
 use Destino\Planning\Policy\Law;
+use Destino\Planning\Policy\Otherwise;
 use Destino\Planning\Policy\Policy;
 use Destino\Planning\Policy\Situation;
+use Destino\Planning\Weigh\KeepBack;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -83,9 +86,58 @@ final class BuildUpTest extends TestCase
 
     public function testHowAnAnswerIsPlayedIsStoredAndReadAgain(): void
     {
-        $beginning = new Beginning([['A0', 'A2']], true);
+        $beginning = new Beginning([['A0', 'A2']], true, new Effort(4, 2));
         self::assertEquals($beginning, Beginning::fromArray($beginning->toArray()));
         self::assertEquals(new Beginning([['A0', 'A2']]), Beginning::fromArray([['A0', 'A2']]), 'as plans of before have it');
+    }
+
+    public function testAsLittleIsGivenAsComesNearlyAsFar(): void
+    {
+        $policy = self::policy('Clown + Piebald', ['Clown', 'Piebald'], ['Piebald', 'Piebald', 'Clown', 'het Clown', 'Normal', 'Normal'], 8, 20, .5);
+        $answer = $policy->answer(300, 3);
+        $given = $policy->first();
+        self::assertTrue($given->buildsUp);
+        self::assertEquals($given->effort, $answer->effort);
+        self::assertNotNull($given->effort->tubs, 'not all that could be kept');
+        $all = $policy->beginning($given->giving(new Effort))->outcome([], 300, 3);
+        self::assertGreaterThan($all->by(8) - .04, $answer->outcome->by(8));
+        self::assertLessThan($all->kept, $answer->outcome->kept);
+        self::assertLessThan($all->eggs, $answer->outcome->eggs);
+    }
+
+    public function testMoreAndLessEffortAreComparedWithTheFigureOfTheAnswer(): void
+    {
+        $policy = self::policy('Clown', ['het Clown'], ['het Clown', 'Normal', 'Normal'], 5, 6, .5);
+        $outcome = $policy->beginning(new Beginning([], true, new Effort(3, 2)))->outcome([], 100, 1);
+        $keep = KeepBack::of($policy, [], 100, 1, $outcome);
+        self::assertSame([2, 3, 4, 6], array_keys($keep->chances), 'no more than the project allows');
+        self::assertSame([1, 2, 3, 4, 6], array_keys($keep->clutches));
+        self::assertSame([$outcome->by(5), $outcome->by(5), 3], [$keep->chances[3], $keep->clutches[2], $keep->advised]);
+        self::assertGreaterThan($keep->clutches[1] - .1, $keep->clutches[3]);
+    }
+
+    public function testWhereAPairIsLeftOutTheNextTakesItsPlace(): void
+    {
+        $policy = self::policy('Clown', ['het Clown'], ['het Clown', 'het Clown', 'Normal'], 5, 6);
+        $start = new Situation(1, $policy->playing([])->start(), ['male' => 0, 'female' => 0]);
+        $keeper = new BuildUp($policy->law, new Effort(null, 1));
+        $mated = static fn (Keeper $one, Situation $now): array => array_map(static fn (array $pair): string => "{$pair[0]->id} {$pair[1]->id}", $one->mate($now));
+        self::assertSame(['A0 A1'], $mated($keeper, $start));
+        self::assertSame(['A0 A2'], $mated(new Otherwise($keeper, 'A0', 'A1'), $start));
+        self::assertSame(['A0 A1'], $mated(new Otherwise($keeper, 'A0', 'A1'), new Situation(2, $start->animals, $start->found)), 'this season only');
+    }
+
+    public function testYoungAreValuedWithTheMatesThatStay(): void
+    {
+        // One tub: a daughter can go back to her sire, a son would have nobody who carries it.
+        $policy = self::policy('Super Pastel', ['Pastel'], ['Normal'], 6, 1);
+        $start = new Situation(1, $policy->playing([])->start(), ['male' => 0, 'female' => 0]);
+        $young = [];
+        foreach ($policy->law->types->pair($start->animals[0]->type, $start->animals[1]->type)->children as $type => $p) {
+            $young[] = new Holding("y{$type}", $type, $policy->law->types->isMale($type), 3, true);
+        }
+        usort($young, static fn (Holding $a, Holding $b): int => $b->isMale <=> $a->isMale);
+        self::assertFalse((new BuildUp($policy->law))->keep($start, $young)[0]->isMale);
     }
 
     /** Who mates whoever together lack least, and keeps whoever lacks least: copies of what is wanted, counted. */
