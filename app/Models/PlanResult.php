@@ -56,7 +56,7 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> pairings that were tried against the plan, the last first */
     public array $tried;
 
-    /** @var array{chances: array<int, float>, advised: int}|null the chance by the horizon, by tubs for young */
+    /** @var array{chances: array<int, float>, advised: int, clutches?: array<int, float>}|null the chance by the horizon, by tubs for young and by clutches in a season */
     public ?array $tubs;
 
     /** @var array<string, int|float> */

@@ -26,10 +26,11 @@ class Now
         );
     }
 
-    /** @return list<array{pair: string, why: string, worth: string, before: string, link: string|null, forbid: string|null}> the worthiest first */
+    /** @return list<array{sire: string, dam: string, pair: string, why: string, worth: string, before: string, link: string|null, forbid: string|null}> the worthiest first */
     public function matings(): array
     {
         return array_map(fn (array $mating): array => [
+            'sire' => $mating['sire'], 'dam' => $mating['dam'],
             'pair' => $this->name($mating['sire']).' × '.$this->name($mating['dam']),
             'why' => $mating['target_an_egg'] > 0
                 ? 'the target in '.OddsWords::share($mating['target_an_egg']).' of the young that hatch'
@@ -41,14 +42,43 @@ class Now
         ], $this->now['matings']);
     }
 
-    /** @return list<array{genes: string, sex: string, expected: string, keep: bool}> */
+    /** Kinds of young that are shown. */
+    private const SHOWN = 6;
+
+    /** @return list<array{genes: string, sex: string, expected: string, share: float, keep: bool}> those to keep first; others only where there are none */
     public function young(): array
     {
         return array_map(fn (array $young): array => [
             'genes' => $young['genes'], 'sex' => $young['sex'], 'keep' => $young['keep'],
-            'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0)
-                : OddsWords::share($young['expected']).' to have one',
-        ], array_slice($this->now['keep'], 0, 8));
+            'share' => round(min(100.0, 100 * $young['expected']), 1),
+            'expected' => $young['expected'] >= 0.95 ? 'about '.number_format($young['expected'], 0) : OddsWords::share($young['expected']),
+        ], array_slice($this->kept(), 0, self::SHOWN));
+    }
+
+    /** Kinds of young that are not shown. */
+    public function others(): int
+    {
+        return max(0, count($this->now['keep']) - min(self::SHOWN, count($this->kept())));
+    }
+
+    /** How many to keep, in a sentence. */
+    public function howMany(): string
+    {
+        $tubs = $this->page->result->first->effort->tubs;
+
+        return match (true) {
+            $tubs === null => 'The most useful first. If none of these hatch, repeat the pairs.',
+            $tubs === 1 => 'One is enough at any time: the first of these that hatches. If none does, repeat the pairs.',
+            default => "{$tubs} at any one time are enough: the first of these that hatch. If none does, repeat the pairs.",
+        };
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function kept(): array
+    {
+        $kept = array_values(array_filter($this->now['keep'], fn (array $young): bool => $young['keep']));
+
+        return $kept === [] ? $this->now['keep'] : $kept;
     }
 
     /** Whether there is something to do: to mate or to buy. */

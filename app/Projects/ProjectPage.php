@@ -78,7 +78,7 @@ class ProjectPage
     }
 
     /** @return list<array<string, mixed>> what can be reached, and then the ways */
-    private function courses(): array
+    public function courses(): array
     {
         return [...($this->policy() === null ? [] : [['name' => 'what you can reach'] + $this->policy()]), ...$this->routes()];
     }
@@ -154,11 +154,14 @@ class ProjectPage
         );
     }
 
-    /** @return list<array{pair: string, hope: string, chance: string, known: int, hits: int, expected: float, sentence: string, isOdd: bool}> */
+    /** @return list<array{pair: string, told: string, sentence: string, isOdd: bool}> */
     public function luck(): array
     {
         try {
-            return $this->workshop->luck($this->project, $this->clutches())->rows();
+            return array_map(fn (array $one): array => $one + [
+                'told' => "{$one['hits']} of {$one['known']} young ".($one['hits'] === 1 ? 'is' : 'are')." {$one['hope']}, "
+                    ."{$one['expected']} expected at {$one['chance']}.",
+            ], $this->workshop->luck($this->project, $this->clutches())->rows());
         } catch (DestinoError) {
             return []; // the target can no longer be read: the answer says so
         }
@@ -203,6 +206,45 @@ class ProjectPage
             fn (array $pair): array => [implode(':', $pair), $this->named("a{$pair[0]}").' × '.$this->named("a{$pair[1]}")],
             $this->project->forbidden,
         );
+    }
+
+    /** The target with its conditions. */
+    public function aim(): string
+    {
+        $project = $this->project;
+
+        return $project->target.(['pair' => ', a breeding pair', 'sure' => ', a pair that gives it in every egg'][$project->wanted] ?? '')
+            .($project->most_inbreeding === null ? '' : ", F at most {$project->most_inbreeding}")
+            .", {$project->horizon} ".($project->horizon === 1 ? 'season' : 'seasons').' ahead';
+    }
+
+    /** What it takes, in a sentence; empty where nothing is planned. */
+    public function effort(): string
+    {
+        $policy = $this->policy();
+        if ($policy === null || ($policy['runs'] ?? 0) < 1) {
+            return '';
+        }
+        [$eggs, $kept] = [max(1, (int) round($policy['eggs'])), (int) round($policy['kept'])];
+
+        return 'On average it takes '.($eggs === 1 ? 'one egg' : "{$eggs} eggs").match (true) {
+            $kept < 1 => ', and hardly any young kept for it.',
+            $kept === 1 => ', and one young kept for it.',
+            default => ", and {$kept} young kept for it over the years.",
+        };
+    }
+
+    /** @param array<string, mixed> $pair */
+    public function pairLink(array $pair): string
+    {
+        return route('pair', [
+            'sire_id' => ltrim($pair['sire'], 'a'), 'dam_id' => ltrim($pair['dam'], 'a'), 'target' => $this->project->target,
+        ]);
+    }
+
+    public function folds(): ProjectFolds
+    {
+        return new ProjectFolds($this);
     }
 
     public function notes(): PlanNotes

@@ -18,13 +18,16 @@ class River
 {
     private const COLUMN = 272.0;
 
-    private const ROW = 112.0;
+    private const ROW = 150.0;
 
     public const NODE_WIDTH = 240;
 
-    public const NODE_HEIGHT = 98;
+    public const NODE_HEIGHT = 136;
 
-    /** @var array<string, array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null}> */
+    /** Height of the drawing at the head of a node. */
+    public const DRAWN = 38;
+
+    /** @var array<string, array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null, genes: string, animal: string}> */
     private array $nodes = [];
 
     /** @var array<int, int> last row in use, by column */
@@ -52,7 +55,7 @@ class River
                 if ($step['from'][$role] === null) {
                     $this->place(
                         "{$role} {$step[$role]}", 0, $page->named($step[$role]), $step["{$role}_genes"], 'founder',
-                        $role === 'sire' ? 'male' : 'female',
+                        $role === 'sire' ? 'male' : 'female', genes: $step["{$role}_genes"], animal: $step[$role],
                     );
                 }
             }
@@ -61,7 +64,7 @@ class River
             $this->place(
                 $step['key'], $level[$step['key']], $keep['genes'],
                 $isLast ? 'the target' : "keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'), $isLast ? 'target' : 'young',
-                "{$step['probability']} an egg, from {$page->year($step['season'])}", $this->made($step),
+                "{$step['probability']} an egg, from {$page->year($step['season'])}", $this->made($step), $keep['genes'],
             );
             foreach (['sire', 'dam'] as $role) {
                 $this->join($step['from'][$role] ?? "{$role} {$step[$role]}", $step['key'], 3 + 15 * (float) $step['decimal'], false);
@@ -77,7 +80,7 @@ class River
         }
     }
 
-    /** @return list<array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null}> */
+    /** @return list<array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null, genes: string, animal: string}> */
     public function nodes(): array
     {
         return array_values($this->nodes);
@@ -93,7 +96,7 @@ class River
         return self::ROW * (1 + max($this->rows ?: [0])) + 12;
     }
 
-    private function place(string $id, int $column, string $title, string $text, string $kind, string $note, ?string $done = null): void
+    private function place(string $id, int $column, string $title, string $text, string $kind, string $note, ?string $done = null, string $genes = '', string $animal = ''): void
     {
         if (isset($this->nodes[$id])) {
             return;
@@ -104,7 +107,7 @@ class River
             'x' => 10.0 + $at * self::COLUMN, 'y' => 12.0 + $this->rows[$at] * self::ROW,
             'title' => TextFit::lines($title, self::NODE_WIDTH - 24, 13.5, 2), 'full' => "{$title}; {$text}; {$note}",
             'text' => TextFit::lines($text, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'kind' => $kind,
-            'note' => TextFit::lines($note, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'done' => $done,
+            'note' => TextFit::lines($note, self::NODE_WIDTH - 22, 12, 1)[0] ?? '', 'done' => $done, 'genes' => $genes, 'animal' => $animal,
         ];
     }
 

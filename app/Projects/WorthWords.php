@@ -85,7 +85,7 @@ class WorthWords
             } elseif ($mates !== []) {
                 $words[] = [
                     'project' => $project,
-                    'says' => "used this season; others could do as well: without this animal the chance by {$year} is much the same",
+                    'says' => "used this season; another could take its place: the chance by {$year} would be much the same",
                     'now' => true,
                 ];
             }
@@ -115,7 +115,7 @@ class WorthWords
         }
         $change = self::changes(['worth' => -$mating['worth'], 'sooner' => -($mating['sooner'] ?? 0.0)] + $mating, $year);
 
-        return $change === '' ? "others could do as well: no difference by {$year} without it" : "without it {$change}";
+        return $change === '' ? 'another pair would do as well' : "without it {$change}";
     }
 
     /** @param array<string, mixed> $figure of something that is tried: what it changes */

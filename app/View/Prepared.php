@@ -187,7 +187,8 @@ final class Prepared
             'projects.show' => fn (ProjectPage $page): array => [
                 'plan' => $page->plan, 'routes' => $page->routes(), 'chart' => $page->chart(), 'seesMoney' => Gate::allows('money'),
                 'money' => Gate::allows('money') ? $page->chart()->money() : ['most' => 0, 'curves' => []],
-                'clutches' => $page->clutches(), 'earlier' => $page->notes()->earlier(), 'luck' => $page->luck(),
+                'clutches' => $page->clutches(), 'earlier' => $page->notes()->earlier(), 'luck' => $page->luck(), 'now' => $page->now(),
+                'folds' => $page->folds(),
             ],
         ];
     }

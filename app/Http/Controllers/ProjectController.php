@@ -15,6 +15,7 @@ use App\Models\Project;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Projects\NextBuys;
+use App\Projects\ProjectDrawings;
 use App\Projects\ProjectPage;
 use App\Projects\SeasonList;
 use App\Projects\Workshop;
@@ -76,7 +77,7 @@ class ProjectController extends Controller
             'projects.show',
             [
                 'project' => $project, 'page' => new ProjectPage($project, new Workshop($this->opened)), 'house' => $this->house,
-                'animals' => $this->candidates($project),
+                'animals' => $this->candidates($project), 'drawings' => new ProjectDrawings($this->opened),
             ],
         );
     }

@@ -47,6 +47,7 @@ final readonly class KeepBack
                 ? $answer->by($answer->horizon)
                 : self::chance($policy, $first->giving($first->effort->withClutches($count)), null, $bought, $runs, $seed);
         }
+        [$tubs, $clutches] = [self::rising($tubs, $given?->tubs), self::rising($clutches, $given?->clutches)];
         $best = max([0.0, ...array_values($tubs)]);
         $fewest = (int) array_key_first(array_filter($tubs, static fn (float $chance): bool => $chance >= $best - self::WORTH));
 
@@ -63,6 +64,25 @@ final readonly class KeepBack
         sort($all);
 
         return array_values(array_filter($all, static fn (int $one): bool => $one <= ($most ?? PHP_INT_MAX)));
+    }
+
+    /**
+     * Who may give more can do all that one does who gives less: what contradicts that is chance of the runs.
+     *
+     * @param array<int, float> $chances by effort, the least first
+     * @param int|null $fixed whose figure is that of the answer
+     * @return array<int, float>
+     */
+    private static function rising(array $chances, ?int $fixed): array
+    {
+        $own = $fixed === null ? null : $chances[$fixed] ?? null;
+        $most = 0.0;
+        foreach ($chances as $count => $chance) {
+            $most = max($most, $own !== null && $count <= $fixed ? min($own, $chance) : $chance);
+            $chances[$count] = $most;
+        }
+
+        return $chances;
     }
 
     /**

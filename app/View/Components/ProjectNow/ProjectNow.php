@@ -7,6 +7,7 @@ namespace App\View\Components\ProjectNow;
 use App\House\House;
 use App\Models\Project;
 use App\Projects\Now;
+use App\Projects\ProjectDrawings;
 use App\View\Components\Part\Part;
 
 /** What a project asks for this season. */
@@ -16,6 +17,7 @@ class ProjectNow extends Part
         public readonly Now $now,
         public readonly House $house,
         public readonly Project $project,
+        public readonly ProjectDrawings $drawings,
     ) {}
 
     /** From when on an animal is to be bought, as the end of a sentence; empty for now. */

@@ -1,5 +1,5 @@
 @unless ($now->isBusy())
-    <p class="mb-0">Nothing is to be mated this season that would help: what is here is too young, or waits for young of another.
+    <p class="mb-0">Nothing to mate this season: the animals here are too young, or wait for young of another.
         The plan goes on by itself.</p>
 @endunless
 <div class="two">
@@ -8,23 +8,25 @@
     <h3 class="mb-2">Buy</h3>
     <ul class="plain">
         @foreach ($now->purchases() as $buy)
-            <li><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
-                <span class="soft">@can('money')for {{ $house->money($buy['cents']) }}@endcan{{ $when($buy['from']) }}</span></li>
+            <li class="drawn-row"><span class="drawn" aria-hidden="true">{{ $drawings->ofGenes($buy['genes']) }}</span>
+                <span><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
+                <span class="soft d-block">@can('money')for {{ $house->money($buy['cents']) }}@endcan{{ $when($buy['from']) }}</span></span></li>
         @endforeach
     </ul>
 @endif
 @if ($now->matings() !== [])
-    <h3 class="mb-2">Mate</h3>
+    <h3 class="mb-2">Pair</h3>
     <ul class="plain">
         @foreach ($now->matings() as $mating)
-            <li class="row-flow in-line">
+            <li class="drawn-row">
+                <span class="drawn is-pair" aria-hidden="true">{{ $drawings->ofAnimal($mating['sire']) }}{{ $drawings->ofAnimal($mating['dam']) }}</span>
                 <span>
                     @if ($mating['link'])
                         <a href="{{ $mating['link'] }}"><strong>{{ $mating['pair'] }}</strong></a>
                     @else
                         <strong>{{ $mating['pair'] }}</strong>
                     @endif
-                    <span class="soft">{{ $mating['why'] }}{{ $mating['worth'] === '' ? '' : '; '.$mating['worth'] }}</span>
+                    <span class="soft d-block">{{ $mating['why'] }}{{ $mating['worth'] === '' ? '' : '; '.$mating['worth'] }}</span>
                     @if ($mating['before'] !== '')
                         <span class="field-error"><x-icon name="exclamation-triangle"/>
                             <span>{{ ucfirst($mating['before']) }}: think before repeating it.</span></span>
@@ -46,14 +48,18 @@
 </div>
 @if ($now->young() !== [])
     <div>
-    <h3 class="mb-2">Keep of what hatches</h3>
+    <h3 class="mb-1">Keep, in this order</h3>
+    <p class="soft small mb-2">{{ $now->howMany() }}</p>
     <ol class="plain">
         @foreach ($now->young() as $young)
-            <li @class(['soft' => ! $young['keep']])>{{ $young['sex'] }} <strong>{{ $young['genes'] }}</strong>
-                <span class="soft small">{{ $young['expected'] }}{{ $young['keep'] ? '' : '; not needed for this' }}</span></li>
+            <li @class(['drawn-row', 'soft' => ! $young['keep']])>
+                <span class="drawn" aria-hidden="true">{{ $drawings->ofGenes($young['genes']) }}</span>
+                <span class="drawn-words">{{ $young['sex'] }} <strong>{{ $young['genes'] }}</strong>
+                    <span class="chance-bar" aria-hidden="true"><span style="inline-size:{{ $young['share'] }}%"></span></span></span>
+                <span class="drawn-chance"><strong>{{ $young['expected'] }}</strong></span></li>
         @endforeach
     </ol>
-    <p class="soft small mt-2 mb-0">Most useful first. If none of these hatch, repeat the pairs. The plan updates with each clutch.</p>
+    @if ($now->others() > 0)<p class="soft small mt-2 mb-0">{{ $now->others() }} more kinds may hatch and are not needed for this project.</p>@endif
     </div>
 @endif
 </div>

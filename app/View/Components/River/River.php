@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Components\River;
 
+use App\Projects\ProjectDrawings;
 use App\Projects\River as Course;
 use App\View\Components\Part\Part;
 
@@ -14,6 +15,7 @@ class River extends Part
         public readonly Course $river,
         public readonly string $label,
         public readonly string $letter,
+        public readonly ProjectDrawings $drawings,
     ) {}
 
     /**

@@ -8,9 +8,12 @@
             <title>{{ $node['full'] }}</title>
             <rect class="node is-{{ $node['kind'] }}" width="{{ $river::NODE_WIDTH }}" height="{{ $river::NODE_HEIGHT }}"
                 rx="{{ $node['kind'] === 'founder' ? 8 : 20 }}"/>
-            @foreach ($node['title'] as $at => $line)<text class="name" x="14" y="{{ 23 + 17 * $at }}">{{ $line }}</text>@endforeach
-            <text class="role" x="14" y="{{ 25 + 17 * count($node['title']) }}">{{ $node['text'] }}</text>
-            <text class="role" x="14" y="{{ 42 + 17 * count($node['title']) }}">{{ $node['note'] }}</text>
+            <svg x="14" y="9" width="212" height="34">{{ $drawings->inRiver($node['animal'], $node['genes']) }}</svg>
+            <g transform="translate(0 {{ $river::DRAWN }})">
+                @foreach ($node['title'] as $at => $line)<text class="name" x="14" y="{{ 23 + 17 * $at }}">{{ $line }}</text>@endforeach
+                <text class="role" x="14" y="{{ 25 + 17 * count($node['title']) }}">{{ $node['text'] }}</text>
+                <text class="role" x="14" y="{{ 42 + 17 * count($node['title']) }}">{{ $node['note'] }}</text>
+            </g>
             @if ($node['done'])<text class="done" x="14" y="{{ $river::NODE_HEIGHT - 8 }}">✓ {{ $node['done'] }}</text>@endif
         </g>
     @endforeach

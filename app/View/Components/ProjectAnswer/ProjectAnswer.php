@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components\ProjectAnswer;
+
+use App\House\House;
+use App\Projects\ProjectDrawings;
+use App\Projects\ProjectPage;
+use App\View\Components\Part\Part;
+use App\Words\OddsWords;
+
+/** What a project comes to: the target drawn, the chance in words and by year, and what more or less effort would come to. */
+class ProjectAnswer extends Part
+{
+    public function __construct(public readonly ProjectPage $page, public readonly ProjectDrawings $drawings, public readonly House $house) {}
+
+    /** @return list<array{year: string, share: float, told: string}> */
+    public function years(): array
+    {
+        return array_map(fn (array $at): array => [
+            'year' => $this->page->year($at['season']), 'share' => $at['decimal'], 'told' => self::told($at['decimal']),
+        ], $this->page->policy()['probability_by_season'] ?? []);
+    }
+
+    /** @return list<array{name: string, told: string, isPlan: bool}> young kept at one time, and the chance by the end of the plan */
+    public function tubs(): array
+    {
+        $tubs = $this->page->result->tubs;
+
+        return $tubs === null ? [] : self::choices($tubs['chances'], $tubs['advised'], 'Keep ');
+    }
+
+    /** @return list<array{name: string, told: string, isPlan: bool}> clutches in a season; empty where the plan has no limit of them */
+    public function clutches(): array
+    {
+        return self::choices($this->page->result->tubs['clutches'] ?? [], $this->page->result->first->effort->clutches, '');
+    }
+
+    /**
+     * @param array<int, float> $chances
+     * @return list<array{name: string, told: string, isPlan: bool}>
+     */
+    private static function choices(array $chances, ?int $own, string $verb): array
+    {
+        $choices = [];
+        foreach ($chances as $count => $chance) { // what comes to the same as the plan is no choice
+            if ($count === $own || $own === null || self::told($chance) !== self::told($chances[$own] ?? 0.0)) {
+                $choices[] = ['name' => $verb.$count, 'told' => self::told($chance), 'isPlan' => $count === $own];
+            }
+        }
+
+        return count($choices) > 1 ? $choices : [];
+    }
+
+    /** What every simulated keeper reached is not sure for that. */
+    private static function told(float $share): string
+    {
+        return OddsWords::share(min($share, .999));
+    }
+}

@@ -1,0 +1,16 @@
+@if ($plan?->isOpen())
+    <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status">
+        <span>A first answer; the whole one is being worked out.</span>
+        <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>
+        @can('manage', $project)
+            <form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>
+        @endcan
+    </div>
+@elseif ($page->isOutdated())
+    <p class="field-error mt-2"><x-icon name="info-circle"/>
+        <span>Your animals have changed since this plan: {{ implode('; ', $page->since()) }}.
+            {{ $page->isFollowed() ? 'A new plan is being worked out.' : 'It will be updated soon.' }}
+            @can('manage', $project) Plan again to update it now.@endcan</span></p>
+@elseif ($page->updated() !== '')
+    <p class="soft small mb-0 mt-2">{{ $page->updated() }}</p>
+@endif

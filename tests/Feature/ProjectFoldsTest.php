@@ -1,0 +1,78 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Collection\Doorway;
+use App\House\House;
+use App\Models\Project;
+use App\Models\User;
+use App\Projects\ProjectDrawings;
+use App\Projects\ProjectPage;
+use App\Projects\Workshop;
+use App\View\Components\ProjectAnswer\ProjectAnswer;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+/** A project's page: the answer and this season's work in the open, the rest folded away with its main fact. */
+class ProjectFoldsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_the_answer_comes_first_and_the_rest_is_folded_with_its_main_fact(): void
+    {
+        $project = $this->planned();
+        $page = $this->get("/projects/{$project->id}")->assertOk()->assertSeeInOrder([
+            'By 20', 'On average it takes', 'What to do now', 'Keep, in this order', 'The path', 'Ways compared',
+            'the chance by year, and', 'Other choices', 'What happened so far', 'clutches', 'What this rests on', 'none of your own',
+        ]);
+        $html = (string) $page->getContent();
+        $this->assertSame(4, substr_count($html, 'sheet folded'));
+        $this->assertStringNotContainsString('<details class="sheet folded" id="basis" open', $html);
+        $this->assertGreaterThan(5, substr_count($html, 'class="drawn'), 'parents and young are drawn');
+        $this->post("/projects/{$project->id}/pin", ['animal' => $this->animal('Lantern')]);
+        $this->get("/projects/{$project->id}")->assertSee('id="basis" open', false)->assertSee('every way uses them');
+    }
+
+    public function test_what_all_runs_reached_is_never_called_certain_and_equal_efforts_are_no_choice(): void
+    {
+        $project = $this->planned();
+        $plan = $project->latestPlan ?? throw new \LogicException('no plan');
+        $result = $plan->result ?? [];
+        $result['policy']['probability_by_season'][5]['decimal'] = 1.0;
+        $result['tubs'] = ['chances' => [1 => .8, 2 => .9, 4 => .904, 6 => 1.0], 'advised' => 2, 'clutches' => [1 => .9, 2 => .9]];
+        $result['first']['effort'] = ['tubs' => 2, 'clutches' => 1];
+        $plan->update(['result' => $result]);
+        $answer = $this->answer($project->refresh());
+        $this->assertSame("over 99\u{a0}%", $answer->years()[5]['told']);
+        $this->assertSame(
+            [['Keep 1', "80\u{a0}%", false], ['Keep 2', "90\u{a0}%", true], ['Keep 6', "over 99\u{a0}%", false]],
+            array_map(array_values(...), $answer->tubs()),
+        );
+        $this->assertSame([], $answer->clutches());
+        $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');
+    }
+
+    private function planned(): Project
+    {
+        $this->seed(DemoSeeder::class);
+        $this->flushSession();
+        $this->actingAs(User::query()->where('email', 'boathouse@destino.localhost')->sole());
+        $project = Project::query()->where('name', 'Caramel lavender')->sole();
+        $this->post("/projects/{$project->id}/plan")->assertRedirect();
+
+        return $project->load('latestPlan', 'keeper');
+    }
+
+    private function animal(string $name): int
+    {
+        return (int) User::query()->where('email', 'boathouse@destino.localhost')->sole()->animals()->where('name', $name)->sole()->id;
+    }
+
+    private function answer(Project $project): ProjectAnswer
+    {
+        $opened = app(Doorway::class)->open($project->load('latestPlan', 'keeper')->keeper);
+
+        return new ProjectAnswer(new ProjectPage($project, new Workshop($opened)), new ProjectDrawings($opened), new House);
+    }
+}
