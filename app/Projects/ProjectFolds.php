@@ -13,7 +13,13 @@ class ProjectFolds
     {
         $count = count($this->page->routes());
 
-        return $count === 0 ? 'the chance by year' : 'the chance by year, and '.($count === 1 ? 'one single way' : "{$count} single ways");
+        $single = $count === 1 ? 'one single way' : "{$count} single ways";
+
+        return match (true) {
+            $this->page->policy() === null => $single,
+            $count === 0 => 'the chance by year',
+            default => "the chance by year, and {$single}",
+        };
     }
 
     /** @return list<array<string, mixed>> what can be reached, and then each way, for the table */

@@ -304,6 +304,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/projects/create');
         $browser->type('#name', 'Pinned')->type('#target', 'Ultramel, male');
         $browser->click('main form button[type="submit"]');
+        $browser->waitFor('#ways', 'single way')->click('#ways summary');
         $browser->waitFor('#route-0', 'pin ');
         $name = substr($browser->find('#route-0 form[action$="/pin"] button')->getText(), 4);
         $browser->click('#route-0 form[action$="/pin"] button');

@@ -26,7 +26,7 @@
                 <x-river :river="$page->river($routes[0])" :label="$routes[0]['name']" letter="A" :$drawings/>
             </section>
         @endif
-        @if ($page->policy() !== null)
+        @if ($page->policy() !== null || $routes !== [])
             <x-fold name="Ways compared" :fact="$folds->waysFact()" id="ways">@include('projects.parts.ways')</x-fold>
         @endif
         @if ($folds->hasChoices())

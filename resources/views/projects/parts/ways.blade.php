@@ -1,7 +1,9 @@
-<h3>The chance by year</h3>
-<p class="soft small">{{ number_format($page->policy()['runs']) }} simulated keepers who decide each season by what hatched.
-    The shade is the band in which the chance lies with 95 %.</p>
-@include('projects.parts.chart')
+@if ($page->policy() !== null)
+    <h3>The chance by year</h3>
+    <p class="soft small">{{ number_format($page->policy()['runs']) }} simulated keepers who decide each season by what hatched.
+        The shade is the band in which the chance lies with 95 %.</p>
+    @include('projects.parts.chart')
+@endif
 <div class="scroll" tabindex="0" role="region" aria-label="Ways compared">
     <table class="list stacked">
         <thead><tr><th>Way</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th>
