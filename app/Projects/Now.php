@@ -26,7 +26,7 @@ class Now
         );
     }
 
-    /** @return list<array{sire: string, dam: string, pair: string, why: string, worth: string, before: string, link: string|null, forbid: string|null}> the worthiest first */
+    /** @return list<array{sire: string, dam: string, pair: string, why: string, worth: string, before: string, warns: string, link: string|null, forbid: string|null}> the worthiest first */
     public function matings(): array
     {
         return array_map(fn (array $mating): array => [
@@ -37,6 +37,7 @@ class Now
                 : 'young to build on',
             'worth' => WorthWords::worth($mating, $this->page->year($this->page->project->horizon)),
             'before' => $this->page->seenBefore($mating['sire'], $mating['dam']),
+            'warns' => $this->page->warnings($mating['sire'], $mating['dam']),
             'link' => $this->link($mating),
             'forbid' => $this->ids($mating) === null ? null : implode(':', $this->ids($mating)),
         ], $this->now['matings']);

@@ -61,6 +61,14 @@ class ProjectPage
         return $this->workshop->before()["{$sire} {$dam}"]['words'] ?? '';
     }
 
+    /** Why the house rules warn of a pair of owned animals; empty where they do not. */
+    public function warnings(string $sire, string $dam): string
+    {
+        [$males, $females] = [$this->animalsOf($sire), $this->animalsOf($dam)];
+
+        return count($males) === 1 && count($females) === 1 ? $this->workshop->warnings($males[0], $females[0]) : '';
+    }
+
     public function now(): ?Now
     {
         return isset($this->policy()['now']) ? new Now($this->policy()['now'], $this) : null;
@@ -106,6 +114,13 @@ class ProjectPage
         } catch (DestinoError $error) {
             return $this->since = [$error->getMessage()];
         }
+    }
+
+    /** The same as a sentence, with what becomes of it. */
+    public function sinceWords(): string
+    {
+        return 'Your animals have changed since this plan: '.implode('; ', $this->since()).'. '
+            .($this->isFollowed() ? 'A new plan is being worked out.' : 'It will be updated soon.');
     }
 
     /** Whether a plan is being made in the place of the one that is shown. */

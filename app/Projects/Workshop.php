@@ -10,6 +10,7 @@ use App\Health\BeforeOfPairs;
 use App\Models\Clutch;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
+use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Documents\PlanDocument;
 use Destino\Documents\ProjectDocument;
@@ -103,6 +104,17 @@ class Workshop
         return new LuckSoFar(
             $this->opened->shelf->targets()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf,
         );
+    }
+
+    /** Why the house rules warn of a pair or refuse it; empty where they do neither. */
+    public function warnings(int $sire, int $dam): string
+    {
+        $family = $this->opened->family();
+        [$male, $female] = [$family->animal($sire), $family->animal($dam)];
+
+        return $male === null || $female === null ? '' : implode(' ', array_map(
+            static fn (Advice $one): string => $one->text, PairingCheck::of($male, $female, $this->opened)->because,
+        ));
     }
 
     /** The house's openness to risk: careful, even or bold. */

@@ -81,8 +81,8 @@ final class BuildUp implements Promising
         foreach ($females as $f => $dam) {
             foreach ($males as $m => $sire) {
                 $worth = $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($situation, $sire, $dam, $held);
-                if ($worth > 0.0) { // of males alike the one that has proved least
-                    $wishes[] = [$worth * (1 - 1e-7 * $sire->clutches), $f, $m];
+                if ($worth > 0.0) { // of males alike the one that has proved least, and of pairs alike the unrelated one
+                    $wishes[] = [$worth * (1 - 1e-7 * $sire->clutches) * Kinship::price($sire, $dam), $f, $m];
                 }
             }
         }
@@ -109,14 +109,17 @@ final class BuildUp implements Promising
     public function best(Situation $situation, array $young, int $most): array
     {
         $all = array_filter($young, fn (Holding $one): bool => $one->from <= $this->law->horizon);
-        $mates = $kept = $together = [];
+        $mates = $kept = $kinds = $together = [];
         foreach ($situation->animals as $one) {
             if (! $one->isYoung) {
-                $mates[$one->type] = $one->isMale;
+                $mates[$this->kindOf($one)] = $one;
             }
         }
         foreach ($all as $one) {
-            $together[$one->type] ??= $this->withBestMate($one->type, $mates);
+            $kinds[$this->kindOf($one)] ??= $one;
+        }
+        foreach ($kinds as $kind => $one) {
+            $together[$kind] = $this->withBestMate($one, $mates);
         }
         // Of three and more a third males and two thirds females, so that both sexes are kept.
         $left = $most < 3 ? [$most, $most] : [intdiv($most, 3), intdiv(2 * $most, 3)];
@@ -126,10 +129,10 @@ final class BuildUp implements Promising
             unset($all[$best]);
             $kept[] = $one;
             $left[$one->isMale ? 0 : 1]--;
-            if (! isset($mates[$one->type])) {
-                $mates[$one->type] = $one->isMale;
-                foreach ($together as $type => $worth) {
-                    $together[$type] = max($worth, $this->withBestMate($type, [$one->type => $one->isMale]));
+            if (! isset($mates[$this->kindOf($one)])) {
+                $mates[$this->kindOf($one)] = $one;
+                foreach ($kinds as $kind => $other) {
+                    $together[$kind] = max($together[$kind], $this->withBestMate($other, [$one]));
                 }
             }
         }
@@ -137,9 +140,15 @@ final class BuildUp implements Promising
         return $kept;
     }
 
+    /** Animals of one kind are worth the same: of one type, and of one litter where it matters who is related to whom. */
+    private function kindOf(Holding $one): int|string
+    {
+        return $this->project->mostInbreeding === null ? $one->type : $one->type.' '.($one->isYoung ? implode('×', $one->parents ?? [$one->id]) : $one->id);
+    }
+
     /**
      * @param array<int, Holding> $all
-     * @param array<int, float> $together what each type promises with its best mate of those that stay
+     * @param array<array-key, float> $together what each kind promises with its best mate of those that stay
      * @param array{int, int} $left males and females that are still wanted for the sake of their sex
      * @return int key of the young that promises most beside those that stay, the earlier ones first
      */
@@ -147,7 +156,7 @@ final class BuildUp implements Promising
     {
         $best = null;
         foreach ($all as $i => $one) {
-            $own = [$left[$one->isMale ? 0 : 1] > 0, ($this->promise($one->type) + $together[$one->type]) * self::WAIT ** max(0, $one->from - $next), -$one->from];
+            $own = [$left[$one->isMale ? 0 : 1] > 0, ($this->promise($one->type) + $together[$this->kindOf($one)]) * self::WAIT ** max(0, $one->from - $next), -$one->from];
             if ($best === null || $own > $best[0]) {
                 $best = [$own, $i];
             }
@@ -176,15 +185,16 @@ final class BuildUp implements Promising
     /**
      * How much of the target a young with the best mate would have, were each gene to come by itself.
      *
-     * @param array<int, bool> $types of everybody, and whether it is a male
+     * @param array<array-key, Holding> $mates those that are too closely related to be its mates among them
      */
-    private function withBestMate(int $type, array $types): float
+    private function withBestMate(Holding $one, array $mates): float
     {
         $best = 0.0;
-        $own = $this->law->types->isMale($type);
-        foreach ($types as $other => $isMale) {
-            if ($isMale !== $own) {
-                $best = max($best, $this->together[min($type, $other) << 24 | max($type, $other)] ??= $this->together($type, $other));
+        foreach ($mates as $mate) {
+            if ($mate->isMale !== $one->isMale) {
+                $worth = $this->together[min($one->type, $mate->type) << 24 | max($one->type, $mate->type)] ??= $this->together($one->type, $mate->type);
+                $isBetter = $worth > $best && ! $this->law->kinship->isTooClose($one->isMale ? $one : $mate, $one->isMale ? $mate : $one);
+                $best = $isBetter ? $worth : $best;
             }
         }
 

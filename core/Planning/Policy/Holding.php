@@ -22,7 +22,7 @@ final class Holding
      * @param int $from first season in which it breeds
      * @param bool $isYoung whether it hatched here
      * @param list<string> $pins animals that a project must use and that stand behind it, itself included
-     * @param array{string, string}|null $parents ids of sire and dam, where it hatched here
+     * @param array{string|null, string|null}|null $parents ids of sire and dam, as far as they are known
      */
     public function __construct(
         public readonly string $id,

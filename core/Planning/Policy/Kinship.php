@@ -15,15 +15,39 @@ final class Kinship
 
     public function __construct(private readonly Project $project) {}
 
+    /** What a pair that young of close relatives would come of is worth less, for each F = 1: so much that near ties go to the unrelated. */
+    private const PRICE = .1;
+
+    /** The price of close relatedness as a factor: parents and young and siblings have F = 1/4, half siblings 1/8. */
+    public static function price(Holding $sire, Holding $dam): float
+    {
+        [$sireOfSire, $damOfSire] = $sire->parents ?? [null, null];
+        [$sireOfDam, $damOfDam] = $dam->parents ?? [null, null];
+        if ($sireOfDam === $sire->id || $damOfSire === $dam->id) {
+            return 1 - self::PRICE / 4;
+        }
+        $shared = ($sireOfSire !== null && $sireOfSire === $sireOfDam ? 1 : 0) + ($damOfSire !== null && $damOfSire === $damOfDam ? 1 : 0);
+
+        return 1 - self::PRICE * $shared / 8;
+    }
+
     public function isTooClose(Holding $sire, Holding $dam): bool
     {
         if ($this->project->mostInbreeding === null) {
             return false;
         }
 
-        return $this->close["{$sire->id} {$dam->id}"] ??= $this->pedigreeOf([$sire->id, $dam->id])
+        return $this->close[self::pair($sire->id, $dam->id)] ??= $this->pedigreeOf([$sire->id, $dam->id])
             ->kinship($sire->id, $dam->id)
             ->compareTo($this->project->mostInbreeding) > 0;
+    }
+
+    /** Equal for pairs that are related in the same way: whoever of a litter it is, unless one stands behind the other. */
+    private static function pair(string $sire, string $dam): string
+    {
+        return str_contains($sire, $dam) || str_contains($dam, $sire)
+            ? "{$sire} {$dam}"
+            : preg_replace('/\.\d+\)$/', ')', $sire).' '.preg_replace('/\.\d+\)$/', ')', $dam);
     }
 
     /** @param list<string> $ids */

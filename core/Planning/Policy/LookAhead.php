@@ -63,7 +63,7 @@ final class LookAhead implements Promising
             foreach ($males as $m => $sire) {
                 $worth = $this->isForbidden($sire, $dam) || $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($outlook, $sire, $dam);
                 if ($worth > 1e-9) { // of males alike the one that has proved least
-                    $wishes[] = [$worth - 1e-7 * $sire->clutches, $f, $m];
+                    $wishes[] = [$worth * Kinship::price($sire, $dam) - 1e-7 * $sire->clutches, $f, $m];
                 }
             }
         }

@@ -95,7 +95,7 @@ final class Play
 
         return new Holding(
             $founder->id, $this->law->types->of($this->space->looksOf($founder), $isMale), $isMale, $first, false,
-            array_values(array_intersect([$founder->id], $this->space->project->pinned)),
+            array_values(array_intersect([$founder->id], $this->space->project->pinned)), [$founder->sire, $founder->dam],
         );
     }
 

@@ -145,12 +145,13 @@ final class RouteKeeper implements Keeper, TellsWhereItHung
 
     /**
      * @param array<string, Holding> $animals by id
-     * @param array{string, string}|null $parents
+     * @param array{string|null, string|null}|null $parents
      */
     private function isOf(RouteStep $step, array $animals, ?array $parents): bool
     {
-        return $parents !== null && $this->isAt($step->sire, $step->sires, $animals[$parents[0]])
-            && $this->isAt($step->dam, $step->dams, $animals[$parents[1]]);
+        [$sire, $dam] = $parents === null ? [null, null] : [$animals[$parents[0] ?? ''] ?? null, $animals[$parents[1] ?? ''] ?? null];
+
+        return $sire !== null && $dam !== null && $this->isAt($step->sire, $step->sires, $sire) && $this->isAt($step->dam, $step->dams, $dam);
     }
 
     /**

@@ -87,11 +87,12 @@ final readonly class SeasonAdvice
         foreach ($start->animals as $animal) {
             $byId[$animal->id] = $animal;
         }
-        $expected = [];
+        $expected = $parents = [];
         foreach ($matings as $mating) {
             $young = $this->law->young * $this->project->soundOf($mating->sire, $mating->dam);
             foreach ($this->law->types->pair($byId[$mating->sire]->type, $byId[$mating->dam]->type)->children as $child => $chance) {
                 $expected[$child] = ($expected[$child] ?? 0.0) + $young * $chance;
+                $parents[$child] ??= [$mating->sire, $mating->dam];
             }
         }
         $young = [];
@@ -99,7 +100,8 @@ final readonly class SeasonAdvice
             $isMale = $this->law->types->isMale($type);
             $from = 1 + ($isMale ? $this->law->maleDelay : $this->law->femaleDelay);
             if ($from <= $this->law->horizon) {
-                $young[] = new Holding("young {$type}", $type, $isMale, $from, true);
+                $id = Young::name($parents[$type][0], $parents[$type][1], 1, $type);
+                $young[] = new Holding($id, $type, $isMale, $from, true, [], $parents[$type]);
             }
         }
 

@@ -11,10 +11,13 @@ use Destino\Planning\Policy\BuildUp;
 use Destino\Planning\Policy\Effort;
 use Destino\Planning\Policy\Holding;
 use Destino\Planning\Policy\Keeper;
+use Destino\Planning\Policy\Kinship;
 use Destino\Planning\Policy\Law;
+use Destino\Planning\Policy\LookAhead;
 use Destino\Planning\Policy\Otherwise;
 use Destino\Planning\Policy\Policy;
 use Destino\Planning\Policy\Situation;
+use Destino\Planning\Policy\Young;
 use Destino\Planning\Weigh\KeepBack;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -140,6 +143,55 @@ final class BuildUpTest extends TestCase
         self::assertFalse((new BuildUp($policy->law))->keep($start, $young)[0]->isMale);
     }
 
+    public function testWhereRelativesMayNotBePairedYoungOfTwoLittersAreKept(): void
+    {
+        $policy = self::policy('Clown + Piebald', ['Clown', 'Piebald'], ['Piebald', 'Clown'], 8, 4, .1, ['inbreeding' => '0']);
+        $start = new Situation(1, $policy->playing([])->start(), ['male' => 0, 'female' => 0]);
+        $young = [];
+        foreach ([['A0', 'A2'], ['A1', 'A3']] as [$sire, $dam]) {
+            [$male, $female] = [self::of($start, $sire), self::of($start, $dam)];
+            foreach ($policy->law->types->pair($male->type, $female->type)->children as $type => $p) {
+                foreach (range(0, 2) as $place) {
+                    $id = Young::name($sire, $dam, 1, 10 * $type + $place);
+                    $young[] = new Holding($id, $type, $policy->law->types->isMale($type), 3, true, [], [$sire, $dam]);
+                }
+            }
+        }
+        $kept = (new BuildUp($policy->law, new Effort(2)))->keep($start, $young);
+        self::assertCount(2, $kept);
+        self::assertNotSame($kept[0]->parents, $kept[1]->parents);
+        self::assertNotSame($kept[0]->isMale, $kept[1]->isMale);
+        self::assertFalse($policy->law->kinship->isTooClose(...($kept[0]->isMale ? $kept : array_reverse($kept))));
+        // By hand: full siblings are too close at a limit of 0, whichever of the litter they are.
+        $litter = array_values(array_filter($young, static fn (Holding $one): bool => $one->parents === ['A0', 'A2']));
+        $sons = array_values(array_filter($litter, static fn (Holding $one): bool => $one->isMale));
+        $daughters = array_values(array_filter($litter, static fn (Holding $one): bool => ! $one->isMale));
+        foreach ($daughters as $daughter) {
+            self::assertTrue($policy->law->kinship->isTooClose($sons[0], $daughter));
+        }
+        self::assertGreaterThan(.5, $policy->playing([], new BuildUp($policy->law))->run(150, 2)->by(8), 'it was .2 when siblings were kept');
+    }
+
+    public function testOfPairsAlikeTheUnrelatedOneIsMade(): void
+    {
+        $policy = self::policy('Clown', ['het Clown', 'het Clown'], ['het Clown'], 4, 4);
+        $type = static fn (string $id): int => self::of(new Situation(1, $policy->playing([])->start(), ['male' => 0, 'female' => 0]), $id)->type;
+        $dam = new Holding('dam', $type('A2'), false, 1, false, [], ['S', null]);
+        $son = new Holding('son', $type('A0'), true, 1, false, [], ['x', 'dam']);
+        $half = new Holding('half', $type('A0'), true, 1, false, [], ['S', 'y']);
+        $other = new Holding('other', $type('A0'), true, 1, false);
+        self::assertSame([.975, .9875, 1.0], [Kinship::price($son, $dam), Kinship::price($half, $dam), Kinship::price($other, $dam)]);
+        foreach ([new BuildUp($policy->law), new LookAhead($policy->law)] as $keeper) {
+            $pairs = $keeper->mate(new Situation(1, [$son, $half, $other, $dam], ['male' => 0, 'female' => 0]));
+            self::assertSame('other', $pairs[0][0]->id);
+        }
+    }
+
+    private static function of(Situation $situation, string $id): Holding
+    {
+        return array_values(array_filter($situation->animals, static fn (Holding $one): bool => $one->id === $id))[0];
+    }
+
     /** Who mates whoever together lack least, and keeps whoever lacks least: copies of what is wanted, counted. */
     private static function plain(Law $law): Keeper
     {
@@ -219,7 +271,7 @@ final class BuildUpTest extends TestCase
      * @param list<string> $males
      * @param list<string> $females
      */
-    private static function policy(string $target, array $males, array $females, int $horizon, int $tubs, float $effort = .1): Policy
+    private static function policy(string $target, array $males, array $females, int $horizon, int $tubs, float $effort = .1, array $rules = []): Policy
     {
         $animals = [];
         foreach (['male' => $males, 'female' => $females] as $sex => $all) {
@@ -227,7 +279,7 @@ final class BuildUpTest extends TestCase
                 $animals[] = ['id' => 'A'.count($animals), 'sex' => $sex, 'genes' => $genes, 'age' => 48];
             }
         }
-        $document = ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => $horizon, 'rules' => ['tubs' => $tubs], 'animals' => $animals];
+        $document = ['format' => ProjectReader::FORMAT, 'target' => $target, 'horizon' => $horizon, 'rules' => ['tubs' => $tubs] + $rules, 'animals' => $animals];
 
         return (new Planner(Shelf::catalogue(), (new ProjectReader(Shelf::facts()))->read($document), $effort))->policy();
     }

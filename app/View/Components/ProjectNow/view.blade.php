@@ -27,6 +27,9 @@
                         <strong>{{ $mating['pair'] }}</strong>
                     @endif
                     <span class="soft d-block">{{ $mating['why'] }}{{ $mating['worth'] === '' ? '' : '; '.$mating['worth'] }}</span>
+                    @if ($mating['warns'] !== '')
+                        <span class="field-error"><x-icon name="exclamation-triangle"/> <span>{{ $mating['warns'] }}</span></span>
+                    @endif
                     @if ($mating['before'] !== '')
                         <span class="field-error"><x-icon name="exclamation-triangle"/>
                             <span>{{ ucfirst($mating['before']) }}: think before repeating it.</span></span>

@@ -8,9 +8,7 @@
     </div>
 @elseif ($page->isOutdated())
     <p class="field-error mt-2"><x-icon name="info-circle"/>
-        <span>Your animals have changed since this plan: {{ implode('; ', $page->since()) }}.
-            {{ $page->isFollowed() ? 'A new plan is being worked out.' : 'It will be updated soon.' }}
-            @can('manage', $project) Plan again to update it now.@endcan</span></p>
+        <span>{{ $page->sinceWords() }}@can('manage', $project) Plan again to update it now.@endcan</span></p>
 @elseif ($page->updated() !== '')
     <p class="soft small mb-0 mt-2">{{ $page->updated() }}</p>
 @endif
