@@ -35,6 +35,20 @@ class ProjectPage
         return $this->result->routes;
     }
 
+    /** Number of the way that is drawn as the path: the best of those that buy no more than the plan does; null where there is none. */
+    public function path(): ?int
+    {
+        $bought = array_column($this->policy()['now']['buy'] ?? [], 'genes');
+        foreach ($this->routes() as $i => $route) {
+            $buys = array_column(array_merge(...array_column($route['steps'], 'buy')), 'genes');
+            if (array_diff($buys, $bought) === []) {
+                return $i;
+            }
+        }
+
+        return $this->routes() === [] ? null : 0;
+    }
+
     /** The answer in a sentence. */
     public function answer(): string
     {

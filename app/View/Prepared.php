@@ -188,7 +188,7 @@ final class Prepared
                 'plan' => $page->plan, 'routes' => $page->routes(), 'chart' => $page->chart(), 'seesMoney' => Gate::allows('money'),
                 'money' => Gate::allows('money') ? $page->chart()->money() : ['most' => 0, 'curves' => []],
                 'clutches' => $page->clutches(), 'earlier' => $page->notes()->earlier(), 'luck' => $page->luck(), 'now' => $page->now(),
-                'folds' => $page->folds(),
+                'folds' => $page->folds(), 'path' => $page->path(),
             ],
         ];
     }

@@ -20,10 +20,11 @@
                 @include('projects.parts.why-not')
             </section>
         @endif
-        @if ($routes !== [])
+        @if ($path !== null)
             <section class="sheet">
-                <div class="head"><h2>The path</h2><span class="soft small">the best single way; the plan takes what luck brings besides</span></div>
-                <x-river :river="$page->river($routes[0])" :label="$routes[0]['name']" letter="A" :$drawings/>
+                <div class="head"><h2>The path</h2><span class="soft small">the best single way with what the plan buys; the plan takes what luck
+                    brings besides</span></div>
+                <x-river :river="$page->river($routes[$path])" :label="$routes[$path]['name']" :letter="chr(65 + $path)" :$drawings/>
             </section>
         @endif
         @if ($page->policy() !== null || $routes !== [])

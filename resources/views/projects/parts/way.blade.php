@@ -4,7 +4,7 @@
     @if ($page->closeness($route['inbreeding'], $house->relatednessLimit()) !== null)
         <p class="field-error mt-0"><x-icon name="diagram-3"/><span>{{ $page->closeness($route['inbreeding'], $house->relatednessLimit()) }}</span></p>
     @endif
-    @if ($i > 0)<x-river :river="$page->river($route)" :label="$route['name']" :letter="chr(65 + $i)" :$drawings/>@endif
+    @if ($i !== $path)<x-river :river="$page->river($route)" :label="$route['name']" :letter="chr(65 + $i)" :$drawings/>@endif
     <ol class="steps mt-2">
         @foreach ($route['steps'] as $step)
             <li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}:
