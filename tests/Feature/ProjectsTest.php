@@ -326,6 +326,21 @@ class ProjectsTest extends TestCase
         $this->get('/projects')->assertOk()->assertSee('The season that comes');
     }
 
+    public function test_the_command_says_how_little_is_enough(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'destino-');
+        $female = fn (int $i): array => ['id' => "F{$i}", 'sex' => 'female', 'genes' => 'Clown', 'age' => 40, 'weight' => 1700];
+        file_put_contents($file, json_encode([
+            'format' => 'destino-project/1', 'target' => 'Clown', 'horizon' => 6, 'assumptions' => ['lay_rate' => 1],
+            'animals' => [['id' => 'M1', 'sex' => 'male', 'genes' => 'het Clown'], $female(1), $female(2), $female(3)],
+            'rules' => ['wanted' => 'pair'],
+        ]));
+        $this->assertSame(0, Artisan::call('destino:plan', ['file' => $file, '--runs' => 200, '--json' => true]));
+        $this->assertSame(['tubs' => 1, 'clutches' => 1], json_decode(Artisan::output(), true)['policy']['effort']);
+        $this->assertSame(0, Artisan::call('destino:plan', ['file' => $file, '--runs' => 200]));
+        $this->assertStringContainsString("  one clutch a season is enough\n  one young at a time is enough to keep", Artisan::output());
+    }
+
     public function test_the_command_prints_what_its_schema_says(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-');

@@ -99,6 +99,13 @@ class PlanCommand extends AnswerCommand
                 : ', worth '.round(100 * $mating['worth'], 1).' in 100 (± '.round(100 * $mating['error'], 1).')';
             $this->line("  mate now: {$mating['sire']} × {$mating['dam']}{$worth}");
         }
+        ['tubs' => $tubs, 'clutches' => $clutches] = $policy['effort'];
+        if ($clutches !== null) {
+            $this->line('  '.($clutches === 1 ? 'one clutch a season is enough' : "{$clutches} clutches a season are enough"));
+        }
+        if ($tubs !== null) {
+            $this->line('  '.($tubs === 1 ? 'one young at a time is' : "{$tubs} young at a time are").' enough to keep, the first of these that hatch');
+        }
         foreach (array_filter($policy['now']['keep'], fn (array $young): bool => $young['keep']) as $young) {
             $this->line("  keep: {$young['sex']} {$young['genes']}");
         }
