@@ -37,6 +37,7 @@ use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\Paginator;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -138,7 +139,8 @@ class AppServiceProvider extends ServiceProvider
     {
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(5)->by(mb_strtolower(is_string($request->input('email')) ? $request->input('email') : '').'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
+            // Many keepers may sit behind one address, as at a club: only tries that failed count against it.
+            Limit::perMinute(30)->by((string) $request->ip())->after(fn (): bool => ! Auth::check()),
         ]);
         RateLimiter::for('password', fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->user()?->id));
         RateLimiter::for(

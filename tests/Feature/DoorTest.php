@@ -134,6 +134,21 @@ class DoorTest extends TestCase
         $this->assertGuest();
     }
 
+    public function test_a_club_behind_one_address_signs_in_and_guessing_from_it_is_turned_away(): void
+    {
+        foreach (range(1, 36) as $number) {
+            User::factory()->create(['email' => "keeper{$number}@example.localhost", 'password' => 'four quiet snakes']);
+            $this->post('/sign-in', ['email' => "keeper{$number}@example.localhost", 'password' => 'four quiet snakes'])->assertRedirect();
+            $this->assertAuthenticated();
+            $this->post('/sign-out')->assertRedirect('/sign-in');
+        }
+        for ($try = 0; $try < 30; $try++) { // one address tries many accounts
+            $this->post('/sign-in', ['email' => "other{$try}@example.localhost", 'password' => 'a guess'])->assertRedirect();
+        }
+        $this->post('/sign-in', ['email' => 'keeper1@example.localhost', 'password' => 'four quiet snakes'])->assertTooManyRequests();
+        $this->assertGuest();
+    }
+
     public function test_a_changed_password_and_a_removed_person(): void
     {
         $owner = User::factory()->create(['password' => 'four quiet snakes']);
