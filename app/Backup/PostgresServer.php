@@ -50,9 +50,9 @@ final readonly class PostgresServer implements Storehouse
         }
         $at = (int) array_search('migration', array_map(trim(...), explode(',', $found[1])), true);
 
-        return array_map(
-            fn (string $line): string => explode("\t", $line)[$at] ?? '', array_values(array_filter(explode("\n", $found[2]), fn (string $line): bool => $line !== '')),
-        );
+        $lines = array_filter(explode("\n", $found[2]), fn (string $line): bool => $line !== '');
+
+        return array_map(fn (string $line): string => explode("\t", $line)[$at] ?? '', array_values($lines));
     }
 
     /** The session of this connection holds the turn of all writers: what it does itself goes on. */

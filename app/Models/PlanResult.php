@@ -56,7 +56,11 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> pairings that were tried against the plan, the last first */
     public array $tried;
 
-    /** @var array{chances: array<int, float>, advised: int, clutches?: array<int, float>}|null the chance by the horizon, by tubs for young and by clutches in a season */
+    /**
+     * The chance by the horizon, by tubs for young and by clutches in a season.
+     *
+     * @var array{chances: array<int, float>, advised: int, clutches?: array<int, float>}|null
+     */
     public ?array $tubs;
 
     /** @var array<string, int|float> */

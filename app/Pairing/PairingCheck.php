@@ -29,6 +29,16 @@ class PairingCheck
         return Verdict::of($advice, $house->stances($shelf->catalogue()));
     }
 
+    /** Why the house rules warn of two animals that are here, or refuse them; empty where they do neither. */
+    public static function warnings(int $sire, int $dam, Opened $opened): string
+    {
+        [$male, $female] = [$opened->family()->animal($sire), $opened->family()->animal($dam)];
+
+        return $male === null || $female === null
+            ? ''
+            : implode(' ', array_map(static fn (Advice $one): string => $one->text, self::of($male, $female, $opened)->because));
+    }
+
     public static function of(Animal $sire, Animal $dam, Opened $opened): Verdict
     {
         try {

@@ -6,7 +6,12 @@ namespace App\Projects;
 
 use App\Words\OddsWords;
 
-/** What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch. */
+/**
+ * What a plan asks for now: what to buy, whom to mate and why, what to keep of what may hatch.
+ *
+ * @phpstan-type Advised array{sire: string, dam: string, pair: string, why: string, worth: string, before: string, warns: string,
+ *     link: string|null, forbid: string|null}
+ */
 class Now
 {
     /**
@@ -26,7 +31,7 @@ class Now
         );
     }
 
-    /** @return list<array{sire: string, dam: string, pair: string, why: string, worth: string, before: string, warns: string, link: string|null, forbid: string|null}> the worthiest first */
+    /** @return list<Advised> the worthiest first */
     public function matings(): array
     {
         return array_map(fn (array $mating): array => [

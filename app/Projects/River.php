@@ -13,6 +13,9 @@ use App\Models\ClutchSire;
  * A route as a river: a column for each generation, crosses as junctions, founders at the source of their arm. What really
  * happened is drawn over it: the recorded clutches that its founders came from lie upstream of them, and a cross that was
  * made already says what came of it.
+ *
+ * @phpstan-type Node array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string,
+ *     done: string|null, genes: string, animal: string}
  */
 class River
 {
@@ -27,7 +30,7 @@ class River
     /** Height of the drawing at the head of a node. */
     public const DRAWN = 38;
 
-    /** @var array<string, array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null, genes: string, animal: string}> */
+    /** @var array<string, Node> */
     private array $nodes = [];
 
     /** @var array<int, int> last row in use, by column */
@@ -80,7 +83,7 @@ class River
         }
     }
 
-    /** @return list<array{x: float, y: float, title: list<string>, full: string, text: string, kind: string, note: string, done: string|null, genes: string, animal: string}> */
+    /** @return list<Node> */
     public function nodes(): array
     {
         return array_values($this->nodes);
@@ -96,8 +99,10 @@ class River
         return self::ROW * (1 + max($this->rows ?: [0])) + 12;
     }
 
-    private function place(string $id, int $column, string $title, string $text, string $kind, string $note, ?string $done = null, string $genes = '', string $animal = ''): void
-    {
+    private function place(
+        string $id, int $column, string $title, string $text, string $kind, string $note, ?string $done = null, string $genes = '',
+        string $animal = '',
+    ): void {
         if (isset($this->nodes[$id])) {
             return;
         }

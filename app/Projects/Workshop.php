@@ -109,12 +109,7 @@ class Workshop
     /** Why the house rules warn of a pair or refuse it; empty where they do neither. */
     public function warnings(int $sire, int $dam): string
     {
-        $family = $this->opened->family();
-        [$male, $female] = [$family->animal($sire), $family->animal($dam)];
-
-        return $male === null || $female === null ? '' : implode(' ', array_map(
-            static fn (Advice $one): string => $one->text, PairingCheck::of($male, $female, $this->opened)->because,
-        ));
+        return PairingCheck::warnings($sire, $dam, $this->opened);
     }
 
     /** The house's openness to risk: careful, even or bold. */

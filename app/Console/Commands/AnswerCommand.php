@@ -107,10 +107,8 @@ abstract class AnswerCommand extends Command
     {
         ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
         if ($document !== null) {
-            $output->writeln(
-                json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
-                OutputInterface::OUTPUT_RAW,
-            );
+            $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE;
+            $output->writeln(json_encode($document, $flags | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         }
     }
 

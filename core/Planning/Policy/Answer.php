@@ -14,7 +14,7 @@ final readonly class Answer
      * @param list<Founder> $bought offers that are bought before the first pairing
      * @param list<Mating> $matings of this season, the worthiest first
      * @param list<Keep> $keep young that may hatch of them, those to keep first
-     * @param Effort $effort what the keeper gives at the most: as little as comes nearly as far
+     * @param Effort $effort the smallest limits that cost hardly any chance
      * @param list<Mating> $possible every pairing of owned animals that could be made now and would help, as looked ahead
      */
     public function __construct(

@@ -42,7 +42,11 @@ final class BuildUp implements Promising
     /** Pairs of types that are remembered, of some 200 bytes each. */
     private const REMEMBERED = 150_000;
 
-    /** @var array<int, array{list<array{float, float}>, float, float}> promises of the young of a pair of types with their chances, the best first; P(a male hit), P(a female hit) */
+    /**
+     * By pair of types: promises of their young with the chances, the best first; P(a male hit), P(a female hit).
+     *
+     * @var array<int, array{list<array{float, float}>, float, float}>
+     */
     private array $worths = [];
 
     /** @var array<int, float> by pair of types */
@@ -57,7 +61,10 @@ final class BuildUp implements Promising
     {
         $served = $mated = $pairs = [];
         foreach ($this->promises($situation) as [$sire, $dam]) {
-            if (count($pairs) < ($this->effort->clutches ?? PHP_INT_MAX) && ! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
+            if (count($pairs) >= ($this->effort->clutches ?? PHP_INT_MAX)) {
+                break;
+            }
+            if (! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
                 $mated[$dam->id] = true;
                 $served[$sire->id] = ($served[$sire->id] ?? 0) + 1;
                 $pairs[] = [$sire, $dam];
@@ -143,7 +150,11 @@ final class BuildUp implements Promising
     /** Animals of one kind are worth the same: of one type, and of one litter where it matters who is related to whom. */
     private function kindOf(Holding $one): int|string
     {
-        return $this->project->mostInbreeding === null ? $one->type : $one->type.' '.($one->isYoung ? implode('×', $one->parents ?? [$one->id]) : $one->id);
+        if ($this->project->mostInbreeding === null) {
+            return $one->type;
+        }
+
+        return $one->type.' '.($one->isYoung ? implode('×', $one->parents ?? [$one->id]) : $one->id);
     }
 
     /**
@@ -156,7 +167,8 @@ final class BuildUp implements Promising
     {
         $best = null;
         foreach ($all as $i => $one) {
-            $own = [$left[$one->isMale ? 0 : 1] > 0, ($this->promise($one->type) + $together[$this->kindOf($one)]) * self::WAIT ** max(0, $one->from - $next), -$one->from];
+            $worth = ($this->promise($one->type) + $together[$this->kindOf($one)]) * self::WAIT ** max(0, $one->from - $next);
+            $own = [$left[$one->isMale ? 0 : 1] > 0, $worth, -$one->from];
             if ($best === null || $own > $best[0]) {
                 $best = [$own, $i];
             }
@@ -192,7 +204,8 @@ final class BuildUp implements Promising
         $best = 0.0;
         foreach ($mates as $mate) {
             if ($mate->isMale !== $one->isMale) {
-                $worth = $this->together[min($one->type, $mate->type) << 24 | max($one->type, $mate->type)] ??= $this->together($one->type, $mate->type);
+                $types = min($one->type, $mate->type) << 24 | max($one->type, $mate->type);
+                $worth = $this->together[$types] ??= $this->together($one->type, $mate->type);
                 $isBetter = $worth > $best && ! $this->law->kinship->isTooClose($one->isMale ? $one : $mate, $one->isMale ? $mate : $one);
                 $best = $isBetter ? $worth : $best;
             }
@@ -221,7 +234,7 @@ final class BuildUp implements Promising
         if ($this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true)) {
             return 0.0;
         }
-        [$young, $male, $female] = $this->worths[$sire->type << 24 | $dam->type] ?? $this->reckoned($sire->type, $dam->type);
+        [$young, $male, $female] = $this->worths[$sire->type << 24 | $dam->type] ?? $this->youngOf($sire->type, $dam->type);
         $isLate = $situation->season + $this->law->shortest > $this->law->horizon;
         $ofYoung = 0.0;
         foreach ($isLate ? [] : $young as [$promise, $chance]) {
@@ -258,7 +271,7 @@ final class BuildUp implements Promising
     }
 
     /** @return array{list<array{float, float}>, float, float} as $worths has them */
-    private function reckoned(int $sire, int $dam): array
+    private function youngOf(int $sire, int $dam): array
     {
         $pair = $this->law->types->pair($sire, $dam);
         $young = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-/** What a keeper gives to a project: young of it that he keeps at one time, and clutches that he makes for it in a season, at the most. */
+/** Limits of what a keeper puts into a project: young kept at one time, and clutches made in a season. */
 final readonly class Effort
 {
     /**

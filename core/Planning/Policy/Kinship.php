@@ -15,7 +15,7 @@ final class Kinship
 
     public function __construct(private readonly Project $project) {}
 
-    /** What a pair that young of close relatives would come of is worth less, for each F = 1: so much that near ties go to the unrelated. */
+    /** What a pair of close relatives is worth less, times F of their young: enough for near ties to go to the unrelated pair. */
     private const PRICE = .1;
 
     /** The price of close relatedness as a factor: parents and young and siblings have F = 1/4, half siblings 1/8. */

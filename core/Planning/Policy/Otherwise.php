@@ -14,7 +14,7 @@ final readonly class Otherwise implements Keeper
         $pairs = $this->keeper->mate($situation->season > 1 ? $situation : $situation->without($this->sire, $this->dam));
 
         return $situation->season > 1
-            ? $pairs // a keeper who insists on it makes it all the same
+            ? $pairs // only the first season differs
             : array_values(array_filter($pairs, fn (array $pair): bool => $pair[0]->id !== $this->sire || $pair[1]->id !== $this->dam));
     }
 

@@ -88,7 +88,8 @@ final class RouteKeeper implements Keeper, TellsWhereItHung
                 continue;
             }
             $end = new Situation($this->law->horizon, $course->last, $course->found);
-            $isMated = $this->able($end, $step->sire, $step->sires, true) !== [] && $this->able($end, $step->dam, $step->dams, false) !== [];
+            $isMated = $this->able($end, $step->sire, $step->sires, true) !== []
+                && $this->able($end, $step->dam, $step->dams, false) !== [];
 
             return $isMated
                 ? 'no '.($step->sex->value ?? 'young')." {$step->genes} hatches in time"
@@ -151,7 +152,8 @@ final class RouteKeeper implements Keeper, TellsWhereItHung
     {
         [$sire, $dam] = $parents === null ? [null, null] : [$animals[$parents[0] ?? ''] ?? null, $animals[$parents[1] ?? ''] ?? null];
 
-        return $sire !== null && $dam !== null && $this->isAt($step->sire, $step->sires, $sire) && $this->isAt($step->dam, $step->dams, $dam);
+        return $sire !== null && $dam !== null
+            && $this->isAt($step->sire, $step->sires, $sire) && $this->isAt($step->dam, $step->dams, $dam);
     }
 
     /**
@@ -193,11 +195,12 @@ final class RouteKeeper implements Keeper, TellsWhereItHung
 
     private function oddsOf(RouteStep $step, Holding $sire, Holding $dam): float
     {
-        return $this->odds["{$step->key} {$sire->type} {$dam->type}"] ??= $this->reckoned($step, $this->law->types->pair($sire->type, $dam->type));
+        return $this->odds["{$step->key} {$sire->type} {$dam->type}"] ??= $this->oddsWith($step, $sire, $dam);
     }
 
-    private function reckoned(RouteStep $step, Pair $pair): float
+    private function oddsWith(RouteStep $step, Holding $sire, Holding $dam): float
     {
+        $pair = $this->law->types->pair($sire->type, $dam->type);
         $odds = $step->isLast ? $pair->hit : 0.0;
         foreach ($step->isLast ? [] : $pair->children as $type => $chance) {
             $odds += $this->looksAs($step, $type) ? $chance * $this->carries($type) : 0.0;

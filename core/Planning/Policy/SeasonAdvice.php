@@ -9,7 +9,7 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Play\Outcome;
 
-/** What an answer means in the season that comes: whom to mate and what it is worth, which young to keep, what else could be paired. */
+/** What an answer means for this season: pairs and their worth, which young to keep, what else could be paired. */
 final readonly class SeasonAdvice
 {
     private const MOST_MATINGS_PLAYED = 6;

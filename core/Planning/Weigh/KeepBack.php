@@ -9,7 +9,7 @@ use Destino\Planning\Play\Outcome;
 use Destino\Planning\Policy\Beginning;
 use Destino\Planning\Policy\Policy;
 
-/** What more or less effort comes to: the same policy with so many tubs for young, or so many clutches a season, in the same streams of chance. */
+/** What more or less effort would bring: the same policy with other numbers of tubs or clutches, in the same streams of chance. */
 final readonly class KeepBack
 {
     private const TUBS = [2, 4, 6, 10];

@@ -15,6 +15,12 @@ class ProjectAnswer extends Part
 {
     public function __construct(public readonly ProjectPage $page, public readonly ProjectDrawings $drawings, public readonly House $house) {}
 
+    /** The budget as the end of a sentence; empty where there is none. */
+    public function budget(): string
+    {
+        return $this->page->project->budget === null ? '' : ', budget '.$this->house->money($this->page->project->budget * 100);
+    }
+
     /** @return list<array{year: string, share: float, told: string}> */
     public function years(): array
     {

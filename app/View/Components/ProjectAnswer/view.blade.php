@@ -1,7 +1,7 @@
 <div class="project-answer">
     <div class="project-target" aria-hidden="true">{{ $drawings->ofGenes($page->project->target) }}</div>
     <div class="project-words">
-        <p class="soft mb-1">{{ $page->aim() }}@can('money')@if ($page->project->budget !== null), budget {{ $house->money($page->project->budget * 100) }}@endif @endcan</p>
+        <p class="soft mb-1">{{ $page->aim() }}@can('money'){{ $budget() }}@endcan</p>
         <p class="answer mb-0">{{ $page->answer() }}</p>
         <p class="soft small mb-0 mt-1">{{ $page->effort() }}</p>
     </div>
@@ -20,7 +20,8 @@
             @if ($choices !== [])
                 <div><dt class="soft small">{{ $name }}</dt>
                     <dd>@foreach ($choices as $one)<span @class(['effort', 'is-plan' => $one['isPlan']])>{{ $one['name'] }}
-                        <strong>{{ $one['told'] }}</strong>@if ($one['isPlan'])<span class="visually-hidden">, as planned</span>@endif</span>@endforeach</dd></div>
+                        <strong>{{ $one['told'] }}</strong>
+                        @if ($one['isPlan'])<span class="visually-hidden">, as planned</span>@endif</span>@endforeach</dd></div>
             @endif
         @endforeach
     </dl>

@@ -23,6 +23,6 @@ class ProjectNow extends Part
     /** From when on an animal is to be bought, as the end of a sentence; empty for now. */
     public function when(string $from): string
     {
-        return $from === '' ? '' : ", as soon as it is to be had, in {$from}";
+        return $from === '' ? '' : ", when it is for sale, in {$from}";
     }
 }

@@ -1,5 +1,5 @@
 @if (($gone = $page->goneOffers()) !== [])
-    <p class="soft small mb-0 mt-2">No longer to be had, and left out: {{ implode('; ', $gone) }}.</p>
+    <p class="soft small mb-0 mt-2">No longer for sale, and left out: {{ implode('; ', $gone) }}.</p>
 @endif
 @can('manage', $project)
     <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not" data-module="once">
