@@ -61,10 +61,21 @@ class Now
         ], array_slice($this->kept(), 0, self::SHOWN));
     }
 
-    /** Kinds of young that are not shown. */
-    public function others(): int
+    /** What else may hatch, in a sentence: kinds that would do where none of these hatches, and those that are of no use here. */
+    public function others(): string
     {
-        return max(0, count($this->now['keep']) - min(self::SHOWN, count($this->kept())));
+        $wanted = count(array_filter($this->now['keep'], fn (array $young): bool => $young['keep']));
+        $useful = max(0, $wanted - self::SHOWN);
+        $others = $wanted === 0 ? max(0, count($this->now['keep']) - self::SHOWN) : count($this->now['keep']) - $wanted;
+        $kinds = static fn (int $count, string $more): string => $count === 1 ? "one{$more} kind" : "{$count}{$more} kinds";
+
+        return match (true) {
+            $useful > 0 && $others > 0 => ucfirst($kinds($useful, ' more')).' would do where none of these hatches; '
+                .$kinds($others, '').' can be let go.',
+            $useful > 0 => ucfirst($kinds($useful, ' more')).' would do where none of these hatches.',
+            $others > 0 => ucfirst($kinds($others, ' other')).' that may hatch can be let go.',
+            default => '',
+        };
     }
 
     /** How many to keep, in a sentence. */

@@ -45,7 +45,7 @@ class PlanSentence
         }
         $policy = $this->result->policy;
         if ($policy === null) {
-            return 'No plan yet.';
+            return 'No plan yet: plan again to make one.';
         }
         $horizon = ($this->year)($this->project->horizon);
         $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];

@@ -48,7 +48,7 @@ class PlanResultTest extends TestCase
             ),
             'season' => ['median' => 2, 'p10' => 1, 'p90' => 3],
         ] + $more];
-        yield 'nothing yet' => [[], 'even', 'No plan yet.'];
+        yield 'nothing yet' => [[], 'even', 'No plan yet: plan again to make one.'];
         yield 'no target' => [['error' => '“Clwn” is no name.'], 'even', '“Clwn” is no name.'];
         yield 'no way' => [['unreachable' => ['why' => 'Nobody carries Clown.']], 'even', 'Nobody carries Clown.'];
         yield 'one already' => [['already' => 'a7', 'names' => ['a7' => 'Skiff']], 'even', 'Skiff is one already: Clown.'];

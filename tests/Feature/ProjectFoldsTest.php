@@ -6,6 +6,7 @@ use App\Collection\Doorway;
 use App\House\House;
 use App\Models\Project;
 use App\Models\User;
+use App\Projects\Now;
 use App\Projects\ProjectDrawings;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
@@ -51,6 +52,22 @@ class ProjectFoldsTest extends TestCase
         );
         $this->assertSame([], $answer->clutches());
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');
+    }
+
+    public function test_what_is_not_shown_of_the_young_is_told_for_what_it_is(): void
+    {
+        $project = $this->planned();
+        $page = new ProjectPage($project, new Workshop(app(Doorway::class)->open($project->keeper)));
+        $young = fn (int $count, bool $keep): array => array_fill(0, $count, ['genes' => 'Mojave', 'sex' => 'male', 'expected' => .5, 'keep' => $keep]);
+        $told = fn (int $keep, int $rest): string => (
+            new Now(['buy' => [], 'matings' => [], 'keep' => [...$young($keep, true), ...$young($rest, false)]], $page)
+        )->others();
+        $this->assertSame('2 more kinds would do where none of these hatches; 3 kinds can be let go.', $told(8, 3));
+        $this->assertSame('One more kind would do where none of these hatches.', $told(7, 0));
+        $this->assertSame('One other kind that may hatch can be let go.', $told(6, 1));
+        $this->assertSame('4 other kinds that may hatch can be let go.', $told(2, 4));
+        $this->assertSame('', $told(6, 0));
+        $this->assertSame('2 other kinds that may hatch can be let go.', $told(0, 8), 'where none is to be kept six are shown');
     }
 
     private function planned(): Project

@@ -24,9 +24,9 @@ final class Buying
 
     private readonly Project $project;
 
-    public function __construct(private readonly Policy $policy, private readonly LookAhead $keeper)
+    public function __construct(private readonly Simulation $simulation, private readonly LookAhead $keeper)
     {
-        $this->project = $policy->law->space->project;
+        $this->project = $simulation->law()->space->project;
     }
 
     /** @return list<Founder> the offers that are worth their money: sets that the budget allows, compared in the same runs */
@@ -39,11 +39,11 @@ final class Buying
         if (count($sets) > self::SIFTED) {
             $sets = $this->sifted($sets, $seed, intdiv($work, 3));
         }
-        $runs = $this->policy->affordable($this->policy->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
+        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
         $best = [];
         $most = -1.0;
         foreach ($sets as $set) { // the cheaper ones first
-            $chance = self::score($this->policy->outcome($set, $runs, $seed));
+            $chance = self::score($this->simulation->playing($set)->run($runs, $seed));
             if ($chance > $most + ($most < 0.0 ? 0.0 : self::WORTH_BUYING)) {
                 [$best, $most] = [$set, $chance];
             }
@@ -58,7 +58,7 @@ final class Buying
         $best = [];
         $most = null;
         foreach ($this->setsOfOffers() as $set) { // the cheaper ones first
-            $chance = $this->keeper->outlook(new Situation(1, $this->policy->playing($set)->start(), ['male' => 0, 'female' => 0]))->chance();
+            $chance = $this->keeper->outlook(new Situation(1, $this->simulation->playing($set)->start(), ['male' => 0, 'female' => 0]))->chance();
             if ($most === null || $chance > $most + self::WORTH_BUYING) {
                 [$best, $most] = [$set, $chance];
             }
@@ -75,10 +75,10 @@ final class Buying
      */
     private function sifted(array $sets, int $seed, int $work): array
     {
-        $runs = $this->policy->affordable($this->policy->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)), self::FEWEST_SIFTED);
+        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)), self::FEWEST_SIFTED);
         $scores = [];
         foreach (array_slice($sets, 1, null, true) as $i => $set) {
-            $scores[$i] = self::score($this->policy->outcome($set, $runs, $seed));
+            $scores[$i] = self::score($this->simulation->playing($set)->run($runs, $seed));
         }
         arsort($scores);
         $left = [0, ...array_slice(array_keys($scores), 0, self::SIFTED - 1)];
@@ -126,13 +126,13 @@ final class Buying
     /** @return list<Founder> offers within the budget that add something, those that add most first */
     private function offersByWorth(): array
     {
-        $play = $this->policy->playing([]);
+        $play = $this->simulation->playing([]);
         $outlook = $this->keeper->outlook(new Situation(1, $play->start(), ['male' => 0, 'female' => 0]));
         $worths = $offers = [];
         foreach ($this->project->founders as $founder) {
             if ($founder->isOffer() && $founder->price <= ($this->project->budget ?? INF)) {
                 $holding = $play->holding($founder);
-                $worths[] = $outlook->worthNow($holding->type, $holding->from) + 1e-6 * $this->policy->law->types->promise($holding->type);
+                $worths[] = $outlook->worthNow($holding->type, $holding->from) + 1e-6 * $this->simulation->law()->types->promise($holding->type);
                 $offers[] = $founder;
             }
         }

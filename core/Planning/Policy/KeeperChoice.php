@@ -44,7 +44,7 @@ final readonly class KeeperChoice
 
     private const SEED = 7_919;
 
-    public function __construct(private Policy $policy, private LookAhead $keeper) {}
+    public function __construct(private Simulation $simulation, private LookAhead $keeper) {}
 
     /**
      * @param list<Founder> $bought
@@ -52,12 +52,12 @@ final readonly class KeeperChoice
      */
     public function of(array $bought, int $seed, int $work, bool $isQuick): Beginning
     {
-        if ($this->policy->law->space->project->keep !== []) {
+        if ($this->simulation->law()->space->project->keep !== []) {
             return new Beginning; // what is kept as it is written is weighed by looking ahead
         }
         $build = $this->building($bought, new Effort);
-        $runs = $this->policy->atEffort($isQuick ? self::QUICK_RUNS : self::RUNS);
-        $runs = min($runs, $this->policy->affordable($build, $runs, $seed, intdiv($work, 2)));
+        $runs = $this->simulation->atEffort($isQuick ? self::QUICK_RUNS : self::RUNS);
+        $runs = min($runs, $this->simulation->affordable($build, $runs, $seed, intdiv($work, 2)));
         $built = $build->seasons($runs, $seed + self::SEED);
         if ($this->looksAhead($bought, $built, $seed, intdiv($work, 2), $isQuick)) {
             return new Beginning;
@@ -72,12 +72,12 @@ final readonly class KeeperChoice
      */
     private function looksAhead(array $bought, array $built, int $seed, int $work, bool $isQuick): bool
     {
-        if ($isQuick && $this->policy->isLarge()) {
+        if ($isQuick && $this->simulation->isLarge()) {
             return self::share($built) <= 0.0;
         }
-        $looking = $this->policy->playing($bought, $this->keeper);
-        $fewest = max(self::FEWEST, $this->policy->atEffort(2 * self::FEWEST));
-        $runs = min(count($built), max($fewest, $this->policy->affordable($looking, count($built), $seed, $work, self::FEWEST)));
+        $looking = $this->simulation->playing($bought, $this->keeper);
+        $fewest = max(self::FEWEST, $this->simulation->atEffort(2 * self::FEWEST));
+        $runs = min(count($built), max($fewest, $this->simulation->affordable($looking, count($built), $seed, $work, self::FEWEST)));
         $looked = $looking->seasons($runs, $seed + self::SEED);
         if ($runs < self::TELLING) {
             [$of, $other] = [self::share($built), self::share($looked)];
@@ -97,23 +97,23 @@ final readonly class KeeperChoice
      */
     private function least(array $bought, array $built, int $seed): Effort
     {
-        $built = array_slice($built, 0, $this->policy->atEffort(self::EFFORT_RUNS));
+        $built = array_slice($built, 0, $this->simulation->atEffort(self::EFFORT_RUNS));
         $isEnough = function (Effort $effort) use ($bought, $built, $seed): bool {
             $own = $this->building($bought, $effort)->seasons(count($built), $seed + self::SEED);
             $lost = Comparison::difference($built, $own);
-            $later = Comparison::sooner($built, $own, $this->policy->law->horizon);
+            $later = Comparison::sooner($built, $own, $this->simulation->law()->horizon);
 
             return $lost[0] <= self::NEARLY && $lost[1] <= self::SURELY && $later[0] <= self::LATER;
         };
         $effort = new Effort;
-        foreach ($this->below(self::CLUTCHES, count($this->policy->law->space->project->founders)) as $clutches) {
+        foreach ($this->below(self::CLUTCHES, count($this->simulation->law()->space->project->founders)) as $clutches) {
             if (! $isEnough($effort->withClutches($clutches))) {
                 break;
             }
             $effort = $effort->withClutches($clutches);
         }
 
-        foreach ($this->below(self::TUBS, $this->policy->law->space->project->tubs ?? BuildUp::KEPT) as $tubs) {
+        foreach ($this->below(self::TUBS, $this->simulation->law()->space->project->tubs ?? BuildUp::KEPT) as $tubs) {
             if (! $isEnough($effort->withTubs($tubs))) {
                 break;
             }
@@ -134,7 +134,7 @@ final readonly class KeeperChoice
     /** @param list<Founder> $bought */
     private function building(array $bought, Effort $effort): Play
     {
-        return $this->policy->playing($bought, new BuildUp($this->policy->law, $effort));
+        return $this->simulation->playing($bought, new BuildUp($this->simulation->law(), $effort));
     }
 
     /** @param list<int|null> $seasons */

@@ -14,7 +14,7 @@ use Destino\Planning\Play\Outcome;
  * The answer to a project: the policy of a keeper who looks ahead, played out. Every figure that is shown of a project comes
  * from here, with the same streams of chance.
  */
-final class Policy
+final class Policy implements Simulation
 {
     /** Runs that show what one costs: of a seed of their own, since runs that were played before cost nothing. */
     private const TRIAL = 5;
@@ -47,9 +47,6 @@ final class Policy
     private const FEWEST_AT_ONCE = 8;
 
     private const FEWEST_AT_ONCE_OF_LARGE = 4;
-
-    /** Of what is only compared with the answer. */
-    public const FEWEST_COMPARED = 20;
 
     public readonly Law $law;
 
@@ -116,6 +113,11 @@ final class Policy
     public function outcome(array $bought, int $runs, int $seed): Outcome
     {
         return $this->playing($bought)->run($runs, $seed);
+    }
+
+    public function law(): Law
+    {
+        return $this->law;
     }
 
     /** Work that an answer may take, by the size of the project. */

@@ -25,7 +25,7 @@ final readonly class Rollouts
     /** A gain is believed from so many of its own errors on. */
     private const ERRORS = 2.5;
 
-    public function __construct(private Policy $policy, private Promising $keeper) {}
+    public function __construct(private Simulation $simulation, private Promising $keeper) {}
 
     /**
      * @param list<Founder> $bought
@@ -40,16 +40,16 @@ final readonly class Rollouts
             return [];
         }
         $each = intdiv($work, (1 + count($others)) * self::ROUNDS);
-        $runs = min(self::MOST, $this->policy->affordable($this->policy->playing($bought), self::MOST, $seed, $each));
+        $runs = min(self::MOST, $this->simulation->affordable($this->simulation->playing($bought), self::MOST, $seed, $each));
         if ($runs < self::FEWEST) {
             return [];
         }
-        $seasons = $this->policy->playing($bought, $best)->seasons($runs, $seed);
+        $seasons = $this->simulation->playing($bought, $best)->seasons($runs, $seed);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $found = null;
             foreach ($others as [$sire, $dam]) {
-                $with = new Insisting($best, $sire->id, $dam->id, $this->policy->law->femalesPerMale);
-                $own = $this->policy->playing($bought, $with)->seasons($runs, $seed);
+                $with = new Insisting($best, $sire->id, $dam->id, $this->simulation->law()->femalesPerMale);
+                $own = $this->simulation->playing($bought, $with)->seasons($runs, $seed);
                 [$gain, $error] = Comparison::difference($own, $seasons);
                 if ($gain > max(self::ERRORS * $error, $found[0] ?? 0.0)) {
                     $found = [$gain, $with, $own, [$sire->id, $dam->id]];

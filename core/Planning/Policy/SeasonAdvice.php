@@ -21,16 +21,16 @@ final readonly class SeasonAdvice
 
     private Project $project;
 
-    public function __construct(private Policy $policy, private LookAhead $keeper, private BuildUp $builder)
+    public function __construct(private Simulation $simulation, private LookAhead $keeper, private BuildUp $builder)
     {
-        $this->law = $policy->law;
-        $this->project = $policy->law->space->project;
+        $this->law = $simulation->law();
+        $this->project = $simulation->law()->space->project;
     }
 
     /** The keeper that the answer has. */
     private function best(): Promising
     {
-        return $this->policy->first()->buildsUp ? $this->builder : $this->keeper;
+        return $this->simulation->first()->buildsUp ? $this->builder : $this->keeper;
     }
 
     /**
@@ -46,12 +46,12 @@ final readonly class SeasonAdvice
         }
         $runs = $work === 0
             ? 0
-            : min($outcome->runs, $this->policy->affordable($this->policy->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
-        $isPlayed = $runs >= min($outcome->runs, Policy::FEWEST_COMPARED) && $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
-        $with = $isPlayed ? $this->policy->playing($bought, $keeper)->seasons($runs, $seed) : [];
+            : min($outcome->runs, $this->simulation->affordable($this->simulation->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
+        $isPlayed = $runs >= min($outcome->runs, Simulation::FEWEST_COMPARED) && $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
+        $with = $isPlayed ? $this->simulation->playing($bought, $keeper)->seasons($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
-            $without = $isPlayed ? $this->policy->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
+            $without = $isPlayed ? $this->simulation->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
             $lost = $isPlayed ? Comparison::difference($with, $without) : [null, 0.0];
             $later = $isPlayed ? Comparison::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);
@@ -70,7 +70,7 @@ final readonly class SeasonAdvice
     /** @return list<Mating> pairings of owned animals that could be made now, the worthiest first */
     public function possible(): array
     {
-        $start = new Situation(1, $this->policy->playing([])->start(), ['male' => 0, 'female' => 0]);
+        $start = new Situation(1, $this->simulation->playing([])->start(), ['male' => 0, 'female' => 0]);
 
         return array_map(fn (array $promise): Mating => new Mating(
             $promise[0]->id, $promise[1]->id, $this->law->types->pair($promise[0]->type, $promise[1]->type)->hit, null, 0.0, $promise[2],
@@ -105,7 +105,7 @@ final readonly class SeasonAdvice
             }
         }
 
-        return $this->policy->first()->buildsUp ? $this->inOrder($start, $young, $expected) : $this->byWorth($start, $young, $expected);
+        return $this->simulation->first()->buildsUp ? $this->inOrder($start, $young, $expected) : $this->byWorth($start, $young, $expected);
     }
 
     /**
@@ -117,7 +117,7 @@ final readonly class SeasonAdvice
      */
     private function inOrder(Situation $start, array $young, array $expected): array
     {
-        $tubs = min($this->policy->first()->effort->tubs ?? BuildUp::KEPT, $this->project->tubs ?? BuildUp::KEPT);
+        $tubs = min($this->simulation->first()->effort->tubs ?? BuildUp::KEPT, $this->project->tubs ?? BuildUp::KEPT);
         $before = 0.0;
         $all = [];
         foreach ($this->builder->best($start, $young, count($young)) as $one) {

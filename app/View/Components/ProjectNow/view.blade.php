@@ -62,7 +62,7 @@
                 <span class="drawn-chance"><strong>{{ $young['expected'] }}</strong></span></li>
         @endforeach
     </ol>
-    @if ($now->others() > 0)<p class="soft small mt-2 mb-0">{{ $now->others() }} more kinds may hatch and are not needed for this project.</p>@endif
+    @if ($now->others() !== '')<p class="soft small mt-2 mb-0">{{ $now->others() }}</p>@endif
     </div>
 @endif
 </div>
