@@ -1,67 +1,109 @@
 <x-station :title="'Bench: '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
     <div class="stack">
     @if ($bench->hatchlings === [])
-        <section class="sheet empty"><p class="answer">No hatchlings yet.</p><p class="soft">Add the hatchlings on the page of the clutch; here they stand side by side, with what to look at first.</p></section>
+        <section class="sheet empty"><p class="answer">No hatchlings yet.</p><p class="soft">Add the hatchlings on the page of the clutch;
+            here they stand side by side, with what to look at first.</p></section>
     @elseif ($bench->why !== null)
         <section class="sheet empty"><p class="answer">Nothing follows yet.</p><p class="soft">{{ $bench->why }}</p></section>
     @else
         <section class="sheet">
-            <div class="head"><h2>What they are</h2><span class="soft small">by the parents and by what was seen; tap what you see below, and these move</span></div>
+            <div class="head"><h2>What they are</h2><span class="soft small">by the parents and by what was seen; tap what you see below,
+                and these move</span></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Odds of genes, hatchling by hatchling">
-            <table class="list bench"><thead><tr><th scope="col">Gene</th>@foreach ($bench->hatchlings as $animal)<th scope="col"><a href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <x-sex :animal="$animal"/>
-                @if ($animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $animal->latestPhoto) }}" alt="" loading="lazy">@else{!! $prints->ofBelief($bench->belief($animal), $bench->days($animal) ?? 0, $animal->id) !!}@endif
-                <span class="d-block small fw-normal">@if ($bench->isImpossible($animal))<span class="tag dead">these parents cannot have it</span>@else{{ $bench->label($animal) }}@endif</span></th>@endforeach</tr></thead>
+            <table class="list bench"><thead><tr><th scope="col">Gene</th>@foreach ($bench->hatchlings as $animal)<th scope="col"><a
+                href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <x-sex :animal="$animal"/>
+                @if ($animal->latestPhoto)<img class="card-photo" src="{{ route('photos.show', $animal->latestPhoto) }}" alt=""
+                    loading="lazy">@else{!! $prints->ofBelief($bench->belief($animal), $bench->days($animal) ?? 0, $animal->id) !!}@endif
+                <span class="d-block small fw-normal">@if ($bench->isImpossible($animal))<span class="tag dead">these parents cannot have
+                    it</span>@else{{ $bench->label($animal) }}@endif</span></th>@endforeach</tr></thead>
                 <tbody>
                 @foreach ($bench->genes() as $row)
-                    <tr><th scope="row">{{ $row['name'] }}</th>@foreach ($row['shares'] as $share)<td>@if ($share !== null)<span class="share-bar" style="--share: {{ round(100 * $share, 1) }}%"><strong>{{ $say->share($share) }}</strong></span>@endif</td>@endforeach</tr>
+                    <tr><th scope="row">{{ $row['name'] }}</th>@foreach ($row['shares'] as $share)<td>@if ($share !== null)<span
+                        class="share-bar" style="--share: {{ round(100 * $share,
+                        1) }}%"><strong>{{ $say->share($share) }}</strong></span>@endif</td>@endforeach</tr>
                 @endforeach
                 </tbody></table></div>
-            @if (count($bench->sires()) > 1)<p class="mb-0 mt-2">Sire: @foreach ($bench->sires() as $sire)<strong>{{ $sire['name'] }}</strong> {{ $say->share($sire['share']) }}{{ $loop->last ? '' : ', ' }}@endforeach</p>@endif
-            @if (($bench->found->impossible ?? []) !== [])<p class="field-error mt-2"><x-icon name="exclamation-triangle"/><span>What may explain a hatchling that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a> once its look is stated. The others are answered without it.</span></p>@endif
+            @if (count($bench->sires()) > 1)<p class="mb-0 mt-2">Sire:
+                @foreach ($bench->sires() as $sire)<strong>{{ $sire['name'] }}</strong> {{ $say->share($sire['share']) }}{{ $loop->last ? ''
+                : ', ' }}@endforeach</p>@endif
+            @if (($bench->found->impossible ?? []) !== [])<p class="field-error mt-2"><x-icon name="exclamation-triangle"/><span>What may
+                explain a hatchling that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a> once its look is
+                stated. The others are answered without it.</span></p>@endif
         </section>
         <section class="sheet">
-            <div class="head"><h2>What to look at</h2><span class="soft small">what tells most comes first; a state tapped again is taken back</span></div>
-            @if ($rows === [])<p class="soft mb-0">Nothing that the eye could see would tell them further apart: what is open, breeding or a test will say.</p>@endif
+            <div class="head"><h2>What to look at</h2><span class="soft small">what tells most comes first; a state tapped again is taken
+                back</span></div>
+            @if ($rows === [])<p class="soft mb-0">Nothing that the eye could see would tell them further apart: what is open, breeding or a
+                test will say.</p>@endif
             <ul class="plain cue-bench">
                 @foreach ($rows as $i => $row)
                     <li id="cue-{{ $row['cue']->key }}" @class(['first' => $i === 0 && $row['bits'] > 0])>
-                        <p class="mb-1"><strong>{{ $row['cue']->name }}</strong> <span class="soft small">{{ $row['cue']->where }}@if ($row['bits'] > 0), {{ number_format($row['bits'], 2) }} bits of all siblings{{ $row['separates'] === '' ? '' : '; separates '.$row['separates'] }}@endif</span>@if ($i === 0 && $row['bits'] > 0) <span class="tag">look here first</span>@endif</p>
+                        <p class="mb-1"><strong>{{ $row['cue']->name }}</strong>
+                            <span class="soft small">{{ $row['cue']->where }}@if ($row['bits'] > 0), {{ number_format($row['bits'], 2) }}
+                            bits of all siblings{{ $row['separates'] === '' ? ''
+                            : '; separates '.$row['separates'] }}@endif</span>@if ($i === 0 && $row['bits'] > 0) <span class="tag">look here
+                            first</span>@endif</p>
                         <div class="cue-grid">
                             @foreach ($bench->hatchlings as $id => $animal)
-                                <fieldset class="plain-set" @disabled($bench->isImpossible($animal) || ! $may)><legend class="small">{{ $animal->name }}</legend>
-                                    <form method="post" action="{{ route('bench.see', $clutch) }}" class="states">@csrf<input type="hidden" name="animal" value="{{ $id }}"><input type="hidden" name="cue" value="{{ $row['cue']->key }}"><input type="hidden" name="was" value="{{ $row['seen'][$id] ?? '' }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-                                        @foreach ($row['cue']->states as $state)<button type="submit" name="state" value="{{ $state }}" @class(['state', 'is-seen' => ($row['seen'][$id] ?? null) === $state]) aria-pressed="{{ ($row['seen'][$id] ?? null) === $state ? 'true' : 'false' }}">{{ $state }}</button>@endforeach
+                                <fieldset class="plain-set" @disabled($bench->isImpossible($animal) || ! $may)><legend
+                                    class="small">{{ $animal->name }}</legend>
+                                    <form method="post" action="{{ route('bench.see', $clutch) }}" class="states">@csrf<input type="hidden"
+                                        name="animal" value="{{ $id }}"><input type="hidden" name="cue"
+                                        value="{{ $row['cue']->key }}"><input type="hidden" name="was"
+                                        value="{{ $row['seen'][$id] ?? '' }}"><input type="hidden" name="form_token"
+                                        value="{{ Str::uuid() }}">
+                                        @foreach ($row['cue']->states as $state)<button type="submit" name="state" value="{{ $state }}"
+                                            @class(['state', 'is-seen' => ($row['seen'][$id] ?? null) === $state])
+                                            aria-pressed="{{ ($row['seen'][$id] ?? null) === $state ? 'true'
+                                            : 'false' }}">{{ $state }}</button>@endforeach
                                     </form></fieldset>
                             @endforeach
                         </div>
                     </li>
                 @endforeach
             </ul>
-            @if ($bench->later() !== [])<p class="soft small mb-0 mt-2">Later: @foreach ($bench->later() as $one){{ $one['cue']->name }} from {{ $one['cue']->fromDays }} days{{ $loop->last ? '.' : ', ' }}@endforeach</p>@endif
+            @if ($bench->later() !== [])<p class="soft small mb-0 mt-2">Later: @foreach ($bench->later() as $one){{ $one['cue']->name }}
+                from {{ $one['cue']->fromDays }} days{{ $loop->last ? '.' : ', ' }}@endforeach</p>@endif
         </section>
         <div class="two">
             <section class="sheet">
                 <div class="head"><h2>Alike</h2><span class="soft small">all of them, or none</span></div>
-                <ul class="plain">@forelse ($bench->sets() as $set)<li class="row-flow">{{ collect($set->animals)->map(fn ($id) => $bench->hatchlings[$id]->name ?? null)->filter()->implode(', ') }} for {{ $set->target }} @if ($may)<x-take-out kind="alike" :record="$set" :label="$set->sentence()"/>@endif</li>@empty<li class="soft">Nothing tied yet.</li>@endforelse</ul>
+                <ul class="plain">@forelse ($bench->sets() as $set)<li
+                    class="row-flow">{{ collect($set->animals)->map(fn ($id) => $bench->hatchlings[$id]->name
+                    ?? null)->filter()->implode(', ') }} for {{ $set->target }} @if ($may)<x-take-out kind="alike" :record="$set"
+                    :label="$set->sentence()"/>@endif</li>@empty<li class="soft">Nothing tied yet.</li>@endforelse</ul>
                 @if ($may && count($bench->hatchlings) > 1)
-                    <details class="mt-2" @if ($errors->hasAny(['target', 'animals'])) open @endif><summary>Tie some that look the same</summary>
-                        <form method="post" action="{{ route('bench.alike', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-                            <div class="row-flow">@foreach ($bench->hatchlings as $id => $animal)<label class="switch"><input type="checkbox" name="animals[]" value="{{ $id }}" @checked(in_array((string) $id, (array) old('animals', []), true))> {{ $animal->name }}</label>@endforeach</div>
+                    <details class="mt-2" @if ($errors->hasAny(['target', 'animals'])) open @endif><summary>Tie some that look the
+                        same</summary>
+                        <form method="post" action="{{ route('bench.alike', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
+                            type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                            <div class="row-flow">@foreach ($bench->hatchlings as $id => $animal)<label class="switch"><input
+                                type="checkbox" name="animals[]" value="{{ $id }}"
+                                @checked(in_array((string) $id, (array) old('animals', []), true))>
+                                {{ $animal->name }}</label>@endforeach</div>
                             <x-field-error id="animals-error" :message="$errors->first('animals')"/>
                             <x-field name="target" label="for" :value="old('target')" placeholder="Enchi" maxlength="400"/>
                             <div><button class="button" type="submit">Tie them</button></div></form></details>
                 @endif
             </section>
             <section class="sheet">
-                <div class="head"><h2>Another pair of eyes</h2><span class="soft small">kept as theirs; it does not move the odds</span></div>
-                <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }} <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one" :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
+                <div class="head"><h2>Another pair of eyes</h2><span class="soft small">kept as theirs; it does not move the
+                    odds</span></div>
+                <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }}
+                    <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one"
+                    :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
                 @if ($may)
-                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Note what somebody else sees</summary>
-                        <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Note what somebody
+                        else sees</summary>
+                        <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
+                            type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <x-field name="who" label="Who" :value="old('who')" maxlength="80"/>
-                            <x-choice name="animal" label="Hatchling" :value="old('animal')" :options="collect($bench->hatchlings)->map(fn ($animal) => $animal->name)->all()"/>
-                            <x-choice name="cue" label="Cue" :value="old('cue')" :options="collect($bench->cues)->map(fn ($cue) => $cue->name)->all()"/>
-                            <x-field name="state" label="What it shows" :value="old('state')" hint="One of the states of the cue, as above."/>
+                            <x-choice name="animal" label="Hatchling" :value="old('animal')"
+                                :options="collect($bench->hatchlings)->map(fn ($animal) => $animal->name)->all()"/>
+                            <x-choice name="cue" label="Cue" :value="old('cue')"
+                                :options="collect($bench->cues)->map(fn ($cue) => $cue->name)->all()"/>
+                            <x-field name="state" label="What it shows" :value="old('state')"
+                                hint="One of the states of the cue, as above."/>
                             <div><button class="button" type="submit">Note it</button></div></form></details>
                 @endif
             </section>

@@ -1,16 +1,32 @@
 <x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
-    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon name="pencil"/>Change</a>@endif
-        @if (count($page->sires()) === 1)<a class="button" href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of this pairing</a>@endif</x-slot:actions>
+    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell
+        them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon
+        name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon
+        name="pencil"/>Change</a>@endif
+        @if (count($page->sires()) === 1)<a class="button"
+            href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of
+            this pairing</a>@endif</x-slot:actions>
     <div class="two">
         <div class="stack">
             <section class="sheet">
-                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched' ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid' ? ' on '.$clutch->laid_on->format('j F Y').'; '.($due === null ? 'nothing more is expected' : 'expected: '.$due->words()) : '') }}.</p>
+                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched'
+                    ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid'
+                    ? ' on '.$clutch->laid_on->format('j F Y').'; '.($due === null ? 'nothing more is expected'
+                    : 'expected: '.$due->words()) : '') }}.</p>
                 <p class="mb-0">{{ $page->account() }}</p>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
-                    <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt><dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }} <span class="soft small">outside the collection</span>@endif @if ($sire->kept !== null)<span class="soft small">kept sperm of an earlier season, {{ $sire->kept }} %</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known @endforelse</dd>
-                    @foreach (['paired_on' => 'Paired', 'laid_on' => 'Laid', 'hatched_on' => 'Hatched'] as $day => $words)@if ($clutch->{$day})<dt>{{ $words }}</dt><dd>{{ $clutch->{$day}->format('j F Y') }}</dd>@endif @endforeach
-                    @if ($clutch->incubator)<dt>Incubator</dt><dd><a href="{{ route('incubators.show', $clutch->incubator) }}">{{ $clutch->incubator->name }}</a></dd>@endif
+                    <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt>
+                        <dd>@forelse ($clutch->sires as $sire)@if ($sire->animal)<a
+                        href="{{ route('animals.show', $sire->animal) }}">{{ $sire->animal->name }}</a>@else{{ $sire->name }}
+                        <span class="soft small">outside the collection</span>@endif @if ($sire->kept !== null)<span class="soft small">kept
+                        sperm of an earlier season, {{ $sire->kept }} %</span>@endif{{ $loop->last ? '' : ', ' }}@empty not known
+                        @endforelse</dd>
+                    @foreach (['paired_on' => 'Paired', 'laid_on' => 'Laid',
+                        'hatched_on' => 'Hatched'] as $day => $words)@if ($clutch->{$day})<dt>{{ $words }}</dt>
+                        <dd>{{ $clutch->{$day}->format('j F Y') }}</dd>@endif @endforeach
+                    @if ($clutch->incubator)<dt>Incubator</dt>
+                        <dd><a href="{{ route('incubators.show', $clutch->incubator) }}">{{ $clutch->incubator->name }}</a></dd>@endif
                     @if ($clutch->target)<dt>Made for</dt><dd>{{ $clutch->target }}</dd>@endif
                     @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
                     @if ($clutch->notes)<dt>Notes</dt><dd class="as-typed">{{ $clutch->notes }}</dd>@endif
@@ -18,63 +34,119 @@
             </section>
             <section class="sheet" id="season">
                 <div class="head"><h2>What happened</h2></div>
-                <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li class="row-flow"><span>{{ $event->sentence() }}@if ($event->note) <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
-                @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of single eggs, at the eggs</a></p>@endif
-                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch" :taps="$lists->clutchEvents()"/>@endif
+                <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li
+                    class="row-flow"><span>{{ $event->sentence() }}@if ($event->note)
+                    <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event"
+                    :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
+                @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of
+                    single eggs, at the eggs</a></p>@endif
+                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch"
+                    :taps="$lists->clutchEvents()"/>@endif
             </section>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
                 @if ($verdict->stance->value !== 'inform')
-                    <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head"><h2><x-icon name="exclamation-triangle"/> {{ $sire->name }} × {{ $clutch->dam->name }}: your house rules {{ $verdict->stance->value === 'warn' ? 'warn' : 'refuse' }}</h2></div><ul class="mb-0">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul></section>
+                    <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head">
+                        <h2><x-icon name="exclamation-triangle"/> {{ $sire->name }} × {{ $clutch->dam->name }}: your house rules
+                        {{ $verdict->stance->value === 'warn' ? 'warn' : 'refuse' }}</h2></div>
+                        <ul class="mb-0">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul></section>
                 @endif
             @endforeach
         </div>
         <div class="stack">
             @if ($clutch->eggs_good !== null && ! $clutch->isOut())@include('clutches.still', ['still' => $page->still])@endif
             @if ($worth && ($worth->left() > 0 || $worth->hatched()['known'] > 0))
-            <section class="sheet"><div class="head"><h2>By your price book</h2><span class="soft small"><a href="{{ route('money') }}#prices">prices</a></span></div>
-                @if ($worth->hatched()['known'] > 0)<p class="mb-1">Hatched and kept: {{ $page->money($worth->hatched()['low']) }}{{ $worth->hatched()['high'] > $worth->hatched()['low'] ? ' to '.$page->money($worth->hatched()['high']) : '' }} <span class="soft small">for {{ $worth->hatched()['known'] }}{{ $worth->hatched()['open'] > 0 ? "; of {$worth->hatched()['open']} the book says nothing" : '' }}</span></p>@endif
-                @foreach ($worth->forecasts() as $one)<p class="mb-1">@if (count($clutch->sires) > 1)<strong>If {{ $one['name'] }} is the sire:</strong> @endif {{ $worth->left() }} {{ Str::plural('egg', $worth->left()) }}, {{ $page->money((int) round($one['forecast']->mean->toFloat())) }} on average <span class="soft small">in eight of ten {{ $page->money($one['forecast']->quantile(.1)) }} to {{ $page->money($one['forecast']->quantile(.9)) }}</span></p>@endforeach
+            <section class="sheet"><div class="head"><h2>By your price book</h2><span class="soft small"><a
+                href="{{ route('money') }}#prices">prices</a></span></div>
+                @if ($worth->hatched()['known'] > 0)<p class="mb-1">Hatched and kept:
+                    {{ $page->money($worth->hatched()['low']) }}{{ $worth->hatched()['high'] > $worth->hatched()['low']
+                    ? ' to '.$page->money($worth->hatched()['high']) : '' }} <span class="soft small">for
+                    {{ $worth->hatched()['known'] }}{{ $worth->hatched()['open'] > 0
+                    ? "; of {$worth->hatched()['open']} the book says nothing" : '' }}</span></p>@endif
+                @foreach ($worth->forecasts() as $one)<p class="mb-1">@if (count($clutch->sires) > 1)<strong>If {{ $one['name'] }} is the
+                    sire:</strong> @endif {{ $worth->left() }} {{ Str::plural('egg', $worth->left()) }},
+                    {{ $page->money((int) round($one['forecast']->mean->toFloat())) }} on average <span class="soft small">in eight of ten
+                    {{ $page->money($one['forecast']->quantile(.1)) }} to
+                    {{ $page->money($one['forecast']->quantile(.9)) }}</span></p>@endforeach
             </section>
             @endif
             <section class="sheet">
                 <div class="head"><h2>Kept as animals</h2></div>
                 <ul class="plain">
-                    @forelse ($page->hatchlings as $card)<li><a href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/> <x-beads :beads="$card->beads()" aria-hidden="true"/> <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict()) <x-clash-mark :animal="$card->animal"/>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
+                    @forelse ($page->hatchlings as $card)<li><a
+                        href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/>
+                        <x-beads :beads="$card->beads()" aria-hidden="true"/>
+                        <span class="small">{{ $card->genotype() }}</span>@if ($card->hasConflict())
+                        <x-clash-mark :animal="$card->animal"/>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif><summary>Add a hatchling</summary>
-                        <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
-                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now" :value="old('name', $clutch->dam->name.' '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))" maxlength="80"/>
-                            <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')" :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
-                            @if (count($page->sires()) > 1)<x-choice name="sire_id" bag="hatchling" label="Sire" blank="not sure which" :value="old('sire_id')" :options="collect($page->sires())->pluck('name', 'id')->all()"/>@endif
+                    <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif>
+                        <summary>Add a hatchling</summary>
+                        <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2"
+                            data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now"
+                                :value="old('name', $clutch->dam->name.'
+                                    '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))"
+                                maxlength="80"/>
+                            <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')"
+                                :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>
+                            @if (count($page->sires()) > 1)<x-choice name="sire_id" bag="hatchling" label="Sire" blank="not sure which"
+                                :value="old('sire_id')" :options="collect($page->sires())->pluck('name', 'id')->all()"/>@endif
                             @can('manage', $clutch)
-                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="hatchling-genotype">What you see <span class="soft">(leave empty to follow the parents)</span></label><input class="input" id="hatchling-genotype" name="genotype" value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/><div class="reading flat" data-reading aria-live="polite"></div></div>
-                            <div class="two"><x-field name="certainty" bag="hatchling" label="How sure" unit="%" :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight" unit="g" :value="old('grams')" inputmode="numeric"/></div>
+                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label
+                                for="hatchling-genotype">What you see <span class="soft">(leave empty to follow the
+                                parents)</span></label><input class="input" id="hatchling-genotype" name="genotype"
+                                value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error
+                                id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/>
+                                <div class="reading flat" data-reading aria-live="polite"></div></div>
+                            <div class="two"><x-field name="certainty" bag="hatchling" label="How sure" unit="%"
+                                :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight"
+                                unit="g" :value="old('grams')" inputmode="numeric"/></div>
                             @endcan
                             <div><button class="button" type="submit">Add it</button></div>
                         </form></details>
                 @endif
             </section>
             @if ($malformed->affected() !== [])
-            <section class="sheet" id="malformed"><div class="head"><h2>Malformed or ailing</h2><span class="soft small">{{ $malformed->words() }}</span></div>
-                <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a> @foreach ($malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}: {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged' : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal ' : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
-                <p class="mb-1">{{ $malformed->pattern() === null ? 'Too few young are recorded to say whether genes or incubation are behind it.' : $pattern.' The three are taken as equally likely before.' }}</p>
-                <p class="soft small mb-0">Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian says what can be done, and does any humane end.</p>
+            <section class="sheet" id="malformed"><div class="head"><h2>Malformed or ailing</h2><span
+                class="soft small">{{ $malformed->words() }}</span></div>
+                <ul class="plain lines">@foreach ($malformed->affected() as $animal)<li><a
+                    href="{{ route('animals.show', $animal) }}#conditions"><strong>{{ $animal->name }}</strong></a>
+                    @foreach ($malformed::latest($animal) as $seen)<span class="d-block small">{{ $seen->on->format('j M Y') }}:
+                    {{ $seen->sentence() }}</span>@endforeach<span class="soft small">{{ $animal->latestFeed === null ? 'no meal logged'
+                    : ($animal->latestFeed->outcome?->value === 'taken' ? 'eats: last meal '
+                    : 'last offered ').$animal->latestFeed->on->format('j M') }}</span></li>@endforeach</ul>
+                <p class="mb-1">{{ $malformed->pattern() === null
+                    ? 'Too few young are recorded to say whether genes or incubation are behind it.'
+                    : $pattern.' The three are taken as equally likely before.' }}</p>
+                <p class="soft small mb-0">Do not breed an affected animal, and think before repeating the pairing. A reptile veterinarian
+                    says what can be done, and does any humane end.</p>
             </section>
             @endif
             <section class="sheet">
-                <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents carry</span></div>
+                <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents
+                    carry</span></div>
                 <ul class="plain lines">
                     @forelse ($clutch->counts as $count)
-                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }} {{ $page->oddsWords($count) }}</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count" :label="$count->sentence()"/>@endif</li>
+                        <li class="row-flow"><span><strong>{{ $count->count }} × {{ $count->saw }}</strong>{{ $count->dead
+                            ? ', dead in the egg' : '' }} <span class="soft small">{{ $count->note }}
+                            {{ $page->oddsWords($count) }}</span></span>@if ($mayLog)<x-take-out kind="count" :record="$count"
+                            :label="$count->sentence()"/>@endif</li>
                     @empty<li class="soft">Nothing counted.</li>@endforelse
                 </ul>
                 @if ($mayLog)
-                    <details class="mt-3" id="count-form" @if ($errors->count->any() || request()->query('dead')) open @endif><summary>Count some by look</summary>
-                        <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                    <details class="mt-3" id="count-form" @if ($errors->count->any() || request()->query('dead')) open @endif>
+                        <summary>Count some by look</summary>
+                        <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
+                            type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
-                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="saw">What they looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400" data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off" @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error" :message="$errors->count->first('saw')"/><div class="reading flat" data-reading aria-live="polite"></div></div></div>
-                            <label class="switch"><input type="checkbox" name="dead" value="1" @checked(old('dead', request()->query('dead')))> dead in the egg</label>
+                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="saw">What they
+                                looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400"
+                                data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off"
+                                @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error"
+                                :message="$errors->count->first('saw')"/><div class="reading flat" data-reading
+                                aria-live="polite"></div></div></div>
+                            <label class="switch"><input type="checkbox" name="dead" value="1"
+                                @checked(old('dead', request()->query('dead')))> dead in the egg</label>
                             <x-field name="note" bag="count" label="Note" :value="old('note')" maxlength="200"/>
                             <div><button class="button" type="submit">Count them</button></div>
                         </form></details>

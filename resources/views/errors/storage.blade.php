@@ -9,7 +9,8 @@
         </form>
         <dl class="facts">
             @foreach ($typed as $name => $value)
-                @if ((string) $value !== '' && ! in_array($name, ['_method', 'form_token', 'version'], true))<dt>{{ ucfirst(str_replace('_', ' ', $name)) }}</dt><dd>{{ $value }}</dd>@endif
+                @if ((string) $value !== '' && ! in_array($name, ['_method', 'form_token', 'version'], true))<dt>{{ ucfirst(str_replace('_',
+                    ' ', $name)) }}</dt><dd>{{ $value }}</dd>@endif
             @endforeach
         </dl>
     @endif

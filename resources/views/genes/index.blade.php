@@ -1,22 +1,34 @@
 <x-station title="Genes" station="genes">
-    <x-slot:actions>@can('manage')<a class="button" href="{{ route('genes.own') }}"><x-icon name="plus-lg"/>A gene of your own</a>@endcan</x-slot:actions>
+    <x-slot:actions>@can('manage')<a class="button" href="{{ route('genes.own') }}"><x-icon name="plus-lg"/>A gene of your
+        own</a>@endcan</x-slot:actions>
     <x-gene-tabs here="genes"/>
     <form class="find mb-3" method="get" role="search" data-module="autosend">
-        <div class="field"><label for="find">Find by name, nickname or look</label><input class="input" id="find" type="search" name="find" value="{{ $search->words }}" placeholder="caramel"></div>
-        <div class="field"><label for="complex">Complex</label><select class="input" id="complex" name="complex"><option value="">any</option>@foreach ($complexes as $locus)<option value="{{ $locus->key }}" @selected($search->locus === $locus->key)>{{ $locus->name }}</option>@endforeach</select></div>
-        <div class="field"><label for="kind">Inheritance</label><select class="input" id="kind" name="kind"><option value="">any</option>@foreach ($lists->inheritances() as $kind)<option value="{{ $kind->value }}" @selected($search->inheritance === $kind)>{{ $kind->words($house->saysCoDominant()) }}</option>@endforeach</select></div>
-        <div class="field"><label for="effect">What it changes</label><select class="input" id="effect" name="effect"><option value="">any</option>@foreach ($lists->effects() as $effect)<option value="{{ $effect->value }}" @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
+        <div class="field"><label for="find">Find by name, nickname or look</label><input class="input" id="find" type="search" name="find"
+            value="{{ $search->words }}" placeholder="caramel"></div>
+        <div class="field"><label for="complex">Complex</label><select class="input" id="complex" name="complex">
+            <option value="">any</option>@foreach ($complexes as $locus)<option value="{{ $locus->key }}"
+            @selected($search->locus === $locus->key)>{{ $locus->name }}</option>@endforeach</select></div>
+        <div class="field"><label for="kind">Inheritance</label><select class="input" id="kind" name="kind">
+            <option value="">any</option>@foreach ($lists->inheritances() as $kind)<option value="{{ $kind->value }}"
+            @selected($search->inheritance === $kind)>{{ $kind->words($house->saysCoDominant()) }}</option>@endforeach</select></div>
+        <div class="field"><label for="effect">What it changes</label><select class="input" id="effect" name="effect">
+            <option value="">any</option>@foreach ($lists->effects() as $effect)<option value="{{ $effect->value }}"
+            @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
         <div><button class="button high"><x-icon name="search"/>Find</button></div>
     </form>
-    <p class="soft small">{{ count($genes) }} of {{ count($catalogue->alleles) }} genes. @if (count($genes) < count($catalogue->alleles))<a href="{{ route('genes.index') }}">Show all</a>@endif</p>
+    <p class="soft small">{{ count($genes) }} of {{ count($catalogue->alleles) }} genes. @if (count($genes) < count($catalogue->alleles))<a
+        href="{{ route('genes.index') }}">Show all</a>@endif</p>
     @if ($genes === [])
-        <section class="sheet empty"><p class="answer">No gene fits all of that.</p><p class="soft mb-0">Use fewer words, or <a href="{{ route('genes.index') }}">start again</a>.</p></section>
+        <section class="sheet empty"><p class="answer">No gene fits all of that.</p><p class="soft mb-0">Use fewer words, or
+            <a href="{{ route('genes.index') }}">start again</a>.</p></section>
     @endif
     <ul class="cards">
         @foreach ($genes as $allele)
             <li><a class="card-link" href="{{ route('genes.show', $allele->key) }}">
                 <span class="title">{{ $allele->name }} <x-bead :bead="$bead($catalogue->oneCopy($allele))" aria-hidden="true"/></span>
-                <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} · {{ $allele->effect->value }}{{ $catalogue->locus($allele->locus)->isComplex() ? ' · '.$catalogue->locus($allele->locus)->name : '' }}</span>
+                <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} ·
+                    {{ $allele->effect->value }}{{ $catalogue->locus($allele->locus)->isComplex()
+                    ? ' · '.$catalogue->locus($allele->locus)->name : '' }}</span>
                 <span class="small">{{ $allele->summary }}</span>
                 @if ($catalogue->twoCopies($allele)->isLethal())<span><span class="tag dead">two copies do not live</span></span>@endif
             </a></li>

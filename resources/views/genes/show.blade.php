@@ -1,5 +1,6 @@
 <x-station :title="$allele->name" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
-    <x-slot:actions><a class="button" href="{{ route('pair', ['sire' => $catalogue->oneCopy($allele)->text, 'dam' => 'Normal']) }}"><x-icon name="grid-3x3"/>Pair it with a normal</a></x-slot:actions>
+    <x-slot:actions><a class="button" href="{{ route('pair', ['sire' => $catalogue->oneCopy($allele)->text, 'dam' => 'Normal']) }}"><x-icon
+        name="grid-3x3"/>Pair it with a normal</a></x-slot:actions>
     <div class="two">
         <div class="stack">
             <section class="sheet">
@@ -7,35 +8,60 @@
                 @if ($allele->note !== '')<p class="soft mb-0 mt-2">{{ $allele->note }}</p>@endif
                 <dl class="facts mt-3">
                     <dt>Also called</dt><dd>{{ $allele->aliases === [] ? 'no other name here' : implode(', ', $allele->aliases) }}</dd>
-                    @if ($changes->where('kind', 'alias')->isNotEmpty())<dt>Your names</dt><dd>@foreach ($changes->where('kind', 'alias') as $change)<span class="row-flow">{{ $change->data['name'] }} @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()" class=""/>@endcan</span>@endforeach</dd>@endif
-                    <dt>Inheritance</dt><dd>{{ $allele->inheritance->words($house->saysCoDominant()) }}{{ $catalogue->groupOf($allele->locus)->holdsSex() ? ', linked to sex' : '' }}</dd>
-                    <dt>Locus</dt><dd>@if ($page->locus->isComplex())<a href="{{ route('complexes.show', $page->locus->key) }}">{{ $page->locus->name }}</a>@else{{ $page->locus->name }}@endif<br><span class="small soft">{{ $page->locus->note }}</span></dd>
+                    @if ($changes->where('kind', 'alias')->isNotEmpty())<dt>Your names</dt>
+                        <dd>@foreach ($changes->where('kind', 'alias') as $change)<span class="row-flow">{{ $change->data['name'] }}
+                        @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()"
+                        class=""/>@endcan</span>@endforeach</dd>@endif
+                    <dt>Inheritance</dt>
+                        <dd>{{ $allele->inheritance->words($house->saysCoDominant()) }}{{ $catalogue->groupOf($allele->locus)->holdsSex()
+                        ? ', linked to sex' : '' }}</dd>
+                    <dt>Locus</dt><dd>@if ($page->locus->isComplex())<a href="{{ route('complexes.show',
+                        $page->locus->key) }}">{{ $page->locus->name }}</a>@else{{ $page->locus->name }}@endif<br><span
+                        class="small soft">{{ $page->locus->note }}</span></dd>
                     <dt>Changes</dt><dd>{{ $allele->effect->value }}</dd>
                     <dt>Evidence</dt><dd>{{ $allele->evidence }} <span class="soft">({{ $allele->source }})</span></dd>
                 </dl>
-                @foreach ($changes->where('kind', 'gene') as $change)<div class="row-flow mt-3"><span class="soft small">Added by you.</span> @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()" class=""/>@endcan</div>@endforeach
+                @foreach ($changes->where('kind', 'gene') as $change)<div class="row-flow mt-3"><span class="soft small">Added by
+                    you.</span> @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()"
+                    class=""/>@endcan</div>@endforeach
                 @can('manage')
                     <details class="mt-3" @if ($errors->has('name')) open @endif><summary>Add a name or a line name</summary>
-                        <form method="post" action="{{ route('genes.change') }}" class="row-flow mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="alias"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><label class="visually-hidden" for="alias">Name</label><input class="input slim brief" id="alias" name="name" value="{{ old('name') }}" maxlength="60"><button class="button slim" type="submit">Add</button></form>
+                        <form method="post" action="{{ route('genes.change') }}" class="row-flow mt-2" data-module="once">@csrf<input
+                            type="hidden" name="kind" value="alias"><input type="hidden" name="gene" value="{{ $allele->key }}"><input
+                            type="hidden" name="form_token" value="{{ Str::uuid() }}"><label class="visually-hidden"
+                            for="alias">Name</label><input class="input slim brief" id="alias" name="name" value="{{ old('name') }}"
+                            maxlength="60"><button class="button slim" type="submit">Add</button></form>
                         <x-field-error id="alias-error" :message="$errors->first('name')"/></details>
                 @endcan
             </section>
             <section class="sheet">
-                <div class="head"><h2>One copy and two</h2><a class="small" href="{{ route('looks.compare', ['genes' => array_values(array_filter(['Normal', $catalogue->oneCopy($allele)->kind->name === 'Het' ? null : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
+                <div class="head"><h2>One copy and two</h2><a class="small"
+                    href="{{ route('looks.compare',
+                    ['genes' => array_values(array_filter(['Normal', $catalogue->oneCopy($allele)->kind->name === 'Het' ? null
+                    : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
                 <ul class="plain">
                     @foreach ([$catalogue->oneCopy($allele), $two] as $form)
-                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))@skin('medium', $gallery->ofForms([$form]), $form->text)@endunless<span class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/> {{ $form->text }}</span>
-                            @if ($form->isLethal())<span class="tag dead">does not live</span>@elseif ($form->viability->value !== 'viable')<span class="tag doubt">viability {{ $form->viability->value }}</span>@endif
-                            <br><span class="small">{{ $form->kind->name === 'Het' ? 'Looks like a normal animal.' : $form->looks }}</span></li>
+                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))@skin('medium', $gallery->ofForms([$form]),
+                            $form->text)@endunless<span class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/>
+                            {{ $form->text }}</span>
+                            @if ($form->isLethal())<span class="tag dead">does not
+                                live</span>@elseif ($form->viability->value !== 'viable')<span class="tag doubt">viability
+                                {{ $form->viability->value }}</span>@endif
+                            <br><span class="small">{{ $form->kind->name === 'Het' ? 'Looks like a normal animal.'
+                                : $form->looks }}</span></li>
                     @endforeach
                 </ul>
             </section>
             @if ($page->compounds() !== [])
                 <section class="sheet">
-                    <div class="head"><h2>With the other alleles of its locus</h2><a href="{{ route('complexes.show', $page->locus->key) }}">all pairs</a></div>
+                    <div class="head"><h2>With the other alleles of its locus</h2><a href="{{ route('complexes.show',
+                        $page->locus->key) }}">all pairs</a></div>
                     <ul class="plain">
                         @foreach ($page->compounds() as $form)
-                            <li><strong>{{ $form->text }}</strong>{{ $form->knownAs ? " ({$form->knownAs})" : '' }} @if ($form->isExtrapolated)<span class="tag doubt">not described, inferred</span>@endif @if ($form->isLethal())<span class="tag dead">does not live</span>@endif<br><span class="small">{{ $form->looks }}</span></li>
+                            <li><strong>{{ $form->text }}</strong>{{ $form->knownAs ? " ({$form->knownAs})" : '' }}
+                                @if ($form->isExtrapolated)<span class="tag doubt">not described, inferred</span>@endif
+                                @if ($form->isLethal())<span class="tag dead">does not live</span>@endif<br><span
+                                class="small">{{ $form->looks }}</span></li>
                         @endforeach
                     </ul>
                 </section>
@@ -44,13 +70,19 @@
         <div class="stack">
             @if ($page->conditions() !== [] || $page->warnings() !== [])
                 <section class="sheet">
-                    <div class="head"><h2>Health</h2><span class="soft small">For an affected animal ask a reptile veterinarian.</span></div>
+                    <div class="head"><h2>Health</h2><span class="soft small">For an affected animal ask a reptile
+                        veterinarian.</span></div>
                     <ul class="advice">
                         @foreach ($page->conditions() as $entry)
-                            <li class="{{ $entry['condition']->severity->value }}"><x-icon name="exclamation-triangle"/><span><span class="grade">{{ $entry['condition']->name }}</span> in {{ $entry['form']->text }}{{ $entry['sex'] ? " ({$entry['sex']->value}s)" : '' }}. {{ $entry['condition']->text }} Evidence: {{ $entry['evidence'] }}.</span></li>
+                            <li class="{{ $entry['condition']->severity->value }}"><x-icon name="exclamation-triangle"/><span><span
+                                class="grade">{{ $entry['condition']->name }}</span> in {{ $entry['form']->text }}{{ $entry['sex']
+                                ? " ({$entry['sex']->value}s)" : '' }}. {{ $entry['condition']->text }} Evidence:
+                                {{ $entry['evidence'] }}.</span></li>
                         @endforeach
                         @foreach ($page->warnings() as $warning)
-                            <li class="{{ $warning->condition->severity->value }}"><x-icon name="exclamation-triangle"/><span><span class="grade">With {{ $page->names(array_values(array_diff(array_keys($warning->pattern->copies), [$allele->key]))) }}.</span> {{ $warning->text }} Evidence: {{ $warning->evidence }}.</span></li>
+                            <li class="{{ $warning->condition->severity->value }}"><x-icon name="exclamation-triangle"/><span><span
+                                class="grade">With {{ $page->names(array_values(array_diff(array_keys($warning->pattern->copies),
+                                [$allele->key]))) }}.</span> {{ $warning->text }} Evidence: {{ $warning->evidence }}.</span></li>
                         @endforeach
                     </ul>
                 </section>
@@ -60,38 +92,71 @@
                 @if ($cues === [])<p class="soft mb-0">Nobody has told us what to look for.</p>@endif
                 <ul class="plain cue-list" data-module="lift">
                     @foreach ($cues as $one)
-                        <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong> <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age" : '' }}</span>
-                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in {{ $one->share() }}&nbsp;%, in a normal in {{ $one->shareInNormals() }}&nbsp;%</span>
-                            @if ($tally->count($one->cue, $one->rule) > 0)<span class="small d-block">Seen on {{ $tally->count($one->cue, $one->rule) }} confirmed {{ Str::plural('animal', $tally->count($one->cue, $one->rule)) }} of yours: {{ $tally->words($one->cue, $one->rule) }}. With the estimate as {{ $prior }} more: {{ implode(', ', array_map(fn ($state, $share) => "{$state} {$share}\u{a0}%", $one->cue->states, $tally->percentages($one->cue, $one->rule))) }}.</span>@can('manage')<form method="post" action="{{ route('genes.change') }}" class="d-inline" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="rule" value="{{ $one->key() }}"><input type="hidden" name="chances" value="{{ implode(', ', $tally->percentages($one->cue, $one->rule)) }}"><button class="button slim" type="submit">Use these chances</button></form>@endcan @endif
+                        <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong>
+                            <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age"
+                            : '' }}</span>
+                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in
+                                {{ $one->share() }}&nbsp;%, in a normal in {{ $one->shareInNormals() }}&nbsp;%</span>
+                            @if ($tally->count($one->cue, $one->rule) > 0)<span class="small d-block">Seen on
+                                {{ $tally->count($one->cue, $one->rule) }} confirmed {{ Str::plural('animal', $tally->count($one->cue,
+                                $one->rule)) }} of yours: {{ $tally->words($one->cue, $one->rule) }}. With the estimate as {{ $prior }}
+                                more: {{ implode(', ', array_map(fn ($state, $share) => "{$state} {$share}\u{a0}%", $one->cue->states,
+                                $tally->percentages($one->cue, $one->rule))) }}.</span>@can('manage')<form method="post"
+                                action="{{ route('genes.change') }}" class="d-inline" data-module="once">@csrf<input type="hidden"
+                                name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden"
+                                name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="rule"
+                                value="{{ $one->key() }}"><input type="hidden" name="chances"
+                                value="{{ implode(', ', $tally->percentages($one->cue, $one->rule)) }}"><button class="button slim"
+                                type="submit">Use these chances</button></form>@endcan @endif
                             @if ($one->others() !== '')<span class="small soft d-block">Changed by {{ $one->others() }}.</span>@endif
-                            @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}. @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue'] ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach @endcan</span>@endif</li>
+                            @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}.
+                                @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue']
+                                ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out
+                                kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach
+                                @endcan</span>@endif</li>
                     @endforeach
                 </ul>
                 @if (Gate::allows('manage') && $cues !== [])
-                    <details class="mt-2" @if ($errors->hasAny('rule', 'chances')) open @endif><summary>Other chances, from what you have seen</summary>
-                        <form method="post" action="{{ route('genes.change') }}" class="mt-2" data-module="once">@csrf<input type="hidden" name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-                            <x-choice name="rule" label="Cue" :value="old('rule')" :options="array_combine(array_map(fn ($one) => $one->key(), $cues), array_map(fn ($one) => $one->cue->name.', '.$one->rule->text().': '.implode(', ', $one->cue->states), $cues))"/>
-                            <x-field name="chances" label="Percentage of each state, in that order" :value="old('chances')" placeholder="10, 20, 70"/>
+                    <details class="mt-2" @if ($errors->hasAny('rule', 'chances')) open @endif><summary>Other chances, from what you have
+                        seen</summary>
+                        <form method="post" action="{{ route('genes.change') }}" class="mt-2" data-module="once">@csrf<input type="hidden"
+                            name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden"
+                            name="form_token" value="{{ Str::uuid() }}">
+                            <x-choice name="rule" label="Cue" :value="old('rule')"
+                                :options="array_combine(array_map(fn ($one) => $one->key(), $cues),
+                                array_map(fn ($one) => $one->cue->name.', '.$one->rule->text().': '.implode(', ', $one->cue->states),
+                                $cues))"/>
+                            <x-field name="chances" label="Percentage of each state, in that order" :value="old('chances')"
+                                placeholder="10, 20, 70"/>
                             <div class="mt-2"><button class="button" type="submit">Use these</button></div></form></details>
                 @endif
-                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts. What you see on animals that are confirmed by a laboratory, by their young, or grown, stands beside them.</p>
+                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts. What you see on animals that are
+                    confirmed by a laboratory, by their young, or grown, stands beside them.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">
-                    @foreach ($page->lookAlikes() as $set)<li><strong>{{ $page->names(array_values(array_diff($set->members, [$allele->key]))) }}</strong> <span class="soft small">{{ ['one' => 'one copy', 'two' => 'two copies', 'visual' => 'visuals'][$set->copies] ?? $set->copies }}, {{ $set->stage === 'all' ? 'at any age' : $set->stage }}</span><br><span class="small">{{ $set->text }}</span></li>@endforeach
+                    @foreach ($page->lookAlikes() as $set)<li><strong>{{ $page->names(array_values(array_diff($set->members,
+                        [$allele->key]))) }}</strong> <span class="soft small">{{ ['one' => 'one copy', 'two' => 'two copies',
+                        'visual' => 'visuals'][$set->copies] ?? $set->copies }}, {{ $set->stage === 'all' ? 'at any age'
+                        : $set->stage }}</span><br><span class="small">{{ $set->text }}</span></li>@endforeach
                 </ul></section>
             @endif
             @if ($page->masks() !== [] || $page->interactions() !== [])
                 <section class="sheet"><div class="head"><h2>With other genes</h2></div><ul class="plain">
-                    @foreach ($page->masks() as $mask)<li class="small"><span class="tag doubt">hides others</span> {{ $mask->text }}</li>@endforeach
-                    @foreach ($page->interactions() as $interaction)<li class="small"><strong>{{ $page->names(array_values(array_diff($interaction->alleles, [$allele->key]))) }}</strong>: {{ $interaction->text }}</li>@endforeach
+                    @foreach ($page->masks() as $mask)<li class="small"><span class="tag doubt">hides others</span>
+                        {{ $mask->text }}</li>@endforeach
+                    @foreach ($page->interactions() as $interaction)<li
+                        class="small"><strong>{{ $page->names(array_values(array_diff($interaction->alleles, [$allele->key]))) }}</strong>:
+                        {{ $interaction->text }}</li>@endforeach
                 </ul></section>
             @endif
             @foreach ($page->claims() as $claim)
                 <section class="sheet">
                     <div class="head"><h2>{{ $claim->question }}</h2><span class="tag doubt">disputed</span></div>
                     <ul class="plain">
-                        @foreach ($claim->schools as $school)<li><strong>{{ $school->name }}</strong>@if ($school->key === $claim->default) <span class="tag">default choice</span>@endif<br><span class="small">{{ $school->effect }} <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
+                        @foreach ($claim->schools as $school)<li><strong>{{ $school->name }}</strong>@if ($school->key === $claim->default)
+                            <span class="tag">default choice</span>@endif<br><span class="small">{{ $school->effect }}
+                            <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
                     </ul>
                     <p class="small soft mb-0 mt-2">{{ $claim->whyDefault }} The choice stands on every pairing that it touches.</p>
                 </section>

@@ -1,3 +1,6 @@
-<p>A het that was sold to you is a claim. Breeding it to one that shows the gene is the test: each normal young makes carrying less likely, and a single visual one settles it.</p>
-<p><strong>Worked:</strong> a 66 % het that gave four young with a visual mate, none of them visual, still carries with {{ $say->percent($worked->stillCarries($before, 4)) }}; after six, with {{ $say->percent($worked->stillCarries($before, 6)) }}.</p>
-<p class="mb-0">Every clutch re-reads all relatives, not only its parents. Bad luck is measured too: how many such clutches do as badly stands beside the count.</p>
+<p>A het that was sold to you is a claim. Breeding it to one that shows the gene is the test: each normal young makes carrying less likely,
+    and a single visual one settles it.</p>
+<p><strong>Worked:</strong> a 66 % het that gave four young with a visual mate, none of them visual, still carries with
+    {{ $say->percent($worked->stillCarries($before, 4)) }}; after six, with {{ $say->percent($worked->stillCarries($before, 6)) }}.</p>
+<p class="mb-0">Every clutch re-reads all relatives, not only its parents. Bad luck is measured too: how many such clutches do as badly
+    stands beside the count.</p>

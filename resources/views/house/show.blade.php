@@ -8,14 +8,19 @@
         <fieldset class="bare" @disabled(! $may)>
         <div class="stack">
         <section class="sheet">
-            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason first. Refuse: do not note such a pairing as planned.</span></div>
+            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason
+                first. Refuse: do not note such a pairing as planned.</span></div>
             <div class="rule-grid">
                 @foreach ($lists->houseStances($catalogue) as $key => $entry)
                     <fieldset class="rule">
                         <legend>{{ $entry['label'] }}</legend>
                         <div class="choices stances">
                             @foreach ($lists->stances() as $stance)
-                                <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? '' : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? '' : $stances[$key]->value) === ($stance === $entry['default'] ? '' : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small> default</small>@endif</span></label>
+                                <label><input type="radio" name="stances[{{ $key }}]" value="{{ $stance === $entry['default'] ? ''
+                                    : $stance->value }}" @checked(old("stances.{$key}", $stances[$key] === $entry['default'] ? ''
+                                    : $stances[$key]->value) === ($stance === $entry['default'] ? ''
+                                    : $stance->value))><span>{{ $stance->value }}@if ($stance === $entry['default'])<small>
+                                    default</small>@endif</span></label>
                             @endforeach
                         </div>
                         <p class="hint mb-0">{{ $entry['hint'] }}</p>
@@ -23,23 +28,27 @@
                     </fieldset>
                 @endforeach
             </div>
-            <p class="soft small mb-0 mt-3">This is record keeping, not veterinary advice. For an ailing or malformed animal ask a reptile veterinarian, and mind your local law on keeping, breeding and selling.</p>
+            <p class="soft small mb-0 mt-3">This is record keeping, not veterinary advice. For an ailing or malformed animal ask a reptile
+                veterinarian, and mind your local law on keeping, breeding and selling.</p>
         </section>
         <section class="sheet">
             <div class="head"><h2>Ready to breed</h2></div>
             <div class="four">
                 @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(str_starts_with($key, 'error_'))
-                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
+                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))"
+                        :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>How often records are wrong</h2><span class="soft small">weighs the explanations where young hatched that the records exclude</span></div>
+            <div class="head"><h2>How often records are wrong</h2><span class="soft small">weighs the explanations where young hatched that
+                the records exclude</span></div>
             <div class="four">
                 @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(! str_starts_with($key, 'error_'))
-                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))" :hint="$number['hint']" inputmode="numeric"/>
+                    <x-field :name="$key" :label="$number['label']" :unit="$number['unit']" :value="old($key, $house->number($key))"
+                        :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>
         </section>
@@ -50,36 +59,50 @@
                     <fieldset class="rule">
                         <legend>{{ $choice['label'] }}</legend>
                         @foreach ($choice['options'] as $value => [$words, $argument])
-                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}" @checked(old($key, $house->simple($key)) === (string) $value)> <span><strong>{{ $words }}</strong>@if ($value === $choice['default']) <span class="tag">default</span>@endif <span class="soft small d-block">{{ $argument }}</span></span></label>
+                            <label class="option"><input type="radio" name="{{ $key }}" value="{{ $value }}"
+                                @checked(old($key, $house->simple($key)) === (string) $value)>
+                                <span><strong>{{ $words }}</strong>@if ($value === $choice['default'])
+                                <span class="tag">default</span>@endif
+                                <span class="soft small d-block">{{ $argument }}</span></span></label>
                         @endforeach
                     </fieldset>
                 @endforeach
                 <div class="rule stack">
                     <x-field name="currency" label="Currency" :value="old('currency', $house->currency())" maxlength="6"/>
-                    <x-field name="number_pattern" label="Numbers of animals" :value="old('number_pattern', $house->numberPattern())" maxlength="30" hint="{000} counts with as many digits; {year} and {yy} are the year of hatching. For example {yy}-{000}."/>
+                    <x-field name="number_pattern" label="Numbers of animals" :value="old('number_pattern', $house->numberPattern())"
+                        maxlength="30" hint="{000} counts with as many digits; {year} and {yy} are the year of hatching. For example
+                            {yy}-{000}."/>
                 </div>
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Facts that keepers dispute</h2><span class="soft small">The choice changes odds everywhere; a pairing page can still be asked under another.</span></div>
+            <div class="head"><h2>Facts that keepers dispute</h2><span class="soft small">The choice changes odds everywhere; a pairing page
+                can still be asked under another.</span></div>
             <div class="stack">
                 @foreach ($catalogue->claims as $claim)
                     <div class="field">
                         <label for="school-{{ $claim->key }}">{{ $claim->question }}</label>
                         <select class="input" id="school-{{ $claim->key }}" name="schools[{{ $claim->key }}]">
-                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}" @selected(old("schools.{$claim->key}", $house->schools()[$claim->key] ?? '') === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}: {{ $school->effect }}{{ $school->key === $claim->default ? ' (default)' : '' }}</option>@endforeach
+                            @foreach ($claim->schools as $school)<option value="{{ $school->key === $claim->default ? '' : $school->key }}"
+                                @selected(old("schools.{$claim->key}", $house->schools()[$claim->key]
+                                ?? '') === ($school->key === $claim->default ? '' : $school->key))>{{ $school->name }}:
+                                {{ $school->effect }}{{ $school->key === $claim->default ? ' (default)' : '' }}</option>@endforeach
                         </select>
-                        <span class="hint">@foreach ($claim->schools as $school)<em>{{ $school->name }}:</em> {{ $school->argument }} @endforeach</span>
+                        <span class="hint">@foreach ($claim->schools as $school)<em>{{ $school->name }}:</em> {{ $school->argument }}
+                            @endforeach</span>
                         <x-field-error :id="'claim-'.$claim->key" :message="$errors->first('schools.'.$claim->key)"/>
                     </div>
                 @endforeach
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Words that several genes share</h2><span class="soft small">Without a choice Destino asks each time, and never guesses.</span></div>
+            <div class="head"><h2>Words that several genes share</h2><span class="soft small">Without a choice Destino asks each time, and
+                never guesses.</span></div>
             <div class="four">
                 @foreach ($catalogue->sharedLines() as $shared)
-                    <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me" :value="old('lines.'.$shared->name, $house->lines()[$shared->name] ?? '')" :options="array_combine($shared->choices, $shared->choices)"/>
+                    <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me"
+                        :value="old('lines.'.$shared->name, $house->lines()[$shared->name] ?? '')"
+                        :options="array_combine($shared->choices, $shared->choices)"/>
                 @endforeach
             </div>
         </section>

@@ -3,19 +3,33 @@
     <form method="get" class="sheet" action="{{ route('looks.compare') }}">
         <div class="compare-fields">
             @foreach (range(0, max(1, min(5, count($comparison->texts)))) as $i)
-                <div class="field"><label for="genes-{{ $i }}">{{ $i === 0 ? 'Genotype' : 'and' }}</label><input class="input" id="genes-{{ $i }}" name="genes[]" value="{{ $comparison->texts[$i] ?? '' }}" maxlength="300" spellcheck="false" autocapitalize="off" placeholder="{{ ['Pastel', 'Pastel Enchi', 'Super Pastel', 'Clown', 'Pastel Clown', 'Normal'][$i] }}" @if (isset($comparison->errors[$i])) aria-invalid="true" aria-describedby="genes-{{ $i }}-error" @endif><x-field-error :id="'genes-'.$i.'-error'" :message="$comparison->errors[$i] ?? null"/></div>
+                <div class="field"><label for="genes-{{ $i }}">{{ $i === 0 ? 'Genotype' : 'and' }}</label><input class="input"
+                    id="genes-{{ $i }}" name="genes[]" value="{{ $comparison->texts[$i] ?? '' }}" maxlength="300" spellcheck="false"
+                    autocapitalize="off" placeholder="{{ ['Pastel', 'Pastel Enchi', 'Super Pastel', 'Clown', 'Pastel Clown',
+                    'Normal'][$i] }}" @if (isset($comparison->errors[$i])) aria-invalid="true" aria-describedby="genes-{{ $i }}-error"
+                    @endif><x-field-error :id="'genes-'.$i.'-error'" :message="$comparison->errors[$i] ?? null"/></div>
             @endforeach
         </div>
         <x-field-error id="genes-error" :message="$comparison->errors[6] ?? null"/>
         <div class="row-flow mt-2">
-            <label>as <select class="input slim" name="age">@foreach (['' => 'grown animals', 'yearling' => 'yearlings', 'hatchling' => 'hatchlings'] as $value => $words)<option value="{{ $value }}" @selected(($comparison->query()['age'] ?? '') === $value)>{{ $words }}</option>@endforeach</select></label>
-            <label>individual <select class="input slim" name="individual">@foreach (['' => 'the typical one', '1' => 'one', '2' => 'another', '3' => 'a third', '4' => 'a fourth'] as $value => $words)<option value="{{ $value }}" @selected((string) ($comparison->query()['individual'] ?? '') === (string) $value)>{{ $words }}</option>@endforeach</select></label>
+            <label>as <select class="input slim" name="age">@foreach (['' => 'grown animals', 'yearling' => 'yearlings',
+                'hatchling' => 'hatchlings'] as $value => $words)<option value="{{ $value }}"
+                @selected(($comparison->query()['age'] ?? '') === $value)>{{ $words }}</option>@endforeach</select></label>
+            <label>individual <select class="input slim" name="individual">@foreach (['' => 'the typical one', '1' => 'one',
+                '2' => 'another', '3' => 'a third', '4' => 'a fourth'] as $value => $words)<option value="{{ $value }}"
+                @selected((string) ($comparison->query()['individual']
+                ?? '') === (string) $value)>{{ $words }}</option>@endforeach</select></label>
             <button class="button main" type="submit">Compare</button>
             <span class="soft small">Two to six. “Normal” is the wild type.</span>
         </div>
     </form>
     @if ($comparison->looks() === [])
-        <section class="empty mt-3"><p class="answer">See what a gene does.</p><p class="soft">Type genotypes as you say them; each is drawn and held against the first, in words. Try <a href="{{ route('looks.compare', ['genes' => ['Normal', 'Pastel', 'Super Pastel']]) }}">Normal, Pastel and Super Pastel</a>, <a href="{{ route('looks.compare', ['genes' => ['Mojave', 'Lesser', 'Mocha']]) }}">Mojave, Lesser and Mocha</a>, or <a href="{{ route('looks.compare', ['genes' => ['Clown', 'Leopard Clown', 'Pastel Leopard Clown']]) }}">what Leopard does to a Clown</a>.</p></section>
+        <section class="empty mt-3"><p class="answer">See what a gene does.</p><p class="soft">Type genotypes as you say them; each is drawn
+            and held against the first, in words. Try
+            <a href="{{ route('looks.compare', ['genes' => ['Normal', 'Pastel', 'Super Pastel']]) }}">Normal, Pastel and Super Pastel</a>,
+            <a href="{{ route('looks.compare', ['genes' => ['Mojave', 'Lesser', 'Mocha']]) }}">Mojave, Lesser and Mocha</a>, or
+            <a href="{{ route('looks.compare', ['genes' => ['Clown', 'Leopard Clown', 'Pastel Leopard Clown']]) }}">what Leopard does to a
+            Clown</a>.</p></section>
     @else
         <section class="sheet mt-3 edge-to-edge" aria-label="Side by side">
             @foreach ($comparison->looks() as $i => $look)
@@ -27,12 +41,15 @@
                         @else<span class="soft">the same to the eye, as far as we know</span>@endif
                         @if ($comparison->isHardToTell($i))<span class="tag doubt">hard to tell apart</span>@endif
                         @if ($look->hidden !== [])<span class="soft small">Hidden in it: {{ implode(', ', $look->hidden) }}.</span>@endif
-                        @if ($look->sureness->value !== 'known')<span class="soft small">{{ $look->sureness->value === 'unknown' ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif
-                        @foreach ($comparison->without($i) as [$gene, $query])<a class="quiet small" href="{{ route('looks.compare', $query) }}">without {{ $gene }}</a>@endforeach
+                        @if ($look->sureness->value !== 'known')<span class="soft small">{{ $look->sureness->value === 'unknown'
+                            ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif
+                        @foreach ($comparison->without($i) as [$gene, $query])<a class="quiet small"
+                            href="{{ route('looks.compare', $query) }}">without {{ $gene }}</a>@endforeach
                     </figcaption>
                 </figure>
             @endforeach
-            <p class="soft small mb-0">A scheme: the skin laid flat, the back in the middle, the belly edges outside, the head at the left. Real animals vary; choose another individual above.</p>
+            <p class="soft small mb-0">A scheme: the skin laid flat, the back in the middle, the belly edges outside, the head at the left.
+                Real animals vary; choose another individual above.</p>
         </section>
     @endif
 </x-station>

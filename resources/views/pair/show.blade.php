@@ -8,7 +8,12 @@
     <div class="stack">
         @if ($page || ($mates && $mates->error === null))
             <details class="sheet fold" id="ask">
-                <summary><span class="fold-line">@foreach (['sire' => 'male', 'dam' => 'female'] as $role => $sex)<x-icon :name="'gender-'.$sex"/> <strong>{{ $inquiry->called($role) }}</strong>@if ($inquiry->nameOf($role) !== '') <span class="soft fold-genes">{{ Str::limit($inquiry->$role, 60) }}</span>@endif @if ($loop->first)× @endif @endforeach <span class="soft">{{ $inquiry->target === '' ? '' : 'wanted '.$inquiry->target.', ' }}{{ $inquiry->eggs }} {{ Str::plural('egg', (int) $inquiry->eggs) }}</span></span><span class="button fold-open no-print">Change</span></summary>
+                <summary><span class="fold-line">@foreach (['sire' => 'male', 'dam' => 'female'] as $role => $sex)<x-icon
+                    :name="'gender-'.$sex"/> <strong>{{ $inquiry->called($role) }}</strong>@if ($inquiry->nameOf($role) !== '')
+                    <span class="soft fold-genes">{{ Str::limit($inquiry->$role, 60) }}</span>@endif @if ($loop->first)× @endif @endforeach
+                    <span class="soft">{{ $inquiry->target === '' ? '' : 'wanted '.$inquiry->target.', ' }}{{ $inquiry->eggs }}
+                    {{ Str::plural('egg', (int) $inquiry->eggs) }}</span></span><span
+                    class="button fold-open no-print">Change</span></summary>
                 @include('pair.ask', ['class' => ''])
             </details>
         @else

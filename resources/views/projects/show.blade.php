@@ -22,7 +22,8 @@
         @endif
         @if ($path !== null)
             <section class="sheet">
-                <div class="head"><h2>The path</h2><span class="soft small">the best single way with what the plan buys; the plan takes what luck
+                <div class="head"><h2>The path</h2><span class="soft small">the best single way with what the plan buys; the plan takes what
+                    luck
                     brings besides</span></div>
                 <x-river :river="$page->river($routes[$path])" :label="$routes[$path]['name']" :letter="chr(65 + $path)" :$drawings/>
             </section>
@@ -34,7 +35,8 @@
             <x-fold name="Other choices" :fact="$folds->choicesFact()" id="choices">@include('projects.parts.choices')</x-fold>
         @endif
         <x-fold name="What happened so far" :fact="$folds->soFarFact()" id="so-far">@include('projects.parts.so-far')</x-fold>
-        <x-fold name="What this rests on" :fact="$folds->basisFact()" id="basis" :open="$folds->isLimited()">@include('projects.parts.basis')</x-fold>
+        <x-fold name="What this rests on" :fact="$folds->basisFact()" id="basis"
+            :open="$folds->isLimited()">@include('projects.parts.basis')</x-fold>
     </div>
     {{ $drawings->symbols() }}
 </x-station>

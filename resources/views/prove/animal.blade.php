@@ -1,16 +1,26 @@
 <x-station :title="$animal->name.': the evidence'" station="prove" crumb="Prove" :crumb-link="route('prove')">
     <x-slot:actions><a class="button" href="{{ route('animals.show', $animal) }}">Record</a></x-slot:actions>
     <div class="stack">
-    <section class="sheet"><p class="soft mb-1">What is believed now, from statements, parents, young and all other relatives</p><p class="answer mb-0">{{ $text }}</p></section>
+    <section class="sheet"><p class="soft mb-1">What is believed now, from statements, parents, young and all other relatives</p>
+        <p class="answer mb-0">{{ $text }}</p></section>
     @forelse ($evidence as $one)
         <section class="sheet">
-            <div class="head"><h2>{{ count($one['evidence']->question->answers()) > 1 ? $one['evidence']->question->words() : array_key_first($one['evidence']->question->answers()).', for sure' }}</h2>@if (count($one['evidence']->question->answers()) > 1 && $animal->sex)<a class="button slim" href="{{ route('prove.design', [$animal, $one['evidence']->question->group->key]) }}">What would prove it</a>@endif</div>
+            <div class="head"><h2>{{ count($one['evidence']->question->answers()) > 1 ? $one['evidence']->question->words()
+                : array_key_first($one['evidence']->question->answers()).', for sure'
+                    }}</h2>@if (count($one['evidence']->question->answers()) > 1
+                && $animal->sex)<a class="button slim"
+                href="{{ route('prove.design', [$animal, $one['evidence']->question->group->key]) }}">What would prove it</a>@endif</div>
             <ol class="waterfall">
                 @foreach ($one['steps'] as $step)
-                    <li><div class="row-flow"><strong>{{ $step['label'] }}</strong><span class="soft small">{{ $step['note'] }}</span>@if ($step['without'])<span class="soft small ms-auto">without it: {{ $step['without'] }}</span>@endif</div><x-shares :shares="$step['shares']"/><span class="small">{{ $say->shares($step['shares']) }}</span></li>
+                    <li><div class="row-flow"><strong>{{ $step['label'] }}</strong><span
+                        class="soft small">{{ $step['note'] }}</span>@if ($step['without'])<span class="soft small ms-auto">without it:
+                        {{ $step['without'] }}</span>@endif</div><x-shares :shares="$step['shares']"/><span
+                        class="small">{{ $say->shares($step['shares']) }}</span></li>
                 @endforeach
             </ol>
-            @if ($one['evidence']->statements() !== [])<p class="soft small mb-0 mt-2">Statements of its own that it rests on: @foreach ($one['evidence']->statements() as $statement){{ $statement['text'] }} (without it: {{ $statement['without'] }}){{ $loop->last ? '.' : '; ' }}@endforeach</p>@endif
+            @if ($one['evidence']->statements() !== [])<p class="soft small mb-0 mt-2">Statements of its own that it rests on:
+                @foreach ($one['evidence']->statements() as $statement){{ $statement['text'] }} (without it:
+                {{ $statement['without'] }}){{ $loop->last ? '.' : '; ' }}@endforeach</p>@endif
         </section>
     @empty
         <section class="sheet"><p class="mb-0">Nothing here is in doubt, and no clutch has changed anything.</p></section>

@@ -1,10 +1,12 @@
 <x-station title="Racks" station="house">
-    <x-slot:actions><a class="button" href="{{ route('animals.index', ['view' => 'rack']) }}"><x-icon name="grid"/>See the racks</a></x-slot:actions>
+    <x-slot:actions><a class="button" href="{{ route('animals.index', ['view' => 'rack']) }}"><x-icon name="grid"/>See the
+        racks</a></x-slot:actions>
     <x-house-tabs here="racks"/>
     <div class="two">
         <section class="sheet">
             <div class="head"><h2>Your racks</h2></div>
-            @if ($racks->isEmpty())<p class="soft mb-0">No racks yet. Build them as they stand in the room: rows from the top, tubs from the left. Then every animal has a place, and rounds follow it.</p>@endif
+            @if ($racks->isEmpty())<p class="soft mb-0">No racks yet. Build them as they stand in the room: rows from the top, tubs from the
+                left. Then every animal has a place, and rounds follow it.</p>@endif
             <ul class="plain">
                 @foreach ($racks as $rack)<x-rack-line :rack="$rack"/>@endforeach
             </ul>

@@ -10,7 +10,8 @@
         @foreach ($now->purchases() as $buy)
             <li class="drawn-row"><span class="drawn" aria-hidden="true">{{ $drawings->ofGenes($buy['genes']) }}</span>
                 <span><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
-                <span class="soft d-block">@can('money')for {{ $house->money($buy['cents']) }}@endcan{{ $when($buy['from']) }}</span></span></li>
+                <span class="soft d-block">@can('money')for
+                    {{ $house->money($buy['cents']) }}@endcan{{ $when($buy['from']) }}</span></span></li>
         @endforeach
     </ul>
 @endif
@@ -19,7 +20,8 @@
     <ul class="plain">
         @foreach ($now->matings() as $mating)
             <li class="drawn-row">
-                <span class="drawn is-pair" aria-hidden="true">{{ $drawings->ofAnimal($mating['sire']) }}{{ $drawings->ofAnimal($mating['dam']) }}</span>
+                <span class="drawn is-pair"
+                    aria-hidden="true">{{ $drawings->ofAnimal($mating['sire']) }}{{ $drawings->ofAnimal($mating['dam']) }}</span>
                 <span>
                     @if ($mating['link'])
                         <a href="{{ $mating['link'] }}"><strong>{{ $mating['pair'] }}</strong></a>

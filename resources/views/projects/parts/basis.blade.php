@@ -33,8 +33,10 @@
         <li>{{ $one['label'] }}: <strong>{{ $one['figure'] }}</strong> <span class="soft small">{{ $one['source'] }}</span></li>
     @endforeach
 </ul>
-<p class="soft small mb-0 mt-2">A season is a year: pairing in its winter, hatching in its summer. Young are kept by what is seen, never by genotype;
-    an uncertain founder is one animal all along. What a white or dark form hides is not read: young in which it hides something that differs are
+<p class="soft small mb-0 mt-2">A season is a year: pairing in its winter, hatching in its summer. Young are kept by what is seen, never by
+    genotype;
+    an uncertain founder is one animal all along. What a white or dark form hides is not read: young in which it hides something that
+        differs are
     not built on. Crosses that your house rules refuse are not planned.
     @if ($plan?->given)<a href="{{ route('plans.given', $plan) }}"
         title="destino-project/1: bin/destino plan makes the same plan of it">The plan as a document</a>@endif</p>

@@ -10,7 +10,8 @@
     @endfor
     @foreach ($chart->curves() as $i => $curve)
         <polygon class="band tone-{{ $i }}" points="{{ $curve['band'] }}"/>
-        <polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/>
+        <polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash'])
+            stroke-dasharray="{{ $curve['dash'] }}" @endif/>
         <text class="curve-name" x="{{ $curve['end'][0] + 6 }}" y="{{ $curve['end'][1] + 4 }}">{{ $i === 0 ? 'all' : chr(64 + $i) }}</text>
     @endforeach
     @if ($money['most'] > 0)
@@ -20,7 +21,8 @@
             <text x="38" y="68" text-anchor="end">{{ $house->money(0) }}</text>
             <text x="38" y="14" text-anchor="end">{{ $house->money((int) round(100 * $money['most'])) }}</text>
             @foreach ($money['curves'] as $i => $curve)
-                <polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash']) stroke-dasharray="{{ $curve['dash'] }}" @endif/>
+                <polyline class="curve-line tone-{{ $i }}" points="{{ $curve['points'] }}" @if ($curve['dash'])
+                    stroke-dasharray="{{ $curve['dash'] }}" @endif/>
             @endforeach
         </g>
     @endif

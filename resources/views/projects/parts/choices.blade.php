@@ -7,8 +7,10 @@
             <tbody>
                 @foreach ($folds->differing() as $one)
                     <tr>
-                        <td>@if ($one['question'])<span class="soft small d-block">{{ $one['question'] }}</span>@endif<strong>{{ $one['choice'] }}</strong></td>
-                        <td class="num">{{ $one['median'] === null ? ($one['by_horizon'] === null ? 'no way' : 'later') : $page->year($one['median']) }}</td>
+                        <td>@if ($one['question'])<span
+                            class="soft small d-block">{{ $one['question'] }}</span>@endif<strong>{{ $one['choice'] }}</strong></td>
+                        <td class="num">{{ $one['median'] === null ? ($one['by_horizon'] === null ? 'no way' : 'later')
+                            : $page->year($one['median']) }}</td>
                         <td class="num">{{ $one['by_horizon'] === null ? '' : $say->share($one['by_horizon']) }}</td>
                         <td class="num">{{ $seesMoney ? $house->money((int) round(100 * $one['money'])) : '' }}</td>
                     </tr>
@@ -28,13 +30,15 @@
             <tbody>
                 @foreach ($page->result->pairs as $pair)
                     <tr>
-                        <td data-label="Pairing"><a href="{{ $page->pairLink($pair) }}">{{ $page->named($pair['sire']) }} × {{ $page->named($pair['dam']) }}</a></td>
+                        <td data-label="Pairing"><a href="{{ $page->pairLink($pair) }}">{{ $page->named($pair['sire']) }} ×
+                            {{ $page->named($pair['dam']) }}</a></td>
                         <td class="num" data-label="Target, an egg">{{ $page->odds($pair['now']) }}</td>
                         <td class="num" data-label="Carries all, an egg">{{ $page->odds($pair['next']) }}</td>
                         <td class="num" data-label="Ready">{{ ($pair['ready'] ?? 1) === 1 ? 'now' : $page->year($pair['ready']) }}</td>
                         <td class="num" data-label="F">{{ $pair['inbreeding'] ?? '' }}</td>
                         <td data-label="House rules">@if (($pair['stance'] ?? 'inform') !== 'inform')<span
-                            @class(['tag', 'dead' => $pair['stance'] === 'refuse', 'doubt' => $pair['stance'] === 'warn'])>{{ $pair['stance'] }}</span>@endif</td>
+                            @class(['tag', 'dead' => $pair['stance'] === 'refuse',
+                                'doubt' => $pair['stance'] === 'warn'])>{{ $pair['stance'] }}</span>@endif</td>
                         <td class="small" data-label="Serves as well">{{ implode(', ', $pair['serves'] ?? []) }}</td>
                     </tr>
                 @endforeach
@@ -52,7 +56,8 @@
                 @foreach ($page->notes()->influence() as $one)
                     <tr><td>{{ $one['label'] }}</td>
                         @foreach ([$one['low'], $one['high']] as $end)
-                            <td class="num"><strong>{{ $end['gives'] }}</strong><span class="soft small d-block text-wrap">{{ $end['figure'] }}</span></td>
+                            <td class="num"><strong>{{ $end['gives'] }}</strong><span
+                                class="soft small d-block text-wrap">{{ $end['figure'] }}</span></td>
                         @endforeach
                     </tr>
                 @endforeach

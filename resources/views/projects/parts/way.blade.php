@@ -2,16 +2,19 @@
     <h3>{{ chr(65 + $i) }} {{ $route['name'] }}</h3>
     <p class="soft small">{{ $route['why'] }}{{ $i > 0 ? ' Against A: '.$page->against($i).'.' : '' }}</p>
     @if ($page->closeness($route['inbreeding'], $house->relatednessLimit()) !== null)
-        <p class="field-error mt-0"><x-icon name="diagram-3"/><span>{{ $page->closeness($route['inbreeding'], $house->relatednessLimit()) }}</span></p>
+        <p class="field-error mt-0"><x-icon name="diagram-3"/><span>{{ $page->closeness($route['inbreeding'],
+            $house->relatednessLimit()) }}</span></p>
     @endif
     @if ($i !== $path)<x-river :river="$page->river($route)" :label="$route['name']" :letter="chr(65 + $i)" :$drawings/>@endif
     <ol class="steps mt-2">
         @foreach ($route['steps'] as $step)
             <li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}:
                 {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg;
-                {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex'] ?? 'of either sex') }}
+                {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex']
+                    ?? 'of either sex') }}
                 @foreach ($step['buy'] as $buy)
-                    ; to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}{{ $seesMoney ? ', '.$house->money((int) round(100 * $buy['price'])) : '' }}
+                    ; to buy: {{ $buy['sex'] }} {{ $buy['genes'] }}{{ $seesMoney ? ', '.$house->money((int) round(100 * $buy['price']))
+                        : '' }}
                 @endforeach
                 @foreach ($step['cautions'] ?? [] as $caution)
                     <span class="d-block soft small"><x-icon name="exclamation-triangle"/> {{ $caution }}</span>
@@ -25,7 +28,8 @@
                                 <select class="input slim" id="keep-{{ $i }}-{{ $loop->index }}" name="count">
                                     <option value="">as planned</option>
                                     @foreach (range(1, 6) as $count)
-                                        <option value="{{ $count }}" @selected(($project->keep[$step['keep'][0]['young']] ?? null) === $count)>{{ $count }}</option>
+                                        <option value="{{ $count }}"
+                                            @selected(($project->keep[$step['keep'][0]['young']] ?? null) === $count)>{{ $count }}</option>
                                     @endforeach
                                 </select>
                                 <button class="button slim" type="submit">Plan with it</button>

@@ -7,11 +7,13 @@
 <div class="scroll" tabindex="0" role="region" aria-label="Ways compared">
     <table class="list stacked">
         <thead><tr><th>Way</th><th class="num">Half have it by</th><th class="num">1 in 10 by</th><th class="num">9 in 10 by</th>
-            <th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th><th>Main risk</th></tr></thead>
+            <th class="num">Eggs</th><th class="num">Young kept</th><th class="num">Money</th><th class="num">F</th>
+                <th>Main risk</th></tr></thead>
         <tbody>
             @foreach ($folds->waysRows() as $row)
                 <tr>
-                    <td data-label="Way">@if ($row['link'])<a href="#{{ $row['link'] }}"><strong>{{ $row['letter'] }}</strong> {{ $row['name'] }}</a>
+                    <td data-label="Way">@if ($row['link'])<a href="#{{ $row['link'] }}"><strong>{{ $row['letter'] }}</strong>
+                        {{ $row['name'] }}</a>
                         @else<strong>{{ $row['letter'] }}</strong> {{ $row['name'] }}@endif</td>
                     @foreach (['median' => 'Half by', 'p10' => '1 in 10 by', 'p90' => '9 in 10 by'] as $key => $label)
                         <td class="num" data-label="{{ $label }}">{{ $row[$key] }}</td>

@@ -2,7 +2,8 @@
     <p class="soft small mb-0 mt-2">No longer for sale, and left out: {{ implode('; ', $gone) }}.</p>
 @endif
 @can('manage', $project)
-    <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not" data-module="once">
+    <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not"
+        data-module="once">
         @csrf
         <span class="soft">Why not</span>
         @foreach (['sire' => 'male', 'dam' => 'female'] as $role => $sex)
@@ -20,6 +21,7 @@
 @endcan
 @if ($page->tried() !== [])
     <ul class="plain mt-2">
-        @foreach ($page->tried() as $one)<li><strong>{{ $one['pair'] }}</strong> <span class="soft">{{ $one['says'] }}</span></li>@endforeach
+        @foreach ($page->tried() as $one)<li><strong>{{ $one['pair'] }}</strong>
+            <span class="soft">{{ $one['says'] }}</span></li>@endforeach
     </ul>
 @endif
