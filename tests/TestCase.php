@@ -6,6 +6,11 @@ use App\Models\Animal;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Testing\LoggedExceptionCollection;
+use Illuminate\Testing\TestResponse;
+use Tests\Support\ReadResponse;
 
 abstract class TestCase extends BaseTestCase
 {
@@ -34,5 +39,18 @@ abstract class TestCase extends BaseTestCase
     protected function made(array $values = []): Animal
     {
         return Animal::factory()->for($this->keeper(), 'keeper')->create($values);
+    }
+
+    /**
+     * @param  Response  $response
+     * @param  Request  $request
+     * @return TestResponse<Response>
+     */
+    protected function createTestResponse($response, $request): TestResponse
+    {
+        $read = ReadResponse::fromBaseResponse($response, $request);
+        $logged = LoggedExceptionCollection::class;
+
+        return $read->withExceptions($this->app->bound($logged) ? $this->app->make($logged) : new LoggedExceptionCollection);
     }
 }

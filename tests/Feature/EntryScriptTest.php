@@ -387,7 +387,7 @@ class EntryScriptTest extends TestCase
 
     private function page(string $address): string
     {
-        return (string) file_get_contents($address);
+        return \Tests\Support\ReadResponse::inOneLine((string) file_get_contents($address));
     }
 
     private function change(string $sql): int
