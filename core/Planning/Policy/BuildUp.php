@@ -59,15 +59,44 @@ final class BuildUp implements Promising
 
     public function mate(Situation $situation): array
     {
-        $served = $mated = $pairs = [];
-        foreach ($this->promises($situation) as [$sire, $dam]) {
-            if (count($pairs) >= ($this->effort->clutches ?? PHP_INT_MAX)) {
-                break;
-            }
-            if (! isset($mated[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
-                $mated[$dam->id] = true;
+        $served = $pairs = [];
+        $wishes = $this->promises($situation);
+        $most = $this->effort->clutches ?? PHP_INT_MAX;
+        foreach ($wishes as [$sire, $dam, $worth]) {
+            if (count($pairs) < $most && ! isset($pairs[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
                 $served[$sire->id] = ($served[$sire->id] ?? 0) + 1;
-                $pairs[] = [$sire, $dam];
+                $pairs[$dam->id] = [$sire, $dam, $worth];
+            }
+        }
+        foreach ($wishes as $wish) {
+            if (count($pairs) < $most && ! isset($pairs[$wish[1]->id])) {
+                $pairs = self::madeRoomFor($wish, $pairs, $wishes, $served, $this->law->femalesPerMale);
+            }
+        }
+
+        return array_map(static fn (array $pair): array => [$pair[0], $pair[1]], array_values($pairs));
+    }
+
+    /**
+     * A female who is left over gets a male who has enough females, where one of these can go to another male and both pairs
+     * together promise more.
+     *
+     * @param array{Holding, Holding, float} $wish
+     * @param array<string, array{Holding, Holding, float}> $pairs by dam
+     * @param list<array{Holding, Holding, float}> $wishes
+     * @param array<string, int> $served by sire
+     * @return array<string, array{Holding, Holding, float}> by dam
+     */
+    private static function madeRoomFor(array $wish, array $pairs, array $wishes, array &$served, int $femalesPerMale): array
+    {
+        [$sire, $dam, $worth] = $wish;
+        foreach ($wishes as [$other, $mated, $instead]) {
+            $had = $pairs[$mated->id] ?? null;
+            $isFree = ($served[$other->id] ?? 0) < $femalesPerMale;
+            if ($had !== null && $had[0]->id === $sire->id && $isFree && $worth + $instead > $had[2]) {
+                $served[$other->id] = ($served[$other->id] ?? 0) + 1;
+
+                return [$mated->id => [$other, $mated, $instead], $dam->id => $wish] + $pairs;
             }
         }
 

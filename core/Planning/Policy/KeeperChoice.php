@@ -31,7 +31,7 @@ final readonly class KeeperChoice
     private const EFFORT_RUNS = 400;
 
     /** What less effort may cost: chance by the horizon, and seasons on average. */
-    private const NEARLY = .015;
+    private const NEARLY = .01;
 
     private const LATER = .5;
 
