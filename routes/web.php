@@ -125,6 +125,7 @@ Route::post('/projects/{project}/plan', [ProjectController::class, 'replan'])->n
 Route::post('/projects/{project}/forbid', [ProjectRulesController::class, 'forbid'])->name('projects.forbid');
 Route::post('/projects/{project}/try', [ProjectRulesController::class, 'tryPair'])->name('projects.try');
 Route::post('/projects/{project}/keep', [ProjectRulesController::class, 'keep'])->name('projects.keep');
+Route::post('/projects/{project}/effort', [ProjectRulesController::class, 'effort'])->name('projects.effort');
 Route::post('/projects/{project}/pin', [ProjectRulesController::class, 'pin'])->name('projects.pin');
 Route::get('/prove', [ProveController::class, 'index'])->name('prove');
 Route::post('/prove/decisions', [ProveController::class, 'decide'])->name('prove.decide');

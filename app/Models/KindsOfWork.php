@@ -23,9 +23,9 @@ class KindsOfWork
             new RecordKind('plan', Plan::class, 'plan', [], isNumbered: false),
             new RecordKind('import', Import::class, 'list brought in', [], isNumbered: false), // of this installation, not of the animals
             new RecordKind('project', Project::class, 'project', [
-                'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'pair', 'sure'],
+                'name' => 'string', 'target' => 'string', 'horizon' => 'integer', 'wanted' => ['one', 'two', 'three', 'pair', 'sure'],
                 'weight' => 'integer', 'budget' => 'integer?', 'tubs' => 'integer?',
-                'offers' => 'array', 'assumptions' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
+                'offers' => 'array', 'assumptions' => 'object', 'aim' => 'object', 'keep' => 'object', 'most_inbreeding' => 'string?',
                 'notes' => 'string?', 'begun_on' => 'string?',
             ], lists: ['forbidden' => 'animal', 'pinned' => 'animal'], removal: Right::Manage, section: 'projects'),
             ...self::ofProof(),

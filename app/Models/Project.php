@@ -19,7 +19,8 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $target in the notation
  * @property int $horizon seasons looked ahead
- * @property string $wanted one, pair or sure (a pair that gives the target in every egg)
+ * @property string $wanted one, two, three, pair or sure (a pair that gives the target in every egg)
+ * @property array<string, mixed> $aim as Planning\Given\Aim has it
  * @property int $weight against other projects of a season
  * @property int|null $budget
  * @property int|null $tubs
@@ -42,18 +43,18 @@ class Project extends Model implements Removable
 
     protected $fillable = [
         'name', 'target', 'horizon', 'wanted', 'weight', 'budget', 'tubs', 'offers', 'assumptions', 'forbidden', 'keep', 'pinned',
-        'most_inbreeding', 'notes', 'begun_on', 'form_token',
+        'most_inbreeding', 'notes', 'begun_on', 'aim', 'form_token',
     ];
 
     protected $attributes = [
         'horizon' => 8, 'wanted' => 'one', 'weight' => 1, 'budget' => null, 'tubs' => null, 'offers' => '[]',
         'assumptions' => '[]', 'forbidden' => '[]', 'keep' => '[]', 'pinned' => '[]', 'most_inbreeding' => null, 'notes' => null,
-        'begun_on' => null, 'version' => 1, 'deleted_at' => null,
+        'begun_on' => null, 'aim' => '[]', 'version' => 1, 'deleted_at' => null,
     ];
 
     protected $casts = [
         'horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array',
-        'assumptions' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d',
+        'assumptions' => 'array', 'aim' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d',
         'version' => 'integer',
     ];
 

@@ -15,7 +15,7 @@ use App\Words\OddsWords;
 class Now
 {
     /**
-     * @param array{buy: list<array<string, mixed>>, matings: list<array<string, mixed>>, keep: list<array<string, mixed>>} $now of the plan's document
+     * @param array{buy: list<array<string, mixed>>, buy_later?: list<array<string, mixed>>, matings: list<array<string, mixed>>, keep: list<array<string, mixed>>} $now of the plan's document
      */
     public function __construct(private readonly array $now, private readonly ProjectPage $page) {}
 
@@ -28,6 +28,15 @@ class Now
                 'from' => isset($buy['from_season']) ? $this->page->year($buy['from_season'] - 1) : '',
             ],
             $this->now['buy'],
+        );
+    }
+
+    /** @return list<array{genes: string, sex: string, cents: int}> to buy in a later season, each if nothing as good has hatched by then */
+    public function later(): array
+    {
+        return array_map(
+            fn (array $buy): array => ['genes' => $buy['genes'], 'sex' => $buy['sex'], 'cents' => (int) round(100 * $buy['price'])],
+            $this->now['buy_later'] ?? [], // plans of before have none
         );
     }
 

@@ -242,7 +242,10 @@ class ProjectPage
     {
         $project = $this->project;
 
-        return $project->target.(['pair' => ', a breeding pair', 'sure' => ', a pair that gives it in every egg'][$project->wanted] ?? '')
+        return $project->target.([
+            'two' => ', two of them', 'three' => ', three of them', 'pair' => ', a breeding pair',
+            'sure' => ', a pair that gives it in every egg',
+        ][$project->wanted] ?? '').(($project->aim['early'] ?? false) === true ? ', early rather than surely' : '')
             .($project->most_inbreeding === null ? '' : ", F at most {$project->most_inbreeding}")
             .", {$project->horizon} ".($project->horizon === 1 ? 'season' : 'seasons').' ahead';
     }

@@ -18,6 +18,7 @@ use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
+use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
@@ -70,15 +71,16 @@ class Workshop
                 'female_weight' => $rules->femaleGrams, 'females_per_male' => $this->opened->house->number('females_per_male'),
             ],
         );
+        $aim = Aim::fromArray($record->aim ?? []);
         $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
 
         return new Project(
             $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon,
             $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
-            $record->wanted === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
+            Project::number($record->wanted),
             $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
             $this->opened->house->stances($this->opened->shelf->catalogue()), $record->wanted === 'sure',
-            sound: array_map(fn (array $one): float => $one['share'], $this->before()),
+            sound: array_map(fn (array $one): float => $one['share'], $this->before()), aim: $aim,
         );
     }
 
@@ -292,7 +294,7 @@ class Workshop
 
         return hash('xxh128', serialize([
             $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden,
-            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->sound,
+            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->sound, $project->aim->toArray(),
             $project->assumptions->toArray(),
             array_map(
                 fn (Founder $founder): array => [

@@ -44,6 +44,9 @@ final class PlanDocument
                 ] + ($offer->from > 1 ? ['from_season' => $offer->from] : []),
                 $answer->bought,
             ),
+            'buy_later' => array_map(fn (Founder $offer): array => [
+                'id' => $offer->id, 'genes' => $offer->genes, 'sex' => $offer->sex->value, 'price' => $offer->price,
+            ], $answer->later),
             'matings' => array_map(fn (Mating $mating): array => [
                 'sire' => $mating->sire, 'dam' => $mating->dam, 'target_an_egg' => round($mating->hit, 6),
                 'worth' => $mating->worth === null ? null : round($mating->worth, 4), 'error' => round($mating->error, 4),

@@ -49,7 +49,11 @@ final readonly class ProjectDocument
 
         return array_filter([
             'budget' => $project->budget, 'tubs' => $project->tubs, 'inbreeding' => $project->mostInbreeding?->toString(),
-            'wanted' => $project->sure ? 'sure' : ($project->wanted['any'] > 1 ? 'pair' : 'one'),
+            'wanted' => match (true) {
+                $project->sure => 'sure',
+                $project->wanted['male'] > 0 => 'pair',
+                default => [1 => 'one', 2 => 'two', 3 => 'three'][$project->wanted['any']] ?? 'one',
+            }, 'aim' => $project->aim->toArray(),
             'sound' => $sound, 'forbidden' => $project->forbidden, 'pinned' => $project->pinned, 'keep' => $project->keep,
             'stances' => array_map(static fn (Stance $stance): string => $stance->value, $project->stances),
         ], static fn (mixed $value): bool => $value !== null && $value !== []);

@@ -9,6 +9,7 @@ use Destino\Genome\Sex;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Pairing\Advice\Stance;
+use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
@@ -26,8 +27,9 @@ use Destino\Probability\Rational;
  *     price?: int|float|null, sire?: int|string|null, dam?: int|string|null, from_season?: positive-int|float}
  * @phpstan-type SoundEntry array{sire: int|string, dam: int|string, share: int|float}
  * @phpstan-type RulesEntry array{budget?: int|float|null, tubs?: int|float|null, inbreeding?: string|int|float|null,
- *     wanted?: 'one'|'pair'|'sure', sound?: list<SoundEntry>, forbidden?: list<array{int|string, int|string}>,
- *     pinned?: list<int|string>, keep?: array<string, int>, stances?: array<string, 'inform'|'warn'|'refuse'>}
+ *     wanted?: 'one'|'two'|'three'|'pair'|'sure', sound?: list<SoundEntry>, forbidden?: list<array{int|string, int|string}>,
+ *     pinned?: list<int|string>, keep?: array<string, int>, stances?: array<string, 'inform'|'warn'|'refuse'>,
+ *     aim?: array{early?: bool, tubs?: int|float, clutches?: int|float}}
  */
 final class ProjectReader
 {
@@ -55,15 +57,16 @@ final class ProjectReader
             }
         }
         $known = array_map(strval(...), array_keys($founders));
+        $aim = Aim::fromArray(array_map(static fn (mixed $one): mixed => is_float($one) ? (int) $one : $one, $rules['aim'] ?? []));
 
         return new Project(
             $this->facts->targets()->read($document['target']), array_values($founders),
             PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
             self::number($rules['budget'] ?? null), self::whole($rules['tubs'] ?? null), self::fraction($rules['inbreeding'] ?? null),
-            ($rules['wanted'] ?? 'one') === 'pair' ? ['male' => 1, 'female' => 1, 'any' => 2] : ['male' => 0, 'female' => 0, 'any' => 1],
+            Project::number($rules['wanted'] ?? 'one'),
             self::pairs($rules['forbidden'] ?? [], $known), $rules['keep'] ?? [], self::ids($rules['pinned'] ?? [], 'rules.pinned', $known),
             array_map(Stance::from(...), $rules['stances'] ?? []), ($rules['wanted'] ?? 'one') === 'sure',
-            sound: self::sound($rules['sound'] ?? [], $known),
+            sound: self::sound($rules['sound'] ?? [], $known), aim: $aim,
         );
     }
 

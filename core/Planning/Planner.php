@@ -9,6 +9,7 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Play\Outcome;
+use Destino\Planning\Policy\Play;
 use Destino\Planning\Policy\Policy;
 use Destino\Planning\Policy\RouteKeeper;
 use Destino\Planning\Search\Route;
@@ -84,7 +85,10 @@ final class Planner
 
     public function play(Route $route, int $runs, int $seed): Outcome
     {
-        return $this->policy()->playing($route->purchases, new RouteKeeper($this->policy()->law, $route))->run($runs, $seed);
+        $law = $this->policy()->law;
+
+        return (new Play($law, new RouteKeeper($law, $route), array_map(static fn (Founder $one): string => $one->id, $route->purchases)))
+            ->run($runs, $seed);
     }
 
     /** @return list<Route> different routes within the limits, the earliest expected first */

@@ -113,6 +113,30 @@ class ProjectsTest extends TestCase
         $this->assertSame([], $project->refresh()->forbidden);
     }
 
+    public function test_the_keeper_says_what_he_gives_and_what_counts_more(): void
+    {
+        $this->animals();
+        $this->post('/projects', ['offers' => '', 'first' => 'early', 'wanted' => 'two'] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        $given = fn (): array => $project->plans()->latest('id')->first()->given['rules'];
+        $this->assertSame([['early' => true], 'two'], [$given()['aim'], $given()['wanted']]);
+        $this->get("/projects/{$project->id}")->assertSee('two of them, early rather than surely')->assertDontSee('Leave it to the plan');
+
+        $this->post("/projects/{$project->id}/effort", ['tubs' => '3'])->assertSessionHasNoErrors()->assertRedirect();
+        $this->post("/projects/{$project->id}/effort", ['clutches' => '1'])->assertSessionHasNoErrors();
+        $this->assertSame(['early' => true, 'tubs' => 3, 'clutches' => 1], $given()['aim'], 'one beside the other');
+        $effort = $project->plans()->latest('id')->first()->made()->first;
+        $this->assertTrue(! $effort->buildsUp || [$effort->effort->tubs, $effort->effort->clutches] === [3, 1]);
+        $this->get("/projects/{$project->id}")->assertSee('Leave it to the plan');
+        $this->put("/projects/{$project->id}", ['offers' => '', 'first' => 'surely', 'version' => $project->refresh()->version] + self::FORM)
+            ->assertSessionHasNoErrors();
+        $this->assertSame(['tubs' => 3, 'clutches' => 1], $project->refresh()->aim, 'the form leaves what was tapped');
+
+        $this->post("/projects/{$project->id}/effort", [])->assertSessionHasNoErrors();
+        $this->assertSame([], $project->refresh()->aim);
+        $this->post("/projects/{$project->id}/effort", ['tubs' => '0'])->assertSessionHasErrors('tubs');
+    }
+
     public function test_a_pinned_animal_is_in_every_way_and_the_pin_can_be_taken_out(): void
     {
         $this->animals();

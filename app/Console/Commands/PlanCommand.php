@@ -93,6 +93,9 @@ class PlanCommand extends AnswerCommand
         foreach ($policy['now']['buy'] as $buy) {
             $this->line("  buy now: {$buy['sex']} {$buy['genes']}, {$buy['price']}");
         }
+        foreach ($policy['now']['buy_later'] as $buy) {
+            $this->line("  buy next season, if no {$buy['sex']} as good has hatched: {$buy['genes']}, {$buy['price']}");
+        }
         foreach ($policy['now']['matings'] as $mating) {
             $worth = $mating['worth'] === null
                 ? ''

@@ -8,6 +8,7 @@ use App\Collection\Opened;
 use App\Jobs\Replanning;
 use App\Models\Project;
 use App\Projects\Workshop;
+use Destino\Planning\Given\Aim;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -72,6 +73,27 @@ class ProjectRulesController extends Controller
         return redirect()->route('projects.show', $project)->with(
             'said',
             ($valid['count'] ?? null) === null ? 'How many to keep is left to the plan.' : "The plan keeps {$valid['count']} of them now.",
+        );
+    }
+
+    /** Fixes how many young are kept at one time or paired for in a season, or leaves both to the plan again, and plans anew. */
+    public function effort(Request $request, Project $project): RedirectResponse
+    {
+        $this->authorize('manage', $project);
+        $valid = $request->validate(
+            ['tubs' => ['nullable', 'integer', 'between:1,500'], 'clutches' => ['nullable', 'integer', 'between:1,500']],
+            ['tubs' => 'Keep 1 to 500.', 'clutches' => 'Pair for 1 to 500 clutches.'],
+        );
+        $own = Aim::fromArray($project->aim ?? []);
+        $whole = static fn (string $name): ?int => ($valid[$name] ?? null) === null ? null : (int) $valid[$name];
+        $isLeft = $whole('tubs') === null && $whole('clutches') === null;
+        $aim = $isLeft ? new Aim($own->early)
+            : new Aim($own->early, $whole('tubs') ?? $own->tubs, $whole('clutches') ?? $own->clutches);
+        DB::transaction(fn () => $project->update(['aim' => $aim->toArray()]));
+        Replanning::of($project, $this->opened);
+
+        return redirect()->route('projects.show', $project)->with(
+            'said', $isLeft ? 'How much you give is left to the plan. Planning again.' : 'Planning again with what you mean to give.',
         );
     }
 

@@ -13,6 +13,7 @@ use App\Models\User;
 use Closure;
 use Destino\DestinoError;
 use Destino\Genome\Sex;
+use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project as PlannedProject;
 use Illuminate\Database\Eloquent\Model;
@@ -38,7 +39,8 @@ class ProjectRequest extends RecordRequest
             'name' => ['required', 'string', 'max:80'],
             'target' => ['required', 'string', 'max:400', $this->readableTarget($shelf)],
             'horizon' => ['required', 'integer', 'between:1,'.PlannedProject::MOST_SEASONS],
-            'wanted' => ['required', Rule::in(['one', 'pair', 'sure'])],
+            'wanted' => ['required', Rule::in(['one', 'two', 'three', 'pair', 'sure'])],
+            'first' => ['nullable', Rule::in(['early', 'surely'])],
             'most_inbreeding' => ['nullable', Rule::in(self::INBREEDING)],
             'weight' => ['required', 'integer', 'between:1,9'],
             'budget' => ['nullable', 'integer', 'between:0,10000000'],
@@ -66,7 +68,7 @@ class ProjectRequest extends RecordRequest
             'name' => 'Give the project a name of at most 80 characters.',
             'target.required' => 'Type what you want, for example “Clown + Piebald”.',
             'horizon' => 'Look 1 to '.PlannedProject::MOST_SEASONS.' seasons ahead.',
-            'weight' => 'A weight is a whole number from 1 to 9.', 'budget' => 'A budget is a whole amount.',
+            'first' => 'Choose what counts more.', 'weight' => 'A weight is a whole number from 1 to 9.', 'budget' => 'A budget is a whole amount.',
             'tubs' => 'Give a whole number of tubs from 0 to 500.',
             'begun_on' => 'Give the day as year-month-day, not in the future.', 'assumptions.*' => 'Give a number.',
             'forbidden.*' => 'Choose a pair.', 'notes.max' => 'The notes have more than 10,000 characters.',
@@ -135,14 +137,19 @@ class ProjectRequest extends RecordRequest
     /** @return array<string, mixed> */
     private function values(): array
     {
+        $project = $this->route('project');
+        $own = $project instanceof Project ? Aim::fromArray($project->aim ?? []) : new Aim;
+        $isEarly = ($this->validated('first') ?? ($own->early ? 'early' : 'surely')) === 'early';
+
         return [
+            'aim' => (new Aim($isEarly, $own->tubs, $own->clutches))->toArray(),
             'offers' => array_values(array_filter(OfferLines::read((string) $this->validated('offers')), is_array(...))),
             'assumptions' => $this->assumptions(),
             'forbidden' => array_map(
                 fn (string $pair): array => array_map(intval(...), explode(':', $pair)),
                 (array) ($this->validated('forbidden') ?? []),
             ),
-        ] + $this->safe()->except(['offers', 'assumptions', 'forbidden', 'version', 'form_token']);
+        ] + $this->safe()->except(['first', 'offers', 'assumptions', 'forbidden', 'version', 'form_token']);
     }
 
     private function readableTarget(CatalogueShelf $shelf): Closure

@@ -46,12 +46,24 @@ final readonly class Project
         public array $stances = [],
         public bool $sure = false,
         public array $sound = [],
+        public Aim $aim = new Aim,
     ) {}
 
     /** Share of the young of two animals that are sound, as far as is known of these two. */
     public function soundOf(string $sire, string $dam): float
     {
         return $this->sound === [] ? 1.0 : $this->sound["{$sire} {$dam}"] ?? 1.0;
+    }
+
+    /** @return array{male: int, female: int, any: int} how many animals of the target: one, two, three or a pair; of a sure pair one */
+    public static function number(string $wanted): array
+    {
+        return match ($wanted) {
+            'pair' => ['male' => 1, 'female' => 1, 'any' => 2],
+            'two' => ['male' => 0, 'female' => 0, 'any' => 2],
+            'three' => ['male' => 0, 'female' => 0, 'any' => 3],
+            default => ['male' => 0, 'female' => 0, 'any' => 1],
+        };
     }
 
     /** @param list<Founder> $founders */
@@ -65,10 +77,16 @@ final readonly class Project
         return $this->with($this->founders, $assumptions, $this->tubs);
     }
 
-    /** The same with so many tubs for young. */
+    /** The same with so many tubs for young, whatever the keeper means to give. */
     public function withTubs(?int $tubs): self
     {
-        return $this->with($this->founders, $this->assumptions, $tubs);
+        return $this->with($this->founders, $this->assumptions, $tubs, new Aim($this->aim->early, null, $this->aim->clutches));
+    }
+
+    /** Young that are kept at one time at the most. */
+    public function tubsGiven(): ?int
+    {
+        return $this->aim->within($this->tubs);
     }
 
     /** The same without a budget, a limit of relatedness, pins or house rules: to tell which of them stands in the way. */
@@ -77,16 +95,16 @@ final readonly class Project
         return new self(
             $this->target, $this->founders, $this->assumptions, $this->horizon, $budget ? null : $this->budget, $this->tubs,
             $inbreeding ? null : $this->mostInbreeding, $this->wanted, $this->forbidden, $this->keep, $pins ? [] : $this->pinned,
-            $stances ? [] : $this->stances, $this->sure, $this->sound,
+            $stances ? [] : $this->stances, $this->sure, $this->sound, $this->aim,
         );
     }
 
     /** @param list<Founder> $founders */
-    private function with(array $founders, PlanAssumptions $assumptions, ?int $tubs): self
+    private function with(array $founders, PlanAssumptions $assumptions, ?int $tubs, ?Aim $aim = null): self
     {
         return new self(
             $this->target, $founders, $assumptions, $this->horizon, $this->budget, $tubs, $this->mostInbreeding, $this->wanted,
-            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->sound,
+            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->sound, $aim ?? $this->aim,
         );
     }
 }

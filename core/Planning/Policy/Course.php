@@ -35,6 +35,12 @@ final class Course
         $this->lastMated = $season;
     }
 
+    /** Something bought before the pairing of a season, in which spend() is still to come. */
+    public function pay(int $season, float $amount): void
+    {
+        $this->money[$season - 1] += $amount;
+    }
+
     public function spend(int $season, float $amount): void
     {
         $spent = $this->money[$season - 1] + $amount;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
+use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\Founder;
+use Destino\Planning\Given\Project;
 
 /**
  * Which keeper an answer has, and how much he gives. Building up step by step is cheap and never gives up; looking ahead in expected
@@ -35,6 +37,8 @@ final readonly class KeeperChoice
 
     private const LATER = .5;
 
+    private const LATER_WHERE_EARLY = .1;
+
     /** The largest standard error with which a loss of chance is told at all. */
     private const SURELY = .05;
 
@@ -44,7 +48,15 @@ final readonly class KeeperChoice
 
     private const SEED = 7_919;
 
-    public function __construct(private Simulation $simulation, private LookAhead $keeper) {}
+    private Project $project;
+
+    private Aim $aim;
+
+    public function __construct(private Simulation $simulation, private LookAhead $keeper)
+    {
+        $this->project = $simulation->law()->space->project;
+        $this->aim = $this->project->aim;
+    }
 
     /**
      * @param list<Founder> $bought
@@ -52,7 +64,7 @@ final readonly class KeeperChoice
      */
     public function of(array $bought, int $seed, int $work, bool $isQuick): Beginning
     {
-        if ($this->simulation->law()->space->project->keep !== []) {
+        if ($this->project->keep !== []) {
             return new Beginning; // what is kept as it is written is weighed by looking ahead
         }
         $build = $this->building($bought, new Effort);
@@ -63,7 +75,7 @@ final readonly class KeeperChoice
             return new Beginning;
         }
 
-        return new Beginning([], true, $isQuick ? new Effort : $this->least($bought, $built, $seed));
+        return new Beginning([], true, $isQuick ? new Effort($this->aim->tubs, $this->aim->clutches) : $this->least($bought, $built, $seed));
     }
 
     /**
@@ -84,9 +96,12 @@ final readonly class KeeperChoice
 
             return $other > $of + self::CLEAR_GAIN + sqrt(($of * (1 - $of) + 1 / $runs) / $runs);
         }
-        [$gain, $error] = Comparison::difference($looked, array_slice($built, 0, $runs));
+        $built = array_slice($built, 0, $runs);
+        [$gain, $error] = $this->aim->early
+            ? Comparison::sooner($looked, $built, $this->simulation->law()->horizon)
+            : Comparison::difference($looked, $built);
 
-        return $gain > max(1.5 * $error, .005);
+        return $gain > max(1.5 * $error, $this->aim->early ? .05 : .005);
     }
 
     /**
@@ -103,17 +118,18 @@ final readonly class KeeperChoice
             $lost = Comparison::difference($built, $own);
             $later = Comparison::sooner($built, $own, $this->simulation->law()->horizon);
 
-            return $lost[0] <= self::NEARLY && $lost[1] <= self::SURELY && $later[0] <= self::LATER;
+            return $lost[0] <= self::NEARLY && $lost[1] <= self::SURELY
+                && $later[0] <= ($this->aim->early ? self::LATER_WHERE_EARLY : self::LATER);
         };
-        $effort = new Effort;
-        foreach ($this->below(self::CLUTCHES, count($this->simulation->law()->space->project->founders)) as $clutches) {
+        $effort = new Effort($this->aim->tubs, $this->aim->clutches);
+        foreach ($this->below($this->aim->clutches === null ? self::CLUTCHES : [], count($this->project->founders)) as $clutches) {
             if (! $isEnough($effort->withClutches($clutches))) {
                 break;
             }
             $effort = $effort->withClutches($clutches);
         }
 
-        foreach ($this->below(self::TUBS, $this->simulation->law()->space->project->tubs ?? BuildUp::KEPT) as $tubs) {
+        foreach ($this->below($this->aim->tubs === null ? self::TUBS : [], $this->project->tubs ?? BuildUp::KEPT) as $tubs) {
             if (! $isEnough($effort->withTubs($tubs))) {
                 break;
             }

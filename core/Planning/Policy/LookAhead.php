@@ -78,9 +78,9 @@ final class LookAhead implements Promising
         if ($young === [] || $situation->season >= $this->law->horizon) {
             return $held;
         }
-        $kept = $this->project->tubs === null
+        $kept = $this->project->tubsGiven() === null
             ? [...$held, ...$this->choosing->chosen($situation, $young)]
-            : (new Tubs($this->outlooks, $this->project->tubs))->fitting($situation, [...$held, ...$young]);
+            : (new Tubs($this->outlooks, $this->project->tubsGiven()))->fitting($situation, [...$held, ...$young]);
 
         return $this->project->keep === [] ? $kept : $this->asWritten($kept, $held, $young);
     }
@@ -106,7 +106,7 @@ final class LookAhead implements Promising
         $rest = array_filter($kept, static fn (Holding $one): bool => ! isset($named[$one->id]));
         $all = [...array_values($first), ...array_values($rest)];
 
-        return $this->project->tubs === null ? $all : array_slice($all, 0, $this->project->tubs);
+        return $this->project->tubsGiven() === null ? $all : array_slice($all, 0, $this->project->tubsGiven());
     }
 
     /** The worth of a pair; its hits do not count where an animal that must be used is not behind it yet, or it is too closely related. */

@@ -41,12 +41,12 @@ final class Outlooks
                 $counts["{$animal->type} {$from}"] = min($animal->isMale ? 2 : 4, ($counts["{$animal->type} {$from}"] ?? 0) + 1);
             }
         }
-        foreach ($this->project->tubs === null ? [] : $situation->animals as $animal) {
+        foreach ($this->project->tubsGiven() === null ? [] : $situation->animals as $animal) {
             $young += $animal->isYoung && max($animal->from, $situation->season) <= $this->law->horizon ? 1 : 0;
         }
         ksort($counts);
         $weights = $this->weights($situation->found);
-        $free = $this->project->tubs === null ? null : max(0, $this->project->tubs - $young);
+        $free = $this->project->tubsGiven() === null ? null : max(0, $this->project->tubsGiven() - $young);
         $key = "{$situation->season} {$free} {$weights[0]} {$weights[1]} ".implode(';', array_keys($counts)).'|'.implode(';', $counts);
         if (! isset($this->known[$key])) {
             $held = [];

@@ -23,9 +23,13 @@ final class Play
 
     private readonly Hatchery $hatchery;
 
-    /** @param list<string> $bought ids of offers that are bought at the start */
-    public function __construct(private readonly Law $law, private readonly Keeper $keeper, private readonly array $bought = [])
-    {
+    /**
+     * @param list<string> $bought ids of offers that are bought at the start
+     * @param list<string> $later ids of offers that are bought in a later season, each if nothing of its sex is as near the target by then
+     */
+    public function __construct(
+        private readonly Law $law, private readonly Keeper $keeper, private readonly array $bought = [], private readonly array $later = [],
+    ) {
         $this->space = $law->space;
         $this->notice = new Notice($law);
         $this->hatchery = new Hatchery($law->space);
@@ -88,10 +92,11 @@ final class Play
         return $animals;
     }
 
-    public function holding(Founder $founder): Holding
+    /** @param int $season in which it comes */
+    public function holding(Founder $founder, int $season = 1): Holding
     {
         $isMale = $founder->sex === Sex::Male;
-        $first = max($founder->from, $this->space->project->assumptions->firstSeason($isMale, $founder->months, $founder->grams));
+        $first = max($founder->from, $season, $this->space->project->assumptions->firstSeason($isMale, $founder->months, $founder->grams));
 
         return new Holding(
             $founder->id, $this->law->types->of($this->space->looksOf($founder), $isMale), $isMale, $first, false,
@@ -103,7 +108,7 @@ final class Play
     {
         $project = $this->space->project;
         $animals = $this->start();
-        $states = [];
+        $states = $later = [];
         foreach ($this->owned() as $founder) {
             $states[$founder->id] = $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
             $course->money[0] += $founder->price ?? 0.0;
@@ -117,6 +122,12 @@ final class Play
             return;
         }
         for ($season = 1; $season <= $this->law->horizon; $season++) {
+            foreach ($season > 1 ? $this->boughtIn($season, $animals, $later) : [] as $founder) {
+                $later[$founder->id] = (float) $founder->price;
+                $states[$founder->id] = $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
+                $animals[] = $this->holding($founder, $season);
+                $course->pay($season, (float) $founder->price);
+            }
             $situation = new Situation($season, $animals, $course->found);
             $young = [];
             foreach ($this->keeper->mate($situation) as [$sire, $dam]) {
@@ -192,6 +203,47 @@ final class Play
 
         return $found['male'] >= $wanted['male'] && $found['female'] >= $wanted['female']
             && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
+    }
+
+    /**
+     * What is bought in this season: offers that stand nearer to the target than any animal of their sex, as far as the budget goes.
+     *
+     * @param list<Holding> $animals
+     * @param array<string, float> $already prices of what was bought so, by id
+     * @return list<Founder>
+     */
+    private function boughtIn(int $season, array $animals, array $already): array
+    {
+        $found = [];
+        foreach ($this->later === [] ? [] : $this->space->project->founders as $founder) {
+            if (! in_array($founder->id, $this->later, true) || isset($already[$founder->id]) || $founder->from > $season) {
+                continue;
+            }
+            $holding = $this->holding($founder, $season);
+            $promise = $this->law->types->promise($holding->type);
+            $isAsNear = fn (Holding $one): bool => $one->isMale === $holding->isMale && $this->law->types->promise($one->type) >= $promise - 1e-9;
+            if ($holding->from <= $this->law->horizon && array_filter([...$animals, ...array_map($this->holding(...), $found)], $isAsNear) === []
+                && $founder->price <= $this->left($already, $found) + 1e-9) {
+                $found[] = $founder;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, float> $already prices by id
+     * @param list<Founder> $found
+     * @return float what is left of the budget
+     */
+    private function left(array $already, array $found): float
+    {
+        $spent = array_sum($already);
+        foreach ([...$this->owned(), ...$found] as $founder) {
+            $spent += $founder->price ?? 0.0;
+        }
+
+        return ($this->space->project->budget ?? INF) - $spent;
     }
 
     /** @return list<Founder> those that are owned, and what is bought */

@@ -76,12 +76,22 @@ final class Policy implements Simulation
     public function answer(int $runs, int $seed, bool $quick = false, ?callable $goOn = null): Answer
     {
         $go = $goOn ?? static fn (int $done, int $of): bool => true;
+        $choice = new KeeperChoice($this, $this->keeper);
         $work = $quick ? (int) ($this->effort * self::QUICK_WORK) : $this->work();
-        $bought = $quick ? $this->buying->foreseen() : $this->buying->purchases($seed + self::CHOOSING_SEED, intdiv($work, 4));
+        $this->beginning(new Beginning);
+        $bought = $this->buying->foreseen();
+        if (! $quick && $this->buying->isOpen()) { // weighed by the keeper who is likely to play
+            $this->beginning($choice->of($bought, $seed + self::CHOOSING_SEED, intdiv($work, 6), true));
+            $bought = $this->buying->purchases($seed + self::CHOOSING_SEED, intdiv($work, 4));
+        }
         $go(1, 4);
-        $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
-        $this->beginning((new KeeperChoice($this, $this->keeper))->of($bought, $seed, intdiv($work, 3), $quick));
+        $this->beginning($choice->of($bought, $seed, intdiv($work, 3), $quick));
         if (! $quick) {
+            [$bought, $later] = $this->buying->inTime($bought, $seed + self::CHOOSING_SEED, intdiv($work, 4));
+            $this->first = $this->first->thenBuying($later);
+        }
+        if (! $quick) {
+            $begun = new Situation(1, $this->playing($bought)->start(), ['male' => 0, 'female' => 0]);
             $pairs = (new Rollouts($this, $this->best()))->pairs($begun, $bought, $seed + self::CHOOSING_SEED, intdiv($work, 3));
             $this->first = $this->first->with($pairs);
         }
@@ -94,7 +104,11 @@ final class Policy implements Simulation
         $matings = $advice->matings($this->begun(), $start, $bought, $outcome, $seed, $quick ? 0 : intdiv($work, 4));
         $go(4, 4);
 
-        return new Answer($outcome, $bought, $matings, $advice->young($start, $matings), $seed, $advice->possible(), $this->first->effort);
+        $later = array_filter($this->project->founders, fn (Founder $one): bool => in_array($one->id, $this->first->later, true));
+
+        return new Answer(
+            $outcome, $bought, $matings, $advice->young($start, $matings), $seed, $advice->possible(), $this->first->effort, array_values($later),
+        );
     }
 
     private function fewest(bool $isQuick): int
@@ -183,10 +197,11 @@ final class Policy implements Simulation
         return $keeper;
     }
 
-    /** @param list<Founder> $bought */
-    public function playing(array $bought, ?Keeper $keeper = null): Play
+    public function playing(array $bought, ?Keeper $keeper = null, ?array $later = null): Play
     {
-        return new Play($this->law, $keeper ?? $this->begun(), array_map(static fn (Founder $founder): string => $founder->id, $bought));
+        $ids = array_map(static fn (Founder $founder): string => $founder->id, $bought);
+
+        return new Play($this->law, $keeper ?? $this->begun(), $ids, array_values(array_diff($later ?? $this->first->later, $ids)));
     }
 
     /** The first season in which the target can hatch, with everything that is owned or offered; null where it never can. */

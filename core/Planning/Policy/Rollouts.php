@@ -50,7 +50,10 @@ final readonly class Rollouts
             foreach ($others as [$sire, $dam]) {
                 $with = new Insisting($best, $sire->id, $dam->id, $this->simulation->law()->femalesPerMale);
                 $own = $this->simulation->playing($bought, $with)->seasons($runs, $seed);
-                [$gain, $error] = Comparison::difference($own, $seasons);
+                $law = $this->simulation->law();
+                [$gain, $error] = $law->space->project->aim->early
+                    ? Comparison::sooner($own, $seasons, $law->horizon)
+                    : Comparison::difference($own, $seasons);
                 if ($gain > max(self::ERRORS * $error, $found[0] ?? 0.0)) {
                     $found = [$gain, $with, $own, [$sire->id, $dam->id]];
                 }

@@ -20,8 +20,9 @@ interface Simulation
     /**
      * @param list<Founder> $bought
      * @param Keeper|null $keeper null: the one of the answer
+     * @param list<string>|null $later ids of offers that may be bought in later seasons; null: those of the answer
      */
-    public function playing(array $bought, ?Keeper $keeper = null): Play;
+    public function playing(array $bought, ?Keeper $keeper = null, ?array $later = null): Play;
 
     /** How many runs can be played with so much work (Law::$work), as far as a few show. */
     public function affordable(Play $play, int $runs, int $seed, int $work, int $fewest = self::FEWEST_COMPARED): int;

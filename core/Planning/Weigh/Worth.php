@@ -83,7 +83,7 @@ final readonly class Worth
         ), $more);
         $owned = array_values(array_filter($project->founders, static fn (Founder $one): bool => ! $one->isOffer()));
         $all = $project->withFounders([...$owned, ...$gifts]);
-        $policy = (new Policy($catalogue, $all, new Space($catalogue, $all), $effort))->beginning($first);
+        $policy = (new Policy($catalogue, $all, new Space($catalogue, $all), $effort))->beginning($first->thenBuying([]));
         $gifts = self::promising($policy, $gifts);
         if ($gifts === []) {
             return [];

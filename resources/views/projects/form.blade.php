@@ -18,7 +18,10 @@
         <div class="four">
             <x-field name="horizon" label="Look ahead" unit="seasons" :value="old('horizon', $project->horizon)" inputmode="numeric"/>
             <x-choice name="wanted" label="Wanted" :value="old('wanted', $project->wanted)"
-                :options="['one' => 'one animal', 'pair' => 'a breeding pair', 'sure' => 'a pair that gives it in every egg']"/>
+                :options="['one' => 'one animal', 'two' => 'two of them',
+                'three' => 'three of them', 'pair' => 'a breeding pair', 'sure' => 'a pair that gives it in every egg']"/>
+            <x-choice name="first" label="What counts more" :value="old('first', ($project->aim['early'] ?? false) ? 'early' : 'surely')"
+                :options="['surely' => 'to have it for sure', 'early' => 'to have it early']"/>
             <x-choice name="most_inbreeding" label="Relatedness: F of the target at most"
                 :value="old('most_inbreeding', $project->most_inbreeding)" :options="['' => 'no limit', '0' => '0: unrelated parents',
                 '1/16' => '1/16: cousins', '1/8' => '1/8: half siblings', '1/4' => '1/4: siblings, parent and young']"/>

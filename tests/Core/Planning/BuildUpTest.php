@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Destino\Documents\ProjectReader;
+use Destino\Planning\Given\Aim;
+use Destino\Planning\Given\Project;
 use Destino\Planning\Planner;
+use Destino\Planning\Policy\Answer;
 use Destino\Planning\Policy\Beginning;
 use Destino\Planning\Policy\BuildUp;
 use Destino\Planning\Policy\Effort;
@@ -92,6 +95,23 @@ final class BuildUpTest extends TestCase
         $beginning = new Beginning([['A0', 'A2']], true, new Effort(4, 2));
         self::assertEquals($beginning, Beginning::fromArray($beginning->toArray()));
         self::assertEquals(new Beginning([['A0', 'A2']]), Beginning::fromArray([['A0', 'A2']]), 'as plans of before have it');
+    }
+
+    public function testWhatTheKeeperMeansToGiveIsGiven(): void
+    {
+        $answer = static function (Aim $aim): Answer {
+            $project = self::policy('Clown + Pastel', ['het Clown', 'Pastel'], ['Pastel het Clown', 'het Clown', 'Normal'], 6, 8)->law->space->project;
+            $with = new Project(
+                $project->target, $project->founders, $project->assumptions, $project->horizon, null, $project->tubs, aim: $aim,
+            );
+
+            return (new Policy(Shelf::catalogue(), $with, null, .1))->answer(200, 1);
+        };
+        [$little, $much] = [$answer(new Aim(false, 1, 1)), $answer(new Aim(false, 5, 3))];
+        self::assertEquals([new Effort(1, 1), new Effort(5, 3)], [$little->effort, $much->effort]);
+        self::assertGreaterThan($little->outcome->kept, $much->outcome->kept);
+        self::assertGreaterThan($little->outcome->by(3), $much->outcome->by(3), 'who gives more has it sooner');
+        self::assertSame([8, 3, 5], [(new Aim)->within(8), (new Aim(false, 3))->within(8), (new Aim(false, 9))->within(5)]);
     }
 
     public function testAsLittleIsGivenAsComesNearlyAsFar(): void

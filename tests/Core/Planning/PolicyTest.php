@@ -8,6 +8,7 @@ use Destino\Documents\ProjectReader;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
+use Destino\Planning\Play\Outcome;
 use Destino\Planning\Policy\BuildUp;
 use Destino\Planning\Policy\Holding;
 use Destino\Planning\Policy\Keeper;
@@ -248,6 +249,26 @@ final class PolicyTest extends TestCase
             )->answer(300, 1)->bought,
             'beyond the budget, or of no use',
         );
+    }
+
+    public function testWhatIsLackingIsBoughtInALaterSeason(): void
+    {
+        $offer = ['genes' => 'Clown', 'sex' => 'female', 'age' => 40, 'price' => 100];
+        $policy = static fn (array $animals, int $budget): Policy => new Policy(
+            Shelf::catalogue(), self::read('Clown + Pastel', $animals, 4, [
+                'market' => [$offer], 'rules' => ['budget' => $budget], 'assumptions' => ['yearly_keep' => 0],
+            ]),
+        );
+        $played = static fn (Policy $of, array $later): Outcome => $of->playing([], new BuildUp($of->law), $later)->run(60, 1);
+        $lacking = $policy([['male', 'Pastel het Clown'], ['female', 'Normal']], 100);
+        $waited = $played($lacking, ['offer market[0]']);
+        self::assertSame($played($lacking, [])->by(1), $waited->by(1), 'not before the first pairing');
+        self::assertGreaterThan($played($lacking, [])->by(2) + .5, $waited->by(2), 'a season later she is there');
+        self::assertEqualsWithDelta(100 * (1 - $waited->by(1)), $waited->money(), 1e-9, 'paid once');
+        $has = $policy([['male', 'Pastel het Clown'], ['female', 'Clown']], 100);
+        self::assertEquals($played($has, []), $played($has, ['offer market[0]']), 'as near is there already');
+        $poor = $policy([['male', 'Pastel het Clown'], ['female', 'Normal']], 99);
+        self::assertEquals($played($poor, []), $played($poor, ['offer market[0]']), 'beyond the budget');
     }
 
     /** The same runs: what comes later helps later, and never more. */

@@ -9,6 +9,7 @@ use App\Projects\ProjectDrawings;
 use App\Projects\ProjectPage;
 use App\View\Components\Part\Part;
 use App\Words\OddsWords;
+use Destino\Planning\Given\Aim;
 
 /** What a project comes to: the target drawn, the chance in words and by year, and what more or less effort would come to. */
 class ProjectAnswer extends Part
@@ -29,7 +30,7 @@ class ProjectAnswer extends Part
         ], $this->page->policy()['probability_by_season'] ?? []);
     }
 
-    /** @return list<array{name: string, told: string, isPlan: bool}> young kept at one time, and the chance by the end of the plan */
+    /** @return list<array{name: string, count: int, told: string, isPlan: bool}> young kept at one time, and the chance by the end of the plan */
     public function tubs(): array
     {
         $tubs = $this->page->result->tubs;
@@ -37,22 +38,39 @@ class ProjectAnswer extends Part
         return $tubs === null ? [] : self::choices($tubs['chances'], $tubs['advised'], 'Keep ');
     }
 
-    /** @return list<array{name: string, told: string, isPlan: bool}> clutches in a season; empty where the plan has no limit of them */
+    /** @return list<array{name: string, count: int, told: string, isPlan: bool}> clutches in a season; empty where the plan has no limit of them */
     public function clutches(): array
     {
         return self::choices($this->page->result->tubs['clutches'] ?? [], $this->page->result->first->effort->clutches, '');
     }
 
+    /** @return array<string, array{string, list<array{name: string, count: int, told: string, isPlan: bool}>}> name and choices, by field */
+    public function efforts(): array
+    {
+        return array_filter(
+            ['tubs' => ['Young kept at one time', $this->tubs()], 'clutches' => ['Clutches a season', $this->clutches()]],
+            static fn (array $one): bool => $one[1] !== [],
+        );
+    }
+
+    /** Whether the keeper has said how much he gives. */
+    public function isFixed(): bool
+    {
+        $aim = Aim::fromArray($this->page->project->aim ?? []);
+
+        return $aim->tubs !== null || $aim->clutches !== null;
+    }
+
     /**
      * @param array<int, float> $chances
-     * @return list<array{name: string, told: string, isPlan: bool}>
+     * @return list<array{name: string, count: int, told: string, isPlan: bool}>
      */
     private static function choices(array $chances, ?int $own, string $verb): array
     {
         $choices = [];
         foreach ($chances as $count => $chance) { // what comes to the same as the plan is no choice
             if ($count === $own || $own === null || self::told($chance) !== self::told($chances[$own] ?? 0.0)) {
-                $choices[] = ['name' => $verb.$count, 'told' => self::told($chance), 'isPlan' => $count === $own];
+                $choices[] = ['name' => $verb.$count, 'count' => $count, 'told' => self::told($chance), 'isPlan' => $count === $own];
             }
         }
 

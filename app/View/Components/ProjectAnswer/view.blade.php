@@ -14,15 +14,27 @@
         @endforeach
     </ol>
 @endif
-@if ($tubs() !== [] || $clutches() !== [])
+@if ($efforts() !== [] || $isFixed())
     <dl class="efforts">
-        @foreach (['Young kept at one time' => $tubs(), 'Clutches a season' => $clutches()] as $name => $choices)
-            @if ($choices !== [])
-                <div><dt class="soft small">{{ $name }}</dt>
-                    <dd>@foreach ($choices as $one)<span @class(['effort', 'is-plan' => $one['isPlan']])>{{ $one['name'] }}
-                        <strong>{{ $one['told'] }}</strong>
-                        @if ($one['isPlan'])<span class="visually-hidden">, as planned</span>@endif</span>@endforeach</dd></div>
-            @endif
+        @foreach ($efforts() as $field => [$name, $choices])
+            <div><dt class="soft small">{{ $name }}</dt>
+                <dd>@foreach ($choices as $one)
+                    @if ($one['isPlan'] || ! Gate::allows('manage', $page->project))
+                        <span @class(['effort', 'is-plan' => $one['isPlan']])>{{ $one['name'] }} <strong>{{ $one['told'] }}</strong>
+                            @if ($one['isPlan'])<span class="visually-hidden">, as planned</span>@endif</span>
+                    @else
+                        <form method="post" action="{{ route('projects.effort', $page->project) }}">@csrf
+                            <button class="effort" type="submit" name="{{ $field }}" value="{{ $one['count'] }}"
+                                title="Plan with this">{{ $one['name'] }} <strong>{{ $one['told'] }}</strong></button></form>
+                    @endif
+                @endforeach</dd></div>
         @endforeach
+        @if ($isFixed())
+            @can('manage', $page->project)
+                <div><dt class="soft small">You said how much you give</dt>
+                    <dd><form method="post" action="{{ route('projects.effort', $page->project) }}">@csrf
+                        <button class="effort" type="submit">Leave it to the plan</button></form></dd></div>
+            @endcan
+        @endif
     </dl>
 @endif
