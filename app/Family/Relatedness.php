@@ -33,26 +33,24 @@ class Relatedness
     public function sentence(): string
     {
         if ($this->coefficient->isZero()) {
-            return 'The records show no common ancestor of the two.';
+            return 'No common ancestor on record.';
         }
         $share = OddsWords::fraction($this->coefficient).' ('.OddsWords::percent($this->coefficient).')';
 
-        return "Their young would have the inbreeding coefficient F = {$share}".$this->likeness().', through '
-            .implode(', ', $this->common).'.'
-            .(
-                $this->isAboveLimit()
-                    ? ' That is above '.($this->limit?->toString() ?? '')
-                        .', the limit of the house: hatch rates and vigour are said to suffer; an unrelated mate avoids it.'
-                    : ''
-            );
+        $common = implode(', ', $this->common);
+
+        return "Inbreeding F = {$share}{$this->likeness()}; both descend from {$common}."
+            .($this->isAboveLimit()
+                ? ' Your limit is '.($this->limit?->toString() ?? '').'. Close pairs may hatch less well. Choose an unrelated mate to avoid this.'
+                : '');
     }
 
     private function likeness(): string
     {
         return match ($this->coefficient->toString()) {
-            '1/4' => ', as between full siblings or parent and young',
-            '1/8' => ', as between half siblings',
-            '1/16' => ', as between cousins',
+            '1/4' => ', like full siblings or parent and young',
+            '1/8' => ', like half siblings',
+            '1/16' => ', like cousins',
             default => '',
         };
     }

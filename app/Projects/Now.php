@@ -49,12 +49,29 @@ class Now
             'why' => $mating['target_an_egg'] > 0
                 ? 'the target in '.OddsWords::share($mating['target_an_egg']).' of the young that hatch'
                 : 'young to build on',
-            'worth' => WorthWords::worth($mating, $this->page->year($this->page->project->horizon)),
+            'worth' => WorthWords::clear($mating, $this->page->year($this->page->project->horizon)),
             'before' => $this->page->seenBefore($mating['sire'], $mating['dam']),
             'warns' => $this->page->warnings($mating['sire'], $mating['dam']),
             'link' => $this->link($mating),
             'forbid' => $this->ids($mating) === null ? null : implode(':', $this->ids($mating)),
         ], $this->now['matings']);
+    }
+
+    /** What is true of several pairs, once: those without which the plan would come to the same. */
+    public function spare(): string
+    {
+        $year = $this->page->year($this->page->project->horizon);
+        $spare = array_values(array_filter(
+            $this->now['matings'], static fn (array $one): bool => $one['worth'] !== null && WorthWords::clear($one, $year) === '',
+        ));
+
+        return match (true) {
+            $spare === [] => '',
+            count($this->now['matings']) === 1 => 'Another pair would do as well.',
+            count($spare) === 1 => "{$this->name($spare[0]['sire'])} × {$this->name($spare[0]['dam'])} can be left out: another pair would do as well.",
+            default => (count($spare) === count($this->now['matings']) ? 'Any one of these' : 'Any one of the others')
+                .' can be left out: another pair would do as well.',
+        };
     }
 
     /** Kinds of young that are shown. */

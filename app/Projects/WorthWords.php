@@ -110,12 +110,16 @@ class WorthWords
     /** @param array<string, mixed> $mating of the plan: what would be lost without it */
     public static function worth(array $mating, string $year): string
     {
-        if ($mating['worth'] === null) {
-            return '';
-        }
-        $change = self::changes(['worth' => -$mating['worth'], 'sooner' => -($mating['sooner'] ?? 0.0)] + $mating, $year);
+        return self::clear($mating, $year) ?: ($mating['worth'] === null ? '' : 'another pair would do as well');
+    }
 
-        return $change === '' ? 'another pair would do as well' : "without it {$change}";
+    /** @param array<string, mixed> $mating what would be lost without it, where that can be told from nothing; else empty */
+    public static function clear(array $mating, string $year): string
+    {
+        $change = $mating['worth'] === null
+            ? '' : self::changes(['worth' => -$mating['worth'], 'sooner' => -($mating['sooner'] ?? 0.0)] + $mating, $year);
+
+        return $change === '' ? '' : "without it {$change}";
     }
 
     /** @param array<string, mixed> $figure of something that is tried: what it changes */

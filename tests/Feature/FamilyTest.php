@@ -31,7 +31,7 @@ class FamilyTest extends TestCase
 
         $this->get("/animals/{$one->id}")->assertSee('Old Painter')->assertSee('outside the collection');
         $this->get("/pair?sire_id={$one->id}&dam_id={$other->id}")
-            ->assertSee("F = 1/8 (13\u{a0}%), as between half siblings, through Old Painter.")
+            ->assertSee("F = 1/8 (13\u{a0}%), like half siblings; both descend from Old Painter.")
             ->assertDontSee('above 1/8');
     }
 
@@ -40,11 +40,11 @@ class FamilyTest extends TestCase
     {
         yield 'full siblings' => [
             'Gunwale', 'Estuary',
-            "F = 1/4 (25\u{a0}%), as between full siblings or parent and young, through Anchor, Brightwater. That is above 1/8",
+            "F = 1/4 (25\u{a0}%), like full siblings or parent and young; both descend from Anchor, Brightwater. Your limit is 1/8",
         ];
-        yield 'half siblings' => ['Gunwale', 'Halyard', 'as between half siblings, through Anchor.'];
-        yield 'father and daughter' => ['Anchor', 'Halyard', 'as between full siblings or parent and young, through Anchor.'];
-        yield 'strangers' => ['Inlet', 'Brightwater', 'The records show no common ancestor of the two.'];
+        yield 'half siblings' => ['Gunwale', 'Halyard', 'like half siblings; both descend from Anchor.'];
+        yield 'father and daughter' => ['Anchor', 'Halyard', 'like full siblings or parent and young; both descend from Anchor.'];
+        yield 'strangers' => ['Inlet', 'Brightwater', 'No common ancestor on record.'];
     }
 
     #[DataProvider('demoPairs')]

@@ -76,9 +76,9 @@ class HouseRulesTest extends TestCase
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male']);
         $young = $this->made(['name' => 'Wherry', 'sire_id' => $sire->id, 'genotype' => 'Pastel']);
         $pair = "/pair?sire_id={$sire->id}&dam_id={$young->id}";
-        $this->get($pair)->assertSee('above 1/8, the limit of the house')->assertSee('ask for a reason first');
+        $this->get($pair)->assertSee('Your limit is 1/8.')->assertSee('ask for a reason first');
         $this->put('/house', ['relatedness' => 'none'])->assertSessionHasNoErrors();
-        $this->get($pair)->assertDontSee('the limit of the house')->assertSee('Nothing in your house rules');
+        $this->get($pair)->assertDontSee('Your limit is')->assertSee('Nothing in your house rules');
     }
 
     public function test_two_windows_do_not_overwrite_each_other(): void

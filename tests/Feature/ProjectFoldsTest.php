@@ -47,8 +47,8 @@ class ProjectFoldsTest extends TestCase
         $answer = $this->answer($project->refresh());
         $this->assertSame("over 99\u{a0}%", $answer->years()[5]['told']);
         $this->assertSame(
-            [['Keep 1', "80\u{a0}%", false], ['Keep 2', "90\u{a0}%", true], ['Keep 6', "over 99\u{a0}%", false]],
-            array_map(array_values(...), $answer->tubs()),
+            [['Keep 1:', "80\u{a0}%", false], ['Keep 2:', "90\u{a0}%", true], ['Keep 6:', "over 99\u{a0}%", false]],
+            array_map(static fn (array $one): array => [$one['name'], $one['told'], $one['isPlan']], $answer->tubs()),
         );
         $this->assertSame([], $answer->clutches());
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');

@@ -70,7 +70,7 @@ class ProjectAnswer extends Part
         $choices = [];
         foreach ($chances as $count => $chance) { // what comes to the same as the plan is no choice
             if ($count === $own || $own === null || self::told($chance) !== self::told($chances[$own] ?? 0.0)) {
-                $choices[] = ['name' => $verb.$count, 'count' => $count, 'told' => self::told($chance), 'isPlan' => $count === $own];
+                $choices[] = ['name' => $verb.$count.':', 'count' => $count, 'told' => self::told($chance), 'isPlan' => $count === $own];
             }
         }
 

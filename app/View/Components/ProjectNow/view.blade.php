@@ -60,6 +60,7 @@
             </li>
         @endforeach
     </ul>
+    @if ($now->spare() !== '')<p class="soft small mb-0">{{ $now->spare() }}</p>@endif
 @endif
 </div>
 @if ($now->young() !== [])
