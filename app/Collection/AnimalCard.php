@@ -138,6 +138,19 @@ class AnimalCard
     }
 
     /**
+     * Looks the weights of some animals up at once, with what is needed to tell when they will be ready.
+     *
+     * @param  list<self>  $cards
+     */
+    public static function weighAll(array $cards): void
+    {
+        $weighings = self::weighingsOf(array_map(fn (self $card): int => $card->animal->id, $cards));
+        foreach ($cards as $card) {
+            $card->weighings = $weighings[$card->animal->id] ?? [];
+        }
+    }
+
+    /**
      * @param  list<int>  $animals
      * @return array<int, list<Weighing>> of the last two years by animal
      */

@@ -45,8 +45,9 @@ class Board
         $clutches = $keeper->clutches()->with('dam.rack', 'sires.animal')->get();
         $projects = array_values($keeper->projects()->with('latestPlan')->get()->all());
         $this->season = new SeasonList($projects, $opened->house->number('females_per_male'), $clutches, BeforeOfPairs::of($opened));
-        $animals = $keeper->animals()->with('rack', 'latestStatus', 'latestWeight')->get();
+        $animals = $keeper->animals()->with('rack', 'latestStatus')->get();
         $this->animals = $animals->keyBy('id')->all();
+        $this->placing->prepare($this->standing($clutches));
         $places = $this->noted($clutches);
         foreach ($this->season->grants as $grant) {
             [$sire, $dam] = [(int) ltrim($grant['sire'], 'a'), $this->animals[(int) ltrim($grant['dam'], 'a')] ?? null];
@@ -68,6 +69,23 @@ class Board
         usort($males, fn (array $a, array $b): int => [count($b['places']), $a['sire']->name] <=> [count($a['places']), $b['sire']->name]);
         $this->males = $males;
         $this->free = $this->without($places, $animals);
+    }
+
+    /**
+     * @param iterable<Clutch> $clutches
+     * @return list<Animal> who may stand on the board
+     */
+    private function standing(iterable $clutches): array
+    {
+        $ids = [];
+        foreach ($clutches as $clutch) {
+            array_push($ids, $clutch->dam_id, ...$clutch->sires->pluck('animal_id')->all());
+        }
+        foreach ($this->season->grants as $grant) {
+            array_push($ids, (int) ltrim($grant['sire'], 'a'), (int) ltrim($grant['dam'], 'a'));
+        }
+
+        return array_values(array_intersect_key($this->animals, array_flip(array_filter($ids))));
     }
 
     /**
@@ -137,9 +155,9 @@ class Board
             ...array_map(fn (array $one): int => $one['clutch']->dam_id, $this->season->made), // those on eggs among them
         ];
 
-        return array_values($animals->filter(
+        return $this->placing->ready(array_values($animals->filter(
             fn (Animal $animal): bool => $animal->sex?->value === 'female' && ! in_array($animal->id, $taken, true)
-                && $animal->status()->whyNotPaired() === null && $this->placing->readiness($animal)['isReady'],
-        )->sortBy('name')->all());
+                && $animal->status()->whyNotPaired() === null,
+        )->sortBy('name')->all()));
     }
 }

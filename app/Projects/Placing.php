@@ -25,7 +25,41 @@ use Destino\Probability\Rational;
  */
 class Placing
 {
+    /** @var array<int, AnimalCard> of those who stand on the board, by id */
+    private array $cards = [];
+
     public function __construct(private readonly Opened $opened) {}
+
+    /**
+     * Looks up at once what is asked of each of those who stand on the board.
+     *
+     * @param list<Animal> $animals
+     */
+    public function prepare(array $animals): void
+    {
+        foreach ($animals as $animal) {
+            $this->cards[$animal->id] = $this->card($animal);
+        }
+        AnimalCard::weighAll(array_values($this->cards));
+    }
+
+    /**
+     * @param list<Animal> $animals
+     * @return list<Animal> those that are ready
+     */
+    public function ready(array $animals): array
+    {
+        $cards = array_map($this->card(...), $animals);
+        AnimalCard::weigh($cards);
+        $ready = array_filter($cards, fn (AnimalCard $card): bool => $card->readiness($this->opened->house)->isReady === true);
+
+        return array_values(array_map(fn (AnimalCard $card): Animal => $card->animal, $ready));
+    }
+
+    private function card(Animal $animal): AnimalCard
+    {
+        return new AnimalCard($animal, $this->opened->beliefs(), $this->opened->shelf->catalogue());
+    }
 
     /** @return Place */
     public function place(Animal $sire, Animal $dam, ?Clutch $clutch, ?Project $project): array
@@ -72,10 +106,9 @@ class Placing
     }
 
     /** @return array{reasons: list<string>, isReady: bool} */
-    public function readiness(Animal $animal): array
+    private function readiness(Animal $animal): array
     {
-        $card = new AnimalCard($animal, $this->opened->beliefs(), $this->opened->shelf->catalogue());
-        $readiness = $card->readiness($this->opened->house);
+        $readiness = ($this->cards[$animal->id] ?? $this->card($animal))->readiness($this->opened->house);
         $likely = $readiness->likely === null ? '' : ' Likely from '.$readiness->likely->format('F Y').'.';
 
         return [

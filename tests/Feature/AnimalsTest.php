@@ -140,7 +140,10 @@ class AnimalsTest extends TestCase
         $this->get('/animals')->assertSee('300 of 300 animals.')->assertSee('Snake 059')->assertDontSee('Snake 060');
         $this->get('/animals?page=5')->assertSee('Snake 299');
         $this->get('/animals?find=Snake+2&page=1')->assertSee('100 of 300 animals fit.');
-        $this->get('/pair')->assertOk()->assertSee('Snake 299');
+        $sex = Animal::query()->where('name', 'Snake 299')->sole()->sex->value;
+        $this->get('/pair')->assertOk()->assertDontSee('Snake 299');
+        $this->getJson("/animals/names?sex={$sex}&find=snake+299")->assertOk()->assertJsonPath('0.text', fn (string $text): bool => str_starts_with($text, 'Snake 299'));
+        $this->assertCount(20, $this->getJson("/animals/names?sex={$sex}&find=")->json());
     }
 
     public function test_a_record_that_can_no_longer_be_read_is_shown_as_typed(): void

@@ -21,6 +21,7 @@ use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\User;
 use App\Money\Book;
+use App\Pairing\Candidates;
 use App\People\CurrentKeeper;
 use App\Projects\Workshop;
 use App\Projects\WorthWords;
@@ -73,11 +74,15 @@ class AnimalController extends Controller
         ], $search->error === null ? 200 : 422);
     }
 
-    /** Animals whose name or number has what is typed, to choose one of. */
+    /** Animals whose name or number has what is typed, to choose one of; of one sex, those that are here, also by their genes. */
     public function names(Request $request, #[CurrentKeeper] User $keeper): JsonResponse
     {
         $this->authorize('read');
         $find = mb_substr(is_string($request->query('find')) ? trim($request->query('find')) : '', 0, 80);
+        $sex = Sex::tryFrom(is_string($request->query('sex')) ? $request->query('sex') : '');
+        if ($sex !== null) {
+            return response()->json((new Candidates($keeper, $this->opened->beliefs()))->suggested($sex->value, $find));
+        }
         $animals = $keeper->animals()->where(fn (Builder $any) => $any->whereLike('name', "%{$find}%")->orWhereLike('number', "%{$find}%"))
             ->orderBy('name')->limit(self::NAMES)->get(['id', 'user_id', 'name', 'number']);
 

@@ -8,15 +8,14 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Opened;
-use App\Collection\Statuses;
 use App\Family\Relatedness;
 use App\Health\Malformed;
 use App\House\House;
 use App\Looks\Gallery;
 use App\Looks\Prints;
-use App\Models\Animal;
 use App\Models\User;
 use App\Pairing\BestMates;
+use App\Pairing\Candidates;
 use App\Pairing\Inquiry;
 use App\Pairing\Lately;
 use App\Pairing\OutcomeSheet;
@@ -30,7 +29,6 @@ use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\UnreadableQuestion;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Collection;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 class PairController extends Controller
@@ -132,7 +130,7 @@ class PairController extends Controller
         return [
             'inquiry' => $inquiry,
             'page' => $page, 'mates' => null, 'lately' => [], 'grants' => [],
-            'animals' => $this->candidates($keeper),
+            'candidates' => new Candidates($keeper, $this->beliefs($keeper)),
             'beliefs' => $this->beliefs($keeper),
             'house' => $this->house, 'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept, isLoose: true),
             'gallery' => $gallery,
@@ -147,17 +145,6 @@ class PairController extends Controller
     private function beliefs(User $keeper): Beliefs
     {
         return $this->beliefs ??= $this->opened->beliefs();
-    }
-
-    /** @return Collection<string, Collection<int, Animal>> animals that are here, by sex */
-    private function candidates(User $keeper): Collection
-    {
-
-        $statuses = Statuses::of($keeper);
-
-        return $keeper->animals()->whereNotNull('sex')->orderBy('name')->get(['id', 'user_id', 'name', 'sex'])->toBase()
-            ->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
-            ->groupBy(fn (Animal $animal): string => $animal->sex->value ?? '');
     }
 
     /** @return list<AnimalCard> the chosen parents, for their readiness */

@@ -59,48 +59,7 @@ final class BuildUp implements Promising
 
     public function mate(Situation $situation): array
     {
-        $served = $pairs = [];
-        $wishes = $this->promises($situation);
-        $most = $this->effort->clutches ?? PHP_INT_MAX;
-        foreach ($wishes as [$sire, $dam, $worth]) {
-            if (count($pairs) < $most && ! isset($pairs[$dam->id]) && ($served[$sire->id] ?? 0) < $this->law->femalesPerMale) {
-                $served[$sire->id] = ($served[$sire->id] ?? 0) + 1;
-                $pairs[$dam->id] = [$sire, $dam, $worth];
-            }
-        }
-        foreach ($wishes as $wish) {
-            if (count($pairs) < $most && ! isset($pairs[$wish[1]->id])) {
-                $pairs = self::madeRoomFor($wish, $pairs, $wishes, $served, $this->law->femalesPerMale);
-            }
-        }
-
-        return array_map(static fn (array $pair): array => [$pair[0], $pair[1]], array_values($pairs));
-    }
-
-    /**
-     * A female who is left over gets a male who has enough females, where one of these can go to another male and both pairs
-     * together promise more.
-     *
-     * @param array{Holding, Holding, float} $wish
-     * @param array<string, array{Holding, Holding, float}> $pairs by dam
-     * @param list<array{Holding, Holding, float}> $wishes
-     * @param array<string, int> $served by sire
-     * @return array<string, array{Holding, Holding, float}> by dam
-     */
-    private static function madeRoomFor(array $wish, array $pairs, array $wishes, array &$served, int $femalesPerMale): array
-    {
-        [$sire, $dam, $worth] = $wish;
-        foreach ($wishes as [$other, $mated, $instead]) {
-            $had = $pairs[$mated->id] ?? null;
-            $isFree = ($served[$other->id] ?? 0) < $femalesPerMale;
-            if ($had !== null && $had[0]->id === $sire->id && $isFree && $worth + $instead > $had[2]) {
-                $served[$other->id] = ($served[$other->id] ?? 0) + 1;
-
-                return [$mated->id => [$other, $mated, $instead], $dam->id => $wish] + $pairs;
-            }
-        }
-
-        return $pairs;
+        return MateAssignment::of($this->promises($situation), $this->law->femalesPerMale, $this->effort->clutches ?? PHP_INT_MAX);
     }
 
     public function promises(Situation $situation): array
@@ -113,10 +72,12 @@ final class BuildUp implements Promising
         }
         $this->law->work += self::WORK * count($males) * count($females);
         $held = $this->least($situation);
-        $wishes = [];
+        $wishes = $ofYoung = [];
         foreach ($females as $f => $dam) {
             foreach ($males as $m => $sire) {
-                $worth = $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($situation, $sire, $dam, $held);
+                $types = $sire->type << 24 | $dam->type;
+                $ofYoung[$types] ??= $this->worthOfYoung($situation, $types, $held);
+                $worth = $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($situation, $sire, $dam, $ofYoung[$types]);
                 if ($worth > 0.0) { // of males alike the one that has proved least, and of pairs alike the unrelated one
                     $wishes[] = [$worth * (1 - 1e-7 * $sire->clutches) * Kinship::price($sire, $dam), $f, $m];
                 }
@@ -258,19 +219,14 @@ final class BuildUp implements Promising
         return $product;
     }
 
-    private function worthOf(Situation $situation, Holding $sire, Holding $dam, float $held): float
+    private function worthOf(Situation $situation, Holding $sire, Holding $dam, float $ofYoung): float
     {
         if ($this->project->forbidden !== [] && in_array([$sire->id, $dam->id], $this->project->forbidden, true)) {
             return 0.0;
         }
-        [$young, $male, $female] = $this->worths[$sire->type << 24 | $dam->type] ?? $this->youngOf($sire->type, $dam->type);
-        $isLate = $situation->season + $this->law->shortest > $this->law->horizon;
-        $ofYoung = 0.0;
-        foreach ($isLate ? [] : $young as [$promise, $chance]) {
-            if ($promise <= $held) {
-                break;
-            }
-            $ofYoung += $chance * ($promise - $held);
+        [, $male, $female] = $this->worths[$sire->type << 24 | $dam->type] ?? $this->youngOf($sire->type, $dam->type);
+        if ($ofYoung <= 0.0 && $male + $female <= 0.0) {
+            return 0.0;
         }
         $pinned = count($this->project->pinned);
         $behind = $pinned === 0 ? 0 : count(array_unique([...$sire->pins, ...$dam->pins]));
@@ -279,6 +235,22 @@ final class BuildUp implements Promising
 
         return $this->project->soundOf($sire->id, $dam->id)
             * (self::HIT * $hit + ($pinned === 0 ? $ofYoung : $ofYoung * (.1 + $behind / $pinned)));
+    }
+
+    /** What the young of two types promise beyond the least of those kept, on average. */
+    private function worthOfYoung(Situation $situation, int $types, float $held): float
+    {
+        [$young] = $this->worths[$types] ?? $this->youngOf($types >> 24, $types & 0xFFFFFF);
+        $isLate = $situation->season + $this->law->shortest > $this->law->horizon;
+        $ofYoung = 0.0;
+        foreach ($isLate ? [] : $young as [$promise, $chance]) {
+            if ($promise <= $held) {
+                break;
+            }
+            $ofYoung += $chance * ($promise - $held);
+        }
+
+        return $ofYoung;
     }
 
     private function most(): int

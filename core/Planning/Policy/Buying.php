@@ -62,7 +62,7 @@ final class Buying
         if (count($sets) > self::SIFTED) {
             $sets = $this->sifted($sets, $seed, intdiv($work, 3));
         }
-        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 300, $seed, intdiv($work, count($sets)));
+        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 200, $seed, intdiv($work, count($sets)));
         $best = [];
         $most = -1.0;
         foreach ($sets as $set) { // the cheaper ones first
@@ -95,7 +95,7 @@ final class Buying
         if ($ways === [] || $this->project->horizon < self::TIME_TO_WAIT) {
             return [$bought, []];
         }
-        $runs = $this->simulation->affordable($this->simulation->playing($bought), 300, $seed, intdiv($work, 2 * count($ways) + 1));
+        $runs = $this->simulation->affordable($this->simulation->playing($bought), self::TELLING, $seed, intdiv($work, 2 * count($ways) + 1));
         if ($runs < $this->simulation->atEffort(self::TELLING)) {
             return [$bought, []]; // too few to tell
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
+use Closure;
 use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\Project;
@@ -16,7 +17,7 @@ use Destino\Planning\Given\Project;
 final readonly class KeeperChoice
 {
     /** Runs in which the two are compared, as far as looking ahead can be afforded. */
-    private const RUNS = 600;
+    private const RUNS = 400;
 
     /** Of a first answer. */
     private const QUICK_RUNS = 10;
@@ -31,6 +32,11 @@ final readonly class KeeperChoice
 
     /** Runs by which efforts are compared. */
     private const EFFORT_RUNS = 400;
+
+    /** Runs by which one effort is compared at first, and the standard errors after which it is plain. */
+    private const AT_FIRST = 100;
+
+    private const PLAIN = 2.0;
 
     /** What less effort may cost: chance by the horizon, and seasons on average. */
     private const NEARLY = .01;
@@ -113,29 +119,56 @@ final readonly class KeeperChoice
     private function least(array $bought, array $built, int $seed): Effort
     {
         $built = array_slice($built, 0, $this->simulation->atEffort(self::EFFORT_RUNS));
-        $isEnough = function (Effort $effort) use ($bought, $built, $seed): bool {
-            $own = $this->building($bought, $effort)->seasons(count($built), $seed + self::SEED);
-            $lost = Comparison::difference($built, $own);
-            $later = Comparison::sooner($built, $own, $this->simulation->law()->horizon);
-
-            return $lost[0] <= self::NEARLY && $lost[1] <= self::SURELY
-                && $later[0] <= ($this->aim->early ? self::LATER_WHERE_EARLY : self::LATER);
-        };
+        $isEnough = fn (Effort $effort): bool => $this->isEnough($this->building($bought, $effort), $built, $seed + self::SEED);
         $effort = new Effort($this->aim->tubs, $this->aim->clutches);
-        foreach ($this->below($this->aim->clutches === null ? self::CLUTCHES : [], count($this->project->founders)) as $clutches) {
-            if (! $isEnough($effort->withClutches($clutches))) {
-                break;
+        $clutches = $this->aim->clutches === null ? $this->below(self::CLUTCHES, count($this->project->founders)) : [];
+        $fewest = self::last($clutches, static fn (int $one): bool => $isEnough($effort->withClutches($one)));
+        $effort = $fewest === null ? $effort : $effort->withClutches($fewest);
+        $tubs = $this->aim->tubs === null ? $this->below(self::TUBS, $this->project->tubs ?? BuildUp::KEPT) : [];
+        $fewest = self::last($tubs, static fn (int $one): bool => $isEnough($effort->withTubs($one)));
+
+        return $fewest === null ? $effort : $effort->withTubs($fewest);
+    }
+
+    /**
+     * Whether a keeper comes nearly as far; what is plain after some of the runs needs no more of them.
+     *
+     * @param list<int|null> $built seasons of one who gives everything, by run
+     */
+    private function isEnough(Play $play, array $built, int $seed): bool
+    {
+        $limits = [self::NEARLY, $this->aim->early ? self::LATER_WHERE_EARLY : self::LATER];
+        $own = [];
+        do {
+            $runs = min(count($built), max(self::AT_FIRST, 2 * count($own)));
+            array_push($own, ...$play->seasons($runs - count($own), $seed, count($own)));
+            $all = array_slice($built, 0, $runs);
+            $lost = [Comparison::difference($all, $own), Comparison::sooner($all, $own, $this->simulation->law()->horizon)];
+            foreach ($lost as $i => [$mean, $error]) {
+                if ($mean - self::PLAIN * $error > $limits[$i]) {
+                    return false;
+                }
             }
-            $effort = $effort->withClutches($clutches);
+            $isPlain = $lost[0][0] + self::PLAIN * $lost[0][1] <= $limits[0] && $lost[1][0] + self::PLAIN * $lost[1][1] <= $limits[1];
+        } while (! $isPlain && $runs < count($built));
+
+        return $lost[0][0] <= $limits[0] && $lost[0][1] <= self::SURELY && $lost[1][0] <= $limits[1];
+    }
+
+    /**
+     * @param list<int> $numbers the most first
+     * @param Closure(int): bool $isEnough what is enough stays enough with more
+     * @return int|null the last that is enough, found by halving; null where none is
+     */
+    private static function last(array $numbers, Closure $isEnough): ?int
+    {
+        [$enough, $tooFew] = [-1, count($numbers)];
+        while ($tooFew - $enough > 1) {
+            $middle = intdiv($enough + $tooFew, 2);
+            $isEnough($numbers[$middle]) ? $enough = $middle : $tooFew = $middle;
         }
 
-        foreach ($this->below($this->aim->tubs === null ? self::TUBS : [], $this->project->tubs ?? BuildUp::KEPT) as $tubs) {
-            if (! $isEnough($effort->withTubs($tubs))) {
-                break;
-            }
-            $effort = $effort->withTubs($tubs);
-        }
-        return $effort;
+        return $numbers[$enough] ?? null;
     }
 
     /**

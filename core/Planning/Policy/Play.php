@@ -61,10 +61,10 @@ final class Play
     }
 
     /** @return list<int|null> season in which the target was reached (null: never), run by run: what is compared with another keeper's in the same runs */
-    public function seasons(int $runs, int $seed): array
+    public function seasons(int $runs, int $seed, int $firstRun = 0): array
     {
         $seasons = [];
-        foreach ($this->courses($runs, $seed, 0) as $course) {
+        foreach ($this->courses($runs, $seed, $firstRun) as $course) {
             $seasons[] = $course->reached;
         }
 

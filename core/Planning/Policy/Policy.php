@@ -35,7 +35,7 @@ final class Policy implements Simulation
     private const MANY_GENES = 4;
 
     /** A keeper who builds up plays cheaper than his work says: so much more for the band of the answer. */
-    private const LAST = 1.5;
+    private const LAST = 1.0;
 
     public const QUICK_WORK = 60_000;
 

@@ -1,8 +1,8 @@
 <form class="{{ $class }}" method="get" action="{{ route('pair') }}#answer" aria-label="The pairing">
     <div class="parents">
-        <x-parent-field role="sire" sex="male" :inquiry="$inquiry" :animals="$animals" :beliefs="$beliefs"/>
+        <x-parent-field role="sire" sex="male" :inquiry="$inquiry" :candidates="$candidates" :beliefs="$beliefs"/>
         <div class="cross" aria-hidden="true">×</div>
-        <x-parent-field role="dam" sex="female" :inquiry="$inquiry" :animals="$animals" :beliefs="$beliefs"/>
+        <x-parent-field role="dam" sex="female" :inquiry="$inquiry" :candidates="$candidates" :beliefs="$beliefs"/>
     </div>
     <x-field-error id="pairing-error" :message="$inquiry->errors['pairing'] ?? null"/>
     <div class="ask">

@@ -1,6 +1,6 @@
 /**
  * A long list as a field in which any part of a name, number or gene can be typed (Tom Select, kept with the application). Without
- * a script it stays the list that it is.
+ * a script it stays the list that it is. What stands at data-from is asked while somebody types.
  */
 let loading = null
 
@@ -13,6 +13,13 @@ const load = () => loading ??= new Promise((resolve, reject) => {
   document.head.append(script)
 })
 
+const asking = (from) => from === undefined ? {} : {
+  valueField: 'value', labelField: 'text', preload: 'focus', shouldLoad: () => true,
+  load: (typed, done) => fetch(`${from}&find=${encodeURIComponent(typed)}`, { headers: { Accept: 'application/json' } })
+    .then((response) => response.ok ? response.json() : [])
+    .then((found) => done(Array.isArray(found) ? found : []), () => done()),
+}
+
 export async function enhance(select) {
   const TomSelect = await load()
   const label = document.querySelector(`label[for="${select.id}"]`)
@@ -24,5 +31,6 @@ export async function enhance(select) {
     render: {
       no_results: () => '<div class="no-results">Nobody fits.</div>',
     },
+    ...asking(select.dataset.from),
   })
 }

@@ -5,7 +5,8 @@ export function enhance(root) {
   if (!list || !input) throw new Error('needs a select and an input with data-reads')
   list.addEventListener('change', () => {
     const chosen = list.selectedOptions[0]
-    if (chosen.value !== '') input.value = chosen.dataset.genotype
+    const asked = list.tomselect?.options[list.value]?.genotype // of those that came while somebody typed
+    if (list.value !== '') input.value = asked ?? chosen.dataset.genotype
     input.dispatchEvent(new Event('reading:now'))
   })
 }

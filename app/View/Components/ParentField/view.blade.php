@@ -4,15 +4,19 @@
     <div class="stack close">
         <div class="field">
             <label for="{{ $role }}_id">From the collection</label>
-            <select class="input" @if ($isLong()) data-module="choice" @endif id="{{ $role }}_id" name="{{ $role }}_id">
+            <select class="input" @if ($isLong()) data-module="choice" data-from="{{ route('animals.names', ['sex' => $sex]) }}" @endif
+                id="{{ $role }}_id" name="{{ $role }}_id">
                 <option value="">none, typed below</option>
-                @foreach ($candidates as $animal)
+                @foreach ($offered() as $animal)
                     <option value="{{ $animal->id }}" data-genotype="{{ $beliefs->text($animal->id) }}"
                         @selected($chosen?->id === $animal->id)>
-                        {{ $animal->name }} · {{ Str::limit($beliefs->text($animal->id), 60) }}
+                        {{ $candidates->label($animal) }}
                     </option>
                 @endforeach
             </select>
+            @if ($isLong())
+                <noscript><span class="hint">Open the animal’s own page and tap Pair, or type below what it carries.</span></noscript>
+            @endif
         </div>
         <div class="field">
             <label for="{{ $role }}">What {{ $sex === 'male' ? 'he' : 'she' }} carries</label>
