@@ -7,9 +7,9 @@ namespace App\Animals;
 use App\Care\CareLog;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
+use App\Collection\Candidates;
 use App\Collection\Family;
 use App\Collection\Opened;
-use App\Collection\Statuses;
 use App\Family\DescendantTree;
 use App\Family\PedigreeTree;
 use App\Models\Animal;
@@ -46,6 +46,8 @@ class AnimalPage
 
     private readonly Beliefs $beliefs;
 
+    private ?Candidates $candidates = null;
+
     /** @var list<Statement> */
     public readonly array $statements;
 
@@ -66,25 +68,16 @@ class AnimalPage
         $this->statements = array_values($animal->statements()->get()->all());
     }
 
-    /** @return list<AnimalCard> those of the other sex that are here, by name */
-    public function mates(): array
+    /** Those that are here, of whom one of the other sex can be chosen. */
+    public function candidates(): Candidates
     {
-        if ($this->animal->sex === null) {
-            return [];
-        }
-        /** @var list<Animal> $mates */
-        $mates = $this->opened->keeper()
-            ->animals()
-            ->where('sex', '!=', $this->animal->sex->value)
-            ->orderBy('name')
-            ->get(['id', 'user_id', 'name', 'sex'])
-            ->all();
-        $statuses = Statuses::of($this->opened->keeper());
+        return $this->candidates ??= new Candidates($this->opened->keeper(), $this->opened->beliefs());
+    }
 
-        return array_map(
-            $this->cardOf(...),
-            array_values(array_filter($mates, fn (Animal $mate): bool => $statuses->status($mate->id)->isHere())),
-        );
+    /** The sex of its mates; empty where its own is not known. */
+    public function sexOfMates(): string
+    {
+        return $this->animal->sex === null ? '' : ($this->animal->isMale() ? 'female' : 'male');
     }
 
     /** @return list<string> names of conditions to choose from */

@@ -84,7 +84,7 @@ final class Prepared
                 'sale' => Gate::allows('money', $animal) ? $animal->sale : null, 'photos' => $page->photos(),
                 'look' => $gallery->ofBelief($page->card->belief(), $page->card->days(), $animal->id),
                 'reasons' => $page->reasonings()->reasons(), 'clutches' => $page->clutches(), 'inbreeding' => $page->family->inbreeding($animal),
-                'mates' => $page->mates(), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id', 'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
+                'mates' => $page->candidates()->of($page->sexOfMates()), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id', 'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
                 'mostGenotypes' => Penetrances::MOST,
                 'saleStatus' => in_array($animal->status(), SaleRequest::STATUSES, true) ? $animal->status()->value : 'for sale',
                 'typed' => fn (?int $minor): string =>

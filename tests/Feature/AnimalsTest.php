@@ -165,7 +165,7 @@ class AnimalsTest extends TestCase
             'What he passes on', 'Pastel', 'always', 'Clown', '1/3', '1 in 3', 'Pair him with', 'Tender',
         ])
             ->assertSee("sire_id={$male->id}&dam_id={$female->id}");
-        $this->get("/animals/{$female->id}")->assertSeeInOrder(['What she passes on', 'Pair her with', '1 males', 'Skiff']);
+        $this->get("/animals/{$female->id}")->assertSeeInOrder(['What she passes on', 'Pair her with', '1 male', 'Skiff']);
     }
 
     public function test_strangers_animals_do_not_exist(): void

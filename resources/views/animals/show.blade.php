@@ -207,21 +207,35 @@
         </section>
         @if ($animal->sex)
         <section class="sheet">
-            <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ count($mates) }}
-                {{ $animal->isMale() ? 'females' : 'males' }}</span></div>
-            @if ($mates === [])<p class="soft mb-0">No {{ $animal->isMale() ? 'female' : 'male' }} in the collection yet.
-                <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>@endif
-            @if ($mates !== [])<form class="ask-line mb-3" method="get" action="{{ route('pair') }}"><input type="hidden" name="{{ $own }}"
-                value="{{ $animal->id }}">
-                <div class="field"><label for="mate-target">Whom best, for what?</label><input class="input" id="mate-target" name="target"
-                    required maxlength="400" placeholder="Clown + Pastel" spellcheck="false" autocapitalize="off"></div>
-                <button class="button" type="submit">Rank the mates</button></form>@endif
-            <ul class="plain mates">
-                @foreach ($mates as $mate)
-                    <li><a href="{{ route('pair', [$own => $animal->id, $other => $mate->animal->id]) }}">{{ $mate->animal->name }}</a>
-                        <span class="soft small">{{ $mate->genotype() }}</span></li>
-                @endforeach
-            </ul>
+            <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ $mates->count() }}
+                {{ Str::plural($page->sexOfMates(), $mates->count()) }}</span></div>
+            @if ($mates->isEmpty())
+                <p class="soft mb-0">No {{ $page->sexOfMates() ?: 'mate' }} in the collection yet.
+                    <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>
+            @else
+                <form class="ask-line mb-3" method="get" action="{{ route('pair') }}">
+                    <input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
+                    <div class="field"><label for="mate-target">Whom best, for what?</label>
+                        <input class="input" id="mate-target" name="target" required maxlength="400" placeholder="Clown + Pastel"
+                            spellcheck="false" autocapitalize="off"></div>
+                    <button class="button" type="submit">Rank the mates</button></form>
+            @endif
+            @if ($page->candidates()->isLong($page->sexOfMates()))
+                <form class="ask-line" method="get" action="{{ route('pair') }}">
+                    <input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
+                    <div class="field"><label for="mate">Or one that you have in mind</label>
+                        <select class="input" id="mate" name="{{ $other }}" data-module="choice"
+                            data-from="{{ route('animals.names', ['sex' => $page->sexOfMates()]) }}">
+                            <option value=""></option></select></div>
+                    <button class="button" type="submit">Pair</button></form>
+            @else
+                <ul class="plain mates">
+                    @foreach ($mates as $mate)
+                        <li><a href="{{ route('pair', [$own => $animal->id, $other => $mate->id]) }}">{{ $mate->name }}</a>
+                            <span class="soft small">{{ $page->candidates()->genotype($mate) }}</span></li>
+                    @endforeach
+                </ul>
+            @endif
         </section>
         @endif
         </div>

@@ -17,7 +17,8 @@ const asking = (from) => from === undefined ? {} : {
   valueField: 'value', labelField: 'text', preload: 'focus', shouldLoad: () => true,
   load: (typed, done) => fetch(`${from}&find=${encodeURIComponent(typed)}`, { headers: { Accept: 'application/json' } })
     .then((response) => response.ok ? response.json() : [])
-    .then((found) => done(Array.isArray(found) ? found : []), () => done()),
+    // behind what stands in the list itself
+    .then((found) => done(Array.isArray(found) ? found.map((one, i) => ({ ...one, $order: i + 2 })) : []), () => done()),
 }
 
 export async function enhance(select) {
@@ -26,7 +27,7 @@ export async function enhance(select) {
   if (label) select.setAttribute('aria-label', label.textContent.trim()) // the list behind the field keeps its name
   new TomSelect(select, {
     plugins: select.multiple ? ['remove_button'] : [],
-    searchField: ['text', 'genotype'], maxOptions: 400, allowEmptyOption: true, hideSelected: false, closeAfterSelect: !select.multiple,
+    searchField: ['text', 'genotype'], maxOptions: 400, allowEmptyOption: select.options[0]?.text.trim() !== '', hideSelected: false, closeAfterSelect: !select.multiple,
     placeholder: 'type a name or a gene', selectOnTab: true,
     render: {
       no_results: () => '<div class="no-results">Nobody fits.</div>',

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\View\Components\ParentField;
 
 use App\Collection\Beliefs;
+use App\Collection\Candidates;
 use App\Models\Animal;
-use App\Pairing\Candidates;
 use App\Pairing\Inquiry;
 use App\View\Components\Part\Part;
 

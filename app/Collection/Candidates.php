@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Pairing;
+namespace App\Collection;
 
-use App\Collection\Beliefs;
-use App\Collection\Statuses;
 use App\Models\Animal;
 use App\Models\User;
 use Illuminate\Support\Collection;
@@ -62,8 +60,13 @@ final class Candidates
         ], array_slice([...$named, ...$others], 0, self::SHOWN));
     }
 
+    public function genotype(Animal $animal): string
+    {
+        return $this->beliefs->text($animal->id);
+    }
+
     public function label(Animal $animal): string
     {
-        return $animal->name.' · '.mb_strimwidth($this->beliefs->text($animal->id), 0, 61, '…');
+        return $animal->name.' · '.mb_strimwidth($this->genotype($animal), 0, 61, '…');
     }
 }
