@@ -78,6 +78,9 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> what to buy next */
     public array $next;
 
+    /** @var list<array{season: int, sire: string, dam: string, instead: string, sooner: float, error: float}> what another pair of a past season would have brought */
+    public array $past;
+
     /** @var list<string> what changed, where it is an update; empty where somebody asked for it */
     public array $because;
 
@@ -98,6 +101,7 @@ final readonly class PlanResult
         $this->tubs = $stored['tubs'] ?? null;
         $this->assumptions = $stored['assumptions'] ?? [];
         $this->sound = $stored['sound'] ?? [];
+        $this->past = $stored['past'] ?? [];
         $this->because = $stored['because'] ?? [];
         $this->before = $stored['before'] ?? null;
         $this->first = Beginning::fromArray((array) ($stored['first'] ?? []));

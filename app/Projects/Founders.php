@@ -49,6 +49,41 @@ final readonly class Founders
                 $statuses->status($animal->id) === Status::Quarantine ? 2 : 1, // out of quarantine by the season after
             );
         }
+
+        return self::related($founders);
+    }
+
+    /**
+     * Those that were here on a day and had hatched by then, with what is known of them today.
+     *
+     * @return list<Founder>
+     */
+    public function asOf(ProjectRecord $record, Carbon $day): array
+    {
+        $beliefs = $this->opened->beliefs();
+        $statuses = Statuses::asOf($record->keeper, $day->format('Y-m-d'));
+        $founders = [];
+        /** @var Animal $animal */
+        foreach ($record->keeper->animals()->whereNotNull('sex')->orderBy('id')->get() as $animal) {
+            $isThere = ($animal->hatched_on === null || $animal->hatched_on->lte($day)) && ($animal->acquired_on === null || $animal->acquired_on->lte($day));
+            if ($isThere && $statuses->status($animal->id)->isHere() && $animal->sex !== null && ! $animal->hasOpenGenes()) {
+                $founders[] = new Founder(
+                    "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
+                    $animal->hatched_on === null ? null : (int) $animal->hatched_on->diffInMonths($day), null, null,
+                    $animal->sire_id === null ? null : "a{$animal->sire_id}", $animal->dam_id === null ? null : "a{$animal->dam_id}",
+                );
+            }
+        }
+
+        return self::related($founders);
+    }
+
+    /**
+     * @param list<Founder> $founders
+     * @return list<Founder> with parents that are among them only
+     */
+    private static function related(array $founders): array
+    {
         $known = array_flip(array_map(fn (Founder $founder): string => $founder->id, $founders));
 
         return array_map(

@@ -75,6 +75,32 @@ class ProjectFolds
         return $clutches === 0 ? 'no clutch yet' : ($clutches === 1 ? 'one clutch' : "{$clutches} clutches");
     }
 
+    /** @return list<array{season: int, told: string}> what one other pair of a past season would have brought */
+    public function roadsNotTaken(): array
+    {
+        return array_map(function (array $one): array {
+            [$sire, $dam] = [$this->page->named($one['sire']), $this->page->named($one['dam'])];
+            $instead = $one['instead'] === '' ? ' as well' : " instead of {$this->page->named($one['instead'])}";
+
+            return [
+                'season' => $one['season'],
+                'told' => "with {$sire} × {$dam}{$instead}, you would have the target ".self::years($one['sooner']).' sooner, on average.',
+            ];
+        }, $this->page->result->past);
+    }
+
+    private static function years(float $seasons): string
+    {
+        $halves = (int) round(2 * $seasons);
+
+        return match (true) {
+            $halves <= 1 => 'about half a year',
+            $halves === 2 => 'about a year',
+            $halves === 3 => 'about a year and a half',
+            default => 'about '.(string) round($seasons).' years',
+        };
+    }
+
     /** Whether the keeper pinned an animal or left a cross out. */
     public function isLimited(): bool
     {

@@ -172,6 +172,7 @@ class Workshop
             $result['first'] = $planner->policy()->first()->toArray();
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
+            $result['past'] = (new LookingBack($this->opened))->of($record->project, $project, (float) config('destino.plan_effort'), $record->seed);
         }
         if ($this->isStopped($record)) {
             return true;

@@ -5,9 +5,11 @@ namespace Tests\Feature;
 use App\Collection\Doorway;
 use App\Collection\Opened;
 use App\Http\Requests\OfferLines;
+use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Project;
 use App\Models\User;
+use App\Projects\LookingBack;
 use App\Projects\ProjectPage;
 use App\Projects\SeasonList;
 use App\Projects\Workshop;
@@ -135,6 +137,32 @@ class ProjectsTest extends TestCase
         $this->post("/projects/{$project->id}/effort", [])->assertSessionHasNoErrors();
         $this->assertSame([], $project->refresh()->aim);
         $this->post("/projects/{$project->id}/effort", ['tubs' => '0'])->assertSessionHasErrors('tubs');
+    }
+
+    public function test_past_seasons_are_played_again_with_who_was_there(): void
+    {
+        $year = (int) now()->addMonth()->format('Y') - 1; // of the last season that is over
+        $make = fn (string $name, string $sex, string $genes): Animal => $this->made([
+            'name' => $name, 'sex' => $sex, 'genotype' => $genes, 'hatched_on' => ($year - 6).'-07-01',
+        ]);
+        [$skiff, $tender, $wherry] = [$make('Skiff', 'male', 'Pastel'), $make('Tender', 'female', 'Pastel'), $make('Wherry', 'female', 'Normal')];
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $wherry->id, 'laid_on' => "{$year}-04-01", 'eggs_good' => 5]);
+        $clutch->sires()->create(['animal_id' => $skiff->id]);
+        $this->post('/projects', ['offers' => '', 'target' => 'Super Pastel', 'horizon' => '3'] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole()->load('keeper');
+        $past = fn (): array => app(Doorway::class)->within($this->keeper(), fn (Opened $opened): array => (new LookingBack($opened))->of(
+            $project, (new Workshop($opened))->project($project), .3, 1,
+        ));
+
+        [$one] = $past();
+        $this->assertSame([$year, "a{$skiff->id}", "a{$tender->id}", ''], [$one['season'], $one['sire'], $one['dam'], $one['instead']]);
+        $this->assertGreaterThan(.25, $one['sooner']);
+        $plan = $project->plans()->latest('id')->first();
+        $plan->update(['result' => ['past' => [$one]] + $plan->result]);
+        $this->get("/projects/{$project->id}")->assertSee("{$year}")->assertSee('with Skiff × Tender as well, you would have the target');
+
+        $tender->statusEvents()->create(['status' => 'sold', 'on' => ($year - 2).'-01-01']);
+        $this->assertSame([], $past(), 'she had been sold by then');
     }
 
     public function test_a_pinned_animal_is_in_every_way_and_the_pin_can_be_taken_out(): void

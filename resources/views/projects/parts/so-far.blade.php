@@ -8,6 +8,13 @@
         <li class="soft">No clutch of these animals is recorded yet.</li>
     @endforelse
 </ul>
+@if ($folds->roadsNotTaken() !== [])
+    <h3>Looking back</h3>
+    <ul class="plain">
+        @foreach ($folds->roadsNotTaken() as $one)<li><strong>{{ $one['season'] }}</strong>: {{ $one['told'] }}</li>@endforeach
+    </ul>
+    <p class="soft small">Worked out with what you know of your animals today; not all of it could be known then.</p>
+@endif
 @if ($luck !== [])
     <h3>Luck so far</h3>
     <ul class="plain">
