@@ -220,9 +220,9 @@ class MainPathTest extends BrowserTestCase
     {
         $browser = $this->browser()->size(390, 844)->visit('/animals/21');
         $browser->waitFor('#care', 'Nothing logged yet.');
-        $browser->driver->wait(10, 100)->until(fn (): bool => ! $browser->find('[data-for="feed"]')->isDisplayed());
+        $browser->driver->wait(30, 100)->until(fn (): bool => ! $browser->find('[data-for="feed"]')->isDisplayed());
         $browser->click('input[value="feed"] + span');
-        $browser->driver->wait(10, 100)->until(fn (): bool => $browser->find('[data-for="feed"]')->isDisplayed());
+        $browser->driver->wait(30, 100)->until(fn (): bool => $browser->find('[data-for="feed"]')->isDisplayed());
         $browser->click('input[value="taken"] + span');
         $browser->click('.log-form button[type="submit"]');
         $browser->waitFor('.said', 'fed, taken');
@@ -236,7 +236,7 @@ class MainPathTest extends BrowserTestCase
     {
         $browser = $this->browser()->visit('/animals?view=rack');
         $browser->waitFor('.rack', 'Harbour');
-        $browser->driver->wait(10, 100)->until(fn (): bool => $browser->find('.in-tub')->getAttribute('draggable') === 'true');
+        $browser->driver->wait(30, 100)->until(fn (): bool => $browser->find('.in-tub')->getAttribute('draggable') === 'true');
         $browser->script("
             const from = [...document.querySelectorAll('.in-tub')].find(tub => tub.textContent.includes('Cleat'))
             const to = [...document.querySelectorAll('[data-tub]')].find(tub => tub.dataset.tub.endsWith(':2:5'))

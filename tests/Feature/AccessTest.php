@@ -52,7 +52,7 @@ class AccessTest extends TestCase
         'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner',
         'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.drawing' => 'viewer', 'looks.confusions' => 'viewer',
         'train' => 'viewer', 'train.begin' => 'viewer', 'train.answer' => 'viewer', 'train.next' => 'viewer', 'projects.replan' => 'owner',
-        'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.pin' => 'owner',
+        'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.effort' => 'owner', 'projects.pin' => 'owner',
         'plans.cancel' => 'owner',
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
         'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',

@@ -177,7 +177,7 @@ class Browser
     public function click(string $selector): self
     {
         // A page that is still taking shape may move the element between the look and the click.
-        $this->driver->wait(10, 200)->until(function () use ($selector): bool {
+        $this->driver->wait(30, 200)->until(function () use ($selector): bool {
             try {
                 $element = $this->find($selector);
                 $this->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $element);
@@ -195,14 +195,14 @@ class Browser
     /** Waits until a script says that it is so. */
     public function until(string $script): self
     {
-        $this->driver->wait(10, 100)->until(fn (): bool => $this->script($script) === true, "it did not come to: {$script}");
+        $this->driver->wait(30, 100)->until(fn (): bool => $this->script($script) === true, "it did not come to: {$script}");
 
         return $this;
     }
 
     public function waitFor(string $selector, string $text): self
     {
-        $this->driver->wait(10, 100)->until(function () use ($selector, $text): bool {
+        $this->driver->wait(30, 100)->until(function () use ($selector, $text): bool {
             try {
                 return $this->all($selector) !== [] && str_contains($this->text($selector), $text);
             } catch (StaleElementReferenceException|NoSuchElementException) {
