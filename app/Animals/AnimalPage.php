@@ -8,6 +8,7 @@ use App\Care\CareLog;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Candidates;
+use App\Collection\CoreId;
 use App\Collection\Family;
 use App\Collection\Opened;
 use App\Family\DescendantTree;
@@ -138,7 +139,7 @@ class AnimalPage
     /** @return list<array{subject: string, link: string, about: string, explanations: list<Told>}> what does not fit */
     public function puzzles(): array
     {
-        return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open(["a{$this->animal->id}"]);
+        return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open([CoreId::of($this->animal->id)]);
     }
 
     /** How far its odds may be off; empty where they are exact. */

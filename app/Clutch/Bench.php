@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Clutch;
 
+use App\Collection\CoreId;
 use App\Collection\Families;
 use App\Collection\Opened;
 use App\Models\AlikeSet;
@@ -200,7 +201,7 @@ class Bench
     {
         $names = [];
         foreach ($this->clutch->sires as $sire) {
-            $names["a{$sire->animal_id}"] = (string) $sire->animal?->name;
+            $names[CoreId::of($sire->animal_id)] = (string) $sire->animal?->name;
         }
 
         return array_map(

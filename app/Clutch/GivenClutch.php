@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Clutch;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Collection\Relatives;
 use App\Models\Animal;
@@ -57,7 +58,7 @@ class GivenClutch
         foreach ($this->opened->beliefs()->kin->siresOf($this->clutch->id) as [$id, $weight]) {
             $sires[] = [
                 'id' => $id ?? '', 'weight' => $weight,
-                'belief' => $id === null ? null : $this->prior($without, (int) substr($id, 1), Sex::Male),
+                'belief' => $id === null ? null : $this->prior($without, (int) CoreId::animal($id), Sex::Male),
             ];
         }
         $isKnown = array_filter($sires, fn (array $sire): bool => $sire['belief'] !== null) !== [];
@@ -84,7 +85,7 @@ class GivenClutch
     /** What is believed of a parent without this clutch. A tap on the bench does not change it, so it is kept: one entry for each parent. */
     private function prior(Kindred $without, int $id, Sex $sex): Belief
     {
-        $family = $without->familyOf("a{$id}");
+        $family = $without->familyOf(CoreId::of($id));
         if ($family === null) {
             return $this->opened->beliefs()->beforehand($id);
         }
@@ -92,7 +93,7 @@ class GivenClutch
         $content = hash('xxh128', $this->opened->beliefs()->kin->about().$without->wholeContentOf($family));
         $kept = $this->opened->kept->get($name);
         if (! is_array($kept) || $kept['content'] !== $content) {
-            $kept = ['content' => $content, 'factors' => serialize($this->factors($without, $family, "a{$id}"))];
+            $kept = ['content' => $content, 'factors' => serialize($this->factors($without, $family, CoreId::of($id)))];
             $this->opened->kept->put($name, $kept);
         }
         $factors = unserialize($kept['factors']);
@@ -127,7 +128,7 @@ class GivenClutch
         }
 
         return new Hatchling(
-            (string) $animal->id, $animal->sex, $animal->daysOld($this->clutch), cues: $cues, recorded: $recorded->animal("a{$animal->id}"),
+            (string) $animal->id, $animal->sex, $animal->daysOld($this->clutch), cues: $cues, recorded: $recorded->animal(CoreId::of($animal->id)),
         );
     }
 

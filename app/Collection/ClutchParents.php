@@ -38,11 +38,11 @@ class ClutchParents
     {
         foreach ($records->clutches as $row) {
             $sires = array_map(
-                fn (?int $sire): ?string => $sire === null || ! isset($records->animals[$sire]) ? null : "a{$sire}", $row['sires'],
+                fn (?int $sire): ?string => $sire === null || ! isset($records->animals[$sire]) ? null : CoreId::of($sire), $row['sires'],
             );
             $this->sires[$row['id']] = $sires === [] ? [null] : array_values(array_unique($sires));
             $this->weights[$row['id']] = self::weigh($sires, array_map(intval(...), array_filter($row['kept'], is_numeric(...))));
-            $this->dams[$row['id']] = "a{$row['dam']}";
+            $this->dams[$row['id']] = CoreId::of($row['dam']);
         }
         foreach ($records->animals as $id => $row) {
             if ($row['clutch_id'] !== null && isset($this->sires[$row['clutch_id']])) {
@@ -113,7 +113,7 @@ class ClutchParents
     public function of(array $row, ?string $sire): array
     {
         $clutch = $row['clutch_id'];
-        $isOfDam = $clutch !== null && isset($this->sires[$clutch]) && $this->dams[$clutch] === "a{$row['dam_id']}";
+        $isOfDam = $clutch !== null && isset($this->sires[$clutch]) && $this->dams[$clutch] === CoreId::of($row['dam_id']);
         if (! $isOfDam) {
             return [[$sire], null];
         }
@@ -133,10 +133,10 @@ class ClutchParents
     {
         $kept = [];
         foreach ($this->hatchlings[$clutch['id']] ?? [] as $id) {
-            foreach (array_slice($individuals["a{$id}"]->testimonies ?? [], 0, 1) as $testimony) {
+            foreach (array_slice($individuals[CoreId::of($id)]->testimonies ?? [], 0, 1) as $testimony) {
                 $kept[$id] = $testimony->says;
             }
-            $kept[$id] ??= new \Destino\Genome\Belief($individuals["a{$id}"]->sex ?? Sex::Female, []);
+            $kept[$id] ??= new \Destino\Genome\Belief($individuals[CoreId::of($id)]->sex ?? Sex::Female, []);
         }
 
         return Tally::of(
@@ -152,17 +152,17 @@ class ClutchParents
         foreach ($records->animals as $id => $row) {
             $sex = Sex::tryFrom((string) $row['sex']);
             if ($sex !== null) {
-                $recorded["a{$id}"] = $sex;
+                $recorded[CoreId::of($id)] = $sex;
             }
             $places[] = [
-                "a{$id}", "a{$id}", [$row['sire_id'] === null ? null : "a{$row['sire_id']}"],
-                $row['dam_id'] === null ? null : "a{$row['dam_id']}",
+                CoreId::of($id), CoreId::of($id), [$row['sire_id'] === null ? null : CoreId::of($row['sire_id'])],
+                $row['dam_id'] === null ? null : CoreId::of($row['dam_id']),
             ];
         }
         foreach ($records->clutches as $row) {
             $places[] = [
-                "a{$row['dam']}", "eggs of a{$row['dam']}",
-                array_map(fn (?int $sire): ?string => $sire === null ? null : "a{$sire}", $row['sires']), "a{$row['dam']}",
+                CoreId::of($row['dam']), 'eggs of '.CoreId::of($row['dam']),
+                array_map(fn (?int $sire): ?string => $sire === null ? null : CoreId::of($sire), $row['sires']), CoreId::of($row['dam']),
             ];
         }
 
@@ -172,6 +172,6 @@ class ClutchParents
     /** @param AnimalRow $row */
     private function sireOf(array $row): ?string
     {
-        return $row['sire_id'] !== null && isset($this->records->animals[$row['sire_id']]) ? "a{$row['sire_id']}" : null;
+        return $row['sire_id'] !== null && isset($this->records->animals[$row['sire_id']]) ? CoreId::of($row['sire_id']) : null;
     }
 }

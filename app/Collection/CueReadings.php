@@ -33,7 +33,7 @@ final class CueReadings
     {
         $likenesses = $this->likenesses($clutches);
         foreach ($individuals as $id => $one) {
-            $number = (int) substr($id, 1);
+            $number = (int) CoreId::animal($id);
             $isLeftOut = in_array($this->records->animals[$number]['clutch_id'], $clutches, true);
             $read = $isLeftOut ? [] : $this->read($this->records->sightings[$number] ?? []);
             if ($read !== [] || isset($likenesses[$number])) {

@@ -35,7 +35,7 @@ final class Derivations
         if (! isset($this->derived[$id])) {
             $line = $isBehind && $this->descent === null ? $this->individuals->line($id) : null;
             $descent = $line === null ? $this->descent ??= $this->among($this->individuals->all()) : $this->among($line);
-            $this->derived[$id] = $descent->of("a{$id}");
+            $this->derived[$id] = $descent->of(CoreId::of($id));
         }
 
         return $this->derived[$id];

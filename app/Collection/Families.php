@@ -89,7 +89,7 @@ final class Families
     {
         $individuals = [];
         foreach ($this->individuals->all() as $id => $one) {
-            $row = $this->records->animals[(int) substr($id, 1)];
+            $row = $this->records->animals[(int) CoreId::animal($id)];
             $isLeftOut = in_array($row['clutch_id'], $clutches, true);
             $testimonies = array_values(
                 array_filter($one->testimonies, fn ($testimony): bool => ! $isLeftOut && ! in_array($testimony->id, $statements, true)),
@@ -115,7 +115,7 @@ final class Families
     {
         $broods = [];
         foreach ($this->records->clutches as $clutch) {
-            if (in_array($clutch['id'], $without, true) || ! isset($individuals["a{$clutch['dam']}"])) {
+            if (in_array($clutch['id'], $without, true) || ! isset($individuals[CoreId::of($clutch['dam'])])) {
                 continue;
             }
             $counts = $this->readable($clutch['id']);
@@ -127,7 +127,7 @@ final class Families
                 $number = $count['dead'] ? $count['count'] : $left[$count['id']];
                 if ($number > 0) {
                     $broods[] = new Brood(
-                        "c{$count['id']}", $parents->sires($clutch['id']), "a{$clutch['dam']}", $count['saw'], $number,
+                        CoreId::ofCount($count['id']), $parents->sires($clutch['id']), CoreId::of($clutch['dam']), $count['saw'], $number,
                         $count['dead'], $parents->weights($clutch['id'], $parents->sires($clutch['id'])), "k{$clutch['id']}",
                     );
                 }
@@ -171,7 +171,7 @@ final class Families
                 fn (mixed $allele): bool => is_string($allele) && isset($known[$allele]),
             ));
             $faults[] = Fault::of(
-                FaultKind::from($row['kind']), $row['animal_id'] !== null ? "a{$row['animal_id']}" : "c{$row['count_id']}",
+                FaultKind::from($row['kind']), $row['animal_id'] !== null ? CoreId::of($row['animal_id']) : CoreId::ofCount($row['count_id']),
                 $alleles, isset($known[$row['instead'] ?? '']) ? $row['instead'] : null,
             );
         }

@@ -81,7 +81,7 @@ class Family
     {
         return array_map(
             fn (string $key): string => str_starts_with($key, 'outside ') ? substr($key, 8) : (
-                $this->animal((int) substr($key, 1))->name ?? ''
+                $this->animal((int) CoreId::animal($key))->name ?? ''
             ),
             $this->pedigree()->nearestCommonAncestors(self::key($a->id), self::key($b->id)),
         );
@@ -136,6 +136,6 @@ class Family
 
     private static function key(int $id): string
     {
-        return "a{$id}";
+        return CoreId::of($id);
     }
 }

@@ -71,7 +71,7 @@ final class Individuals
     {
         $those = [];
         foreach ($ids as $id) {
-            $those["a{$id}"] = $this->known[$id] ??= $this->made($id);
+            $those[CoreId::of($id)] = $this->known[$id] ??= $this->made($id);
         }
 
         return $those;
@@ -84,7 +84,7 @@ final class Individuals
         $said = array_map(fn (array $statement): ?Testimony => $this->read($statement, $sex), $this->records->statements[$id] ?? []);
 
         return new Individual(
-            "a{$id}", $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter($said)),
+            CoreId::of($id), $sex, $this->parent($animal['sire_id']), $this->parent($animal['dam_id']), array_values(array_filter($said)),
         );
     }
 
@@ -92,7 +92,7 @@ final class Individuals
     {
         $this->sexes ??= ClutchParents::sexes($this->records);
 
-        return $this->sexes["a{$id}"] ?? null;
+        return $this->sexes[CoreId::of($id)] ?? null;
     }
 
     /** @return array<int, list<NotationError>> by statement: what of this animal's statements can no longer be read */
@@ -107,7 +107,7 @@ final class Individuals
 
     private function parent(?int $id): ?string
     {
-        return $id !== null && isset($this->records->animals[$id]) ? "a{$id}" : null;
+        return $id !== null && isset($this->records->animals[$id]) ? CoreId::of($id) : null;
     }
 
     /** @param StatementRow $statement */

@@ -51,15 +51,15 @@ final class Kin
     /** Equal as long as what the relatives say of an animal is the same. */
     public function keyOf(int $id): string
     {
-        return $this->index()['keys']["a{$id}"] ?? '';
+        return $this->index()['keys'][CoreId::of($id)] ?? '';
     }
 
     /** @return list<array{list<string>, Distribution<State>}> what is believed of an animal, by set of groups */
     public function statesOf(int $id): array
     {
         $states = [];
-        foreach ($this->index()['parts']["a{$id}"] ?? [] as $hash) {
-            $kept = $this->part($hash)['of']["a{$id}"] ?? null;
+        foreach ($this->index()['parts'][CoreId::of($id)] ?? [] as $hash) {
+            $kept = $this->part($hash)['of'][CoreId::of($id)] ?? null;
             if ($kept !== null) {
                 $states[] = unserialize($kept);
             }
@@ -78,7 +78,7 @@ final class Kin
     public function isExcluded(int $id): bool
     {
         foreach ($this->contradictions() as $contradiction) {
-            if ($contradiction->subject === "a{$id}" || in_array("a{$id}", $contradiction->others, true)) {
+            if ($contradiction->subject === CoreId::of($id) || in_array(CoreId::of($id), $contradiction->others, true)) {
                 return true;
             }
         }
@@ -102,7 +102,7 @@ final class Kin
     public function errorOf(int $id): float
     {
         return max([0.0, ...array_map(
-            fn (string $hash): float => $this->part($hash)['errors']["a{$id}"] ?? 0.0, $this->index()['parts']["a{$id}"] ?? [],
+            fn (string $hash): float => $this->part($hash)['errors'][CoreId::of($id)] ?? 0.0, $this->index()['parts'][CoreId::of($id)] ?? [],
         )]);
     }
 

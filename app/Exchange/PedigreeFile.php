@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Models\Animal;
 use Destino\Genome\Allele;
@@ -89,7 +90,7 @@ final class PedigreeFile
     private function row(Animal $animal, array $known): string
     {
         $cells = [
-            '1', "a{$animal->id}", $this->parent($animal->sire_id, $animal->sire_name, 1, $known),
+            '1', CoreId::of($animal->id), $this->parent($animal->sire_id, $animal->sire_name, 1, $known),
             $this->parent($animal->dam_id, $animal->dam_name, 2, $known), self::SEX[$animal->sex->value ?? ''] ?? '0', '0',
         ];
         $belief = $this->opened->beliefs()->belief($animal->id);
@@ -106,7 +107,7 @@ final class PedigreeFile
     private function parent(?int $id, ?string $name, int $sex, array $known): string
     {
         if ($id !== null && isset($known[$id])) {
-            return "a{$id}";
+            return CoreId::of($id);
         }
 
         return ($name ?? '') === '' ? '0' : $this->outside["{$sex}{$name}"] ??= 'x'.(count($this->outside) + 1);

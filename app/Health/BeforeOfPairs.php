@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Health;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Models\Clutch;
 
@@ -23,7 +24,7 @@ class BeforeOfPairs
             /** @var Clutch $clutch */
             $sire = $clutch->sires->count() === 1 ? $clutch->sires->first()?->animal_id : null;
             if ($sire !== null) {
-                $pairs["a{$sire} a{$clutch->dam_id}"][] = $clutch;
+                $pairs[CoreId::of($sire).' '.CoreId::of($clutch->dam_id)][] = $clutch;
             }
         }
         $before = [];

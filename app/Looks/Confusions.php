@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Looks;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Models\Project;
@@ -48,7 +49,7 @@ class Confusions
                 foreach ($catalogue->groups[$group]->loci as $locus) {
                     foreach ($belief->marginalAt($locus, $catalogue->groups[$group])->entries() as [$pair]) {
                         foreach ($pair as $allele) {
-                            $carried["a{$animal->id}"][$allele] = $allele;
+                            $carried[CoreId::of($animal->id)][$allele] = $allele;
                         }
                     }
                 }

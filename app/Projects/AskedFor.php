@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Health\BeforeOfPairs;
 use App\Models\Project;
@@ -28,7 +29,7 @@ class AskedFor
 
         return array_map(fn (array $grant): array => [
             'query' => [
-                'sire_id' => (int) ltrim($grant['sire'], 'a'), 'dam_id' => (int) ltrim($grant['dam'], 'a'),
+                'sire_id' => (int) CoreId::animal($grant['sire']), 'dam_id' => (int) CoreId::animal($grant['dam']),
                 'target' => self::target($grant['serves']),
             ],
             'words' => "{$season->name($grant['sire'])} × {$season->name($grant['dam'])}",

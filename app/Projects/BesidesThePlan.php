@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Models\Plan as PlanRecord;
 use App\Models\Project as ProjectRecord;
@@ -70,7 +71,7 @@ class BesidesThePlan
         $serves = $this->otherProjects($record, $owned);
         $pairs = [];
         foreach ((new PairFinder($planner->space()))->best($owned, 12) as [$sire, $dam, $now, $next]) {
-            [$male, $female] = [$family->animal((int) substr($sire->id, 1)), $family->animal((int) substr($dam->id, 1))];
+            [$male, $female] = [$family->animal((int) CoreId::animal($sire->id)), $family->animal((int) CoreId::animal($dam->id))];
             $pairs[] = [
                 'sire' => $sire->id, 'dam' => $dam->id, 'now' => $now->toString(), 'next' => $next->toString(),
                 'ready' => max($season($sire), $season($dam)), 'serves' => $serves["{$sire->id} {$dam->id}"] ?? [],

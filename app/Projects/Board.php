@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Health\BeforeOfPairs;
 use App\Models\Animal;
@@ -50,7 +51,7 @@ class Board
         $this->placing->prepare($this->standing($clutches));
         $places = $this->noted($clutches);
         foreach ($this->season->grants as $grant) {
-            [$sire, $dam] = [(int) ltrim($grant['sire'], 'a'), $this->animals[(int) ltrim($grant['dam'], 'a')] ?? null];
+            [$sire, $dam] = [(int) CoreId::animal($grant['sire']), $this->animals[(int) CoreId::animal($grant['dam'])] ?? null];
             if ($dam !== null && isset($this->animals[$sire])) {
                 $project = $grant['serves'][0]['project'] ?? null;
                 $places[$sire][] = $this->placing->place($this->animals[$sire], $dam, null, $project);
@@ -82,7 +83,7 @@ class Board
             array_push($ids, $clutch->dam_id, ...$clutch->sires->pluck('animal_id')->all());
         }
         foreach ($this->season->grants as $grant) {
-            array_push($ids, (int) ltrim($grant['sire'], 'a'), (int) ltrim($grant['dam'], 'a'));
+            array_push($ids, (int) CoreId::animal($grant['sire']), (int) CoreId::animal($grant['dam']));
         }
 
         return array_values(array_intersect_key($this->animals, array_flip(array_filter($ids))));
@@ -134,8 +135,8 @@ class Board
     /** The male that the plans would take for a female if not this one. */
     private function insteadOf(Animal $sire, Animal $dam): ?string
     {
-        foreach ($this->season->alternatives("a{$dam->id}") as $wish) {
-            if ($wish['sire'] !== "a{$sire->id}") {
+        foreach ($this->season->alternatives(CoreId::of($dam->id)) as $wish) {
+            if ($wish['sire'] !== CoreId::of($sire->id)) {
                 return $this->season->name($wish['sire']);
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Models\Animal;
@@ -39,13 +40,13 @@ final readonly class Founders
                 continue;
             }
             $founders[] = new Founder(
-                "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
+                CoreId::of($animal->id), $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
                 $animal->hatched_on === null ? null : max(0, (int) $animal->hatched_on->diffInMonths(self::pairing())),
                 $animal->latestWeight === null || $animal->latestWeight->on->lt(Carbon::today()->subDays(200))
                     ? null
                     : $animal->latestWeight->grams,
-                null, $animal->sire_id === null ? null : "a{$animal->sire_id}",
-                $animal->dam_id === null ? null : "a{$animal->dam_id}",
+                null, $animal->sire_id === null ? null : CoreId::of($animal->sire_id),
+                $animal->dam_id === null ? null : CoreId::of($animal->dam_id),
                 $statuses->status($animal->id) === Status::Quarantine ? 2 : 1, // out of quarantine by the season after
             );
         }
@@ -68,9 +69,9 @@ final readonly class Founders
             $isThere = ($animal->hatched_on === null || $animal->hatched_on->lte($day)) && ($animal->acquired_on === null || $animal->acquired_on->lte($day));
             if ($isThere && $statuses->status($animal->id)->isHere() && $animal->sex !== null && ! $animal->hasOpenGenes()) {
                 $founders[] = new Founder(
-                    "a{$animal->id}", $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
+                    CoreId::of($animal->id), $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
                     $animal->hatched_on === null ? null : (int) $animal->hatched_on->diffInMonths($day), null, null,
-                    $animal->sire_id === null ? null : "a{$animal->sire_id}", $animal->dam_id === null ? null : "a{$animal->dam_id}",
+                    $animal->sire_id === null ? null : CoreId::of($animal->sire_id), $animal->dam_id === null ? null : CoreId::of($animal->dam_id),
                 );
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Models\Clutch;
 use App\Models\Project as ProjectRecord;
@@ -34,7 +35,7 @@ final readonly class LookingBack
             $made = [];
             foreach ($clutches as $clutch) {
                 foreach ($clutch->sires as $sire) {
-                    $sire->animal_id === null || $made[] = ["a{$sire->animal_id}", "a{$clutch->dam_id}"];
+                    $sire->animal_id === null || $made[] = [CoreId::of($sire->animal_id), CoreId::of($clutch->dam_id)];
                 }
             }
             $then = $project->withFounders((new Founders($this->opened))->asOf($record, Carbon::create($season - 1, 12, 1)));

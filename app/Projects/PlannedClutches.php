@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\Project;
@@ -25,7 +26,7 @@ final class PlannedClutches
             ->filter(fn (Clutch $clutch): bool => $isOfTheTime($clutch) && $isOfThese($clutch))->all());
     }
 
-    /** @return array<int|string, true> ids of the parents that any of its plans names */
+    /** @return array<int, true> ids of the parents that any of its plans names */
     private static function named(Project $project): array
     {
         $names = [];
@@ -33,7 +34,7 @@ final class PlannedClutches
             foreach ($plan->made()->routes as $route) {
                 foreach ($route['steps'] as $step) {
                     foreach ([$step['sire'], $step['dam']] as $text) {
-                        $names += array_fill_keys(array_map(fn (string $id): string => ltrim($id, 'a'), explode(' or ', $text)), true);
+                        $names += array_fill_keys(array_filter(array_map(CoreId::animal(...), explode(' or ', $text))), true);
                     }
                 }
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Looks\Gallery;
 use App\Looks\Prints;
@@ -26,7 +27,7 @@ class ProjectDrawings
     /** An animal by the core's id ("a5"); empty for one that is not here. */
     public function ofAnimal(string $id): HtmlString
     {
-        $number = (int) substr($id, 1);
+        $number = (int) CoreId::animal($id);
 
         return new HtmlString(
             $this->isHere($id)
@@ -50,7 +51,7 @@ class ProjectDrawings
     {
         try {
             $forms = $this->isHere($animal)
-                ? $this->gallery->formsOf($this->opened->beliefs()->belief((int) substr($animal, 1)))
+                ? $this->gallery->formsOf($this->opened->beliefs()->belief((int) CoreId::animal($animal)))
                 : $this->gallery->formsOf($this->gallery->belief(str_replace([' + ', ','], ' ', $genes)));
         } catch (DestinoError) {
             return new HtmlString('');
@@ -61,7 +62,7 @@ class ProjectDrawings
 
     private function isHere(string $id): bool
     {
-        return preg_match('/^a\d+$/', $id) === 1 && $this->opened->family()->animal((int) substr($id, 1)) !== null;
+        return CoreId::animal($id) !== null && $this->opened->family()->animal((int) CoreId::animal($id)) !== null;
     }
 
     public function symbols(): HtmlString

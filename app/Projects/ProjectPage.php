@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Models\Clutch;
 use App\Models\Plan;
 use App\Models\PlanResult;
@@ -178,7 +179,7 @@ class ProjectPage
     {
         return array_values(
             array_filter(
-                array_map(fn (string $id): int => isset($this->result->names[$id]) ? (int) substr($id, 1) : 0, explode(' or ', $text)),
+                array_map(fn (string $id): ?int => isset($this->result->names[$id]) ? CoreId::animal($id) : null, explode(' or ', $text)),
             ),
         );
     }
@@ -199,7 +200,7 @@ class ProjectPage
     /** @return list<array{int, string}> pinned animals with their names */
     public function pinned(): array
     {
-        return array_map(fn (int $id): array => [$id, $this->named("a{$id}")], $this->project->pinned);
+        return array_map(fn (int $id): array => [$id, $this->named(CoreId::of($id))], $this->project->pinned);
     }
 
     /** What the house's limit of relatedness says of a route. */
@@ -232,7 +233,7 @@ class ProjectPage
     public function forbidden(): array
     {
         return array_map(
-            fn (array $pair): array => [implode(':', $pair), $this->named("a{$pair[0]}").' × '.$this->named("a{$pair[1]}")],
+            fn (array $pair): array => [implode(':', $pair), $this->named(CoreId::of($pair[0])).' × '.$this->named(CoreId::of($pair[1]))],
             $this->project->forbidden,
         );
     }
@@ -270,7 +271,7 @@ class ProjectPage
     public function pairLink(array $pair): string
     {
         return route('pair', [
-            'sire_id' => ltrim($pair['sire'], 'a'), 'dam_id' => ltrim($pair['dam'], 'a'), 'target' => $this->project->target,
+            'sire_id' => CoreId::animal($pair['sire']), 'dam_id' => CoreId::animal($pair['dam']), 'target' => $this->project->target,
         ]);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Models\Clutch;
 use App\Models\Project;
 use Destino\Planning\Weigh\SeasonAssignment;
@@ -162,9 +163,9 @@ class SeasonList
             }
             $sires = $clutch->sires->map(fn ($sire): string => $sire->animal->name ?? (string) $sire->name)->filter()->implode(' or ');
             $made[] = ['clutch' => $clutch, 'dam' => $clutch->dam->name, 'sires' => $sires];
-            $taken["a{$clutch->dam_id}"] = $sires;
+            $taken[CoreId::of($clutch->dam_id)] = $sires;
             foreach ($clutch->laid_on === null ? $clutch->sires : [] as $sire) {
-                $served["a{$sire->animal_id}"] = ($served["a{$sire->animal_id}"] ?? 0) + 1;
+                $served[CoreId::of($sire->animal_id)] = ($served[CoreId::of($sire->animal_id)] ?? 0) + 1;
             }
         }
 

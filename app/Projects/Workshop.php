@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Database\Snapshot;
 use App\Health\BeforeOfPairs;
@@ -72,13 +73,13 @@ class Workshop
             ],
         );
         $aim = Aim::fromArray($record->aim ?? []);
-        $forbidden = array_map(fn (array $pair): array => ["a{$pair[0]}", "a{$pair[1]}"], $record->forbidden);
+        $forbidden = array_map(fn (array $pair): array => [CoreId::of($pair[0]), CoreId::of($pair[1])], $record->forbidden);
 
         return new Project(
             $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon,
             $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
             Project::number($record->wanted),
-            $forbidden, $record->keep, array_map(fn (int $id): string => "a{$id}", $record->pinned),
+            $forbidden, $record->keep, array_map(fn (int $id): string => CoreId::of($id), $record->pinned),
             $this->opened->house->stances($this->opened->shelf->catalogue()), $record->wanted === 'sure',
             sound: array_map(fn (array $one): float => $one['share'], $this->before()), aim: $aim,
         );
@@ -248,11 +249,11 @@ class Workshop
             ->beginning($plan->made()->first);
         $bought = array_column($plan->made()->policy['now']['buy'] ?? [], 'id');
         $offers = array_values(array_filter($project->founders, fn (Founder $one): bool => in_array($one->id, $bought, true)));
-        $figures = $policy->gainOf("a{$sire}", "a{$dam}", $offers, self::TRIED_RUNS, $plan->seed);
+        $figures = $policy->gainOf(CoreId::of($sire), CoreId::of($dam), $offers, self::TRIED_RUNS, $plan->seed);
         DB::transaction(function () use ($plan, $sire, $dam, $figures): void {
-            $tried = array_filter($plan->refresh()->made()->tried, fn (array $one): bool => [$one['sire'], $one['dam']] !== ["a{$sire}", "a{$dam}"]);
+            $tried = array_filter($plan->refresh()->made()->tried, fn (array $one): bool => [$one['sire'], $one['dam']] !== [CoreId::of($sire), CoreId::of($dam)]);
             $tried = [
-                ['sire' => "a{$sire}", 'dam' => "a{$dam}"] + WorthWords::figures(...$figures), ...array_slice($tried, 0, 5),
+                ['sire' => CoreId::of($sire), 'dam' => CoreId::of($dam)] + WorthWords::figures(...$figures), ...array_slice($tried, 0, 5),
             ];
             $plan->update(['result' => ['tried' => $tried] + ($plan->result ?? [])]);
         });
@@ -273,7 +274,7 @@ class Workshop
     {
         $names = [];
         foreach ($record->keeper->animals()->toBase()->get(['id', 'name']) as $animal) {
-            $names["a{$animal->id}"] = $animal->name;
+            $names[CoreId::of($animal->id)] = $animal->name;
         }
 
         return $names;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Projects;
 
+use App\Collection\CoreId;
 use App\Models\PlanResult;
 use App\Models\Project;
 use App\Models\User;
@@ -30,7 +31,7 @@ class WorthWords
         $words = [];
         foreach ($this->projects as $project) {
             $result = $project->made();
-            $is = fn (array $one): bool => $one['sire'] === "a{$sire}" && $one['dam'] === "a{$dam}";
+            $is = fn (array $one): bool => $one['sire'] === CoreId::of($sire) && $one['dam'] === CoreId::of($dam);
             $asked = array_values(array_filter($result->policy['now']['matings'] ?? [], $is))[0] ?? null;
             $possible = array_values(array_filter($result->possible, $is))[0] ?? null;
             if ($asked === null && $possible === null) {
@@ -71,9 +72,9 @@ class WorthWords
         $words = [];
         foreach ($this->projects as $project) {
             $result = $project->made();
-            $own = array_values(array_filter($result->animals ?? [], fn (array $one): bool => $one['id'] === "a{$id}"))[0] ?? null;
+            $own = array_values(array_filter($result->animals ?? [], fn (array $one): bool => $one['id'] === CoreId::of($id)))[0] ?? null;
             $mates = array_values(array_filter(
-                $result->policy['now']['matings'] ?? [], fn (array $one): bool => in_array("a{$id}", [$one['sire'], $one['dam']], true),
+                $result->policy['now']['matings'] ?? [], fn (array $one): bool => in_array(CoreId::of($id), [$one['sire'], $one['dam']], true),
             ));
             $year = (new ProjectPage($project, $this->workshop))->year($project->horizon);
             if ($own !== null && self::isClear($own)) {

@@ -6,6 +6,7 @@ namespace App\Prove;
 
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Beliefs;
+use App\Collection\CoreId;
 use App\Models\Animal;
 use App\Models\ClutchCount;
 use App\Models\Decision;
@@ -103,8 +104,8 @@ class ContradictionDesk
 
     private function about(Contradiction $one): string
     {
-        $clutch = $one->subject[0] === 'c'
-            ? ClutchCount::query()->with('clutch')->find((int) substr($one->subject, 1))?->clutch->title()
+        $clutch = CoreId::count($one->subject) !== null
+            ? ClutchCount::query()->with('clutch')->find(CoreId::count($one->subject))?->clutch->title()
             : null;
 
         return ($clutch === null ? '' : "{$clutch}, ")
@@ -119,7 +120,7 @@ class ContradictionDesk
     private function faultOf(Decision $decision): Fault
     {
         return Fault::of(
-            $decision->kind, $decision->animal_id !== null ? "a{$decision->animal_id}" : "c{$decision->count_id}",
+            $decision->kind, $decision->animal_id !== null ? CoreId::of($decision->animal_id) : CoreId::ofCount((int) $decision->count_id),
             array_values(array_filter($decision->alleles, fn (string $allele): bool => isset($this->shelf->catalogue()->alleles[$allele]))),
             isset($this->shelf->catalogue()->alleles[$decision->instead ?? '']) ? $decision->instead : null,
         );
@@ -127,15 +128,15 @@ class ContradictionDesk
 
     private function name(string $id): string
     {
-        return $id[0] === 'a'
-            ? (Animal::withTrashed()->where('user_id', $this->keeper->id)->find((int) substr($id, 1))->name ?? 'an animal')
-            : '“'.(ClutchCount::query()->find((int) substr($id, 1))?->sentence() ?? 'a count').'”';
+        return CoreId::animal($id) !== null
+            ? (Animal::withTrashed()->where('user_id', $this->keeper->id)->find(CoreId::animal($id))->name ?? 'an animal')
+            : '“'.(ClutchCount::query()->find(CoreId::count($id))?->sentence() ?? 'a count').'”';
     }
 
     private function link(string $id): string
     {
-        return $id[0] === 'a'
-            ? route('animals.show', (int) substr($id, 1))
-            : route('clutches.show', ClutchCount::withTrashed()->findOrFail((int) substr($id, 1))->clutch_id);
+        return CoreId::animal($id) !== null
+            ? route('animals.show', (int) CoreId::animal($id))
+            : route('clutches.show', ClutchCount::withTrashed()->findOrFail(CoreId::count($id))->clutch_id);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Prove;
 
 use App\Collection\Beliefs;
+use App\Collection\CoreId;
 use App\Models\Clutch;
 use App\Words\OddsWords;
 use Destino\Genome\LinkageGroup;
@@ -85,7 +86,7 @@ class Evidence
     /** @return array<string, float> P(answer) by words */
     private function shares(Kindred $kindred): array
     {
-        $id = "a{$this->question->animal->id}";
+        $id = CoreId::of($this->question->animal->id);
         $family = $kindred->familyOf($id);
         $groups = $family === null ? null : $this->setOf($kindred, $family);
         if ($family === null || $groups === null) {

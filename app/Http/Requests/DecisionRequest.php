@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Collection\CoreId;
 use App\Models\Decision;
 use App\Models\User;
 use Destino\Inference\Faults\FaultKind;
@@ -55,10 +56,8 @@ class DecisionRequest extends RecordRequest
         return DB::transaction(function () use ($keeper): array {
             $decisions = [];
             foreach ($this->faults() as $i => [$kind, $subject, $alleles, $instead]) {
-                $id = (int) substr($subject, 1);
                 $values = [
-                    'kind' => $kind, 'animal_id' => $subject[0] === 'a' ? $id : null,
-                    'count_id' => $subject[0] === 'c' ? $id : null,
+                    'kind' => $kind, 'animal_id' => CoreId::animal($subject), 'count_id' => CoreId::count($subject),
                     'alleles' => array_values(array_filter(explode(',', $alleles))),
                     'instead' => $instead === '' ? null : $instead, 'reason' => $this->validated('reason'),
                     'on' => now()->format('Y-m-d'),
@@ -91,12 +90,12 @@ class DecisionRequest extends RecordRequest
         $user = $this->user();
         $keeper = $user->keeper();
         foreach ($this->faults() as [, $subject]) {
-            $id = (int) substr($subject, 1);
+            [$animal, $count] = [CoreId::animal($subject), CoreId::count($subject)];
             if (
                 ! (
-                    $subject[0] === 'a'
-                        ? $keeper->animals()->whereKey($id)->exists()
-                        : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($id))->exists()
+                    $animal !== null
+                        ? $keeper->animals()->whereKey($animal)->exists()
+                        : $keeper->clutches()->whereHas('counts', fn ($counts) => $counts->whereKey($count))->exists()
                 )
             ) {
                 return false;
