@@ -8,6 +8,7 @@ use Destino\Planning\Policy\Law;
 use Destino\Planning\Policy\LookAhead;
 use Destino\Planning\Policy\Play;
 use Destino\Planning\Policy\Policy;
+use Destino\Planning\Weigh\UpperBound;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\Planning\ExactPlay;
@@ -21,7 +22,7 @@ const RUNS = 2000;
 $cases = [...iterator_to_array(SmallProjects::small()), ...iterator_to_array(
     SmallProjects::drawn(new Randomizer(new Mt19937((int) ($argv[2] ?? 1))), (int) ($argv[1] ?? 30)),
 )];
-$lost = [];
+$lost = $above = [];
 foreach ($cases as $name => [$wanted, $animals, $rules]) {
     $best = ExactPlay::of($wanted, $animals, $rules);
     if ($best < 1e-6 || $best > 1 - 1e-6) {
@@ -35,6 +36,7 @@ foreach ($cases as $name => [$wanted, $animals, $rules]) {
         'building up' => (new Play($law, new BuildUp($law)))->run(RUNS, 1)->by($rules['horizon']),
         'the answer' => $answer->outcome->by($rules['horizon']),
     ];
+    $above[] = 100 * ((new UpperBound($law->space))->chance(1) - $best);
     $gaps = array_map(static fn (float $one): float => 100 * ($best - $one), $reached);
     if (max($gaps) > 2.0) {
         printf("%5.1f %%  %s  %s\n", 100 * $best, implode('  ', array_map(
@@ -53,3 +55,8 @@ foreach ($lost as $who => $gaps) {
         count(array_filter($gaps, static fn (float $gap): bool => $gap < -3 * $error)),
     );
 }
+sort($above);
+printf(
+    "upper bound: %.1f points above exact play in the median, %.1f at most, %d below it\n", $above[intdiv(count($above), 2)], max($above),
+    count(array_filter($above, static fn (float $one): bool => $one < 0.0)),
+);

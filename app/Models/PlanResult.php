@@ -63,6 +63,9 @@ final readonly class PlanResult
      */
     public ?array $tubs;
 
+    /** What nobody can do better than by the horizon; null where that is not worked out. */
+    public ?float $bound;
+
     /** @var array<string, int|float> */
     public array $assumptions;
 
@@ -99,6 +102,7 @@ final readonly class PlanResult
         $this->dilemmas = $stored['dilemmas'] ?? [];
         $this->tried = $stored['tried'] ?? [];
         $this->tubs = $stored['tubs'] ?? null;
+        $this->bound = isset($stored['bound']) ? (float) $stored['bound'] : null;
         $this->assumptions = $stored['assumptions'] ?? [];
         $this->sound = $stored['sound'] ?? [];
         $this->past = $stored['past'] ?? [];

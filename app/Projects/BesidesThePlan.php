@@ -23,6 +23,7 @@ use Destino\Planning\Search\PairFinder;
 use Destino\Planning\Weigh\Dilemma;
 use Destino\Planning\Weigh\Influence;
 use Destino\Planning\Weigh\KeepBack;
+use Destino\Planning\Weigh\UpperBound;
 
 /** What stands beside a plan: what moves it, what other decisions come to, the best pairings and whom else they serve. */
 class BesidesThePlan
@@ -56,6 +57,7 @@ class BesidesThePlan
 
         return [
             'influence' => $influence, 'dilemmas' => $dilemmas,
+            'bound' => (new UpperBound($policy->law->space))->chance($seed),
             'tubs' => ['chances' => $keep->chances, 'advised' => $keep->advised, 'clutches' => $keep->clutches],
         ];
     }

@@ -51,6 +51,12 @@ class ProjectFoldsTest extends TestCase
             array_map(static fn (array $one): array => [$one['name'], $one['told'], $one['isPlan']], $answer->tubs()),
         );
         $this->assertSame([], $answer->clutches());
+        $bound = function (?float $bound) use ($plan, $result, $project): string {
+            $plan->update(['result' => ['bound' => $bound] + $result]);
+
+            return $this->answer($project->refresh())->bound();
+        };
+        $this->assertSame(['', '', "Nobody could do better than 83\u{a0}%, whatever he paired and kept."], [$bound(null), $bound(.98), $bound(.83)]);
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');
     }
 

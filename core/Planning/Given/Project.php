@@ -49,6 +49,17 @@ final readonly class Project
         public Aim $aim = new Aim,
     ) {}
 
+    /**
+     * Whether so many animals of the target are enough.
+     *
+     * @param array{male: int, female: int} $found
+     */
+    public function isEnough(array $found): bool
+    {
+        return $found['male'] >= $this->wanted['male'] && $found['female'] >= $this->wanted['female']
+            && $found['male'] + $found['female'] >= max($this->wanted['any'], $this->wanted['male'] + $this->wanted['female']);
+    }
+
     /** Share of the young of two animals that are sound, as far as is known of these two. */
     public function soundOf(string $sire, string $dam): float
     {

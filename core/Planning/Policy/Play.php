@@ -116,7 +116,7 @@ final class Play
                 $course->found[$founder->sex->value]++;
             }
         }
-        if ($this->isEnough($course->found)) {
+        if ($this->space->project->isEnough($course->found)) {
             $course->finish(0);
 
             return;
@@ -134,7 +134,7 @@ final class Play
                 $course->mated($season);
                 array_push($young, ...$this->hatched($course, $sire, $dam, $season, $states, $streams));
             }
-            if ($this->isEnough($course->found)) {
+            if ($this->space->project->isEnough($course->found)) {
                 $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
                 $course->finish($season);
 
@@ -194,15 +194,6 @@ final class Play
         $this->notice->learn($sire, $dam, $signs);
 
         return $young;
-    }
-
-    /** @param array{male: int, female: int} $found */
-    private function isEnough(array $found): bool
-    {
-        $wanted = $this->space->project->wanted;
-
-        return $found['male'] >= $wanted['male'] && $found['female'] >= $wanted['female']
-            && $found['male'] + $found['female'] >= max($wanted['any'], $wanted['male'] + $wanted['female']);
     }
 
     /**

@@ -200,7 +200,7 @@ final class BuildUpTest extends TestCase
         $son = new Holding('son', $type('A0'), true, 1, false, [], ['x', 'dam']);
         $half = new Holding('half', $type('A0'), true, 1, false, [], ['S', 'y']);
         $other = new Holding('other', $type('A0'), true, 1, false);
-        self::assertSame([.975, .9875, 1.0], [Kinship::price($son, $dam), Kinship::price($half, $dam), Kinship::price($other, $dam)]);
+        self::assertSame([.875, .9375, 1.0], [Kinship::price($son, $dam), Kinship::price($half, $dam), Kinship::price($other, $dam)]);
         foreach ([new BuildUp($policy->law), new LookAhead($policy->law)] as $keeper) {
             $pairs = $keeper->mate(new Situation(1, [$son, $half, $other, $dam], ['male' => 0, 'female' => 0]));
             self::assertSame('other', $pairs[0][0]->id);

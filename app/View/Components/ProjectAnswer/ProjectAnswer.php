@@ -14,12 +14,24 @@ use Destino\Planning\Given\Aim;
 /** What a project comes to: the target drawn, the chance in words and by year, and what more or less effort would come to. */
 class ProjectAnswer extends Part
 {
+    /** A bound above this says nothing. */
+    private const CERTAIN = .97;
+
     public function __construct(public readonly ProjectPage $page, public readonly ProjectDrawings $drawings, public readonly House $house) {}
 
     /** The budget as the end of a sentence; empty where there is none. */
     public function budget(): string
     {
         return $this->page->project->budget === null ? '' : ', budget '.$this->house->money($this->page->project->budget * 100);
+    }
+
+    /** What nobody could do better than, where that is short of certain: so that a low chance is not taken for a bad plan. */
+    public function bound(): string
+    {
+        $bound = $this->page->result->bound;
+
+        return $bound === null || $bound > self::CERTAIN || $this->page->policy() === null
+            ? '' : 'Nobody could do better than '.self::told($bound).', whatever he paired and kept.';
     }
 
     /** @return list<array{year: string, share: float, told: string}> */

@@ -3,7 +3,7 @@
     <div class="project-words">
         <p class="soft mb-1">{{ $page->aim() }}@can('money'){{ $budget() }}@endcan</p>
         <p class="answer mb-0">{{ $page->answer() }}</p>
-        <p class="soft small mb-0 mt-1">{{ $page->effort() }}</p>
+        <p class="soft small mb-0 mt-1">{{ $page->effort() }} {{ $bound() }}</p>
     </div>
 </div>
 @if ($years() !== [])
