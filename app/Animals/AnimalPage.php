@@ -139,7 +139,8 @@ class AnimalPage
     /** @return list<array{subject: string, link: string, about: string, explanations: list<Told>}> what does not fit */
     public function puzzles(): array
     {
-        return (new ContradictionDesk($this->opened->keeper(), $this->beliefs, $this->opened->shelf))->open([CoreId::of($this->animal->id)]);
+        return (new ContradictionDesk($this->opened->keeper(), $this->beliefs,
+            $this->opened->shelf))->open([CoreId::of($this->animal->id)]);
     }
 
     /** How far its odds may be off; empty where they are exact. */

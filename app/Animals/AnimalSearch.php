@@ -77,7 +77,8 @@ class AnimalSearch
             $error = $fault->getMessage();
         }
         $this->target = $target;
-        $this->error = $error ?? ($other === null ? null : "{$status?->value} and {$other->value}: an animal is one of them. Ask for one at a time.");
+        $this->error = $error ?? ($other === null ? null
+            : "{$status?->value} and {$other->value}: an animal is one of them. Ask for one at a time.");
     }
 
     public function isNarrowed(): bool
@@ -166,7 +167,8 @@ class AnimalSearch
         $words = implode(
             '|', array_map(fn (Status $one): string => str_replace([' ', '-'], '[ -]', preg_quote($one->value)), Status::cases()),
         );
-        $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu", function (array $match) use (&$ready, &$named): string {
+        $genes = (string) preg_replace_callback("/(?<=^|,)\\s*(ready|{$words})\\s*(?=,|$)/iu",
+            function (array $match) use (&$ready, &$named): string {
             $word = mb_strtolower(trim($match[1]));
             $status = Status::tryFrom(str_replace('holdback', 'hold-back', $word))
                 ?? Status::tryFrom(str_replace(' ', '-', $word))

@@ -45,7 +45,8 @@ final readonly class PostgresServer implements Storehouse
     public function migrations(string $path, string $name): array
     {
         $rows = $this->process(['pg_restore', '--data-only', '--table=migrations', '--file=-', $path]);
-        if ($rows->run() !== 0 || preg_match('/^COPY public\.migrations \(([^)]*)\) FROM stdin;\n(.*?)^\\\\\.$/ms', $rows->getOutput(), $found) !== 1) {
+        if ($rows->run() !== 0 || preg_match('/^COPY public\.migrations \(([^)]*)\) FROM stdin;\n(.*?)^\\\\\.$/ms', $rows->getOutput(),
+            $found) !== 1) {
             throw BackupError::notOurs($name, $rows->isSuccessful() ? 'it has no migrations' : self::words($rows));
         }
         $at = (int) array_search('migration', array_map(trim(...), explode(',', $found[1])), true);

@@ -61,7 +61,8 @@ class Standing
     public function refusals(): int
     {
         $count = 0;
-        for ($i = count($this->meals) - 1; $i >= 0 && in_array($this->meals[$i]->outcome, [FeedOutcome::Refused, FeedOutcome::Regurgitated], true); $i--) {
+        for ($i = count($this->meals) - 1; $i >= 0
+            && in_array($this->meals[$i]->outcome, [FeedOutcome::Refused, FeedOutcome::Regurgitated], true); $i--) {
             $count++;
         }
 

@@ -58,7 +58,8 @@ class Extension
     {
         foreach ($cues as $i => $cue) {
             foreach ($cue['key'] === $change->data['cue'] ? $cue['given'] : [] as $k => $rule) {
-                if (($rule['when'] ?? null) === ($change->data['when'] ?? '') && count($rule['chances']) === count($change->data['chances'] ?? [])) {
+                if (($rule['when'] ?? null) === ($change->data['when'] ?? '')
+                    && count($rule['chances']) === count($change->data['chances'] ?? [])) {
                     $cues[$i]['given'][$k]['chances'] = $change->data['chances'];
                 }
             }

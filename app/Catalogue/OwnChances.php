@@ -14,7 +14,8 @@ class OwnChances
     private const LEAST = .001;
 
     public function __construct(
-        private readonly CatalogueShelf $shelf, private readonly string $gene, private readonly string $rule, private readonly string $typed,
+        private readonly CatalogueShelf $shelf, private readonly string $gene, private readonly string $rule,
+            private readonly string $typed,
     ) {}
 
     public function fault(): ?string

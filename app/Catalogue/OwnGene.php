@@ -61,7 +61,8 @@ class OwnGene
             return null;
         }
         foreach ($axes as $axis) {
-            if (in_array(mb_strtolower($part[1]), [$axis['key'], str_replace('_', ' ', $axis['key']), mb_strtolower($axis['name'])], true)) {
+            if (in_array(mb_strtolower($part[1]), [$axis['key'], str_replace('_', ' ', $axis['key']), mb_strtolower($axis['name'])],
+                true)) {
                 return [$axis['key'], (float) $part[2]];
             }
         }

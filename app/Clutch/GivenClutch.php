@@ -82,7 +82,10 @@ class GivenClutch
         return $counts;
     }
 
-    /** What is believed of a parent without this clutch. A tap on the bench does not change it, so it is kept: one entry for each parent. */
+    /**
+     * What is believed of a parent without this clutch. A tap on the bench does not change it, so it is kept: one entry for each
+     * parent.
+     */
     private function prior(Kindred $without, int $id, Sex $sex): Belief
     {
         $family = $without->familyOf(CoreId::of($id));
@@ -128,7 +131,8 @@ class GivenClutch
         }
 
         return new Hatchling(
-            (string) $animal->id, $animal->sex, $animal->daysOld($this->clutch), cues: $cues, recorded: $recorded->animal(CoreId::of($animal->id)),
+            (string) $animal->id, $animal->sex, $animal->daysOld($this->clutch), cues: $cues,
+                recorded: $recorded->animal(CoreId::of($animal->id)),
         );
     }
 

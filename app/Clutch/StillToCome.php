@@ -68,7 +68,10 @@ class StillToCome
         };
     }
 
-    /** @return array{known: int, hits: int, open: int} of the young that are kept as animals: hits and misses that are sure, and the rest */
+    /**
+     * @return array{known: int, hits: int, open: int} of the young that are kept as animals: hits and misses that are sure, and the
+     *     rest
+     */
     public function soFar(): array
     {
         $so = ['known' => 0, 'hits' => 0, 'open' => 0];

@@ -39,7 +39,10 @@ final class Candidates
         return $this->animals->get($sex, new Collection);
     }
 
-    /** @return list<array{value: int, text: string, genotype: string}> with what is typed in the name, the number or the genes, the names first */
+    /**
+     * @return list<array{value: int, text: string, genotype: string}> with what is typed in the name, the number or the genes, the
+     *     names first
+     */
     public function suggested(string $sex, string $typed): array
     {
         $named = $others = [];

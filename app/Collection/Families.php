@@ -171,7 +171,8 @@ final class Families
                 fn (mixed $allele): bool => is_string($allele) && isset($known[$allele]),
             ));
             $faults[] = Fault::of(
-                FaultKind::from($row['kind']), $row['animal_id'] !== null ? CoreId::of($row['animal_id']) : CoreId::ofCount($row['count_id']),
+                FaultKind::from($row['kind']), $row['animal_id'] !== null ? CoreId::of($row['animal_id'])
+                    : CoreId::ofCount($row['count_id']),
                 $alleles, isset($known[$row['instead'] ?? '']) ? $row['instead'] : null,
             );
         }

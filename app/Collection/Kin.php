@@ -102,7 +102,8 @@ final class Kin
     public function errorOf(int $id): float
     {
         return max([0.0, ...array_map(
-            fn (string $hash): float => $this->part($hash)['errors'][CoreId::of($id)] ?? 0.0, $this->index()['parts'][CoreId::of($id)] ?? [],
+            fn (string $hash): float => $this->part($hash)['errors'][CoreId::of($id)] ?? 0.0, $this->index()['parts'][CoreId::of($id)]
+                ?? [],
         )]);
     }
 

@@ -90,7 +90,8 @@ final readonly class Records
     {
         $clutches = [];
         foreach (DB::table('clutches')->where('user_id', $keeper)->whereNull('deleted_at')->orderBy('id')->get(['id', 'dam_id']) as $row) {
-            $clutches[(int) $row->id] = ['id' => (int) $row->id, 'dam' => (int) $row->dam_id, 'hatched' => null, 'sires' => [], 'kept' => []];
+            $clutches[(int) $row->id] = ['id' => (int) $row->id, 'dam' => (int) $row->dam_id, 'hatched' => null, 'sires' => [],
+                'kept' => []];
         }
         $hatched = DB::table('clutch_events')->whereIn('clutch_id', array_keys($clutches))->whereNull('deleted_at')->orderBy('id')
             ->where('kind', EventKind::Hatched->value)->get(['clutch_id', 'count']);
@@ -124,7 +125,8 @@ final readonly class Records
             ->whereNull('sightings.deleted_at')->whereNull('animals.deleted_at')->whereNull('who')->orderBy('sightings.id')
             ->get(['animal_id', 'cue', 'state', 'sightings.on', 'hatched_on']);
         foreach ($rows as $row) {
-            $days = $row->hatched_on === null ? null : max(0, (int) Carbon::parse($row->hatched_on)->diffInDays(Carbon::parse($row->on), false));
+            $days = $row->hatched_on === null ? null
+                : max(0, (int) Carbon::parse($row->hatched_on)->diffInDays(Carbon::parse($row->on), false));
             $seen[(int) $row->animal_id][(string) $row->cue] = [(string) $row->state, $days];
         }
 

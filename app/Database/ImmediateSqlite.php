@@ -19,7 +19,8 @@ class ImmediateSqlite extends PDO
     private readonly ?WriterGate $gate;
 
     /** @param array<int, mixed>|null $options */
-    public function __construct(string $dsn, ?string $username = null, #[\SensitiveParameter] ?string $password = null, ?array $options = null)
+    public function __construct(string $dsn, ?string $username = null, #[\SensitiveParameter] ?string $password = null,
+        ?array $options = null)
     {
         $file = substr($dsn, strlen('sqlite:'));
         $this->gate = is_file($file) ? new WriterGate($file) : null; // one in memory is of this process alone

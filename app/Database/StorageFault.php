@@ -16,7 +16,8 @@ enum StorageFault: string
     /** What SQLite, PostgreSQL and PHP say of it. */
     private const SAID = [
         'database or disk is full' => self::Full, 'SQLSTATE[53100]' => self::Full, 'No space left on device' => self::Full,
-        'out of free disk space' => self::Full, 'disk I/O error' => self::Failing, 'readonly database' => self::ReadOnly, 'SQLSTATE[25006]' => self::ReadOnly,
+        'out of free disk space' => self::Full, 'disk I/O error' => self::Failing, 'readonly database' => self::ReadOnly,
+            'SQLSTATE[25006]' => self::ReadOnly,
         'Read-only file system' => self::ReadOnly, 'unable to open database file' => self::ReadOnly,
     ];
 

@@ -51,8 +51,10 @@ final class AnimalSheet
     /** What the column of the genes has no words for stands with the notes. */
     private static function notes(Animal $animal, Opened $opened): ?string
     {
-        $ties = $animal->hasOpenGenes() ? [] : (new Printer($opened->shelf->catalogue()))->unevenTies($opened->beliefs()->belief($animal->id));
+        $ties = $animal->hasOpenGenes() ? []
+            : (new Printer($opened->shelf->catalogue()))->unevenTies($opened->beliefs()->belief($animal->id));
 
-        return implode("\n", array_filter([$animal->notes, ...array_map(fn (string $tie): string => "Exactly one of these: {$tie}.", $ties)])) ?: null;
+        return implode("\n", array_filter([$animal->notes,
+            ...array_map(fn (string $tie): string => "Exactly one of these: {$tie}.", $ties)])) ?: null;
     }
 }

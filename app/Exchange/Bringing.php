@@ -45,7 +45,8 @@ class Bringing
                 $made = (new Importer($this->opened))->atOnce($rows);
                 $import->update([
                     'state' => 'done', 'progress' => 100, 'receipt' => self::receipt($plan, $rows),
-                    'choices' => ['lines' => self::lines($rows)] + $choices, 'animals' => array_map(fn (Animal $one): int => $one->id, $made),
+                    'choices' => ['lines' => self::lines($rows)] + $choices,
+                        'animals' => array_map(fn (Animal $one): int => $one->id, $made),
                 ]);
             }
 
@@ -135,11 +136,13 @@ class Bringing
                 $left[] = ['line' => $row->line, 'cells' => $cells, 'why' => $why];
             } elseif ($row->remarks !== [] || $row->genesUnread) {
                 $why = array_column($row->remarks, 'message') ?: ['No genes given: not known.'];
-                $remarks[] = ['line' => $row->line, 'animal' => $lines[$row->line], 'cells' => $cells, 'why' => implode(' ', array_unique($why))];
+                $remarks[] = ['line' => $row->line, 'animal' => $lines[$row->line], 'cells' => $cells,
+                    'why' => implode(' ', array_unique($why))];
             }
         }
 
-        return ['rows' => count($plan->rows), 'taken' => count($taken), 'headings' => $plan->table->headings, 'remarks' => $remarks, 'left' => $left];
+        return ['rows' => count($plan->rows), 'taken' => count($taken), 'headings' => $plan->table->headings, 'remarks' => $remarks,
+            'left' => $left];
     }
 
     /** Removes what it made, and stops whoever is still at it; numbers and tubs are free again, and are kept here to be put back. */
@@ -174,12 +177,15 @@ class Bringing
             foreach (Animal::onlyTrashed()->whereKey(array_keys($places))->get() as $animal) {
                 [$number, $rack, $row, $column] = $places[$animal->id];
                 $animal->restore();
-                $isTaken = $number !== null && Animal::withTrashed()->where('user_id', $import->user_id)->where('number', $number)->exists();
+                $isTaken = $number !== null
+                    && Animal::withTrashed()->where('user_id', $import->user_id)->where('number', $number)->exists();
                 $isFull = $rack === null || Animal::query()
                     ->where(['rack_id' => $rack, 'rack_row' => $row, 'rack_column' => $column])->whereNotNull('rack_row')->exists();
-                $animal->update(['number' => $isTaken ? null : $number] + ($isFull ? [] : ['rack_id' => $rack, 'rack_row' => $row, 'rack_column' => $column]));
+                $animal->update(['number' => $isTaken ? null : $number]
+                    + ($isFull ? [] : ['rack_id' => $rack, 'rack_row' => $row, 'rack_column' => $column]));
             }
-            $import->update(['state' => $import->isWhole() ? 'done' : 'failed', 'receipt' => array_diff_key($import->receipt ?? [], ['places' => 1])]);
+            $import->update(['state' => $import->isWhole() ? 'done' : 'failed',
+                'receipt' => array_diff_key($import->receipt ?? [], ['places' => 1])]);
 
             return count($places);
         });

@@ -21,7 +21,8 @@ class ClutchOffers
     {
         $offers = [];
         $young = Animal::query()->whereKey($animals)->orderBy('id')->get();
-        $parents = Animal::query()->whereKey([...$young->pluck('dam_id')->filter(), ...$young->pluck('sire_id')->filter()])->get()->keyBy('id');
+        $parents = Animal::query()->whereKey([...$young->pluck('dam_id')->filter(),
+            ...$young->pluck('sire_id')->filter()])->get()->keyBy('id');
         foreach ($young as $animal) {
             $dam = $parents->get((int) $animal->dam_id);
             $sire = $parents->get((int) $animal->sire_id)->name ?? $animal->sire_name;

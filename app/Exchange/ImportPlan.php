@@ -107,7 +107,8 @@ class ImportPlan
         }
         $needs = fn (ImportRow $row): bool => $row->errors !== [] || $row->repeats !== '' || $row->genesUnread || $row->remarks !== [];
         $first = array_slice(array_values(array_filter($this->rows, $needs)), 0, $most - 100);
-        $others = array_slice(array_values(array_filter($this->rows, fn (ImportRow $row): bool => ! $needs($row))), 0, $most - count($first));
+        $others = array_slice(array_values(array_filter($this->rows, fn (ImportRow $row): bool => ! $needs($row))), 0,
+            $most - count($first));
 
         return [...$first, ...$others];
     }

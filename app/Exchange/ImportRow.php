@@ -41,7 +41,10 @@ class ImportRow
 
     public ?string $rack = null;
 
-    /** @var list<array{field: string, text: string, message: string}> cells that were not taken, or not wholly: their text stays with the animal */
+    /**
+     * @var list<array{field: string, text: string, message: string}> cells that were not taken, or not wholly: their text stays
+     *     with the animal
+     */
     public array $remarks = [];
 
     /** @var list<array{field: string, text: string, question: string, choices: list<string>}> what only the keeper can say */

@@ -109,7 +109,8 @@ class Importer
         for (; $made !== []; $made = $left) {
             $left = array_slice($made, 0, -self::ROWS);
             DB::transaction(function () use ($made, $left, $wrote): void {
-                Animal::withTrashed()->whereKey(array_slice($made, count($left)))->get()->each(fn (Animal $animal) => $animal->forceDelete());
+                Animal::withTrashed()->whereKey(array_slice($made, count($left)))->get()->each(fn (Animal $animal) =>
+                    $animal->forceDelete());
                 $wrote($left);
             });
         }
@@ -179,7 +180,8 @@ class Importer
                 foreach ($few as $i => $row) {
                     $animal = $animals->get($made[$i]);
                     $parents = $animal === null ? [] : self::parents($row, $byName);
-                    $parents = array_filter($parents, fn (string $field): bool => $animal?->getAttribute($field) === null, ARRAY_FILTER_USE_KEY);
+                    $parents = array_filter($parents, fn (string $field): bool => $animal?->getAttribute($field) === null,
+                        ARRAY_FILTER_USE_KEY);
                     $parents === [] ?: $animal?->update($parents);
                 }
                 $goOn === null ?: $goOn();

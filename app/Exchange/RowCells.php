@@ -25,7 +25,8 @@ final class RowCells
     public bool $hasUnclearDates = false;
 
     /** @param array<string, bool|null> $dayFirst whether the day comes first in the dates of a column, where that is known */
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly string $currency, private readonly array $dayFirst) {}
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly string $currency,
+        private readonly array $dayFirst) {}
 
     public function genes(ImportRow $row, string $text): void
     {

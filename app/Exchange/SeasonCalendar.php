@@ -21,7 +21,8 @@ class SeasonCalendar
             foreach ($clutch->events as $event) {
                 if ($event->on !== null) {
                     self::add(
-                        $calendar, "event-{$event->id}", "{$clutch->title()}: {$event->kind->words()}", $event->on->toDateTimeImmutable(), 1,
+                        $calendar, "event-{$event->id}", "{$clutch->title()}: {$event->kind->words()}", $event->on->toDateTimeImmutable(),
+                            1,
                     );
                 }
             }

@@ -41,7 +41,8 @@ class Relatedness
 
         return "Inbreeding F = {$share}{$this->likeness()}; both descend from {$common}."
             .($this->isAboveLimit()
-                ? ' Your limit is '.($this->limit?->toString() ?? '').'. Close pairs may hatch less well. Choose an unrelated mate to avoid this.'
+                ? ' Your limit is '.($this->limit?->toString()
+                    ?? '').'. Close pairs may hatch less well. Choose an unrelated mate to avoid this.'
                 : '');
     }
 

@@ -28,7 +28,8 @@ final readonly class Head
         }
         $fields = $lengths = [];
         foreach ($lines as $field) {
-            if (preg_match('/^([!#$%&\'*+.^_`|~0-9A-Za-z-]+):[ \t]*(.*?)[ \t]*$/sD', $field, $found) !== 1 || preg_match('/[\r\n\0]/', $field) === 1) {
+            if (preg_match('/^([!#$%&\'*+.^_`|~0-9A-Za-z-]+):[ \t]*(.*?)[ \t]*$/sD', $field, $found) !== 1
+                || preg_match('/[\r\n\0]/', $field) === 1) {
                 throw Refusal::unreadable();
             }
             $name = strtolower($found[1]);

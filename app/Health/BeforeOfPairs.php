@@ -14,7 +14,10 @@ class BeforeOfPairs
     /** Sound young that a pair is given beforehand, so that one ailing hatchling does not condemn it. An assumption. */
     private const SOUND = 2;
 
-    /** @return array<string, array{share: float, words: string}> by "a1 a2", sire and dam: the share of sound young to expect, and what was seen */
+    /**
+     * @return array<string, array{share: float, words: string}> by "a1 a2", sire and dam: the share of sound young to expect, and
+     *     what was seen
+     */
     public static function of(Opened $opened): array
     {
         $clutches = $opened->keeper()->clutches()->whereHas('hatchlings.observations')

@@ -51,11 +51,13 @@ class Choices
     private static function ofWordsAndWeights(): array
     {
         return [
-            'slash' => ['label' => 'A slash between names that are taken for each other (Lesser/Butter)', 'default' => 'compound', 'options' => [
+            'slash' => ['label' => 'A slash between names that are taken for each other (Lesser/Butter)', 'default' => 'compound',
+                'options' => [
                 'compound' => ['both: one from each parent', 'What the slash means in the notation; a note offers the other reading.'],
                 'either' => ['one of the two, not known which', 'What the slash often means in lists of animals for sale.'],
             ]],
-            'dominance' => ['label' => 'The word for genes that show in one copy and more in two', 'default' => 'co-dominant', 'options' => [
+            'dominance' => ['label' => 'The word for genes that show in one copy and more in two', 'default' => 'co-dominant',
+                'options' => [
                 'co-dominant' => ['co-dominant', 'What most keepers say.'],
                 'incomplete dominant' => ['incomplete dominant', 'What textbooks say: two copies go further than one.'],
             ]],
@@ -135,7 +137,10 @@ class Choices
         ];
     }
 
-    /** @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> of whoever kept the records */
+    /**
+     * @return array<string, array{label: string, unit: string, min: int, max: int, default: int, hint: string}> of whoever kept the
+     *     records
+     */
     private static function mistakes(): array
     {
         return [

@@ -45,9 +45,11 @@ class FaultAnswer
         );
         $typed = array_filter(array_combine($names, $fields), is_scalar(...));
         try {
-            return response()->view('errors.storage', ['fault' => $fault, 'typed' => $typed, 'address' => $request->fullUrl()], $fault->status());
+            return response()->view('errors.storage', ['fault' => $fault, 'typed' => $typed, 'address' => $request->fullUrl()],
+                $fault->status());
         } catch (Throwable) { // even the page cannot be made
-            return response("{$fault->value} Nothing was saved. {$fault->remedy()}", $fault->status(), ['Content-Type' => 'text/plain; charset=utf-8']);
+            return response("{$fault->value} Nothing was saved. {$fault->remedy()}", $fault->status(),
+                ['Content-Type' => 'text/plain; charset=utf-8']);
         }
     }
 

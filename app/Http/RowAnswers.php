@@ -52,7 +52,8 @@ final class RowAnswers
             foreach ($ids as $id) {
                 $animal = $animals->get($id);
                 $this->rows[$id] = $animal === null || $animal->trashed()
-                    ? ['state' => self::GONE, 'why' => ($animal === null ? 'This animal' : $animal->name).' is not in the collection any more.']
+                    ? ['state' => self::GONE,
+                        'why' => ($animal === null ? 'This animal' : $animal->name).' is not in the collection any more.']
                     : $this->answer($animal, $log);
             }
             foreach ($animals as $id => $animal) {

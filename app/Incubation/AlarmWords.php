@@ -21,7 +21,8 @@ final class AlarmWords
             AlarmKind::Drift
                 => "{$value($alarm->value)}, outside its limits since {$since}. Look at the thermostat, the door and the water.",
             AlarmKind::Jump
-                => self::change($alarm->value, $kind, $house)." within half an hour, at {$since}. Was the door open? If not, look at the heater.",
+                => self::change($alarm->value, $kind,
+                    $house)." within half an hour, at {$since}. Was the door open? If not, look at the heater.",
             AlarmKind::Silence
                 => 'nothing heard since '.$since.': '.self::hours($alarm->value).'. Look at the probe, and at the eggs by hand.',
             AlarmKind::Clock

@@ -42,7 +42,8 @@ class FollowPlans implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Whoever wrote, by a page or by a program. */
     public static function after(RequestHandled $handled): void
     {
-        $keeper = $handled->request->isMethodSafe() || $handled->response->getStatusCode() >= 400 ? null : $handled->request->user()?->keeper();
+        $keeper = $handled->request->isMethodSafe() || $handled->response->getStatusCode() >= 400 ? null
+            : $handled->request->user()?->keeper();
         $keeper instanceof User && self::of($keeper);
     }
 

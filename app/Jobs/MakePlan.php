@@ -37,7 +37,8 @@ class MakePlan implements ShouldQueue
         try {
             $isMade = $doorway->within($plan->project->keeper, fn (Opened $opened): bool => (new Workshop($opened))->work($plan));
         } catch (DestinoError $error) {
-            $isFollowing ? $plan->delete() : $plan->update(['state' => 'failed', 'result' => ['error' => $error->getMessage()] + ($plan->result ?? [])]);
+            $isFollowing ? $plan->delete()
+                : $plan->update(['state' => 'failed', 'result' => ['error' => $error->getMessage()] + ($plan->result ?? [])]);
 
             return;
         }

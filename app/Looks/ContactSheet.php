@@ -36,7 +36,8 @@ class ContactSheet
         foreach ($rows as $i => [$label, $forms]) {
             [$x, $y] = [$i < $half ? 0 : 1050, self::ROW * ($i % $half)];
             $svg .= "<svg x=\"{$x}\" y=\"{$y}\" width=\"1000\" height=\"172\"><text x=\"4\" y=\"16\" font-size=\"16\" font-family=\"sans-serif\">"
-                .htmlspecialchars($label, ENT_XML1).'</text><g transform="translate(0 20)">'.SkinSvg::full($gallery->ofForms($forms), $label).'</g></svg>';
+                .htmlspecialchars($label, ENT_XML1).'</text><g transform="translate(0 20)">'.SkinSvg::full($gallery->ofForms($forms),
+                    $label).'</g></svg>';
         }
 
         return '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 2060 '.(self::ROW * $half).'" width="2060"><rect width="2060" height="'

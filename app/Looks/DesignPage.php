@@ -162,7 +162,8 @@ class DesignPage
     {
         $group = $this->gallery->catalogue()->groupOf($form->locus);
         $chance = 0.0;
-        foreach (in_array($group->key, $belief->groups(), true) ? $belief->marginalAt($form->locus, $group)->entries() : [] as [$pair, $p]) {
+        foreach (in_array($group->key, $belief->groups(), true) ? $belief->marginalAt($form->locus, $group)->entries()
+            : [] as [$pair, $p]) {
             $chance += in_array($form->pair[0], $pair, true) ? $p->toFloat() : 0.0;
         }
 

@@ -53,7 +53,8 @@ final readonly class LuckChart
             return [
                 'hits' => $one['hits'], 'inTail' => $one['inTail'], 'isHere' => $isHere, 'x' => round($across->at($i + .08), 2),
                 'y' => round(self::FLOOR - $height, 2), 'width' => round($across->length(.84), 2), 'height' => round($height, 2),
-                'round' => min(4, $across->length(.2)), 'middle' => round($across->at($i + .5), 2), 'isLabelled' => $isHere || $i % $every === 0,
+                'round' => min(4, $across->length(.2)), 'middle' => round($across->at($i + .5), 2), 'isLabelled' => $isHere
+                    || $i % $every === 0,
             ];
         }, $law, array_keys($law));
     }

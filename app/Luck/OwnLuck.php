@@ -92,7 +92,8 @@ class OwnLuck
 
     private function isMeant(Clutch $clutch): bool
     {
-        return in_array($this->of, ["clutch-{$clutch->id}", "dam-{$clutch->dam_id}", "pair-{$this->sire($clutch)}-{$clutch->dam_id}"], true);
+        return in_array($this->of, ["clutch-{$clutch->id}", "dam-{$clutch->dam_id}", "pair-{$this->sire($clutch)}-{$clutch->dam_id}"],
+            true);
     }
 
     /** The sire where it is sure who he is. */

@@ -32,7 +32,8 @@ class Import extends Model implements CollectionRecord
 
     protected $fillable = ['upload', 'name', 'state', 'progress', 'choices', 'animals', 'receipt', 'worker'];
 
-    protected $attributes = ['state' => 'waiting', 'progress' => 0, 'choices' => '[]', 'animals' => '[]', 'receipt' => null, 'worker' => null];
+    protected $attributes = ['state' => 'waiting', 'progress' => 0, 'choices' => '[]', 'animals' => '[]', 'receipt' => null,
+        'worker' => null];
 
     protected $casts = ['progress' => 'integer', 'choices' => 'array', 'animals' => 'array', 'receipt' => 'array'];
 

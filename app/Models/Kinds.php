@@ -137,7 +137,8 @@ final class Kinds
                 'name' => 'string', 'place' => 'string', 'celsius' => 'number', 'low' => 'number', 'high' => 'number',
                 'humid_low' => 'integer?', 'humid_high' => 'integer?', 'notes' => 'string?',
             ], removal: Right::Manage, section: 'incubators'),
-            new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?', 'kept' => 'integer?'], ['animal_id' => 'animal']),
+            new RecordKind('sire', ClutchSire::class, 'possible sire', ['name' => 'string?', 'kept' => 'integer?'],
+                ['animal_id' => 'animal']),
             new RecordKind('egg', Egg::class, 'egg', [
                 'number' => 'integer', 'slug' => 'boolean', 'across' => 'integer', 'down' => 'integer', 'marked' => 'boolean',
                 'apart' => 'boolean', 'clump' => 'integer?', 'grams' => 'integer?', 'note' => 'string?',

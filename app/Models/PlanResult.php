@@ -81,7 +81,10 @@ final readonly class PlanResult
     /** @var list<array<string, mixed>> what to buy next */
     public array $next;
 
-    /** @var list<array{season: int, sire: string, dam: string, instead: string, sooner: float, error: float}> what another pair of a past season would have brought */
+    /**
+     * @var list<array{season: int, sire: string, dam: string, instead: string, sooner: float, error: float}> what another pair of a
+     *     past season would have brought
+     */
     public array $past;
 
     /** @var list<string> what changed, where it is an update; empty where somebody asked for it */

@@ -54,7 +54,8 @@ class Project extends Model implements Removable
 
     protected $casts = [
         'horizon' => 'integer', 'weight' => 'integer', 'budget' => 'integer', 'tubs' => 'integer', 'offers' => 'array',
-        'assumptions' => 'array', 'aim' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array', 'begun_on' => 'date:Y-m-d',
+        'assumptions' => 'array', 'aim' => 'array', 'forbidden' => 'array', 'keep' => 'array', 'pinned' => 'array',
+            'begun_on' => 'date:Y-m-d',
         'version' => 'integer',
     ];
 

@@ -28,7 +28,9 @@ class Sale extends Model implements CollectionRecord
 
     protected $fillable = ['asking', 'deposit', 'price', 'buyer', 'sent_on', 'note'];
 
-    protected $attributes = ['asking' => null, 'deposit' => null, 'price' => null, 'buyer' => null, 'sent_on' => null, 'note' => null, 'version' => 1];
+    protected $attributes = ['asking' => null, 'deposit' => null, 'price' => null, 'buyer' => null, 'sent_on' => null, 'note' => null,
+        'version' => 1];
 
-    protected $casts = ['asking' => 'integer', 'deposit' => 'integer', 'price' => 'integer', 'sent_on' => 'date:Y-m-d', 'version' => 'integer'];
+    protected $casts = ['asking' => 'integer', 'deposit' => 'integer', 'price' => 'integer', 'sent_on' => 'date:Y-m-d',
+        'version' => 'integer'];
 }

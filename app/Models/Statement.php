@@ -37,7 +37,8 @@ class Statement extends Model implements Removable
         'deleted_at' => null, 'version' => 1,
     ];
 
-    protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'version' => 'integer', 'names_all' => 'boolean'];
+    protected $casts = ['source' => Source::class, 'on' => 'date:Y-m-d', 'certainty' => 'integer', 'version' => 'integer',
+        'names_all' => 'boolean'];
 
     protected static function booted(): void
     {

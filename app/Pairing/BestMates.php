@@ -145,7 +145,8 @@ class BestMates
         return [
             'sire' => $sire, 'dam' => $dam, 'egg' => $chance->perEgg(),
             'clutch' => $chance->atLeastOne((int) $this->inquiry->eggs),
-            'else' => implode(' × ', array_map(fn (Animal $animal): string => $this->opened->beliefs()->text($animal->id), array_filter($asked))),
+            'else' => implode(' × ',
+                array_map(fn (Animal $animal): string => $this->opened->beliefs()->text($animal->id), array_filter($asked))),
             'readiness' => $words, 'isReady' => $isReady,
             'related' => $areHere ? $this->related($sire, $dam) : '',
             'stance' => $areHere ? PairingCheck::of($sire, $dam, $this->opened)->stance : null,

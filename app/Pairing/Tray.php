@@ -24,7 +24,8 @@ final readonly class Tray
      * @param list<OutcomeRow> $rows the likeliest first
      * @param string $unit of what the shares are: egg or hatchling
      */
-    public function __construct(array $rows, OutcomeSpace $space, public string $unit, public int $width, public int $height, int $most = 24)
+    public function __construct(array $rows, OutcomeSpace $space, public string $unit, public int $width, public int $height,
+        int $most = 24)
     {
         $rows = array_slice($rows, 0, $most);
         $shares = array_map(fn (OutcomeRow $row): float => $row->outcome->probability->toFloat(), $rows);

@@ -72,15 +72,18 @@ class SecondOpinion
                 $card = $this->page->cardOf($parent);
                 $look = $this->gallery()->ofBelief($card->belief(), LookFacts::ADULT, $parent->id);
                 $parents[] = [
-                    'role' => $role, 'name' => $parent->name, 'genes' => $card->genotype(), 'drawing' => SkinSvg::full($look, $card->genotype()),
+                    'role' => $role, 'name' => $parent->name, 'genes' => $card->genotype(),
+                        'drawing' => SkinSvg::full($look, $card->genotype()),
                 ];
             } elseif ($this->animal->{"{$role}_name"} !== null) {
-                $parents[] = ['role' => $role, 'name' => $this->animal->{"{$role}_name"}, 'genes' => 'of another collection', 'drawing' => null];
+                $parents[] = ['role' => $role, 'name' => $this->animal->{"{$role}_name"}, 'genes' => 'of another collection',
+                    'drawing' => null];
             }
         }
         $sires = $this->bench === null || $this->animal->sire_id !== null ? [] : $this->bench->sires();
         foreach (count($sires) > 1 ? $sires : [] as $sire) {
-            $parents[] = ['role' => 'possible sire', 'name' => $sire['name'], 'genes' => round(100 * $sire['share']).' %', 'drawing' => null];
+            $parents[] = ['role' => 'possible sire', 'name' => $sire['name'], 'genes' => round(100 * $sire['share']).' %',
+                'drawing' => null];
         }
 
         return $parents;

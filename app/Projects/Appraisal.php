@@ -76,7 +76,10 @@ class Appraisal
         ] + WorthWords::figures([$worth->gain, $worth->error], [$worth->sooner, $worth->soonerError]);
     }
 
-    /** @return list<Founder> what bears on the target: each gene alone, carried or shown, and all of them together, as grown animals of either sex */
+    /**
+     * @return list<Founder> what bears on the target: each gene alone, carried or shown, and all of them together, as grown animals
+     *     of either sex
+     */
     private function candidates(Target $target): array
     {
         $founders = [];

@@ -36,7 +36,8 @@ class AskedFor
             'says' => implode('; ', array_map(fn (array $one): string => $one['egg'] > 0
                 ? "{$one['project']->name}: the target in ".OddsWords::share($one['egg']).' of the young that hatch'
                 : "{$one['project']->name}: young to build on", $grant['serves']))
-                .($season->seenBefore($grant['sire'], $grant['dam']) === '' ? '' : "; {$season->seenBefore($grant['sire'], $grant['dam'])}"),
+                .($season->seenBefore($grant['sire'], $grant['dam']) === '' ? ''
+                    : "; {$season->seenBefore($grant['sire'], $grant['dam'])}"),
         ], array_slice($season->grants, 0, $most));
     }
 

@@ -98,7 +98,8 @@ class Board
         $places = [];
         foreach ($clutches as $clutch) {
             $since = $clutch->paired_on;
-            if ($clutch->laid_on !== null || $clutch->hatched_on !== null || ($since !== null && $since->lt(Carbon::today()->subMonths(self::TOGETHER)))) {
+            if ($clutch->laid_on !== null || $clutch->hatched_on !== null
+                || ($since !== null && $since->lt(Carbon::today()->subMonths(self::TOGETHER)))) {
                 continue;
             }
             foreach ($clutch->sires as $sire) {

@@ -66,12 +66,14 @@ final readonly class Founders
         $founders = [];
         /** @var Animal $animal */
         foreach ($record->keeper->animals()->whereNotNull('sex')->orderBy('id')->get() as $animal) {
-            $isThere = ($animal->hatched_on === null || $animal->hatched_on->lte($day)) && ($animal->acquired_on === null || $animal->acquired_on->lte($day));
+            $isThere = ($animal->hatched_on === null || $animal->hatched_on->lte($day))
+                && ($animal->acquired_on === null || $animal->acquired_on->lte($day));
             if ($isThere && $statuses->status($animal->id)->isHere() && $animal->sex !== null && ! $animal->hasOpenGenes()) {
                 $founders[] = new Founder(
                     CoreId::of($animal->id), $animal->sex, $beliefs->belief($animal->id), $beliefs->text($animal->id),
                     $animal->hatched_on === null ? null : (int) $animal->hatched_on->diffInMonths($day), null, null,
-                    $animal->sire_id === null ? null : CoreId::of($animal->sire_id), $animal->dam_id === null ? null : CoreId::of($animal->dam_id),
+                    $animal->sire_id === null ? null : CoreId::of($animal->sire_id), $animal->dam_id === null ? null
+                        : CoreId::of($animal->dam_id),
                 );
             }
         }

@@ -19,7 +19,10 @@ class Now
      */
     public function __construct(private readonly array $now, private readonly ProjectPage $page) {}
 
-    /** @return list<array{genes: string, sex: string, cents: int, from: string}> from: the year in which it is to be had, where that is not now */
+    /**
+     * @return list<array{genes: string, sex: string, cents: int, from: string}> from: the year in which it is to be had, where that
+     *     is not now
+     */
     public function purchases(): array
     {
         return array_map(
@@ -77,7 +80,10 @@ class Now
     /** Kinds of young that are shown. */
     private const SHOWN = 6;
 
-    /** @return list<array{genes: string, sex: string, expected: string, share: float, keep: bool}> those to keep first; others only where there are none */
+    /**
+     * @return list<array{genes: string, sex: string, expected: string, share: float, keep: bool}> those to keep first; others only
+     *     where there are none
+     */
     public function young(): array
     {
         return array_map(fn (array $young): array => [

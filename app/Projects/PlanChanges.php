@@ -67,7 +67,8 @@ final readonly class PlanChanges
      */
     private static function season(array $animal, array $project): int
     {
-        $grown = PlanAssumptions::of($project['assumptions'])->firstSeason($animal['sex'] === 'male', $animal['age'] ?? null, $animal['weight'] ?? null);
+        $grown = PlanAssumptions::of($project['assumptions'])->firstSeason($animal['sex'] === 'male', $animal['age'] ?? null,
+            $animal['weight'] ?? null);
 
         return max($animal['from_season'] ?? 1, $grown);
     }

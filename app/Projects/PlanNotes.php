@@ -28,7 +28,10 @@ class PlanNotes
         return $all;
     }
 
-    /** @return list<array{label: string, low: array{figure: string, gives: string}, high: array{figure: string, gives: string}}> what moves the result most */
+    /**
+     * @return list<array{label: string, low: array{figure: string, gives: string}, high: array{figure: string, gives: string}}>
+     *     what moves the result most
+     */
     public function influence(): array
     {
         return array_map(fn (array $one): array => ['label' => AssumptionWords::label($one['assumption'])] + array_map(
@@ -50,7 +53,8 @@ class PlanNotes
         foreach (AssumptionWords::order() as $name) {
             $value = $used[$name] ?? $defaults[$name];
             $list[] = [
-                'name' => $name, 'value' => $value, 'label' => AssumptionWords::label($name), 'figure' => AssumptionWords::figure($name, $value),
+                'name' => $name, 'value' => $value, 'label' => AssumptionWords::label($name),
+                    'figure' => AssumptionWords::figure($name, $value),
                 'source' => isset($this->project->assumptions[$name])
                     ? 'edited here'
                     : ((float) $defaults[$name] === (float) $value ? 'default' : 'house rules'),
@@ -79,7 +83,8 @@ class PlanNotes
                 'answer' => $route === null
                     ? 'no way'
                     : 'median season '.($route['season']['median'] ?? 'beyond the horizon').', '
-                        .OddsWords::share(array_column($route['probability_by_season'], 'decimal')[count($route['probability_by_season']) - 1])
+                        .OddsWords::share(array_column($route['probability_by_season'],
+                            'decimal')[count($route['probability_by_season']) - 1])
                         .' by the horizon',
             ];
         }

@@ -31,7 +31,8 @@ final readonly class PlanUpdates
         $news = [];
         foreach ($projects as $project) {
             $words = $project->latestPlan?->created_at?->gte($day) ? self::words($project) : '';
-            $words === '' ?: $news[] = ['project' => $project, 'answer' => (new ProjectPage($project, $workshop))->answer(), 'words' => $words];
+            $words === '' ?: $news[] = ['project' => $project, 'answer' => (new ProjectPage($project, $workshop))->answer(),
+                'words' => $words];
         }
 
         return $news;

@@ -32,7 +32,8 @@ class ProjectFolds
             $year = fn (?int $season): string => $season === null ? 'later' : $this->page->year($season);
             $rows[] = [
                 'letter' => $isAll ? 'all' : chr(65 + $number), 'link' => $isAll ? null : "route-{$number}",
-                'name' => $isAll ? 'what you can reach, deciding as you go' : $course['name'], 'eggs' => $course['eggs'], 'kept' => $course['kept'],
+                'name' => $isAll ? 'what you can reach, deciding as you go' : $course['name'], 'eggs' => $course['eggs'],
+                    'kept' => $course['kept'],
                 'money' => $course['money'], 'inbreeding' => $course['inbreeding'] ?? '', 'risk' => $course['risk'] ?? 'none stands out',
             ] + array_map($year, array_intersect_key($course['season'], ['median' => 0, 'p10' => 0, 'p90' => 0]));
         }

@@ -65,7 +65,8 @@ class ProjectPage
     /** @return list<string> offers that are not to be had any more, in words */
     public function goneOffers(): array
     {
-        $gone = array_filter($this->project->offers, fn (array $offer): bool => isset($offer['until']) && $offer['until'] < now()->format('Y-m-d'));
+        $gone = array_filter($this->project->offers, fn (array $offer): bool => isset($offer['until'])
+            && $offer['until'] < now()->format('Y-m-d'));
 
         return array_values(array_map(fn (array $offer): string => "{$offer['sex']} {$offer['genes']}, until {$offer['until']}", $gone));
     }

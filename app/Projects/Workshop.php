@@ -15,19 +15,15 @@ use App\Pairing\PairingCheck;
 use Destino\DestinoError;
 use Destino\Documents\PlanDocument;
 use Destino\Documents\ProjectDocument;
-use Destino\Genome\LinkageGroup;
-use Destino\Genome\Sex;
 use Destino\Pairing\Advice\Advice;
 use Destino\Pairing\Advice\Stance;
 use Destino\Planning\Given\Aim;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
-use Destino\Planning\Phenotypes\Space;
 use Destino\Planning\Planner;
 use Destino\Planning\Policy\Policy;
 use Destino\Probability\Rational;
-use Destino\Probability\Weights;
 use Illuminate\Support\Facades\DB;
 
 /** Makes plans of a keeper's projects from the collection as it is now. */
@@ -135,7 +131,7 @@ class Workshop
         )->plan(self::QUICK_RUNS, 1, quick: true);
 
         return [
-            'state' => 'waiting', 'seed' => 1, ...$this->madeFrom($project),
+            'state' => 'waiting', 'seed' => 1, ...(new PlanInput($this->opened))->madeFrom($project),
             'result' => PlanDocument::of($plan) + [
                 'names' => $this->names($record), 'sound' => $project->sound, 'possible' => Appraisal::possible($plan->policy),
             ],
@@ -165,7 +161,8 @@ class Workshop
         $goOn(0, 1);
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
         $result = PlanDocument::of($plan) + [
-            'names' => $this->names($record->project), 'sound' => $project->sound, 'pairs' => $this->besides()->pairs($planner, $project, $record->project),
+            'names' => $this->names($record->project), 'sound' => $project->sound,
+                'pairs' => $this->besides()->pairs($planner, $project, $record->project),
         ];
         if ($plan->policy !== null && $goOn(1, 1)) {
             $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
@@ -173,7 +170,8 @@ class Workshop
             $result['first'] = $planner->policy()->first()->toArray();
             $record->update(['progress' => 92]);
             $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
-            $result['past'] = (new LookingBack($this->opened))->of($record->project, $project, (float) config('destino.plan_effort'), $record->seed);
+            $result['past'] = (new LookingBack($this->opened))->of($record->project, $project, (float) config('destino.plan_effort'),
+                $record->seed);
         }
         if ($this->isStopped($record)) {
             return true;
@@ -182,7 +180,7 @@ class Workshop
             return false;
         }
         $result += $isFollowing ? $this->because($record->project, $project) : [];
-        $record->update(['state' => 'done', 'progress' => 100, ...$this->madeFrom($project), 'result' => $result]);
+        $record->update(['state' => 'done', 'progress' => 100, ...(new PlanInput($this->opened))->madeFrom($project), 'result' => $result]);
         $isFollowing && $this->forgetOlder($record->project);
 
         return true;
@@ -214,7 +212,7 @@ class Workshop
     private function changes(PlanRecord $plan, ProjectRecord $record, Project $now): array
     {
         return match (true) {
-            $plan->input === $this->inputOf($now) => [],
+            $plan->input === (new PlanInput($this->opened))->of($now) => [],
             $plan->given === null => ['the collection changed'],
             default => PlanChanges::between($plan->given, ProjectDocument::of($now), $this->names($record) + $plan->made()->names),
         };
@@ -251,7 +249,8 @@ class Workshop
         $offers = array_values(array_filter($project->founders, fn (Founder $one): bool => in_array($one->id, $bought, true)));
         $figures = $policy->gainOf(CoreId::of($sire), CoreId::of($dam), $offers, self::TRIED_RUNS, $plan->seed);
         DB::transaction(function () use ($plan, $sire, $dam, $figures): void {
-            $tried = array_filter($plan->refresh()->made()->tried, fn (array $one): bool => [$one['sire'], $one['dam']] !== [CoreId::of($sire), CoreId::of($dam)]);
+            $tried = array_filter($plan->refresh()->made()->tried,
+                fn (array $one): bool => [$one['sire'], $one['dam']] !== [CoreId::of($sire), CoreId::of($dam)]);
             $tried = [
                 ['sire' => CoreId::of($sire), 'dam' => CoreId::of($dam)] + WorthWords::figures(...$figures), ...array_slice($tried, 0, 5),
             ];
@@ -278,55 +277,5 @@ class Workshop
         }
 
         return $names;
-    }
-
-    /** @return array{input: string, given: array<string, mixed>, version: string} so that a plan can be made again as it was */
-    private function madeFrom(Project $project): array
-    {
-        return [
-            'input' => $this->inputOf($project), 'given' => ProjectDocument::of($project),
-            'version' => mb_substr($this->opened->shelf->version, 0, 40),
-        ];
-    }
-
-    /** Equal where nothing has changed that a plan is made from: what is believed of animals at the genes that it asks about. */
-    public function inputOf(Project $project): string
-    {
-        $groups = Space::groupsOf($this->opened->shelf->catalogue(), $project);
-
-        return hash('xxh128', serialize([
-            $project->target->text, $project->horizon, $project->budget, $project->tubs, $project->wanted, $project->forbidden,
-            $project->keep, $project->pinned, $project->mostInbreeding?->toString(), $project->sure, $project->stances, $project->sound, $project->aim->toArray(),
-            $project->assumptions->toArray(),
-            array_map(
-                fn (Founder $founder): array => [
-                    $founder->id, $founder->sex->value, self::believed($founder, $groups), $founder->price, $founder->sire, $founder->dam,
-                    // A weight or an age counts by the season in which it can breed.
-                    max($founder->from, $project->assumptions->firstSeason($founder->sex === Sex::Male, $founder->months, $founder->grams)),
-                ],
-                $project->founders,
-            ),
-            $this->opened->shelf->fingerprint(),
-        ]));
-    }
-
-    /**
-     * @param list<LinkageGroup> $groups
-     * @return list<array<array-key, string>> P(genotype) by its key, group by group
-     */
-    private static function believed(Founder $founder, array $groups): array
-    {
-        $believed = [];
-        foreach ($groups as $group) {
-            $chances = new Weights;
-            foreach ($founder->belief->statesOver([$group]) as [$state, $p]) {
-                $chances->add($state->key, null, $p);
-            }
-            $sums = array_map(fn (Rational $p): string => $p->toString(), $chances->sums());
-            ksort($sums);
-            $believed[] = $sums;
-        }
-
-        return $believed;
     }
 }

@@ -74,7 +74,8 @@ class WorthWords
             $result = $project->made();
             $own = array_values(array_filter($result->animals ?? [], fn (array $one): bool => $one['id'] === CoreId::of($id)))[0] ?? null;
             $mates = array_values(array_filter(
-                $result->policy['now']['matings'] ?? [], fn (array $one): bool => in_array(CoreId::of($id), [$one['sire'], $one['dam']], true),
+                $result->policy['now']['matings'] ?? [],
+                    fn (array $one): bool => in_array(CoreId::of($id), [$one['sire'], $one['dam']], true),
             ));
             $year = (new ProjectPage($project, $this->workshop))->year($project->horizon);
             if ($own !== null && self::isClear($own)) {

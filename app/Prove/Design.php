@@ -56,7 +56,8 @@ class Design
                 $mates[] = $this->told($mate, $known[$key]);
             }
         }
-        $order = fn (array $one): array => [$one['seasons'] ?? INF, ! $one['isReady'], $one['eggs95'] ?? INF, -$one['curve'][5], $one['mate']->name];
+        $order = fn (array $one): array => [$one['seasons'] ?? INF, ! $one['isReady'], $one['eggs95'] ?? INF, -$one['curve'][5],
+            $one['mate']->name];
         usort($mates, fn (array $a, array $b): int => $order($a) <=> $order($b));
 
         return array_map(fn (array $one): array => ['besides' => $this->besides($one['mate'])] + $one, array_slice($mates, 0, self::MOST));

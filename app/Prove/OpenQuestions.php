@@ -69,7 +69,8 @@ class OpenQuestions
         $catalogue = $this->shelf->catalogue();
 
         return array_map(fn (array $one): array => [
-            'question' => new Question($animals[$one['id']], $this->beliefs->belief($one['id']), $catalogue->groups[$one['group']], $catalogue),
+            'question' => new Question($animals[$one['id']], $this->beliefs->belief($one['id']), $catalogue->groups[$one['group']],
+                $catalogue),
             'worth' => $one['worth'], 'why' => $one['why'],
         ], $ranked);
     }

@@ -84,7 +84,8 @@ class AppServiceProvider extends ServiceProvider
     {
         Event::listen(TransactionBeginning::class, OneWriter::wait(...));
         Event::listen(
-            ConnectionEstablished::class, fn (ConnectionEstablished $made) => $made->connection->beforeStartingTransaction(Snapshot::end(...)),
+            ConnectionEstablished::class,
+                fn (ConnectionEstablished $made) => $made->connection->beforeStartingTransaction(Snapshot::end(...)),
         );
         Event::listen(RequestHandled::class, WorkOutBeliefs::after(...));
         Event::listen(RequestHandled::class, FollowPlans::after(...));

@@ -64,7 +64,10 @@ class TodayPage
         );
     }
 
-    /** @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen before */
+    /**
+     * @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen
+     *     before
+     */
     public function toLookAt(): array
     {
         $late = null;
@@ -142,7 +145,8 @@ class TodayPage
         $now = array_filter($this->due, fn (Due $one): bool => $one->isNow($this->today));
 
         return [
-            ...$now, ...$this->alarms(), ...$this->concerns->hungry(), ...$this->concerns->failing(), ...$this->toReview(), ...$this->toSex(),
+            ...$now, ...$this->alarms(), ...$this->concerns->hungry(), ...$this->concerns->failing(), ...$this->toReview(),
+                ...$this->toSex(),
             ...$this->concerns->beginners(),
         ] === [];
     }

@@ -77,7 +77,8 @@ final class Sheet
         fputcsv($stream, array_map(self::safe(...), $headings), ',', '"', '');
         foreach ($rows as $row) {
             fputcsv(
-                $stream, array_map(fn (string|int|float|null $cell): string|int|float => is_string($cell) ? self::safe($cell) : $cell ?? '', $row),
+                $stream, array_map(fn (string|int|float|null $cell): string|int|float => is_string($cell) ? self::safe($cell) : $cell
+                    ?? '', $row),
                 ',', '"', '',
             );
         }

@@ -188,7 +188,8 @@ class Lists
         $defaults = (new PlanAssumptions)->toArray();
 
         return array_map(fn (string $name): array => [
-            'name' => $name, 'label' => AssumptionWords::label($name), 'unit' => AssumptionWords::unit($name), 'default' => $defaults[$name],
+            'name' => $name, 'label' => AssumptionWords::label($name), 'unit' => AssumptionWords::unit($name),
+                'default' => $defaults[$name],
         ], AssumptionWords::order());
     }
 

@@ -68,7 +68,8 @@ final class Prepared
     /** @return array<string, Closure(mixed...): array<string, mixed>> by view */
     public static function all(): array
     {
-        return self::ofAnimals() + self::ofSeason() + self::ofPairing() + self::ofProof() + self::ofProjects() + self::ofHouse() + self::ofGenes();
+        return self::ofAnimals() + self::ofSeason() + self::ofPairing() + self::ofProof() + self::ofProjects() + self::ofHouse()
+            + self::ofGenes();
     }
 
     /** @return array<string, Closure> */
@@ -83,8 +84,10 @@ final class Prepared
                 'mayLog' => Gate::allows('log', $animal), 'seesMoney' => Gate::allows('money', $animal),
                 'sale' => Gate::allows('money', $animal) ? $animal->sale : null, 'photos' => $page->photos(),
                 'look' => $gallery->ofBelief($page->card->belief(), $page->card->days(), $animal->id),
-                'reasons' => $page->reasonings()->reasons(), 'clutches' => $page->clutches(), 'inbreeding' => $page->family->inbreeding($animal),
-                'mates' => $page->candidates()->of($page->sexOfMates()), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id', 'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
+                'reasons' => $page->reasonings()->reasons(), 'clutches' => $page->clutches(),
+                    'inbreeding' => $page->family->inbreeding($animal),
+                'mates' => $page->candidates()->of($page->sexOfMates()), 'own' => $animal->isMale() ? 'sire_id' : 'dam_id',
+                    'other' => $animal->isMale() ? 'dam_id' : 'sire_id',
                 'mostGenotypes' => Penetrances::MOST,
                 'saleStatus' => in_array($animal->status(), SaleRequest::STATUSES, true) ? $animal->status()->value : 'for sale',
                 'typed' => fn (?int $minor): string =>
@@ -103,7 +106,8 @@ final class Prepared
     private static function ofSeason(): array
     {
         return [
-            'season.today' => fn (TodayPage $page): array => ['may' => Gate::allows('log'), 'today' => $page->today, 'week' => $page->week()],
+            'season.today' => fn (TodayPage $page): array =>
+                ['may' => Gate::allows('log'), 'today' => $page->today, 'week' => $page->week()],
             'season.board' => fn (): array => ['may' => Gate::allows('log'), 'introduced' => EventKind::Introduced],
             'season.reckoning' => fn (SeasonReckoning $page): array => [
                 'eggs' => $page->eggs(), 'sexes' => $page->sexes(), 'all' => $page->inAll(),
@@ -221,7 +225,8 @@ final class Prepared
         return [
             'genes.index' => fn (Catalogue $catalogue): array => ['bead' => self::beads($catalogue)],
             'genes.show' => fn (\App\Catalogue\GenePage $page): array => [
-                'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies, 'bead' => self::beads($page->catalogue),
+                'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies,
+                    'bead' => self::beads($page->catalogue),
                 'prior' => CueTally::PRIOR,
             ],
             'genes.complex' => fn (Catalogue $catalogue, Locus $locus): array => [

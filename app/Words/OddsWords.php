@@ -116,7 +116,8 @@ class OddsWords
     {
         $told = array_filter($shares, fn (float $share): bool => $share > 0);
 
-        return implode(', ', array_map(fn (string $words, float $share): string => $words.' '.self::share($share), array_keys($told), $told));
+        return implode(', ', array_map(fn (string $words, float $share): string => $words.' '.self::share($share), array_keys($told),
+            $told));
     }
 
     /** How unusual several runs together are. */

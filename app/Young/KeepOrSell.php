@@ -101,7 +101,8 @@ class KeepOrSell
         $entry = $this->book->of($animal);
 
         return [
-            'animal' => $animal, 'card' => $card, 'status' => $status, 'keep' => $ill === [] ? $keep : [], 'sell' => $ill === [] ? $sell : [], 'ill' => $ill,
+            'animal' => $animal, 'card' => $card, 'status' => $status, 'keep' => $ill === [] ? $keep : [], 'sell' => $ill === [] ? $sell
+                : [], 'ill' => $ill,
             'price' => $entry === null ? null : $this->opened->house->money($entry->low).(
                 $entry->high > $entry->low ? ' to '.$this->opened->house->money($entry->high) : ''
             ),
@@ -124,7 +125,8 @@ class KeepOrSell
         }
         $grave = array_filter($newest, fn (Observation $seen): bool => in_array($seen->grade, self::GRAVE, true));
 
-        return array_values(array_map(fn (Observation $seen): string => "{$seen->condition}, {$seen->grade->value} on {$seen->on->format('j M Y')}", $grave));
+        return array_values(array_map(fn (Observation $seen): string =>
+            "{$seen->condition}, {$seen->grade->value} on {$seen->on->format('j M Y')}", $grave));
     }
 
     /** Above 0 where more of the sex are wanted among those held back, below where there are enough; null where it is even. */
@@ -143,7 +145,8 @@ class KeepOrSell
     {
         $of = $this->held->filter(fn (Animal $one): bool => $one->sex === $sex)->count();
 
-        return ($what === 'few' ? 'few' : 'enough').' '.($sex === Sex::Male ? 'males' : 'females')." are held back: {$of} of {$this->held->count()}";
+        return ($what === 'few' ? 'few' : 'enough').' '.($sex === Sex::Male ? 'males'
+            : 'females')." are held back: {$of} of {$this->held->count()}";
     }
 
     /** @return array<string, float> share of those held back by the name of a gene that shows and that most of them carry */

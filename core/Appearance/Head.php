@@ -100,7 +100,8 @@ final readonly class Head
         }
         if ($l->at('neck') > 0.0) {
             $parts[] = [
-                'part' => 'neck', 'colour' => $light, 'points' => self::points([[76, 0], [94, -9], [108, -10], [98, 0], [108, 10], [94, 9]]),
+                'part' => 'neck', 'colour' => $light,
+                    'points' => self::points([[76, 0], [94, -9], [108, -10], [98, 0], [108, 10], [94, 9]]),
             ];
         }
         array_push($parts, ...$this->snout($dark));

@@ -18,7 +18,10 @@ final class Pattern
     /** @var array<int, list<array{float, float, float}>> centre, half width and top of each blotch, by side */
     private array $blotches = [];
 
-    /** @var array<int, list<array{float, float, float, float}>> centre, half length, half width and offset of the light marks of the back, by blotch */
+    /**
+     * @var array<int, list<array{float, float, float, float}>> centre, half length, half width and offset of the light marks of the
+     *     back, by blotch
+     */
     private array $marks = [];
 
     private readonly float $round;

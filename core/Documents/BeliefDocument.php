@@ -85,7 +85,8 @@ final readonly class BeliefDocument
     private static function check(LinkageGroup $group, array $haplotype, Catalogue $catalogue, string $where): void
     {
         if (count($haplotype) !== count($group->loci)) {
-            throw ProjectError::genes($where, "a haplotype of “{$group->key}” has ".count($group->loci).' alleles: '.implode(', ', $group->loci).'.');
+            throw ProjectError::genes($where,
+                "a haplotype of “{$group->key}” has ".count($group->loci).' alleles: '.implode(', ', $group->loci).'.');
         }
         foreach ($group->loci as $i => $locus) {
             $known = $locus === Sex::LOCUS ? [Sex::X, Sex::Y] : [Allele::WILD, ...$catalogue->locus($locus)->alleles];

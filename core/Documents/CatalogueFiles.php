@@ -22,7 +22,8 @@ final readonly class CatalogueFiles
      */
     public function document(): array
     {
-        $document = ['format' => self::FORMAT, 'genes' => array_map(fn (string $file): mixed => $this->decode($file, true), $this->genes())];
+        $document = ['format' => self::FORMAT,
+            'genes' => array_map(fn (string $file): mixed => $this->decode($file, true), $this->genes())];
         foreach (self::PARTS as $part) {
             $document[$part] = $this->decode("{$this->folder}/{$part}.json", true);
         }

@@ -47,7 +47,8 @@ final readonly class DocumentSchema
         foreach ($error->subErrors() as $one) {
             $found = ($one instanceof ValidationError && self::emptied($value, $one)) || $found;
         }
-        if ($error->keyword() !== 'type' || $error->data()->value() !== [] || ! in_array('object', (array) ($error->args()['expected'] ?? []), true)) {
+        if ($error->keyword() !== 'type' || $error->data()->value() !== []
+            || ! in_array('object', (array) ($error->args()['expected'] ?? []), true)) {
             return $found;
         }
         $place = &$value;

@@ -30,7 +30,8 @@ final class IdentificationDocument
             'format' => 'destino-identification/1',
             'hatchlings' => array_map(
                 fn (Hatchling $one): array => in_array($one->id, $found->impossible, true)
-                    ? ['id' => $one->id, 'label' => null, 'impossible' => true, 'explanations' => $this->explanations($one->id, $source->document)]
+                    ? ['id' => $one->id, 'label' => null, 'impossible' => true,
+                        'explanations' => $this->explanations($one->id, $source->document)]
                     : $this->hatchling($found, $one->id, $top),
                 $found->clutch->hatchlings,
             ),

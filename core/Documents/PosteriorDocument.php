@@ -44,7 +44,8 @@ final class PosteriorDocument
             }
         }
         $animals = array_map(
-            fn (string $id): array => self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []), $catalogue)
+            fn (string $id): array => self::animal($id, new Belief($kindred->animal($id)->sex ?? Sex::Female, $factors[$id] ?? []),
+                $catalogue)
                 + (isset($errors[$id]) ? ['error' => round($errors[$id], 6)] : []),
             array_merge([], ...$kindred->families()),
         );

@@ -121,7 +121,8 @@ final class ProjectReader
     {
         $sex = Sex::from($animal['sex']);
         if (isset($animal['belief'])) { // exact, where the words beside it round
-            return $this->named($animal, BeliefDocument::read($animal['belief'], $sex, $this->facts->catalogue(), "{$where}.belief"), $where, $isOffer);
+            return $this->named($animal, BeliefDocument::read($animal['belief'], $sex, $this->facts->catalogue(), "{$where}.belief"),
+                $where, $isOffer);
         }
         $reading = $this->facts->reader()->read($animal['genes'], $sex);
         if ($reading->belief === null) {

@@ -43,7 +43,8 @@ final readonly class SchemaFault
 
         return match ($this->error->keyword()) {
             'additionalProperties' => array_map(
-                fn (string $field): string => "{$whole} has a field “{$field}”, which is not known there.{$this->known()}", $this->unknown(),
+                fn (string $field): string => "{$whole} has a field “{$field}”, which is not known there.{$this->known()}",
+                    $this->unknown(),
             ),
             'required' => array_map(fn (string $field): string => "{$whole} wants “{$field}”.", self::texts($this->argument('missing'))),
             default => [$this->where.' '.$this->one()],
@@ -54,7 +55,8 @@ final readonly class SchemaFault
     {
         return match ($this->error->keyword()) {
             'type' => 'is '.self::kinds($this->argument('type')).', where '.self::kinds($this->argument('expected')).' is wanted.',
-            'enum' => 'is not one of those that are known: '.implode(', ', array_map(self::json(...), (array) ($this->schema->enum ?? []))).'.',
+            'enum' => 'is not one of those that are known: '.implode(', ',
+                array_map(self::json(...), (array) ($this->schema->enum ?? []))).'.',
             'const' => 'must be '.self::json($this->schema->const ?? null).'.',
             'minimum' => 'is too small: at least '.self::json($this->argument('min')).'.',
             'exclusiveMinimum' => 'is too small: more than '.self::json($this->argument('min')).'.',

@@ -178,7 +178,8 @@ final readonly class CatalogueBuilder
                 )->string('locus'),
                 $alleles,
             );
-            $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.', $coupling);
+            $groups[implode('-', $linked)] = new LinkageGroup(implode('-', $linked), $linked, [$fraction], 'Linked by the chosen school.',
+                $coupling);
         }
 
         return $groups;

@@ -59,7 +59,8 @@ final readonly class SchoolChanges
                         ] = self::fraction($change->string('fraction'));
                         break;
                     case 'link-loci':
-                        $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction')), Probability::typed($change->string('coupling'))];
+                        $links[] = [$change->pair('alleles'), self::fraction($change->string('fraction')),
+                            Probability::typed($change->string('coupling'))];
                         break;
                     default:
                         throw CatalogueFault::unknownChange($change->string('change'));

@@ -214,7 +214,10 @@ final class ClutchFamily
         return $young->seenSo($recorded->penetrances, $recorded->resemblances);
     }
 
-    /** @return list<array{id: string, belief: Belief|null, weight: Rational}> males of the clutch that may be its sire, as it is recorded */
+    /**
+     * @return list<array{id: string, belief: Belief|null, weight: Rational}> males of the clutch that may be its sire, as it is
+     *     recorded
+     */
     private function malesOf(Hatchling $one): array
     {
         if ($one->recorded === null) {

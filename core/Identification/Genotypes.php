@@ -19,7 +19,10 @@ final readonly class Genotypes
 
     public function __construct(private Catalogue $catalogue, private Young $young) {}
 
-    /** @return array{list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null, decimal: float}>, int} */
+    /**
+     * @return array{list<array{label: string, alleles: array<string, array{string, string}>, sex: Sex|null, exact: Rational|null,
+     *     decimal: float}>, int}
+     */
     public function of(int $most): array
     {
         $all = $this->together();
@@ -47,7 +50,8 @@ final readonly class Genotypes
         for ($set = 1; $set < 1 << count($sires); $set++) {
             $members = array_values(array_filter(array_keys($sires), static fn (int $i): bool => ($set >> $i & 1) === 1));
             $both = array_map(
-                static fn (int $k): int => count(array_intersect_key(...array_map(static fn (int $i): array => $possible[$i][$k], $members))),
+                static fn (int $k): int =>
+                    count(array_intersect_key(...array_map(static fn (int $i): array => $possible[$i][$k], $members))),
                 array_keys($this->young->parts),
             );
             $total += (count($members) % 2 === 1 ? 1 : -1) * (int) array_product($both);

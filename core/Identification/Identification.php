@@ -14,7 +14,10 @@ use Destino\Probability\Distribution;
 use Destino\Probability\Number;
 use Destino\Probability\Rational;
 
-/** What the young of a clutch are, from the parents and from what was seen of each: the odds of genes and genotypes, what to look at next. */
+/**
+ * What the young of a clutch are, from the parents and from what was seen of each: the odds of genes and genotypes, what to look at
+ * next.
+ */
 final class Identification
 {
     private readonly Eye $eye;

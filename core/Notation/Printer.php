@@ -75,10 +75,12 @@ final readonly class Printer
      */
     public function unevenTies(Belief $belief): array
     {
-        $ties = array_filter(array_map($this->oneOf(...), $belief->factors), static fn (?array $tie): bool => $tie !== null && ! $tie['isEven']);
+        $ties = array_filter(array_map($this->oneOf(...), $belief->factors), static fn (?array $tie): bool => $tie !== null
+            && ! $tie['isEven']);
 
         return array_values(array_map(static fn (array $tie): string => implode(' or ', array_map(
-            static fn (string $form, Rational $chance): string => Percentage::print($chance)." {$form}", array_keys($tie['chances']), $tie['chances'],
+            static fn (string $form, Rational $chance): string => Percentage::print($chance)." {$form}", array_keys($tie['chances']),
+                $tie['chances'],
         )), $ties));
     }
 
@@ -103,7 +105,8 @@ final readonly class Printer
             }
         }
         foreach ($states as $key => [, $chance]) {
-            $own = array_values(array_filter($all[$key], static fn (Form $one): bool => ! $one->isWild() && $common[$one->text] < count($states)));
+            $own = array_values(array_filter($all[$key], static fn (Form $one): bool => ! $one->isWild()
+                && $common[$one->text] < count($states)));
             if (count($own) !== 1 || isset($forms[$own[0]->text])) {
                 return null;
             }
@@ -112,7 +115,8 @@ final readonly class Printer
         if (count($forms) < 2 || count(array_unique(array_map(static fn (Form $form): string => $form->locus, $forms))) < 2) {
             return null;
         }
-        uasort($forms, fn (Form $a, Form $b): int => $this->word($a, Rational::one(), '')['rank'] <=> $this->word($b, Rational::one(), '')['rank']);
+        uasort($forms, fn (Form $a, Form $b): int => $this->word($a, Rational::one(), '')['rank'] <=> $this->word($b, Rational::one(),
+            '')['rank']);
 
         return [
             'word' => $this->word(reset($forms), Rational::one(), implode(' or ', array_keys($forms))),

@@ -62,7 +62,8 @@ final readonly class Looks
 
         return array_map(
             fn (array $region): array => array_map(
-                fn (array $members): array => self::items($members, fn (BlockOutcome $member): string => $this->seeing->look($member, $region[1])),
+                fn (array $members): array =>
+                    self::items($members, fn (BlockOutcome $member): string => $this->seeing->look($member, $region[1])),
                 $region[0],
             ),
             $regions,

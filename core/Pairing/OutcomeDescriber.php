@@ -23,7 +23,10 @@ final readonly class OutcomeDescriber
      */
     private WeakMap $words;
 
-    /** @var WeakMap<SpaceItem, array{sex: Sex|null, forms: array<string, Form>, known: list<string>}> what is sure of the items met so far */
+    /**
+     * @var WeakMap<SpaceItem, array{sex: Sex|null, forms: array<string, Form>, known: list<string>}> what is sure of the items met
+     *     so far
+     */
     private WeakMap $parts;
 
     public function __construct(private Printer $printer, private ?AlikeForms $alike = null)

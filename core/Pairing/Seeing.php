@@ -67,7 +67,8 @@ final readonly class Seeing
         }
 
         return array_map(
-            static fn (array $region): array => [array_map(static fn (array $parts): array => array_merge(...array_values($parts)), $region[0]), $region[1]],
+            static fn (array $region): array =>
+                [array_map(static fn (array $parts): array => array_merge(...array_values($parts)), $region[0]), $region[1]],
             array_values($regions),
         );
     }

@@ -56,7 +56,8 @@ final class RouteCollector
     private function isWithinLimits(Route $route): bool
     {
         return ($this->space->project->budget === null || $route->cost() <= $this->space->project->budget)
-            && ($this->space->project->mostInbreeding === null || $route->inbreeding->compareTo($this->space->project->mostInbreeding) <= 0);
+            && ($this->space->project->mostInbreeding === null
+                || $route->inbreeding->compareTo($this->space->project->mostInbreeding) <= 0);
     }
 
     private function nameOf(Route $route): string

@@ -12,6 +12,7 @@ use App\Models\Animal;
 use App\Models\Plan;
 use App\Models\Project;
 use App\Projects\PlanChanges;
+use App\Projects\PlanInput;
 use App\Projects\PlanUpdates;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
@@ -73,9 +74,9 @@ final class PlansFollowTest extends TestCase
     {
         $input = function (string $says): string {
             Animal::query()->where('name', 'Skiff')->sole()->statements()->sole()->update(['text' => $says]);
-            $workshop = new Workshop(app(Doorway::class)->open($this->keeper()));
+            $opened = app(Doorway::class)->open($this->keeper());
 
-            return $workshop->inputOf($workshop->project($this->project()));
+            return (new PlanInput($opened))->of((new Workshop($opened))->project($this->project()));
         };
         $before = $input('het Clown');
         $this->assertSame($before, $input('Pastel het Clown het Piebald'));

@@ -10,6 +10,7 @@ use App\Models\Clutch;
 use App\Models\Project;
 use App\Models\User;
 use App\Projects\LookingBack;
+use App\Projects\PlanInput;
 use App\Projects\ProjectPage;
 use App\Projects\SeasonList;
 use App\Projects\Workshop;
@@ -345,7 +346,7 @@ class ProjectsTest extends TestCase
         $opened = app(Opened::class);
         $again = (new ProjectReader($opened->shelf))->read($given);
 
-        $this->assertSame($plan->input, (new Workshop($opened))->inputOf($again), 'everything that the plan follows from');
+        $this->assertSame($plan->input, (new PlanInput($opened))->of($again), 'everything that the plan follows from');
         $this->assertSame($opened->shelf->version, $plan->version);
         $plan->update(['given' => null]);
         $this->get("/plans/{$plan->id}/given")->assertNotFound();

@@ -107,7 +107,8 @@ class PlanCommand extends AnswerCommand
             $this->line('  '.($clutches === 1 ? 'one clutch a season is enough' : "{$clutches} clutches a season are enough"));
         }
         if ($tubs !== null) {
-            $this->line('  '.($tubs === 1 ? 'one young at a time is' : "{$tubs} young at a time are").' enough to keep, the first of these that hatch');
+            $this->line('  '.($tubs === 1 ? 'one young at a time is'
+                : "{$tubs} young at a time are").' enough to keep, the first of these that hatch');
         }
         foreach (array_filter($policy['now']['keep'], fn (array $young): bool => $young['keep']) as $young) {
             $this->line("  keep: {$young['sex']} {$young['genes']}");

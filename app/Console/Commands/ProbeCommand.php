@@ -43,7 +43,8 @@ class ProbeCommand extends AnswerCommand
         if ($days < 1 || $days > 120 || $every < 1 || $every > 1440) {
             throw ExchangeError::refused('Days go from 1 to 120, and minutes between readings from 1 to 1440.');
         }
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token') ?? getenv('DESTINO_TOKEN')))
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token')
+            ?? getenv('DESTINO_TOKEN')))
             ->acceptJson()->timeout(60);
         $probe = new BoxProbe(
             (string) $this->option('place'), (float) $this->option('celsius'), array_values($faults), (int) $this->option('seed'),

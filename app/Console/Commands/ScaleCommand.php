@@ -27,7 +27,8 @@ class ScaleCommand extends AnswerCommand
 
     protected function answer(): void
     {
-        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token') ?? getenv('DESTINO_TOKEN')))
+        $http = Http::baseUrl(rtrim((string) $this->option('address'), '/').'/api/v1')->withToken((string) ($this->option('token')
+            ?? getenv('DESTINO_TOKEN')))
             ->acceptJson()
             ->timeout(20);
         $animals = array_slice($this->animals($http), 0, (int) $this->option('most'));

@@ -61,7 +61,8 @@ class Reader
         $values = array_intersect_key($document, $kind->fields);
         if ($kind->name === 'photo' && isset($this->photos[$values['file']])) {
             $photo = $this->photos[$values['file']];
-            $values = ['file' => $this->darkroom->keep($photo['content']), 'width' => $photo['width'], 'height' => $photo['height']] + $values;
+            $values = ['file' => $this->darkroom->keep($photo['content']), 'width' => $photo['width'], 'height' => $photo['height']]
+                + $values;
             $this->files[] = $values['file'];
         }
         $named = $this->numbered($kind, $document);

@@ -55,7 +55,8 @@ final class Schema
         }
         foreach ($kind->references as $field => $of) {
             $properties[RecordKind::plain($field)] = [
-                'type' => ['integer', 'null'], 'maximum' => self::NUMBER['maximum'], 'description' => 'number of the '.Kinds::named($of)->words,
+                'type' => ['integer', 'null'], 'maximum' => self::NUMBER['maximum'],
+                    'description' => 'number of the '.Kinds::named($of)->words,
             ];
         }
         foreach (array_keys($kind->lists) as $field) {

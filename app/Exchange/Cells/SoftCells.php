@@ -60,7 +60,8 @@ class SoftCells
         $sign = mb_strtolower($part[1] !== '' ? $part[1] : $part[4]);
         $number = WrittenNumber::read($part[2]);
         $number = $number === null || $part[3] === '' ? $number : 1000 * $number; // "1.2k"
-        if ($number === null || $number > 1e6 || ($sign !== '' && self::CURRENCIES[$sign] !== (self::CURRENCIES[mb_strtolower($own)] ?? $own))) {
+        if ($number === null || $number > 1e6
+            || ($sign !== '' && self::CURRENCIES[$sign] !== (self::CURRENCIES[mb_strtolower($own)] ?? $own))) {
             return [null, false]; // another currency is not the house's
         }
 

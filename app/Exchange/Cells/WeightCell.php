@@ -49,7 +49,8 @@ class WeightCell
                     ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst)
                     : DateCell::read($when, $dayFirst)
             );
-        $isWeight = $grams >= ($part[3] === '' ? self::LEAST : 1) && $grams <= CareRequest::MOST_GRAMS && ($on === null || $on->day !== null);
+        $isWeight = $grams >= ($part[3] === '' ? self::LEAST : 1) && $grams <= CareRequest::MOST_GRAMS
+            && ($on === null || $on->day !== null);
 
         return $isWeight ? new self($grams, $on, $prefix !== '' || ($part[4] ?? '') === '?') : new self(null, null, false);
     }

@@ -49,7 +49,8 @@ class ExchangeController extends Controller
     {
         $this->authorize('manage');
 
-        return view('exchange.index', ['animals' => $keeper->animals()->count(), 'imports' => $keeper->imports()->latest('id')->limit(10)->get()]);
+        return view('exchange.index',
+            ['animals' => $keeper->animals()->count(), 'imports' => $keeper->imports()->latest('id')->limit(10)->get()]);
     }
 
     public function download(string $format, #[CurrentKeeper] User $keeper): AnyResponse
@@ -59,7 +60,8 @@ class ExchangeController extends Controller
 
         return match ($format) {
             'zip' => $this->archive($keeper, "{$name}.zip"),
-            Sheet::CSV, Sheet::XLSX => Sheet::download($name, $format, AnimalSheet::headings(), fn (): iterable => AnimalSheet::rows($this->opened)),
+            Sheet::CSV, Sheet::XLSX =>
+                Sheet::download($name, $format, AnimalSheet::headings(), fn (): iterable => AnimalSheet::rows($this->opened)),
             'ped' => self::text(PedigreeFile::write($this->opened), "{$name}.ped", 'text/plain'),
             default => self::text(SeasonCalendar::of($keeper), "{$name}.ics", 'text/calendar'),
         };
@@ -92,7 +94,8 @@ class ExchangeController extends Controller
                 'animals' => $keeper->animals()->withTrashed()->count(),
             ]
             : [
-                'upload' => $upload, 'plan' => $upload->plan($request->query(), $keeper, $this->shelf, $this->opened->house), 'archive' => null,
+                'upload' => $upload, 'plan' => $upload->plan($request->query(), $keeper, $this->shelf, $this->opened->house),
+                    'archive' => null,
                 'animals' => $keeper->animals()->count(),
             ]);
     }
@@ -146,14 +149,16 @@ class ExchangeController extends Controller
     private function bringIn(Request $request, Upload $upload, User $keeper): RedirectResponse
     {
         $choices = [
-            'columns' => (array) $request->query('columns', []), 'dates' => $request->query('dates'), 'repeated' => $request->boolean('repeated'),
+            'columns' => (array) $request->query('columns', []), 'dates' => $request->query('dates'),
+                'repeated' => $request->boolean('repeated'),
         ];
         try {
             if (count(Table::read($upload->path(), $upload->name)->rows) <= self::AT_ONCE) {
                 return redirect()->route('imports.show', (new Bringing($this->opened))->atOnce($upload, $choices));
             }
         } catch (DestinoError $error) { // nothing came of it: the file can be tried again
-            return redirect()->route('exchange.preview', [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
+            return redirect()->route('exchange.preview',
+                [$upload->id] + $request->query())->withErrors(['file' => $error->getMessage()])->withInput();
         }
         $import = Bringing::begin($keeper, $upload, $choices);
         $import->wasRecentlyCreated && BringIn::dispatch($import->id)->afterCommit();

@@ -62,7 +62,8 @@ class ImportController extends Controller
     public function clutches(Request $request, Import $import, #[CurrentKeeper] User $keeper): RedirectResponse
     {
         $this->authorize('manage', $import);
-        $valid = $request->validate(['offers' => ['required', 'array', 'max:500'], 'offers.*' => ['string', 'max:20']], ['offers' => 'Choose at least one.']);
+        $valid = $request->validate(['offers' => ['required', 'array', 'max:500'], 'offers.*' => ['string', 'max:20']],
+            ['offers' => 'Choose at least one.']);
         $count = ClutchOffers::note($keeper, $import->animals, array_values($valid['offers']));
 
         return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('clutch', $count).' noted.');

@@ -50,7 +50,8 @@ class RackController extends Controller
 
         return redirect()->route('racks.index')->with(
             'said',
-            "{$rack->name} is gone".($count === 0 ? '.' : ($count === 1 ? '; its one animal is' : "; its {$count} animals are").' without a tub.'),
+            "{$rack->name} is gone".($count === 0 ? '.'
+                : ($count === 1 ? '; its one animal is' : "; its {$count} animals are").' without a tub.'),
         );
     }
 

@@ -61,11 +61,13 @@ class RoundController extends Controller
 
         return redirect()->route('animals.index')->with(
             'said',
-            ($count === 0 ? 'No row was filled in, so nothing was logged.' : "{$count} ".Str::plural($what, $count).' logged.').$answers->words()
+            ($count === 0 ? 'No row was filled in, so nothing was logged.'
+                : "{$count} ".Str::plural($what, $count).' logged.').$answers->words()
                 .(
                     $asks === []
                         ? ''
-                        : ' Far from the weight before: '.implode(', ', array_slice($names, 0, 8)).(count($names) > 8 ? ' and others' : '').'. Is that right?'
+                        : ' Far from the weight before: '.implode(', ', array_slice($names, 0, 8)).(count($names) > 8 ? ' and others'
+                            : '').'. Is that right?'
                 ),
         );
     }

@@ -131,7 +131,8 @@ class SeasonController extends Controller
             self::tapRules() + ['chosen' => ['required', 'array', 'max:2000'], 'chosen.*' => ['integer']], self::TAP_MESSAGES,
         );
         $answers = (new RowAnswers)->log(
-            $keeper, array_values(array_unique(array_map(intval(...), $valid['chosen']))), fn (Animal $animal): CareEntry => self::logged($animal, $valid),
+            $keeper, array_values(array_unique(array_map(intval(...), $valid['chosen']))),
+                fn (Animal $animal): CareEntry => self::logged($animal, $valid),
         );
         if ($answers->entries === [] && ! $request->expectsJson()) {
             throw ValidationException::withMessages(['chosen' => ltrim($answers->words())]);

@@ -196,7 +196,8 @@ class AnimalRequest extends RecordRequest
             return;
         }
         // The latest day that is meant, so that a year alone raises no question.
-        $laid = Carbon::parse($hatched[0])->addDays([Precision::Day->value => 0, Precision::Month->value => 30][$hatched[1]->value] ?? 364)->subDays(57);
+        $laid = Carbon::parse($hatched[0])->addDays([Precision::Day->value => 0, Precision::Month->value => 30][$hatched[1]->value]
+            ?? 364)->subDays(57);
         foreach (['dam_id', 'sire_id'] as $field) {
             $parent = $this->input($field) === null ? null : $this->opened()->family()->animal((int) $this->input($field));
             $question = $parent === null ? null : Unlikely::age($parent, $laid);

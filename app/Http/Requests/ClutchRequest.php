@@ -200,7 +200,8 @@ class ClutchRequest extends RecordRequest
             $clutch->sires()->create(['animal_id' => $sire->id]);
         }
         if ($this->validated('kept_id') !== null) {
-            $clutch->sires()->create(['animal_id' => (int) $this->validated('kept_id'), 'kept' => (int) ($this->validated('kept') ?? self::KEPT)]);
+            $clutch->sires()->create(['animal_id' => (int) $this->validated('kept_id'),
+                'kept' => (int) ($this->validated('kept') ?? self::KEPT)]);
         }
         if ($this->validated('sire_name') !== null) {
             $clutch->sires()->create(['name' => $this->validated('sire_name')]);

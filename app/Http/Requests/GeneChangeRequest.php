@@ -116,7 +116,8 @@ class GeneChangeRequest extends RecordRequest
         return self::eachLine(
             fn (string $line): ?string => OwnGene::cue($line, $cues)['cue'] ?? null,
             'is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “'
-                .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ', $cues[0]['states']).'.',
+                .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ',
+                    $cues[0]['states']).'.',
         );
     }
 

@@ -31,7 +31,8 @@ class HandReadingRequest extends RecordRequest
     public function rules(): array
     {
         return [
-            'temperature' => ['nullable', 'required_without:humidity', 'string', function (string $attribute, mixed $value, Closure $fail): void {
+            'temperature' => ['nullable', 'required_without:humidity', 'string',
+                function (string $attribute, mixed $value, Closure $fail): void {
                 $house = $this->opened()->house;
                 $celsius = is_string($value) ? $house->celsius($value) : null;
                 if ($celsius === null || $celsius < -20 || $celsius > 60) {
@@ -39,7 +40,8 @@ class HandReadingRequest extends RecordRequest
                 }
             }],
             'humidity' => ['nullable', 'numeric', 'between:0,100'],
-            'at' => ['bail', 'nullable', 'string', 'date', 'after:2000-01-01', function (string $attribute, mixed $value, Closure $fail): void {
+            'at' => ['bail', 'nullable', 'string', 'date', 'after:2000-01-01',
+                function (string $attribute, mixed $value, Closure $fail): void {
                 $at = WallClock::typed((string) $value);
                 if ($at === null) {
                     $fail('Give the day and the time.');

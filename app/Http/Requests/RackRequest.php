@@ -28,7 +28,8 @@ class RackRequest extends RecordRequest
     {
         return [
             'name' => ['required', 'string', 'max:60'], 'rows' => ['required', 'integer', 'between:1,30'],
-            'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid'], 'version' => ['nullable', 'integer'],
+            'columns' => ['required', 'integer', 'between:1,12'], 'form_token' => ['nullable', 'uuid'],
+                'version' => ['nullable', 'integer'],
         ];
     }
 

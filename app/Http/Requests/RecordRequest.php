@@ -104,7 +104,8 @@ abstract class RecordRequest extends FormRequest
         return DB::transaction(function () use ($record, $change, $what, $nowSays): Model {
             $current = $record->newQuery()->lockForUpdate()->findOrFail($record->getKey());
             $version = (int) $current->getAttribute('version');
-            $this->holdAgainst($version, "{$what} was changed in another window since you opened it.".($nowSays === null ? '' : ' '.$nowSays($current)));
+            $this->holdAgainst($version,
+                "{$what} was changed in another window since you opened it.".($nowSays === null ? '' : ' '.$nowSays($current)));
             $current->setAttribute('version', $version + 1);
             $change($current);
             $current->save();

@@ -122,7 +122,8 @@ class RoundRequest extends FormRequest
             $there = CareEntry::query()->withTrashed()->where('user_id', $keeper->id)->where('form_token', $valid['form_token'])->get()
                 ->keyBy('animal_id');
 
-            return (new RowAnswers($this->unreadable))->log($keeper, array_map(intval(...), array_keys($rows)), fn (Animal $animal): ?CareEntry =>
+            return (new RowAnswers($this->unreadable))->log($keeper, array_map(intval(...), array_keys($rows)),
+                fn (Animal $animal): ?CareEntry =>
                 $this->logRow($animal, $there->get($animal->id), $rows[$animal->id], $valid));
         });
     }

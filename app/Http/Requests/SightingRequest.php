@@ -70,7 +70,8 @@ class SightingRequest extends RecordRequest
             if ($made instanceof Sighting) {
                 return $made;
             }
-            $animal->sightings()->where('cue', $this->validated('cue'))->where('who', $who)->get()->each(fn (Sighting $one) => $one->delete());
+            $animal->sightings()->where('cue', $this->validated('cue'))->where('who', $who)->get()->each(fn (Sighting $one) =>
+                $one->delete());
             /** @var Sighting|null */
             return $this->validated('was') === $this->validated('state') ? null : $this->once($animal->sightings(), [
                 'cue' => $this->validated('cue'), 'state' => $this->validated('state'), 'who' => $who,

@@ -16,7 +16,10 @@ use Destino\Inference\Faults\Misidentified;
 use Destino\Inference\Faults\OtherSire;
 use Destino\Inference\Inheritance\GenotypeSpace;
 
-/** How likely what was seen in a family is if something in its records is wrong; each bundle of groups is worked out once for equal faults. */
+/**
+ * How likely what was seen in a family is if something in its records is wrong; each bundle of groups is worked out once for equal
+ * faults.
+ */
 final class FaultEvidence
 {
     /** @var array<string, float> log P(evidence) by bundle and faults */

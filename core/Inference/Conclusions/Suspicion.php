@@ -73,7 +73,8 @@ final readonly class Suspicion
      */
     private function heard(int $i, array $young): array
     {
-        return array_values(array_filter($young, fn (Member $member): bool => ! $this->model->hypothesis->frees($member->id, $this->model->spaces[$i])
+        return array_values(array_filter($young,
+            fn (Member $member): bool => ! $this->model->hypothesis->frees($member->id, $this->model->spaces[$i])
             && ($member->brood !== null ? EggEvidence::names($member->brood->saw, $this->model->spaces[$i]) && ! $member->brood->isDead
                 : $member->animal !== null
                     && (

@@ -97,7 +97,8 @@ final readonly class AnimalEvidence
         $weights = StatementLikelihood::of($testimony->certainty, $says, $before === null ? null : $parts, $before ?? []);
 
         return isset($this->hypothesis->insisted[$member->id]) // who insists on it leaves nothing to the rest
-            ? array_replace(array_map(static fn (): Rational => Rational::zero(), $weights), array_intersect_key($weights, array_filter($says)))
+            ? array_replace(array_map(static fn (): Rational => Rational::zero(), $weights),
+                array_intersect_key($weights, array_filter($says)))
             : $weights;
     }
 

@@ -39,7 +39,8 @@ final readonly class EggFactors
     {
         $evidence = new EggEvidence($this->model, $eggs);
         $count = $eggs->brood->count ?? 0;
-        $most = $this->model->isMixed() && $this->wiring->known("sire {$eggs->batch}") !== null ? 1 : Sharings::fits(count($evidence->classes));
+        $most = $this->model->isMixed() && $this->wiring->known("sire {$eggs->batch}") !== null ? 1
+            : Sharings::fits(count($evidence->classes));
         for ($part = 0; $count > 0; $part++) {
             $this->addSome($eggs, $evidence, min($count, $most), $part);
             $count -= $most;

@@ -98,7 +98,8 @@ final class FamilyContent
     private static function place(Member $member): array
     {
         return [
-            $member->id, $member->sex?->value, $member->sires, array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights),
+            $member->id, $member->sex?->value, $member->sires,
+                array_map(static fn (Rational $weight): string => $weight->toString(), $member->weights),
             $member->dam, $member->isFounder() ? '' : $member->batch,
         ];
     }

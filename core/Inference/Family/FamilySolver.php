@@ -190,7 +190,8 @@ final readonly class FamilySolver
             return [];
         }
         $hardest = Silent::deepest($model, $silent, $wanted); // where this one alone is too much, the others need not be ordered
-        if (self::orderOf($model, $silent, [$hardest], $left)[1]->size > $left || ! self::share($model, $silent, $wanted, $core, $plan, $left)) {
+        if (self::orderOf($model, $silent, [$hardest], $left)[1]->size > $left
+            || ! self::share($model, $silent, $wanted, $core, $plan, $left)) {
             return null;
         }
         $all = [];

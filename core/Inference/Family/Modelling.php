@@ -181,7 +181,8 @@ final readonly class Modelling
                     || $this->model->context->hearing->naming->loci($space->groups, $testimony) !== []
                     || $this->model->context->hearing->absentHere($space, $testimony) !== []
                 );
-            $allowed = array_filter(array_keys($this->model->domains[$i][$member->id]), function (int $number) use ($space, $testimony, $says, $member): bool {
+            $allowed = array_filter(array_keys($this->model->domains[$i][$member->id]),
+                function (int $number) use ($space, $testimony, $says, $member): bool {
                 foreach ($this->model->hidingOf($member) as $masks) {
                     if ($this->model->context->hearing->allows($space->state($number), $space, $testimony, $says, $masks) !== null) {
                         return true;

@@ -197,7 +197,8 @@ final class Network
                         $table[] = $priors[$i][$number] ?? Rational::zero();
                     }
                 }
-                $this->wiring->factors[] = Factor::dense([...($which === null ? [] : [$which]), ...$this->wiring->scope($i, [$id])], $table);
+                $this->wiring->factors[] = Factor::dense([...($which === null ? [] : [$which]), ...$this->wiring->scope($i, [$id])],
+                    $table);
             }
         }
     }

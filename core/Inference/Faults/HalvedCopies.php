@@ -35,7 +35,8 @@ final readonly class HalvedCopies implements StatementEdit
     public function target(Target $saw): Target
     {
         $conditions = array_map(
-            fn (TargetCondition $one): TargetCondition => new TargetCondition(array_map($this->clause(...), $one->anyOf), $one->piece, $one->from),
+            fn (TargetCondition $one): TargetCondition => new TargetCondition(array_map($this->clause(...), $one->anyOf), $one->piece,
+                $one->from),
             $saw->conditions,
         );
 

@@ -60,7 +60,8 @@ final readonly class MaskingForms implements AdviceRule
 
         // A gene that shows in two copies only is hidden in one: its form is named then.
         return array_merge(...array_map(
-            static fn (array $names, string $key): array => isset($seen[$key]) ? array_keys($names) : [reset($names)], $hidden, array_keys($hidden),
+            static fn (array $names, string $key): array => isset($seen[$key]) ? array_keys($names) : [reset($names)], $hidden,
+                array_keys($hidden),
         ));
     }
 }

@@ -174,7 +174,8 @@ final readonly class Prediction
         return [
             (string) $space->total(), $this->target?->chance->perEgg()->toString(), $this->cross->survival()->toString(),
             array_map(
-                static fn (Outcome $one): array => [$one->label, $one->probability->toString(), $one->sex, $one->isLethal], $space->top(self::COMPARED),
+                static fn (Outcome $one): array => [$one->label, $one->probability->toString(), $one->sex, $one->isLethal],
+                    $space->top(self::COMPARED),
             ),
             array_map(static fn (Advice $advice): string => $advice->text, $this->advice()),
         ];

@@ -10,7 +10,10 @@ use Destino\Genome\Mask;
 use Destino\Genome\Sex;
 use Destino\Notation\Target;
 
-/** What each diplotype of a group is: whether it lives and meets the target, what is seen of it and what it hides. By its number in the book. */
+/**
+ * What each diplotype of a group is: whether it lives and meets the target, what is seen of it and what it hides. By its number in
+ * the book.
+ */
 final class Diplotypes
 {
     /** @var array<string, string> what is seen of a diplotype, by what hides and its number */

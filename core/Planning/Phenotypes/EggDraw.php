@@ -19,7 +19,8 @@ final class EggDraw
     private array $states = [];
 
     /** @param Closure(Diplotype): int $number */
-    public function __construct(private readonly Meiosis $meiosis, private readonly LinkageGroup $group, private readonly Closure $number) {}
+    public function __construct(private readonly Meiosis $meiosis, private readonly LinkageGroup $group,
+        private readonly Closure $number) {}
 
     /**
      * @param int $pair number of the two

@@ -60,7 +60,8 @@ final class GroupTable
         $this->holdsSex = $group->holdsSex();
         $meiosis = new Meiosis;
         $this->wanted = new Wanted($catalogue, $group, $target);
-        $this->diplotypes = new Diplotypes($this->book, $group, $target, new Expressions($catalogue), new Sight($catalogue, $group), $this->wanted);
+        $this->diplotypes = new Diplotypes($this->book, $group, $target, new Expressions($catalogue), new Sight($catalogue, $group),
+            $this->wanted);
         $this->canHide = $this->diplotypes->canHide;
         $this->crosses = new LookCrosses($group, $this->book, $this->diplotypes, $meiosis);
         $this->passing = new Passing($this->wanted, $this->holdsSex, $this->crosses->pool(...));
@@ -135,7 +136,8 @@ final class GroupTable
         }
 
         return $this->hides[$look] ??= array_values(
-            array_unique(array_merge([], ...array_map($this->diplotypes->hiddenBy(...), array_keys($this->book->looks[$look]))), SORT_REGULAR),
+            array_unique(array_merge([], ...array_map($this->diplotypes->hiddenBy(...), array_keys($this->book->looks[$look]))),
+                SORT_REGULAR),
         );
     }
 
@@ -158,7 +160,8 @@ final class GroupTable
     /** Whether animals of this look differ in what would be seen of them, were it not hidden. */
     public function isBlurred(int $look): bool
     {
-        return count(array_unique(array_map(fn (int $state): string => $this->diplotypes->seen($state), array_keys($this->book->looks[$look])))) > 1;
+        return count(array_unique(array_map(fn (int $state): string => $this->diplotypes->seen($state),
+            array_keys($this->book->looks[$look])))) > 1;
     }
 
     /** Draws the diplotype of an egg of two animals; $chance lies in [0, 1). */

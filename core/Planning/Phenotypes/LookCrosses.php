@@ -52,7 +52,8 @@ final class LookCrosses
         $young = [];
         foreach ($bySight as $weights) {
             $total = $weights->total();
-            $young[] = [$this->book->look($weights), $total, $total->toFloat(), $this->diplotypes->sexOf((int) array_key_first($weights->entries()))];
+            $young[] = [$this->book->look($weights), $total, $total->toFloat(),
+                $this->diplotypes->sexOf((int) array_key_first($weights->entries()))];
         }
 
         return $young;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-/** How an answer is played: which keeper it has and what he gives, and the pairs that he makes first, since they were found to do better. */
+/**
+ * How an answer is played: which keeper it has and what he gives, and the pairs that he makes first, since they were found to do
+ * better.
+ */
 final readonly class Beginning
 {
     /**
@@ -33,7 +36,11 @@ final readonly class Beginning
         return new self($this->pairs, $this->buildsUp, $this->effort, $offers);
     }
 
-    /** @return array{pairs: list<array{string, string}>, builds_up: bool, effort: array{tubs: int|null, clutches: int|null}, later: list<string>} */
+    /**
+     * @return array{
+     *     pairs: list<array{string, string}>, builds_up: bool, effort: array{tubs: int|null, clutches: int|null}, later: list<string>
+     * }
+     */
     public function toArray(): array
     {
         return [

@@ -89,13 +89,15 @@ final class Buying
         $others = array_values(array_filter($offers, static fn (Founder $one): bool => ! in_array($one, $bought, true)));
         $ways = [[$bought, self::ids(array_filter($others, static fn (Founder $one): bool => self::cost([...$bought, $one]) <= $budget))]];
         foreach ($bought as $one) {
-            $ways[] = [array_values(array_filter($bought, static fn (Founder $other): bool => $other !== $one)), self::ids([$one, ...$others])];
+            $ways[] = [array_values(array_filter($bought, static fn (Founder $other): bool => $other !== $one)),
+                self::ids([$one, ...$others])];
         }
         $ways = array_values(array_filter($ways, static fn (array $way): bool => $way[1] !== []));
         if ($ways === [] || $this->project->horizon < self::TIME_TO_WAIT) {
             return [$bought, []];
         }
-        $runs = $this->simulation->affordable($this->simulation->playing($bought), self::TELLING, $seed, intdiv($work, 2 * count($ways) + 1));
+        $runs = $this->simulation->affordable($this->simulation->playing($bought), self::TELLING, $seed,
+            intdiv($work, 2 * count($ways) + 1));
         if ($runs < $this->simulation->atEffort(self::TELLING)) {
             return [$bought, []]; // too few to tell
         }
@@ -103,8 +105,10 @@ final class Buying
         $found = [$bought, []];
         foreach ($ways as [$now, $later]) {
             $own = $this->simulation->playing($now, null, $later)->run($runs, $seed);
-            $saved = count($now) < count($bought) && $own->money() < $best->money() - self::SAVED * (self::cost($bought) - self::cost($now));
-            if ($saved ? $this->score($own) > $this->score($best) - self::HARDLY : $this->score($own) > $this->score($best) + self::WORTH_BUYING + sqrt(.25 / $runs)) {
+            $saved = count($now) < count($bought)
+                && $own->money() < $best->money() - self::SAVED * (self::cost($bought) - self::cost($now));
+            if ($saved ? $this->score($own) > $this->score($best) - self::HARDLY : $this->score($own) > $this->score($best)
+                + self::WORTH_BUYING + sqrt(.25 / $runs)) {
                 [$best, $found] = [$own, [$now, $later]];
             }
         }
@@ -143,7 +147,8 @@ final class Buying
         $best = [];
         $most = null;
         foreach ($this->setsOfOffers() as $set) { // the cheaper ones first
-            $chance = $this->keeper->outlook(new Situation(1, $this->simulation->playing($set)->start(), ['male' => 0, 'female' => 0]))->chance();
+            $chance = $this->keeper->outlook(new Situation(1, $this->simulation->playing($set)->start(),
+                ['male' => 0, 'female' => 0]))->chance();
             if ($most === null || $chance > $most + self::WORTH_BUYING) {
                 [$best, $most] = [$set, $chance];
             }
@@ -160,7 +165,8 @@ final class Buying
      */
     private function sifted(array $sets, int $seed, int $work): array
     {
-        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)), self::FEWEST_SIFTED);
+        $runs = $this->simulation->affordable($this->simulation->playing($sets[count($sets) - 1]), 100, $seed, intdiv($work, count($sets)),
+            self::FEWEST_SIFTED);
         $scores = [];
         foreach (array_slice($sets, 1, null, true) as $i => $set) {
             $scores[$i] = $this->score($this->simulation->playing($set)->run($runs, $seed));
@@ -182,7 +188,10 @@ final class Buying
         ) / $outcome->horizon;
     }
 
-    /** @return list<list<Founder>> nothing, each of the offers that promise most, and these together as far as the budget goes; the cheaper first */
+    /**
+     * @return list<list<Founder>> nothing, each of the offers that promise most, and these together as far as the budget goes; the
+     *     cheaper first
+     */
     private function setsOfOffers(): array
     {
         $ranked = $this->offersByWorth();
@@ -219,7 +228,8 @@ final class Buying
         foreach ($this->project->founders as $founder) {
             if ($founder->isOffer() && $founder->price <= ($this->project->budget ?? INF)) {
                 $holding = $play->holding($founder);
-                $worths[] = $outlook->worthNow($holding->type, $holding->from) + 1e-6 * $this->simulation->law()->types->promise($holding->type);
+                $worths[] = $outlook->worthNow($holding->type, $holding->from)
+                    + 1e-6 * $this->simulation->law()->types->promise($holding->type);
                 $offers[] = $founder;
             }
         }

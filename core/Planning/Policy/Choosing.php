@@ -40,7 +40,8 @@ final class Choosing
             array_filter($candidates, static fn (Holding $one): bool => ! in_array($one, $chosen, true)),
         );
         $chosen = [...$chosen, ...$this->round($situation, [...$situation->animals, ...$chosen], $left($chosen))];
-        if ($left($chosen) === [] || ! $this->outlooks->of(new Situation($situation->season + 1, $situation->animals, $situation->found))->isScarce) {
+        if ($left($chosen) === []
+            || ! $this->outlooks->of(new Situation($situation->season + 1, $situation->animals, $situation->found))->isScarce) {
             return $chosen;
         }
 
@@ -62,7 +63,8 @@ final class Choosing
         $least = $this->leastGain($beside, $whole);
         $losses = $kept = [];
         foreach ($candidates as $i => $animal) {
-            $losses["{$animal->type} {$animal->from}"] ??= $whole - $this->outlooks->hazardOf($situation, $beside, array_diff_key($candidates, [$i => true]));
+            $losses["{$animal->type} {$animal->from}"] ??= $whole - $this->outlooks->hazardOf($situation, $beside,
+                array_diff_key($candidates, [$i => true]));
             if ($losses["{$animal->type} {$animal->from}"] >= $least) {
                 $kept[] = $animal;
             }

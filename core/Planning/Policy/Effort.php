@@ -31,7 +31,8 @@ final readonly class Effort
 
     public static function fromArray(mixed $stored): self
     {
-        $number = static fn (string $key): ?int => is_array($stored) && is_int($stored[$key] ?? null) && $stored[$key] > 0 ? $stored[$key] : null;
+        $number = static fn (string $key): ?int => is_array($stored) && is_int($stored[$key] ?? null) && $stored[$key] > 0 ? $stored[$key]
+            : null;
 
         return new self($number('tubs'), $number('clutches'));
     }

@@ -81,7 +81,8 @@ final readonly class KeeperChoice
             return new Beginning;
         }
 
-        return new Beginning([], true, $isQuick ? new Effort($this->aim->tubs, $this->aim->clutches) : $this->least($bought, $built, $seed));
+        return new Beginning([], true, $isQuick ? new Effort($this->aim->tubs, $this->aim->clutches)
+            : $this->least($bought, $built, $seed));
     }
 
     /**

@@ -15,7 +15,10 @@ final class Kinship
 
     public function __construct(private readonly Project $project) {}
 
-    /** What a pair of close relatives is worth less, times F of their young. With .5 the demo gives up a father × daughter pair without losing chance; with .1 it does not, with 1 it needs more clutches. */
+    /**
+     * What a pair of close relatives is worth less, times F of their young. With .5 the demo gives up a father × daughter pair
+     * without losing chance; with .1 it does not, with 1 it needs more clutches.
+     */
     private const PRICE = .5;
 
     /** The price of close relatedness as a factor: parents and young and siblings have F = 1/4, half siblings 1/8. */

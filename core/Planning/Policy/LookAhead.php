@@ -61,7 +61,8 @@ final class LookAhead implements Promising
         $wishes = [];
         foreach ($females as $f => $dam) {
             foreach ($males as $m => $sire) {
-                $worth = $this->isForbidden($sire, $dam) || $situation->isWithout($sire, $dam) ? 0.0 : $this->worthOf($outlook, $sire, $dam);
+                $worth = $this->isForbidden($sire, $dam) || $situation->isWithout($sire, $dam) ? 0.0
+                    : $this->worthOf($outlook, $sire, $dam);
                 if ($worth > 1e-9) { // of males alike the one that has proved least
                     $wishes[] = [$worth * Kinship::price($sire, $dam) - 1e-7 * $sire->clutches, $f, $m];
                 }

@@ -66,7 +66,8 @@ final class Outlook
         $this->backward();
         // Of the pairs only those of this season are asked for again; the others take most of the room.
         $this->pairs = array_intersect_key($this->pairs, [$season => true]);
-        $this->size = array_sum(array_map(count(...), [$this->pairs[$season] ?? [], ...$this->worth, ...$this->numbers->males, ...$this->numbers->females]))
+        $this->size = array_sum(array_map(count(...),
+            [$this->pairs[$season] ?? [], ...$this->worth, ...$this->numbers->males, ...$this->numbers->females]))
             + count($this->foreseen->earliest);
     }
 

@@ -60,7 +60,10 @@ final class Play
         return new Outcome($runs, $horizon, $reached, $eggs / $runs, $kept / $runs, $means, $stuck);
     }
 
-    /** @return list<int|null> season in which the target was reached (null: never), run by run: what is compared with another keeper's in the same runs */
+    /**
+     * @return list<int|null> season in which the target was reached (null: never), run by run: what is compared with another
+     *     keeper's in the same runs
+     */
     public function seasons(int $runs, int $seed, int $firstRun = 0): array
     {
         $seasons = [];
@@ -110,7 +113,8 @@ final class Play
         $animals = $this->start();
         $states = $later = [];
         foreach ($this->owned() as $founder) {
-            $states[$founder->id] = $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
+            $states[$founder->id] = $this->hatchery->genotypeOf($founder,
+                static fn (): float => $streams->number("founder {$founder->id}"));
             $course->money[0] += $founder->price ?? 0.0;
             if (! $founder->isOffer() && ! $project->sure && $this->hatchery->meets($states[$founder->id], $founder->sex)) {
                 $course->found[$founder->sex->value]++;
@@ -124,7 +128,8 @@ final class Play
         for ($season = 1; $season <= $this->law->horizon; $season++) {
             foreach ($season > 1 ? $this->boughtIn($season, $animals, $later) : [] as $founder) {
                 $later[$founder->id] = (float) $founder->price;
-                $states[$founder->id] = $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
+                $states[$founder->id] = $this->hatchery->genotypeOf($founder,
+                    static fn (): float => $streams->number("founder {$founder->id}"));
                 $animals[] = $this->holding($founder, $season);
                 $course->pay($season, (float) $founder->price);
             }
@@ -212,8 +217,10 @@ final class Play
             }
             $holding = $this->holding($founder, $season);
             $promise = $this->law->types->promise($holding->type);
-            $isAsNear = fn (Holding $one): bool => $one->isMale === $holding->isMale && $this->law->types->promise($one->type) >= $promise - 1e-9;
-            if ($holding->from <= $this->law->horizon && array_filter([...$animals, ...array_map($this->holding(...), $found)], $isAsNear) === []
+            $isAsNear = fn (Holding $one): bool => $one->isMale === $holding->isMale
+                && $this->law->types->promise($one->type) >= $promise - 1e-9;
+            if ($holding->from <= $this->law->horizon
+                && array_filter([...$animals, ...array_map($this->holding(...), $found)], $isAsNear) === []
                 && $founder->price <= $this->left($already, $found) + 1e-9) {
                 $found[] = $founder;
             }

@@ -107,7 +107,8 @@ final class Policy implements Simulation
         $later = array_filter($this->project->founders, fn (Founder $one): bool => in_array($one->id, $this->first->later, true));
 
         return new Answer(
-            $outcome, $bought, $matings, $advice->young($start, $matings), $seed, $advice->possible(), $this->first->effort, array_values($later),
+            $outcome, $bought, $matings, $advice->young($start, $matings), $seed, $advice->possible(), $this->first->effort,
+                array_values($later),
         );
     }
 

@@ -46,12 +46,14 @@ final readonly class SeasonAdvice
         }
         $runs = $work === 0
             ? 0
-            : min($outcome->runs, $this->simulation->affordable($this->simulation->playing($bought), $outcome->runs, $seed, intdiv($work, max(1, count($pairs))), 1));
+            : min($outcome->runs, $this->simulation->affordable($this->simulation->playing($bought), $outcome->runs, $seed,
+                intdiv($work, max(1, count($pairs))), 1));
         $isPlayed = $runs >= min($outcome->runs, Simulation::FEWEST_COMPARED) && $runs > 0 && count($pairs) <= self::MOST_MATINGS_PLAYED;
         $with = $isPlayed ? $this->simulation->playing($bought, $keeper)->seasons($runs, $seed) : [];
         $matings = [];
         foreach ($pairs as [$sire, $dam]) {
-            $without = $isPlayed ? $this->simulation->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed) : [];
+            $without = $isPlayed ? $this->simulation->playing($bought, new Otherwise($keeper, $sire->id, $dam->id))->seasons($runs, $seed)
+                : [];
             $lost = $isPlayed ? Comparison::difference($with, $without) : [null, 0.0];
             $later = $isPlayed ? Comparison::sooner($with, $without, $this->law->horizon) : [0.0, 0.0];
             $pair = $this->law->types->pair($sire->type, $dam->type);

@@ -64,7 +64,8 @@ final readonly class UpperBound
             }
         }
         for ($season = 1; $season <= $project->horizon && ! $project->isEnough($found); $season++) {
-            $ready = static fn (string $sex): array => array_filter($animals[$sex] ?? [], static fn (array $one): bool => $one[1] <= $season);
+            $ready = static fn (string $sex): array =>
+                array_filter($animals[$sex] ?? [], static fn (array $one): bool => $one[1] <= $season);
             $males = [];
             foreach ($ready('male') as [$own]) {
                 $males[implode(' ', $own)] = $own; // males alike would only give the same clutches again

@@ -62,7 +62,8 @@ class EggTray extends Part
     {
         return array_values($this->tray->eggs->whereNotNull('clump')->groupBy('clump')
             ->filter(fn (Collection $clump): bool => $clump->count() > 1)
-            ->map(fn (Collection $clump): string => $clump->map(fn (Egg $egg): string => implode(',', $this->at($egg)))->implode(' '))->all());
+            ->map(fn (Collection $clump): string =>
+                $clump->map(fn (Egg $egg): string => implode(',', $this->at($egg)))->implode(' '))->all());
     }
 
     /** @return array{float, float} */

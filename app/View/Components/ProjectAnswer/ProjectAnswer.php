@@ -17,7 +17,8 @@ class ProjectAnswer extends Part
     /** A bound above this says nothing. */
     private const CERTAIN = .97;
 
-    public function __construct(public readonly ProjectPage $page, public readonly ProjectDrawings $drawings, public readonly House $house) {}
+    public function __construct(public readonly ProjectPage $page, public readonly ProjectDrawings $drawings,
+        public readonly House $house) {}
 
     /** The budget as the end of a sentence; empty where there is none. */
     public function budget(): string
@@ -42,7 +43,10 @@ class ProjectAnswer extends Part
         ], $this->page->policy()['probability_by_season'] ?? []);
     }
 
-    /** @return list<array{name: string, count: int, told: string, isPlan: bool}> young kept at one time, and the chance by the end of the plan */
+    /**
+     * @return list<array{name: string, count: int, told: string, isPlan: bool}> young kept at one time, and the chance by the end
+     *     of the plan
+     */
     public function tubs(): array
     {
         $tubs = $this->page->result->tubs;
@@ -50,13 +54,19 @@ class ProjectAnswer extends Part
         return $tubs === null ? [] : self::choices($tubs['chances'], $tubs['advised'], 'Keep ');
     }
 
-    /** @return list<array{name: string, count: int, told: string, isPlan: bool}> clutches in a season; empty where the plan has no limit of them */
+    /**
+     * @return list<array{name: string, count: int, told: string, isPlan: bool}> clutches in a season; empty where the plan has no
+     *     limit of them
+     */
     public function clutches(): array
     {
         return self::choices($this->page->result->tubs['clutches'] ?? [], $this->page->result->first->effort->clutches, '');
     }
 
-    /** @return array<string, array{string, list<array{name: string, count: int, told: string, isPlan: bool}>}> name and choices, by field */
+    /**
+     * @return array<string, array{string, list<array{name: string, count: int, told: string, isPlan: bool}>}> name and choices, by
+     *     field
+     */
     public function efforts(): array
     {
         return array_filter(

@@ -27,7 +27,8 @@ class Shares extends Part
             $share = $this->shares[$words];
             if ($share > self::SEEN) {
                 $parts[] = [
-                    'words' => $words, 'tone' => $words === Question::NOTHING ? 'tone-5' : 'tone-'.$i % 5, 'width' => round(100 * $share, 2),
+                    'words' => $words, 'tone' => $words === Question::NOTHING ? 'tone-5' : 'tone-'.$i % 5,
+                        'width' => round(100 * $share, 2),
                     'says' => $share > self::READ ? OddsWords::share($share) : null,
                 ];
             }
