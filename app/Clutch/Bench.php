@@ -200,7 +200,7 @@ class Bench
     public function sires(): array
     {
         $names = [];
-        foreach ($this->clutch->sires as $sire) {
+        foreach ($this->clutch->sires->whereNotNull('animal_id') as $sire) {
             $names[CoreId::of($sire->animal_id)] = (string) $sire->animal?->name;
         }
 

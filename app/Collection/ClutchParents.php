@@ -113,7 +113,8 @@ class ClutchParents
     public function of(array $row, ?string $sire): array
     {
         $clutch = $row['clutch_id'];
-        $isOfDam = $clutch !== null && isset($this->sires[$clutch]) && $this->dams[$clutch] === CoreId::of($row['dam_id']);
+        $isOfDam = $clutch !== null && isset($this->sires[$clutch]) && $row['dam_id'] !== null
+            && $this->dams[$clutch] === CoreId::of($row['dam_id']);
         if (! $isOfDam) {
             return [[$sire], null];
         }

@@ -164,7 +164,7 @@ class SeasonList
             $sires = $clutch->sires->map(fn ($sire): string => $sire->animal->name ?? (string) $sire->name)->filter()->implode(' or ');
             $made[] = ['clutch' => $clutch, 'dam' => $clutch->dam->name, 'sires' => $sires];
             $taken[CoreId::of($clutch->dam_id)] = $sires;
-            foreach ($clutch->laid_on === null ? $clutch->sires : [] as $sire) {
+            foreach ($clutch->laid_on === null ? $clutch->sires->whereNotNull('animal_id') : [] as $sire) {
                 $served[CoreId::of($sire->animal_id)] = ($served[CoreId::of($sire->animal_id)] ?? 0) + 1;
             }
         }

@@ -37,6 +37,17 @@ class BoardTest extends TestCase
         return $clutch;
     }
 
+    public function test_a_male_outside_the_records_breaks_no_page(): void
+    {
+        $dam = $this->made(['name' => 'Tender']);
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $dam->id, 'paired_on' => now()->subDays(10)->format('Y-m-d')]);
+        $clutch->sires()->create(['name' => 'a loan']);
+        $young = $this->made(['name' => 'Young', 'clutch_id' => $clutch->id]); // without a dam of its own
+        foreach (['/season', "/clutches/{$clutch->id}", "/clutches/{$clutch->id}/bench", "/animals/{$young->id}", '/projects'] as $page) {
+            $this->get($page)->assertOk();
+        }
+    }
+
     public function test_pairings_stand_with_their_male_and_say_what_they_give(): void
     {
         $this->get('/season')->assertOk()->assertSee('Nobody is with anybody.');
