@@ -39,8 +39,8 @@ final class BuildUp implements Promising
     /** @var array<int, float> by type */
     private array $promises = [];
 
-    /** Pairs of types that are remembered, of some 200 bytes each. */
-    private const REMEMBERED = 150_000;
+    /** Pairs of types that are remembered, of up to a kilobyte each. */
+    private const REMEMBERED = 18_000;
 
     /**
      * By pair of types: promises of their young with the chances, the best first; P(a male hit), P(a female hit).

@@ -163,13 +163,16 @@ final readonly class KeeperChoice
      */
     private static function last(array $numbers, Closure $isEnough): ?int
     {
-        [$enough, $tooFew] = [-1, count($numbers)];
+        if ($numbers === [] || ! $isEnough($numbers[0])) {
+            return null; // where hardly less is too little already, nothing else is tried
+        }
+        [$enough, $tooFew] = [0, count($numbers)];
         while ($tooFew - $enough > 1) {
             $middle = intdiv($enough + $tooFew, 2);
             $isEnough($numbers[$middle]) ? $enough = $middle : $tooFew = $middle;
         }
 
-        return $numbers[$enough] ?? null;
+        return $numbers[$enough];
     }
 
     /**
