@@ -69,7 +69,7 @@ class AnimalPage
         $this->statements = array_values($animal->statements()->get()->all());
     }
 
-    /** Those that are here, of whom one of the other sex can be chosen. */
+    /** Animals that are here, from which a mate can be chosen. */
     public function candidates(): Candidates
     {
         return $this->candidates ??= new Candidates($this->opened->keeper(), $this->opened->beliefs());

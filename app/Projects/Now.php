@@ -15,7 +15,10 @@ use App\Words\OddsWords;
 class Now
 {
     /**
-     * @param array{buy: list<array<string, mixed>>, buy_later?: list<array<string, mixed>>, matings: list<array<string, mixed>>, keep: list<array<string, mixed>>} $now of the plan's document
+     * @param array{
+     *     buy: list<array<string, mixed>>, buy_later?: list<array<string, mixed>>, matings: list<array<string, mixed>>,
+     *     keep: list<array<string, mixed>>
+     * } $now of the plan's document
      */
     public function __construct(private readonly array $now, private readonly ProjectPage $page) {}
 

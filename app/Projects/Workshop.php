@@ -22,6 +22,7 @@ use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
 use Destino\Planning\Planner;
+use Destino\Planning\Policy\Answer;
 use Destino\Planning\Policy\Policy;
 use Destino\Probability\Rational;
 use Illuminate\Support\Facades\DB;
@@ -162,16 +163,11 @@ class Workshop
         $plan = $planner->plan(self::RUNS, $record->seed, goOn: $goOn);
         $result = PlanDocument::of($plan) + [
             'names' => $this->names($record->project), 'sound' => $project->sound,
-                'pairs' => $this->besides()->pairs($planner, $project, $record->project),
+            'pairs' => $this->besides()->pairs($planner, $project, $record->project),
         ];
         if ($plan->policy !== null && $goOn(1, 1)) {
             $record->update(['result' => $result + ['possible' => Appraisal::possible($plan->policy)]]); // what is known is shown
-            $result = $this->besides()->weighed($planner->policy(), $plan->policy, $record) + $result;
-            $result['first'] = $planner->policy()->first()->toArray();
-            $record->update(['progress' => 92]);
-            $result = $this->appraisal()->of($planner->policy(), $plan->policy, $record->seed) + $result;
-            $result['past'] = (new LookingBack($this->opened))->of($record->project, $project, (float) config('destino.plan_effort'),
-                $record->seed);
+            $result = $this->beside($planner->policy(), $plan->policy, $record, $project) + $result;
         }
         if ($this->isStopped($record)) {
             return true;
@@ -184,6 +180,16 @@ class Workshop
         $isFollowing && $this->forgetOlder($record->project);
 
         return true;
+    }
+
+    /** @return array<string, mixed> all that stands beside the answer */
+    private function beside(Policy $policy, Answer $answer, PlanRecord $record, Project $project): array
+    {
+        $weighed = ['first' => $policy->first()->toArray()] + $this->besides()->weighed($policy, $answer, $record);
+        $record->update(['progress' => 92]);
+        $past = (new LookingBack($this->opened))->of($record->project, $project, (float) config('destino.plan_effort'), $record->seed);
+
+        return $this->appraisal()->of($policy, $answer, $record->seed) + ['past' => $past] + $weighed;
     }
 
     private function isStopped(PlanRecord $record): bool

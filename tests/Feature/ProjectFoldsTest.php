@@ -52,11 +52,14 @@ class ProjectFoldsTest extends TestCase
         );
         $this->assertSame([], $answer->clutches());
         $bound = function (?float $bound) use ($plan, $result, $project): string {
-            $plan->update(['result' => ['bound' => $bound] + $result]);
+            $reached = array_map(static fn (array $one): array => ['decimal' => .7] + $one, $result['policy']['probability_by_season']);
+            $plan->update(['result' => ['bound' => $bound, 'policy' => ['probability_by_season' => $reached] + $result['policy']] + $result]);
 
             return $this->answer($project->refresh())->bound();
         };
-        $this->assertSame(['', '', "Nobody could do better than 83\u{a0}%, whatever he paired and kept."], [$bound(null), $bound(.98), $bound(.83)]);
+        $this->assertSame(['', ''], [$bound(null), $bound(.98)]);
+        $this->assertSame("Nobody could do better than 83\u{a0}%, whatever you pair and keep.", $bound(.83));
+        $this->assertStringContainsString("70\u{a0}%", $bound(.69), 'never less than what is promised');
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');
     }
 

@@ -76,7 +76,7 @@ class ProjectRulesController extends Controller
         );
     }
 
-    /** Fixes how many young are kept at one time or paired for in a season, or leaves both to the plan again, and plans anew. */
+    /** Fixes how many young to keep at one time or how many clutches to pair for, or leaves both to the plan, and makes a new plan. */
     public function effort(Request $request, Project $project): RedirectResponse
     {
         $this->authorize('manage', $project);

@@ -94,7 +94,7 @@ final readonly class Project
         return $this->with($this->founders, $this->assumptions, $tubs, new Aim($this->aim->early, null, $this->aim->clutches));
     }
 
-    /** Young that are kept at one time at the most. */
+    /** The most young to keep at one time. */
     public function tubsGiven(): ?int
     {
         return $this->aim->within($this->tubs);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Planning\Policy;
 
-/** Who is mated with whom, of pairs that promise more or less: a female once, a male as often as he can serve. */
+/** Assigns mates, the best pairs first: each female once, each male to as many females as he can serve. */
 final class MateAssignment
 {
     /**

@@ -113,14 +113,13 @@ final class Play
         $animals = $this->start();
         $states = $later = [];
         foreach ($this->owned() as $founder) {
-            $states[$founder->id] = $this->hatchery->genotypeOf($founder,
-                static fn (): float => $streams->number("founder {$founder->id}"));
+            $states[$founder->id] = $this->genotypeOf($founder, $streams);
             $course->money[0] += $founder->price ?? 0.0;
             if (! $founder->isOffer() && ! $project->sure && $this->hatchery->meets($states[$founder->id], $founder->sex)) {
                 $course->found[$founder->sex->value]++;
             }
         }
-        if ($this->space->project->isEnough($course->found)) {
+        if ($project->isEnough($course->found)) {
             $course->finish(0);
 
             return;
@@ -128,8 +127,7 @@ final class Play
         for ($season = 1; $season <= $this->law->horizon; $season++) {
             foreach ($season > 1 ? $this->boughtIn($season, $animals, $later) : [] as $founder) {
                 $later[$founder->id] = (float) $founder->price;
-                $states[$founder->id] = $this->hatchery->genotypeOf($founder,
-                    static fn (): float => $streams->number("founder {$founder->id}"));
+                $states[$founder->id] = $this->genotypeOf($founder, $streams);
                 $animals[] = $this->holding($founder, $season);
                 $course->pay($season, (float) $founder->price);
             }
@@ -139,21 +137,26 @@ final class Play
                 $course->mated($season);
                 array_push($young, ...$this->hatched($course, $sire, $dam, $season, $states, $streams));
             }
-            if ($this->space->project->isEnough($course->found)) {
+            if ($project->isEnough($course->found)) {
                 $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
                 $course->finish($season);
 
                 return;
             }
             $kept = $this->keeper->keep($situation, $young);
-            $course->kept += count(
-                array_filter($kept, static fn (Holding $one): bool => $one->from > $season && in_array($one, $young, true)),
-            );
+            $isNew = static fn (Holding $one): bool => $one->from > $season && in_array($one, $young, true);
+            $course->kept += count(array_filter($kept, $isNew));
             $animals = [...array_values(array_filter($animals, static fn (Holding $one): bool => ! $one->isYoung)), ...$kept];
             $states = array_intersect_key($states, array_flip(array_map(static fn (Holding $one): string => $one->id, $animals)));
             $course->spend($season, $project->assumptions->yearlyKeep * count($animals));
         }
         $course->last = $animals;
+    }
+
+    /** @return list<int> its true genotype in this run, by group */
+    private function genotypeOf(Founder $founder, Streams $streams): array
+    {
+        return $this->hatchery->genotypeOf($founder, static fn (): float => $streams->number("founder {$founder->id}"));
     }
 
     /**

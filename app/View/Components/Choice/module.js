@@ -27,7 +27,8 @@ export async function enhance(select) {
   if (label) select.setAttribute('aria-label', label.textContent.trim()) // the list behind the field keeps its name
   new TomSelect(select, {
     plugins: select.multiple ? ['remove_button'] : [],
-    searchField: ['text', 'genotype'], maxOptions: 400, allowEmptyOption: select.options[0]?.text.trim() !== '', hideSelected: false, closeAfterSelect: !select.multiple,
+    searchField: ['text', 'genotype'], maxOptions: 400,
+    allowEmptyOption: select.options[0]?.text.trim() !== '', hideSelected: false, closeAfterSelect: !select.multiple,
     placeholder: 'type a name or a gene', selectOnTab: true,
     render: {
       no_results: () => '<div class="no-results">Nobody fits.</div>',

@@ -30,9 +30,13 @@ class ProjectAnswer extends Part
     public function bound(): string
     {
         $bound = $this->page->result->bound;
+        $reached = array_column($this->page->policy()['probability_by_season'] ?? [], 'decimal');
+        if ($bound === null || $reached === []) {
+            return '';
+        }
+        $bound = max($bound, ...$reached); // both have errors of their own: the page never says less than it promises
 
-        return $bound === null || $bound > self::CERTAIN || $this->page->policy() === null
-            ? '' : 'Nobody could do better than '.self::told($bound).', whatever he paired and kept.';
+        return $bound > self::CERTAIN ? '' : 'Nobody could do better than '.self::told($bound).', whatever you pair and keep.';
     }
 
     /** @return list<array{year: string, share: float, told: string}> */
