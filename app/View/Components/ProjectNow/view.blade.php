@@ -15,17 +15,6 @@
         @endforeach
     </ul>
 @endif
-@if ($now->later() !== [])
-    <h3 class="mb-2">Perhaps buy next season</h3>
-    <ul class="plain">
-        @foreach ($now->later() as $buy)
-            <li class="drawn-row"><span class="drawn" aria-hidden="true">{{ $drawings->ofGenes($buy['genes']) }}</span>
-                <span><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
-                <span class="soft d-block">only if no {{ $buy['sex'] }} as good has hatched by then @can('money')
-                    (for {{ $house->money($buy['cents']) }}) @endcan</span></span></li>
-        @endforeach
-    </ul>
-@endif
 @if ($now->matings() !== [])
     <h3 class="mb-2">Pair</h3>
     <ul class="plain">
@@ -61,6 +50,17 @@
         @endforeach
     </ul>
     @if ($now->spare() !== '')<p class="soft small mb-0">{{ $now->spare() }}</p>@endif
+@endif
+@if ($now->later() !== [])
+    <h3 class="mt-3 mb-2">Perhaps buy next season</h3>
+    <ul class="plain">
+        @foreach ($now->later() as $buy)
+            <li class="drawn-row"><span class="drawn" aria-hidden="true">{{ $drawings->ofGenes($buy['genes']) }}</span>
+                <span><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
+                <span class="soft d-block">only if no {{ $buy['sex'] }} as good has hatched by then @can('money')
+                    (for {{ $house->money($buy['cents']) }}) @endcan</span></span></li>
+        @endforeach
+    </ul>
 @endif
 </div>
 @if ($now->young() !== [])
