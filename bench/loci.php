@@ -4,12 +4,14 @@
 
 use App\Catalogue\CatalogueShelf;
 use Destino\Genome\Sex;
+use Destino\Identification\CueChances;
 use Destino\Identification\CuePenetrance;
-use Destino\Identification\Eye;
+use Destino\Identification\CuesRead;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Penetrance;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
 use Destino\Inference\Family\BetweenLoci;
@@ -30,7 +32,7 @@ require __DIR__.'/../vendor/autoload.php';
 
 $shelf = new CatalogueShelf(dirname(__DIR__).'/catalogue');
 $catalogue = $shelf->catalogue();
-$eye = new Eye($catalogue);
+$chances = new CueChances($catalogue, $shelf->looks());
 $shown = ['pastel', 'enchi', 'fire', 'yellow-belly', 'leopard', 'pinstripe', 'mojave', 'banana', 'orange-dream'];
 $hidden = ['clown', 'piebald', 'albino'];
 $processor = function (): float {
@@ -57,7 +59,7 @@ $words = function (array $copies) use ($catalogue, $shown, $hidden): string {
  *
  * @return list<Individual>
  */
-$collection = function (int $animals, int $read, int $seed) use ($shelf, $catalogue, $eye, $shown, $hidden, $words): array {
+$collection = function (int $animals, int $read, int $seed) use ($shelf, $catalogue, $chances, $shown, $hidden, $words): array {
     $chance = new Randomizer(new Mt19937($seed));
     $all = $copies = $males = $females = [];
     $said = fn (string $id, Sex $sex, string $text): Testimony => new Testimony(
@@ -95,7 +97,7 @@ $collection = function (int $animals, int $read, int $seed) use ($shelf, $catalo
             $young = new Individual(
                 $id, $sex, $sires === [] ? $sire : null, $dam, $isRead ? [] : [$said($id, $sex, $words($own))], null, $sires, [], "c{$clutch}",
             );
-            $all[] = $isRead ? $young->seenSo(readings($shelf, $eye, $own, $chance)) : $young;
+            $all[] = $isRead ? $young->seenSo(readings($shelf, $chances, $own, $chance)) : $young;
         }
         $copies[$id] = $own;
         if ($n < 14 || ($n < $animals - $read && $chance->getInt(0, 2) === 0)) {
@@ -110,9 +112,9 @@ $collection = function (int $animals, int $read, int $seed) use ($shelf, $catalo
  * Five cues as they would be read, each once.
  *
  * @param array<string, int> $copies by gene
- * @return list<CuePenetrance>
+ * @return list<Penetrance>
  */
-function readings(CatalogueShelf $shelf, Eye $eye, array $copies, Randomizer $chance): array
+function readings(CatalogueShelf $shelf, CueChances $chances, array $copies, Randomizer $chance): array
 {
     $forms = [];
     foreach ($copies as $gene => $count) {
@@ -124,16 +126,16 @@ function readings(CatalogueShelf $shelf, Eye $eye, array $copies, Randomizer $ch
         $cue = $shelf->cues()[$key];
         $draw = $chance->getInt(0, 999_999) / 1e6;
         $state = 0;
-        foreach ($cue->rules[$eye->rule($cue, $forms, 30)]->chances as $state => $p) {
-            $draw -= $p->toFloat();
+        foreach ($chances->floats($cue, $forms, 30) as $state => $p) {
+            $draw -= $p;
             if ($draw <= 0) {
                 break;
             }
         }
-        $read[] = new CuePenetrance($eye, $cue, $state, 30, Rational::of(1, CuePenetrance::MISREAD));
+        $read[$key] = ['cue' => $cue, 'state' => $state, 'days' => 30];
     }
 
-    return $read;
+    return CuesRead::observed($chances, $read, Rational::of(1, CuePenetrance::MISREAD));
 }
 
 $trials = (int) ($argv[1] ?? 40);

@@ -44,6 +44,6 @@ $document = [
 $reader = new ClutchReader($shelf, $document);
 $print('eight genes, ten siblings, twenty cues: identified', Stopwatch::milliseconds(
     fn () => (new IdentificationDocument($shelf))->of(
-        new Identification($shelf->catalogue(), $reader->clutch, $reader->cues), $reader, 50,
+        new Identification($shelf->catalogue(), $shelf->looks(), $reader->clutch, $reader->cues), $reader, 50,
     ),
 ), 'ms', 200);

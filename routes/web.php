@@ -149,6 +149,7 @@ Route::get('/genes/compare', [LooksController::class, 'compare'])->name('looks.c
 Route::get('/genes/design', [LooksController::class, 'design'])->name('looks.design');
 Route::get('/genes/drawing.svg', [LooksController::class, 'drawing'])->name('looks.drawing');
 Route::get('/genes/confusions', [LooksController::class, 'confusions'])->name('looks.confusions');
+Route::get('/genes/counts', [LooksController::class, 'counts'])->name('looks.counts');
 Route::get('/genes/train', [TrainController::class, 'show'])->name('train');
 Route::post('/genes/train', [TrainController::class, 'answer'])->name('train.answer');
 Route::post('/genes/train/begin', [TrainController::class, 'begin'])->name('train.begin');

@@ -6,12 +6,14 @@ namespace App\Catalogue;
 
 use App\House\House;
 use App\Models\GeneChange;
+use Destino\Appearance\LookFacts;
 use Destino\Documents\CatalogueFiles;
 use Destino\Documents\GeneFacts;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
 use Destino\Identification\Cue;
 use Destino\Identification\CueBook;
+use Destino\Identification\Reading\OwnEye;
 use Destino\Notation\GenotypeReader;
 use Destino\Notation\NameIndex;
 use Destino\Notation\TargetReader;
@@ -177,13 +179,38 @@ class CatalogueShelf implements GeneFacts
             $kept = 'cues:'.$this->fingerprint();
             $cues = $this->cache?->get($kept);
             if (! is_array($cues)) {
-                $cues = (new CueBook($this->catalogue(), $this->targets()))->read($this->document()['cues']);
+                $cues = $this->asSeen((new CueBook($this->catalogue(), $this->targets()))->read($this->document()['cues']));
                 $this->cache?->put($kept, $cues, 7 * 86400);
             }
             $this->cues = $cues;
         }
 
         return $this->cues;
+    }
+
+    /**
+     * Cues as the keeper's own eye reads them, where that was chosen.
+     *
+     * @param array<string, Cue> $cues by key
+     * @return array<string, Cue>
+     */
+    private function asSeen(array $cues): array
+    {
+        foreach ($this->changes as $change) {
+            if ($change->kind === 'eye' && isset($cues[$change->gene])) {
+                $eye = new OwnEye((float) ($change->data['shift'] ?? 0), max(.1, (float) ($change->data['spread'] ?? 1)));
+                $cues[$change->gene] = $cues[$change->gene]->readBy($eye);
+            }
+        }
+
+        return $cues;
+    }
+
+    private ?LookFacts $looks = null;
+
+    public function looks(): LookFacts
+    {
+        return $this->looks ??= LookFacts::of($this->document());
     }
 
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */

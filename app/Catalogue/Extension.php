@@ -6,7 +6,7 @@ namespace App\Catalogue;
 
 use App\Models\GeneChange;
 
-/** What a keeper adds to the gene facts: other names, own genes, other weights of cues. */
+/** What a keeper adds to the gene facts: other names and own genes. */
 class Extension
 {
     /** How a gene of unknown inheritance is computed until it is known. */
@@ -40,32 +40,10 @@ class Extension
             }
             if ($change->kind === 'alias') {
                 $document['genes'][$at]['aliases'][] = $change->data['name'];
-            } elseif ($change->kind === 'cue') {
-                $document['cues'] = self::withChances($document['cues'], $change);
             }
         }
 
         return $document;
-    }
-
-    /**
-     * The keeper's own chances of a cue, in place of the shipped ones; a change whose rule is not there any more does nothing.
-     *
-     * @param list<array<string, mixed>> $cues
-     * @return list<array<string, mixed>>
-     */
-    private static function withChances(array $cues, GeneChange $change): array
-    {
-        foreach ($cues as $i => $cue) {
-            foreach ($cue['key'] === $change->data['cue'] ? $cue['given'] : [] as $k => $rule) {
-                if (($rule['when'] ?? null) === ($change->data['when'] ?? '')
-                    && count($rule['chances']) === count($change->data['chances'] ?? [])) {
-                    $cues[$i]['given'][$k]['chances'] = $change->data['chances'];
-                }
-            }
-        }
-
-        return $cues;
     }
 
     /**
@@ -92,8 +70,8 @@ class Extension
         }
         foreach ($data['cues'] ?? [] as $cue) { // the keeper's own gene is asked first
             foreach ($document['cues'] as $i => $known) {
-                if ($known['key'] === $cue['cue']) {
-                    array_unshift($document['cues'][$i]['given'], ['when' => $data['name'], 'chances' => $cue['chances']]);
+                if ($known['key'] === $cue['cue'] && count($known['states']) === count($cue['chances'])) {
+                    $document['cues'][$i]['given'] = [['when' => $data['name'], 'chances' => $cue['chances']], ...$known['given'] ?? []];
                 }
             }
         }
@@ -116,7 +94,6 @@ class Extension
             'inheritance' => $isUnknown ? 'incomplete-dominant' : $data['inheritance'],
             'evidence' => 'reported', 'source' => 'added by the keeper', 'effect' => $data['effect'] ?? 'pattern',
             'summary' => ($data['note'] ?? '') !== '' ? $data['note'] : 'A gene that the keeper added.',
-            'effects' => $data['effects'] ?? [],
             'two_copies' => ($data['two_copies'] ?? []) + [
                 'name' => $data['inheritance'] === 'recessive' ? $data['name'] : 'Super '.$data['name'],
                 'looks' => 'Not described.', 'viability' => 'unknown', 'evidence' => 'reported',
@@ -125,6 +102,6 @@ class Extension
             'note' => $isUnknown
                 ? 'How it is inherited is not known: until it is, it is computed as showing in one copy.'
                 : 'Added by the keeper.',
-        ];
+        ] + (($data['effects'] ?? []) === [] ? [] : ['effects' => $data['effects']]);
     }
 }

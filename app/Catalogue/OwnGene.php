@@ -10,6 +10,9 @@ use Destino\Genome\Catalogue;
 /** What a keeper can say of a gene of their own beside its name: its two-copy form, its compounds, its nicknames. */
 class OwnGene
 {
+    /** A chance below this is none that an eye could vouch for. */
+    private const LEAST = .001;
+
     private const LIVES = ['lives' => 'viable', 'weak' => 'reduced', 'dies' => 'lethal'];
 
     /** @return list<string> */
@@ -85,12 +88,28 @@ class OwnGene
         foreach ($cues as $cue) {
             if (in_array(mb_strtolower($part[1]), [$cue['key'], mb_strtolower($cue['name'])], true)) {
                 return count($numbers) === count($cue['states']) && abs(array_sum($numbers) - 100) < .5 && min($numbers) >= 0
-                    ? ['cue' => $cue['key'], 'chances' => OwnChances::shares($numbers)]
+                    ? ['cue' => $cue['key'], 'chances' => self::shares($numbers)]
                     : null;
             }
         }
 
         return null;
+    }
+
+    /**
+     * Percentages as chances that add up to 1; none of them is 0, since observers slip.
+     *
+     * @param non-empty-list<float> $percentages
+     * @return list<float>
+     */
+    private static function shares(array $percentages): array
+    {
+        $numbers = array_map(fn (float $number): float => max(self::LEAST, $number / 100), $percentages);
+        $sum = array_sum($numbers);
+        $chances = array_map(fn (float $number): float => round($number / $sum, 6), $numbers);
+        $chances[0] = round($chances[0] + 1 - array_sum($chances), 6);
+
+        return $chances;
     }
 
     /**

@@ -49,7 +49,9 @@ class Bench
         [$found, $why] = [null, null];
         try {
             $given = new GivenClutch($clutch, $hatchlings, $this->cues, $opened);
-            $found = new Identification($opened->shelf->catalogue(), $given->clutch(), $this->cues, false, Families::rates($opened->house));
+            $found = new Identification(
+                $opened->shelf->catalogue(), $opened->shelf->looks(), $given->clutch(), $this->cues, false, Families::rates($opened->house),
+            );
         } catch (DestinoError $error) {
             $why = $error->getMessage();
         }
@@ -150,9 +152,9 @@ class Bench
         }
         foreach ($this->cues as $key => $cue) {
             $seen = array_map(
-                fn (Animal $animal): ?string => $animal->sightings->filter(
+                fn (Animal $animal): ?string => $cue->shown($animal->sightings->filter(
                     fn (Sighting $one): bool => $one->cue === $key && $one->who === null,
-                )->last()?->state,
+                )->last()?->state),
                 $this->hatchlings,
             );
             if (array_filter($seen) !== []) {

@@ -125,8 +125,9 @@ class GivenClutch
         $cues = [];
         foreach ($animal->sightings as $sighting) { // in order: the latest counts
             $cue = $sighting->who === null ? $this->cues[$sighting->cue] ?? null : null;
-            if ($cue !== null && in_array($sighting->state, $cue->states, true)) {
-                $cues[$cue->key] = $cue->state($sighting->state);
+            $state = $cue?->find($sighting->state);
+            if ($cue !== null && $state !== null) {
+                $cues[$cue->key] = $state;
             }
         }
 

@@ -6,11 +6,13 @@ namespace App\Collection;
 
 use App\Catalogue\CatalogueShelf;
 use Destino\DestinoError;
-use Destino\Identification\Cue;
+use Destino\Identification\CueChances;
 use Destino\Identification\CuePenetrance;
+use Destino\Identification\CuesRead;
 use Destino\Identification\Eye;
 use Destino\Identification\LookPenetrance;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Penetrance;
 use Destino\Inference\Evidence\Resemblance;
 use Destino\Probability\Rational;
 
@@ -19,9 +21,12 @@ final class CueReadings
 {
     private readonly Eye $eye;
 
+    private readonly CueChances $chances;
+
     public function __construct(private readonly Records $records, private readonly CatalogueShelf $shelf)
     {
         $this->eye = new Eye($shelf->catalogue());
+        $this->chances = new CueChances($shelf->catalogue(), $shelf->looks());
     }
 
     /**
@@ -46,23 +51,20 @@ final class CueReadings
 
     /**
      * @param array<string, array{string, int|null}> $sightings state and days by cue
-     * @return list<CuePenetrance> of those that the catalogue still has; of two that show the same thing the clearer one
+     * @return list<Penetrance> of those that the catalogue still has
      */
     private function read(array $sightings): array
     {
-        $cues = $this->shelf->cues();
-        $seen = $days = [];
-        foreach ($sightings as $key => [$state, $age]) {
-            if (in_array($state, ($cues[$key] ?? null)->states ?? [], true)) {
-                [$seen[$key], $days[$key]] = [$cues[$key]->state($state), $age];
+        $read = [];
+        foreach ($sightings as $key => [$state, $days]) {
+            $cue = $this->shelf->cues()[$key] ?? null;
+            $number = $cue?->find($state);
+            if ($cue !== null && $number !== null) {
+                $read[$key] = ['cue' => $cue, 'state' => $number, 'days' => $days];
             }
         }
-        $read = [];
-        foreach (Cue::counting($cues, $seen) as $key => $state) {
-            $read[] = new CuePenetrance($this->eye, $cues[$key], $state, $days[$key], Rational::of(1, CuePenetrance::MISREAD));
-        }
 
-        return $read;
+        return CuesRead::observed($this->chances, $read, Rational::of(1, CuePenetrance::MISREAD));
     }
 
     /**

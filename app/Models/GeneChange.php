@@ -12,8 +12,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind gene, alias or cue
- * @property string $gene key of the gene
+ * @property string $kind gene, alias, eye (how the keeper reads a cue) or counts (a friend's readings); cue is read no more
+ * @property string $gene key of the gene, or of the cue
  * @property array<string, mixed> $data
  */
 class GeneChange extends Model implements Removable
@@ -34,7 +34,11 @@ class GeneChange extends Model implements Removable
 
     public function home(): string
     {
-        return $this->kind === 'gene' ? route('genes.index') : route('genes.show', $this->gene);
+        return match ($this->kind) {
+            'gene' => route('genes.index'),
+            'eye', 'counts' => route('looks.confusions'),
+            default => route('genes.show', $this->gene),
+        };
     }
 
     public function sentence(): string
@@ -42,6 +46,8 @@ class GeneChange extends Model implements Removable
         return match ($this->kind) {
             'alias' => "the name {$this->data['name']}",
             'cue' => 'the changed weight of a cue',
+            'eye' => 'how you read a cue',
+            'counts' => "counts of {$this->data['from']}",
             default => "the gene {$this->data['name']}",
         };
     }

@@ -97,7 +97,7 @@ class SecondOpinion
         foreach ($this->animal->sightings()->orderBy('id')->get() as $one) {
             $cue = $cues[$one->cue] ?? null;
             $seen["{$one->cue} {$one->who}"] = [
-                'cue' => $cue->name ?? $one->cue, 'where' => $cue->where ?? '', 'seen' => $one->state, 'who' => $one->who,
+                'cue' => $cue->name ?? $one->cue, 'where' => $cue->where ?? '', 'seen' => $cue?->shown($one->state) ?? $one->state, 'who' => $one->who,
             ];
         }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Backup\Vault;
+use App\Catalogue\GenePage;
+use App\Catalogue\GeneSigns;
 use App\Clutch\Bench;
 use App\Clutch\ClutchPage;
 use App\Clutch\EggTray;
@@ -20,8 +22,8 @@ use App\Http\Requests\SaleRequest;
 use App\Incubation\Chart;
 use App\Incubation\Warmths;
 use App\Looks\Confusions;
-use App\Looks\CueTally;
 use App\Looks\Gallery;
+use App\Looks\OwnEyes;
 use App\Luck\LuckChart;
 use App\Luck\LuckPage;
 use App\Luck\OwnLuck;
@@ -53,6 +55,8 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Claim;
 use Destino\Genome\Form;
 use Destino\Genome\Locus;
+use Destino\Genome\LookAlike;
+use Destino\Identification\Reading\EyeFit;
 use Destino\Inference\Family\Penetrances;
 use Destino\Probability\Rational;
 use Destino\Season\Warmth;
@@ -224,15 +228,19 @@ final class Prepared
     {
         return [
             'genes.index' => fn (Catalogue $catalogue): array => ['bead' => self::beads($catalogue)],
-            'genes.show' => fn (\App\Catalogue\GenePage $page): array => [
+            'genes.show' => fn (GenePage $page, GeneSigns $signs): array => [
+                'own' => $signs->of($page->allele), 'together' => $signs->together($page->allele),
+                'isDescribed' => $signs->isDescribed($page->allele),
+                'apart' => fn (LookAlike $set): string => $signs->wordsOn($set, $page->allele),
                 'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies,
                     'bead' => self::beads($page->catalogue),
-                'prior' => CueTally::PRIOR,
             ],
             'genes.complex' => fn (Catalogue $catalogue, Locus $locus): array => [
                 'bead' => self::beads($catalogue), 'rows' => self::pairs($catalogue, $locus),
             ],
-            'looks.confusions' => fn (Confusions $page): array => ['pairs' => $page->pairs(), 'masks' => $page->masks()],
+            'looks.confusions' => fn (Confusions $page): array => [
+                'pairs' => $page->pairs(), 'masks' => $page->masks(), 'enough' => EyeFit::ENOUGH, 'shares' => OwnEyes::shares(...),
+            ],
             'train.show' => fn (?array $state, ?array $last): array => [
                 'at' => $state['at'] ?? 0, 'count' => count($state['items'] ?? []), 'answered' => $last[0] ?? null,
                 'isRight' => $last !== null && $last[1] === $last[0]->answer,

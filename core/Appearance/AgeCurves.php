@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Destino\Appearance;
 
-use Destino\Genome\Form;
-
 /** What comes and goes with age. */
 final readonly class AgeCurves
 {
     /** @param array<string, array<string, list<array{float, float}>>> $curves by allele and axis: days and share of the amount */
     public function __construct(private array $curves) {}
 
-    /** The share of an amount that an animal of this age shows. */
-    public function share(Form $form, string $axis, int $days): float
+    /**
+     * The share of an amount that an animal of this age shows.
+     *
+     * @param array{string, string} $pair alleles
+     */
+    public function share(array $pair, string $axis, int $days): float
     {
-        $curve = $this->curves[$form->pair[0]][$axis] ?? $this->curves[$form->pair[1]][$axis] ?? null;
+        $curve = $this->curves[$pair[0]][$axis] ?? $this->curves[$pair[1]][$axis] ?? null;
         if ($curve === null) {
             return 1.0;
         }

@@ -32,4 +32,10 @@ final readonly class Axis
     {
         return in_array($this->group, ['pattern', 'belly', 'head'], true);
     }
+
+    /** Whether it varies only in animals that have it at all. */
+    public function comesAlone(): bool
+    {
+        return $this->group === 'white' || in_array($this->key, ['freckles', 'flames', 'blush', 'dorsal_stripe'], true);
+    }
 }

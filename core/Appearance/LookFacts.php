@@ -9,6 +9,7 @@ use Destino\Genome\Catalogue;
 use Destino\Genome\Facts;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
+use Destino\Genome\Mask;
 use Destino\Genome\Visibility;
 
 /**
@@ -21,12 +22,16 @@ final class LookFacts
     /** A grown animal. */
     public const ADULT = 1000;
 
+    /** Amounts of which two genes together have as much as their age has brought of each. */
+    private const WITH_AGE = ['freckles', 'lavender'];
+
     /**
      * @param array<string, Axis> $axes
      * @param array<string, Effects> $one by allele: one copy, or the visual form of a recessive
      * @param array<string, Effects> $two by allele
      * @param array<string, Effects> $compounds by the two alleles in alphabetical order
-     * @param list<array{list<string>, Effects, string}> $changes alleles, what they change, words
+     * @param list<array{array<string, int>, Effects, string}> $changes copies by allele, what they change, words
+     * @param array<string, string> $sameAs by allele: the one that nobody tells it from
      */
     private function __construct(
         public readonly array $axes,
@@ -35,16 +40,23 @@ final class LookFacts
         private readonly array $compounds,
         private readonly array $changes,
         private readonly AgeCurves $ages,
+        private readonly array $sameAs,
     ) {}
 
     /** @param array<string, mixed> $document the gene facts, which follow their schema */
     public static function of(array $document): self
     {
         $facts = Facts::of($document);
-        $one = $two = $ages = $compounds = $changes = [];
+        $one = $two = $ages = $compounds = $changes = $sameAs = [];
         foreach ($facts->children('genes') as $gene) {
             $key = $gene->string('key');
-            [$one[$key], $ages[$key]] = [$gene->numbers('effects'), $gene->curves('ages')];
+            $ages[$key] = $gene->curves('ages');
+            if ($gene->has('looks_as')) {
+                $sameAs[$key] = $gene->string('looks_as');
+            }
+            if ($gene->has('effects')) {
+                $one[$key] = $gene->numbers('effects');
+            }
             if ($gene->child('two_copies')->has('effects')) {
                 $two[$key] = $gene->child('two_copies')->numbers('effects');
             }
@@ -55,10 +67,16 @@ final class LookFacts
             }
         }
         foreach ($facts->children('interactions') as $change) {
-            $changes[] = [$change->strings('alleles'), $change->numbers('effects'), $change->string('text')];
+            $changes[] = [array_count_values($change->strings('alleles')), $change->numbers('effects'), $change->string('text')];
         }
 
-        return new self(self::axes($facts), $one, $two, $compounds, $changes, new AgeCurves($ages));
+        return new self(self::axes($facts), $one, $two, $compounds, $changes, new AgeCurves($ages), $sameAs);
+    }
+
+    /** Of a catalogue without looks. */
+    public static function none(): self
+    {
+        return new self([], [], [], [], [], new AgeCurves([]), []);
     }
 
     /** @return array<string, Axis> */
@@ -85,16 +103,15 @@ final class LookFacts
     public function look(Catalogue $catalogue, array $forms, int $days = self::ADULT, int $seed = 0): Look
     {
         $forms = array_values(array_filter($forms, static fn (Form $form): bool => $form->shows !== []));
-        $visibility = new Visibility($catalogue);
-        $masks = $visibility->masks($forms, all: true);
+        $masks = (new Visibility($catalogue))->masks($forms, all: true);
         $reasons = $hidden = [];
-        $sureness = count($forms) > 1 ? Sureness::Inferred : Sureness::Known;
+        $sureness = null;
         foreach ($forms as $form) {
             [$effects, $own] = $this->effectsOf($catalogue, $form);
-            $sureness = $sureness->and($own);
             $isSeen = false;
             foreach ($effects as $axis => $amount) {
-                $amount *= Veil::through($masks, $catalogue, $form, $this->axes[$axis]) * $this->ages->share($form, $axis, $days);
+                $amount *= Veil::through($masks, $catalogue, $form, $this->axes[$axis])
+                    * $this->ages->share($this->bare($form->pair), $axis, $days);
                 if (abs($amount) > 1e-9) {
                     $reasons[$axis][] = [$form->text, $amount];
                     $isSeen = true;
@@ -102,19 +119,49 @@ final class LookFacts
             }
             if ($effects !== [] && ! $isSeen) {
                 $hidden[] = $form->text;
+            } else {
+                $sureness = $sureness === null ? $own : $sureness->and($own)->and(Sureness::Inferred);
             }
         }
-        $sure = $visibility->masks($forms);
-        $seen = array_values(array_filter($forms, static fn (Form $form): bool => ! $visibility->isHidden($form, $sure)));
-        foreach ($this->changesIn($seen) as [$words, $effects]) { // two genes that are both in sight change each other
+        foreach ($this->changesIn($forms) as [$words, $effects, $within]) {
             foreach ($effects as $axis => $amount) {
-                $reasons[$axis][] = [$words, $amount];
+                $amount *= $this->shareOfChange($masks, $catalogue, $within, $axis, $days);
+                if (abs($amount) > 1e-9) {
+                    $reasons[$axis][] = [$words, $amount];
+                }
             }
         }
         $values = array_map(self::together(...), $reasons);
         ksort($values);
 
-        return new Look(Spread::among($this->axes, $values, $seed), $reasons, $sureness, $hidden, $days, $seed);
+        return new Look(
+            Spread::among($this->axes, $values, $seed), $reasons, $sureness ?? Sureness::Known, $hidden, $days, $seed,
+        );
+    }
+
+    /**
+     * How much of what two genes do to each other is seen: what the masks of other loci let through of both; a mask of their own
+     * leaves it whole where it lets the other form through at all. Nothing of it comes before what its genes bring themselves.
+     *
+     * @param list<Mask> $masks of the animal
+     * @param non-empty-list<Form> $forms that change each other
+     */
+    private function shareOfChange(array $masks, Catalogue $catalogue, array $forms, string $axis, int $days): float
+    {
+        $loci = array_map(static fn (Form $form): string => $form->locus, $forms);
+        $share = 1.0;
+        foreach ($masks as $mask) {
+            $least = min(array_map(
+                fn (Form $form): float => Veil::through([$mask], $catalogue, $form, $this->axes[$axis]), $forms,
+            ));
+            $share *= in_array($mask->locus, $loci, true) && $least > 0.0 ? 1.0 : $least;
+        }
+        foreach ($forms as $form) {
+            $reached = $this->ages->share($this->bare($form->pair), $axis, $days);
+            $share *= $this->comesWithAge($axis) || $reached <= 0.0 ? min(1.0, $reached) : 1.0;
+        }
+
+        return $share;
     }
 
     /**
@@ -132,27 +179,62 @@ final class LookFacts
     }
 
     /**
-     * @return array{Effects, Sureness}
+     * What a form brings by itself at an age, unmasked.
+     *
+     * @return Effects
      */
+    public function amountsOf(Catalogue $catalogue, Form $form, int $days = self::ADULT): array
+    {
+        $amounts = [];
+        foreach ($form->shows === [] ? [] : $this->effectsOf($catalogue, $form)[0] as $axis => $amount) {
+            $amounts[$axis] = $amount * $this->ages->share($this->bare($form->pair), $axis, $days);
+        }
+
+        return $amounts;
+    }
+
+    /** Whether two genes together have no more of an amount than their age has brought of each. */
+    public function comesWithAge(string $axis): bool
+    {
+        return in_array($axis, self::WITH_AGE, true);
+    }
+
+    /** @return array{Effects, Sureness} */
     private function effectsOf(Catalogue $catalogue, Form $form): array
     {
-        [$a, $b] = $form->pair;
+        [$a, $b] = $this->bare($form->pair);
         if ($b === Allele::WILD || $a === Allele::WILD) {
-            return [$this->one[$a === Allele::WILD ? $b : $a] ?? [], isset($this->one[$a]) ? Sureness::Known : Sureness::Unknown];
+            $effects = $this->one[$a === Allele::WILD ? $b : $a] ?? null;
+
+            return [$effects ?? [], $effects === null ? Sureness::Unknown : Sureness::Known];
         }
-        if ($a === $b) {
+        if ($a === $b && ! isset($this->two[$a])) {
             $isRecessive = $catalogue->allele($a)->inheritance === Inheritance::Recessive;
 
-            return isset($this->two[$a])
-                ? [$this->two[$a], Sureness::Known]
-                : [$this->one[$a] ?? [], $isRecessive ? Sureness::Known : Sureness::Inferred];
+            return [$this->one[$a] ?? [], match (true) {
+                ! isset($this->one[$a]) => Sureness::Unknown,
+                $isRecessive => Sureness::Known,
+                default => Sureness::Inferred,
+            }];
         }
-        $known = $this->compounds[self::key([$a, $b])] ?? null;
+        $known = $a === $b ? $this->two[$a] : $this->compounds[self::key([$a, $b])] ?? null;
         if ($known !== null) {
             return [$known, $form->isExtrapolated ? Sureness::Inferred : Sureness::Known];
         }
+        $isDescribed = $this->both($a) !== [] && $this->both($b) !== [] && ! $form->isExtrapolated;
 
-        return [self::halfway($this->both($a), $this->both($b)), $form->isExtrapolated ? Sureness::Unknown : Sureness::Inferred];
+        return [self::halfway($this->both($a), $this->both($b)), $isDescribed ? Sureness::Inferred : Sureness::Unknown];
+    }
+
+    /**
+     * Alleles as they look: one that nobody tells from another stands as that one.
+     *
+     * @param array{string, string} $pair
+     * @return array{string, string}
+     */
+    private function bare(array $pair): array
+    {
+        return [$this->sameAs[$pair[0]] ?? $pair[0], $this->sameAs[$pair[1]] ?? $pair[1]];
     }
 
     /** @return Effects of two copies, or of what is known */
@@ -185,16 +267,32 @@ final class LookFacts
     }
 
     /**
+     * What genes change in each other's look.
+     *
      * @param list<Form> $forms
-     * @return list<array{string, Effects}>
+     * @return list<array{string, Effects, non-empty-list<Form>}> words, what changes, and the forms that change each other
      */
-    private function changesIn(array $forms): array
+    public function changesIn(array $forms): array
     {
-        $shown = array_merge([], ...array_map(static fn (Form $form): array => $form->shows, $forms));
+        $shown = $copies = [];
+        foreach ($forms as $form) {
+            foreach ($form->shows as $allele) {
+                $as = $this->sameAs[$allele] ?? $allele;
+                $shown[$as][$form->locus] = $form;
+                $copies[$as] = ($copies[$as] ?? 0) + $form->copiesOf($allele);
+            }
+        }
         $found = [];
         foreach ($this->changes as [$alleles, $effects, $words]) {
-            if (array_diff($alleles, $shown) === []) {
-                $found[] = [$words, $effects];
+            $within = [];
+            foreach ($alleles as $allele => $wanted) {
+                if (($copies[$allele] ?? 0) < $wanted) {
+                    continue 2;
+                }
+                $within += $shown[$allele];
+            }
+            if ($within !== []) {
+                $found[] = [$words, $effects, array_values($within)];
             }
         }
 

@@ -22,11 +22,7 @@ final readonly class Spread
         foreach ($axes as $key => $axis) {
             $i++;
             $own = $values[$key] ?? 0.0;
-            $isVarying = $axis->spread > 0.0
-                && (
-                    $own !== 0.0 || ! in_array($axis->group, ['white'], true)
-                        && ! in_array($key, ['freckles', 'flames', 'blush', 'dorsal_stripe'], true)
-                );
+            $isVarying = $axis->spread > 0.0 && ($own !== 0.0 || ! $axis->comesAlone());
             if ($isVarying && $own > Axis::REMOVES) {
                 $drawn = $own + $axis->spread * $noise->gauss($i);
                 $values[$key] = $own > 0.0 ? max(.25 * $own, $drawn) : $drawn;

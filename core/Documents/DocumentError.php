@@ -15,4 +15,9 @@ final class DocumentError extends InvalidArgumentException implements DestinoErr
     {
         parent::__construct(implode(' ', $faults));
     }
+
+    public static function notJson(string $kind): self
+    {
+        return new self(["This is no file of {$kind}: it is not JSON."]);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Documents;
 
+use Destino\Appearance\LookFacts;
 use Destino\Genome\Catalogue;
 use Destino\Identification\Cue;
 use Destino\Notation\GenotypeReader;
@@ -17,6 +18,8 @@ interface GeneFacts
     public function reader(): GenotypeReader;
 
     public function targets(): TargetReader;
+
+    public function looks(): LookFacts;
 
     /** @return array<string, Cue> by key */
     public function cues(): array;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Documents;
 
+use Destino\Appearance\LookFacts;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
 use Destino\Genome\Facts;
@@ -19,6 +20,8 @@ final class ShippedFacts implements GeneFacts
     private ?Catalogue $catalogue = null;
 
     private ?NameIndex $names = null;
+
+    private ?LookFacts $looks = null;
 
     /** @var array<string, Cue>|null */
     private ?array $cues = null;
@@ -47,6 +50,11 @@ final class ShippedFacts implements GeneFacts
     public function targets(): TargetReader
     {
         return new TargetReader($this->catalogue(), $this->names());
+    }
+
+    public function looks(): LookFacts
+    {
+        return $this->looks ??= LookFacts::of($this->document);
     }
 
     public function cues(): array

@@ -39,4 +39,10 @@ final readonly class LookAlike
             default => $form->isTwoCopies() || ($form->isCompound() && in_array($form->pair[1], $this->members, true)),
         };
     }
+
+    /** A member as it is alike. */
+    public function formOf(string $member, Catalogue $catalogue): Form
+    {
+        return $catalogue->form($catalogue->allele($member)->locus, $member, $this->copies === 'one' ? Allele::WILD : $member);
+    }
 }

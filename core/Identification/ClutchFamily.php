@@ -11,6 +11,7 @@ use Destino\Inference\Descent\Descent;
 use Destino\Inference\Evidence\Brood;
 use Destino\Inference\Evidence\Hearing;
 use Destino\Inference\Evidence\Individual;
+use Destino\Inference\Evidence\Penetrance;
 use Destino\Inference\Evidence\Resemblance;
 use Destino\Inference\Evidence\Source;
 use Destino\Inference\Evidence\Testimony;
@@ -54,6 +55,7 @@ final class ClutchFamily
     /** @param array<string, Cue> $cues by key */
     public function __construct(
         private readonly Catalogue $catalogue, private readonly Clutch $clutch, private readonly array $cues, ErrorRates $rates,
+        private readonly CueChances $chances,
     ) {
         $this->eye = new Eye($catalogue);
         $animals = $this->animals();
@@ -252,15 +254,15 @@ final class ClutchFamily
         return "young {$id}";
     }
 
-    /** @return list<CuePenetrance> of two that show the same thing the clearer one */
+    /** @return list<Penetrance> */
     private function read(Hatchling $one): array
     {
         $read = [];
-        foreach (Cue::counting($this->cues, $one->cues) as $key => $state) {
-            $read[] = new CuePenetrance($this->eye, $this->cues[$key], $state, $one->days);
+        foreach ($one->cues as $key => $state) {
+            $read[$key] = ['cue' => $this->cues[$key], 'state' => $state, 'days' => $one->days];
         }
 
-        return $read;
+        return CuesRead::observed($this->chances, $read);
     }
 
     /** @return list<Resemblance> */

@@ -4,15 +4,24 @@ declare(strict_types=1);
 
 namespace Destino\Identification;
 
-/** One thing to look at on an animal, and what it shows by genotype: it belongs to the eye, not to one gene. */
+use Destino\Identification\Reading\LookReading;
+use Destino\Identification\Reading\OwnEye;
+
+/**
+ * One thing to look at on an animal, and what it shows by genotype: it belongs to the eye, not to one gene. Rules come first, those of
+ * a document or of the keeper's own genes; where none holds it is read from the look that is drawn.
+ */
 final readonly class Cue
 {
     /**
      * @param string $where region of the body
      * @param list<string> $states
-     * @param non-empty-list<CueRule> $rules the first that holds counts; the last holds always
+     * @param list<CueRule> $rules the first that holds counts; where there is no reading the last holds always
      * @param int $fromDays age from which it can be read
      * @param string|null $repeats key of a cue that shows the same thing: only the clearer of the two counts
+     * @param int|null $toDays age until which it can be read
+     * @param array<string, int> $formerly states by names that they had before
+     * @param string|null $note what to mind when reading it
      */
     public function __construct(
         public string $key,
@@ -22,6 +31,10 @@ final readonly class Cue
         public array $rules,
         public int $fromDays = 0,
         public ?string $repeats = null,
+        public ?LookReading $reading = null,
+        public ?int $toDays = null,
+        public array $formerly = [],
+        public ?string $note = null,
     ) {}
 
     /**
@@ -29,9 +42,23 @@ final readonly class Cue
      */
     public function state(string $name): int
     {
+        return $this->find($name) ?? throw IdentificationError::unknownState($this->key, $name, $this->states);
+    }
+
+    /** The number of a state by its name, or by one that it had before; null where there is none. */
+    public function find(string $name): ?int
+    {
         $state = array_search($name, $this->states, true);
 
-        return $state === false ? throw IdentificationError::unknownState($this->key, $name, $this->states) : $state;
+        return $state === false ? $this->formerly[$name] ?? null : $state;
+    }
+
+    /** A state as it is called now; what it never had stays as it is. */
+    public function shown(?string $name): ?string
+    {
+        $state = $name === null ? null : $this->find($name);
+
+        return $state === null ? $name : $this->states[$state];
     }
 
     /** @return list<string> loci that its rules ask about */
@@ -42,30 +69,17 @@ final readonly class Cue
         );
     }
 
-    /**
-     * Of two cues that show the same thing the clearer one.
-     *
-     * @param array<string, self> $cues by key
-     * @param array<string, int> $seen state by cue
-     * @return array<string, int> those that count
-     */
-    public static function counting(array $cues, array $seen): array
+    public function canBeReadAt(int $days): bool
     {
-        foreach (array_keys($seen) as $key) {
-            $other = $cues[$key]->repeats ?? null;
-            if ($other !== null && array_key_exists($key, $seen) && array_key_exists($other, $seen)) {
-                unset($seen[$cues[$key]->clarity($seen[$key]) > $cues[$other]->clarity($seen[$other]) ? $other : $key]);
-            }
-        }
-
-        return $seen;
+        return $days >= $this->fromDays && ($this->toDays === null || $days <= $this->toDays);
     }
 
-    /** How far the chances of a state lie apart between the rules. */
-    private function clarity(int $state): float
+    /** The same as an eye sees it that differs from the shipped one. */
+    public function readBy(OwnEye $eye): self
     {
-        $chances = array_map(static fn (CueRule $rule): float => max(1e-6, $rule->chances[$state]->toFloat()), $this->rules);
-
-        return max($chances) / min($chances);
+        return new self(
+            $this->key, $this->name, $this->where, $this->states, $this->rules, $this->fromDays, $this->repeats,
+            $this->reading?->readBy($eye), $this->toDays, $this->formerly, $this->note,
+        );
     }
 }

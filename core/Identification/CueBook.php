@@ -9,6 +9,15 @@ use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Facts;
 use Destino\Genome\Form;
+use Destino\Identification\Reading\Addition;
+use Destino\Identification\Reading\Ageing;
+use Destino\Identification\Reading\Grade;
+use Destino\Identification\Reading\Line;
+use Destino\Identification\Reading\LookReading;
+use Destino\Identification\Reading\Mark;
+use Destino\Identification\Reading\Reading;
+use Destino\Identification\Reading\Term;
+use Destino\Identification\Reading\Through;
 use Destino\Notation\Target;
 use Destino\Notation\TargetReader;
 use Destino\Probability\InvalidNumber;
@@ -46,29 +55,109 @@ final readonly class CueBook
 
     private function cue(Facts $entry, string $key): Cue
     {
-        $states = $entry->strings('states');
+        [$states, $formerly] = self::states($entry);
         if (count($states) < 2 || count(array_unique($states)) < count($states)) {
             throw IdentificationError::chances($key, 0, 'a cue wants two states or more, each with its own name.');
         }
-        /** @var list<CueRule> $rules */
+        $reading = $entry->has('line') ? $this->reading($entry, $key, $states) : null;
+
+        return new Cue(
+            $key, $entry->textOr('name', $key), $entry->textOr('where', 'overall'), $states,
+            $this->rules($entry, $key, count($states), $reading !== null),
+            $entry->has('from_days') ? $entry->int('from_days') : 0, $entry->optionalString('repeats'), $reading,
+            $entry->has('to_days') ? $entry->int('to_days') : null, $formerly, $entry->optionalString('note'),
+        );
+    }
+
+    /** @return array{list<string>, array<string, int>} names, and numbers by names that they had before */
+    private static function states(Facts $entry): array
+    {
+        $values = $entry->child('states')->values();
+        if ($values === array_filter($values, is_string(...))) {
+            return [$entry->strings('states'), []];
+        }
+        $names = $formerly = [];
+        foreach ($entry->children('states') as $i => $state) {
+            $names[] = $state->string('name');
+            foreach ($state->has('was') ? $state->strings('was') : [] as $was) {
+                $formerly[$was] = $i;
+            }
+        }
+
+        return [$names, $formerly];
+    }
+
+    /** @return list<CueRule> */
+    private function rules(Facts $entry, string $key, int $states, bool $isRead): array
+    {
         $rules = [];
-        foreach ($entry->children('given') as $i => $rule) {
+        foreach ($entry->has('given') ? $entry->children('given') : [] as $i => $rule) {
             $when = $rule->optionalString('when');
             $rules[] = new CueRule(
-                $when === null ? null : $this->target($key, $i, $when), $this->chances($key, $i, $rule, count($states)),
+                $when === null ? null : $this->target($key, $i, $when), $this->chances($key, $i, $rule, $states),
                 $rule->has('from_days') ? $rule->int('from_days') : 0,
             );
         }
         $last = $rules[count($rules) - 1] ?? null;
-        if ($last === null || $last->when !== null) {
+        if (! $isRead && ($last === null || $last->when !== null)) {
             throw IdentificationError::noLastRule($key);
         }
-        $this->requireAllCanHold($key, $rules); // there is one at least: the last
+        if ($rules !== []) {
+            $this->requireAllCanHold($key, $rules);
+        }
 
-        return new Cue(
-            $key, $entry->textOr('name', $key), $entry->textOr('where', 'overall'), $states, [...array_slice($rules, 0, -1), $last],
-            $entry->has('from_days') ? $entry->int('from_days') : 0, $entry->optionalString('repeats'),
+        return $rules;
+    }
+
+    /** @param list<string> $states */
+    private function reading(Facts $entry, string $key, array $states): LookReading
+    {
+        $number = static function (string $name) use ($key, $states): int {
+            $number = array_search($name, $states, true);
+
+            return $number === false ? throw IdentificationError::unknownState($key, $name, $states) : $number;
+        };
+        $line = $entry->child('line');
+        $own = array_map($number, $line->strings('states'));
+        $cuts = array_values($line->numbers('cuts'));
+        if ($own === [] || count($cuts) !== count($own) - 1) {
+            throw IdentificationError::chances($key, 0, 'between the states of its line stands one cut each.');
+        }
+        $marks = [];
+        foreach ($entry->children('marks') as $mark) {
+            $marks[] = new Mark($number($mark->string('state')), self::terms($mark), $mark->number('cut'), $mark->number('width'));
+        }
+        $additions = $asked = [];
+        foreach ($entry->has('exceptions') ? $entry->children('exceptions') : [] as $i => $one) {
+            $additions[] = new Addition($this->target($key, $i, $one->string('when')), $one->numbers('add'), $one->string('because'));
+        }
+        foreach ($entry->has('asked_if') ? $entry->children('asked_if') : [] as $one) {
+            $asked[$one->string('axis')] = $one->number('from');
+        }
+
+        return new LookReading(
+            array_map(static fn (Facts $state): Grade => Grade::from($state->string('grade')), $entry->children('states')),
+            new Line($own, self::terms($line), $cuts, $line->has('width') ? $line->number('width') : 1.0), $marks,
+            Ageing::from($entry->string('age')), $additions, $asked,
         );
+    }
+
+    /** @param Facts $of a line or a mark */
+    private static function terms(Facts $of): Reading
+    {
+        $terms = [];
+        foreach ($of->has('reading') ? $of->children('reading') : [] as $term) {
+            $through = [];
+            foreach ($term->has('through') ? $term->children('through') : [] as $one) {
+                $through[] = new Through($one->string('axis'), $one->number('from'), $one->number('to'));
+            }
+            $terms[] = new Term(
+                $term->string('axis'), $term->number('times'), $term->has('from') ? $term->number('from') : -3.0,
+                $term->has('to') ? $term->number('to') : 3.0, $through,
+            );
+        }
+
+        return new Reading($terms, $of->has('most') ? $of->number('most') : INF);
     }
 
     private function target(string $cue, int $rule, string $when): Target

@@ -65,11 +65,11 @@ final readonly class Eye
     }
 
     /**
-     * The rule of a cue that holds of a genotype.
+     * The rule of a cue that holds of a genotype; null where none does.
      *
      * @param array<string, Form> $forms by locus
      */
-    public function rule(Cue $cue, array $forms, ?int $days): int
+    public function rule(Cue $cue, array $forms, ?int $days): ?int
     {
         foreach ($cue->rules as $i => $rule) {
             if ($rule->when === null || (($days === null || $days >= $rule->fromDays) && $this->holds($rule->when, $forms))) {
@@ -77,7 +77,7 @@ final readonly class Eye
             }
         }
 
-        return count($cue->rules) - 1;
+        return null;
     }
 
     /** @param array<string, Form> $forms by locus */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Identification;
 
+use Destino\Appearance\LookFacts;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Form;
@@ -20,7 +21,10 @@ use Destino\Probability\Rational;
  */
 final class Identification
 {
-    private readonly Eye $eye;
+    private readonly CueChances $chances;
+
+    /** @var array<string, CuesRead> by content */
+    private array $seen = [];
 
     /** @var list<Rational|float> P(each male is the sire) */
     private readonly array $sires;
@@ -34,15 +38,16 @@ final class Identification
     /**
      * @param array<string, Cue> $cues by key
      * @param bool $inFractions whether a small clutch is worked out in fractions
+     * @param LookFacts $looks what cues are read from
      * @param ErrorRates|null $rates how often an egg that is seen dead died of its form; null for the assumed ones
      *
      * @throws IdentificationError where too much is tied together, or what was counted cannot be
      */
     public function __construct(
-        private readonly Catalogue $catalogue, public readonly Clutch $clutch, private readonly array $cues, bool $inFractions = true,
-        private readonly ?ErrorRates $rates = null,
+        private readonly Catalogue $catalogue, LookFacts $looks, public readonly Clutch $clutch, private readonly array $cues,
+        bool $inFractions = true, private readonly ?ErrorRates $rates = null,
     ) {
-        $this->eye = new Eye($catalogue);
+        $this->chances = new CueChances($catalogue, $looks);
         [$family, $this->impossible] = $this->possible();
         [$this->sires, $this->young] = $family->solved($inFractions);
     }
@@ -76,7 +81,7 @@ final class Identification
     {
         $clutch = $ids === [] ? $this->clutch : $this->clutch->without($ids);
 
-        return new ClutchFamily($this->catalogue, $clutch, $this->cues, $this->rates ?? ErrorRates::assumed());
+        return new ClutchFamily($this->catalogue, $clutch, $this->cues, $this->rates ?? ErrorRates::assumed(), $this->chances);
     }
 
     /** @return list<array{id: string, exact: Rational|null, decimal: float}> */
@@ -173,19 +178,33 @@ final class Identification
         if ($one === null || ! isset($this->young[$id])) {
             return ['next' => [], 'later' => []];
         }
+        $look = new NextCue($this->chances, $this->young[$id], $this->readOf($one));
         foreach ($this->cues as $key => $cue) {
             if (isset($one->cues[$key]) || ($cue->repeats !== null && isset($one->cues[$cue->repeats]))) {
                 continue;
             }
             if ($one->days !== null && $one->days < $cue->fromDays) {
                 $later[] = $cue;
-            } else {
-                [$bits, $separates] = (new NextCue($this->eye, $this->young[$id]))->bits($cue, $one->days);
+            } elseif ($one->days === null || $cue->canBeReadAt($one->days)) {
+                [$bits, $separates] = $look->bits($cue, $one->days);
                 $next[] = ['cue' => $cue, 'bits' => $bits, 'separates' => $separates];
             }
         }
         usort($next, static fn (array $a, array $b): int => [$b['bits'], $a['cue']->key] <=> [$a['bits'], $b['cue']->key]);
 
         return ['next' => $next, 'later' => $later];
+    }
+
+    /** What was read of a young from its look; siblings of whom the same was read share it. */
+    private function readOf(Hatchling $one): CuesRead
+    {
+        $read = [];
+        foreach ($one->cues as $key => $state) {
+            $read[$key] = ['cue' => $this->cues[$key], 'state' => $state, 'days' => $one->days];
+        }
+
+        $seen = CuesRead::fromLook($this->chances, $read);
+
+        return $this->seen[$seen->content()] ??= $seen;
     }
 }

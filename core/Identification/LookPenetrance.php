@@ -14,6 +14,11 @@ final readonly class LookPenetrance implements Penetrance
 {
     public function __construct(private Eye $eye, private Target $saw) {}
 
+    public function among(array $possible): array
+    {
+        return [$this];
+    }
+
     public function loci(): array
     {
         return $this->eye->lociOf($this->saw);

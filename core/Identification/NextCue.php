@@ -4,15 +4,27 @@ declare(strict_types=1);
 
 namespace Destino\Identification;
 
+use Destino\Genome\Form;
 use Destino\Probability\Number;
 
-/** How much looking at a cue is expected to tell of a young's genotype. */
+/**
+ * How much looking at a cue is expected to tell of a young's genotype.
+ *
+ * @phpstan-type Way array{forms: array<string, Form>, p: float, chances: list<float>}
+ */
 final readonly class NextCue
 {
-    /** Rules less likely than this are not named. */
+    /** Forms less likely than this are not named. */
     private const NAMED = .03;
 
-    public function __construct(private Eye $eye, private Young $young) {}
+    /** A locus is named that tells this share of what the best tells. */
+    private const TELLS = .2;
+
+    /** Genotypes over which look-alikes are weighed; where there are more, the cue is asked as if nothing had been read. */
+    private const MOST = 4_000;
+
+    /** @param CuesRead $read what was read of the young */
+    public function __construct(private CueChances $chances, private Young $young, private CuesRead $read) {}
 
     /**
      * The entropy of the mixed chances of the states less the mean entropy given the genotype.
@@ -21,30 +33,53 @@ final readonly class NextCue
      */
     public function bits(Cue $cue, ?int $days): array
     {
-        $rules = $this->rules($cue, $days);
-        $mixed = array_fill(0, count($cue->states), 0.0);
-        $given = 0.0;
-        foreach ($rules as $rule => $p) {
-            $chances = array_map(static fn ($chance): float => $chance->toFloat(), $cue->rules[$rule]->chances);
-            foreach ($chances as $state => $chance) {
-                $mixed[$state] += $p * $chance;
-            }
-            $given += $p * self::entropy($chances);
-        }
+        $ways = $this->ways($cue, $days);
+        $asked = array_sum(array_column($ways, 'p'));
 
-        return [max(0.0, self::entropy(array_values($mixed)) - $given), $this->separates($cue, $rules)];
+        return $asked <= 0.0 ? [0.0, ''] : [max(0.0, $asked * self::told($ways)), $this->separates($ways)];
     }
 
-    /** @return array<int, float> P(rule holds), those that can */
-    private function rules(Cue $cue, ?int $days): array
+    /** @return list<Way> genotypes at the loci of the cue that have what it asks for, each with the chances of the states */
+    private function ways(Cue $cue, ?int $days): array
     {
-        $rules = [];
-        foreach ($this->young->inFloats()->over($this->eye->lociOfCue($cue)) as [$forms, $p]) {
-            $rule = $this->eye->rule($cue, $forms, $days);
-            $rules[$rule] = ($rules[$rule] ?? 0.0) + Number::float($p);
+        $possible = $this->young->possible();
+        $own = $this->chances->loci($cue, $possible, $days);
+        $read = $cue->reading === null ? null : $this->read->beside($cue, $days, $possible);
+        $known = $this->young->inFloats()->over($read === null ? $own : $read->loci());
+        if ($read !== null && count($known) > self::MOST) {
+            $read = CuesRead::fromLook($this->chances, [])->beside($cue, $days, $possible); // as if nothing had been read
+            $known = $this->young->inFloats()->over($own);
+        }
+        $mixed = $read?->chancesOf($cue);
+        $ways = [];
+        foreach ($known as [$forms, $p]) {
+            if ($this->chances->isThere($cue, $forms, $days)) {
+                $chances = $mixed === null
+                    ? $this->chances->floats($cue, $forms, $days) : array_column($mixed, $read->place($forms));
+                $ways[] = ['forms' => $forms, 'p' => Number::float($p), 'chances' => $chances];
+            }
         }
 
-        return $rules;
+        return $ways;
+    }
+
+    /**
+     * @param list<Way> $ways
+     * @return float bits, of a genotype that is one of these
+     */
+    private static function told(array $ways): float
+    {
+        $all = array_sum(array_column($ways, 'p'));
+        $mixed = [];
+        $given = 0.0;
+        foreach ($ways as $way) {
+            foreach ($way['chances'] as $state => $chance) {
+                $mixed[$state] = ($mixed[$state] ?? 0.0) + $way['p'] / $all * $chance;
+            }
+            $given += $way['p'] / $all * self::entropy($way['chances']);
+        }
+
+        return self::entropy(array_values($mixed)) - $given;
     }
 
     /** @param list<float> $chances */
@@ -58,15 +93,61 @@ final readonly class NextCue
         return $bits;
     }
 
-    /** @param array<int, float> $rules */
-    private function separates(Cue $cue, array $rules): string
+    /**
+     * The genes of which it tells most: "Pastel, Enchi from the rest".
+     *
+     * @param list<Way> $ways
+     */
+    private function separates(array $ways): string
     {
-        arsort($rules);
-        $likely = array_keys(array_filter($rules, static fn (float $p): bool => $p >= self::NAMED));
-        $names = array_map(
-            static fn (int $rule): string => $cue->rules[$rule]->when === null ? 'the rest' : $cue->rules[$rule]->text(), $likely,
-        );
+        $told = $names = [];
+        foreach (array_keys($ways[0]['forms'] ?? []) as $locus) {
+            $own = self::byForm($ways, $locus);
+            $told[$locus] = self::told(array_values($own));
+            foreach ($own as $way) {
+                if ($way['p'] >= self::NAMED) {
+                    $names[$locus][] = $way['forms'][$locus]->shows === [] ? 'the rest' : $way['forms'][$locus]->text;
+                }
+            }
+        }
+        $least = $told === [] ? 0.0 : max(1e-9, self::TELLS * max($told));
+        $all = [];
+        foreach (array_filter($told, static fn (float $bits): bool => $bits >= $least) as $locus => $_) {
+            $all = [...$all, ...$names[$locus] ?? []];
+        }
+        $forms = array_values(array_unique(array_filter($all, static fn (string $name): bool => $name !== 'the rest')));
+        if (count($forms) < count(array_unique($all))) {
+            $forms[] = 'the rest';
+        }
 
-        return count($names) < 2 ? '' : implode(', ', array_slice($names, 0, -1)).' from '.$names[count($names) - 1];
+        return count($forms) < 2 ? '' : implode(', ', array_slice($forms, 0, -1)).' from '.$forms[count($forms) - 1];
+    }
+
+    /**
+     * Genotypes put together by what they are at one locus.
+     *
+     * @param list<Way> $ways
+     * @return array<string, Way>
+     */
+    private static function byForm(array $ways, string $locus): array
+    {
+        $forms = [];
+        foreach ($ways as $way) {
+            if (! isset($way['forms'][$locus])) {
+                continue;
+            }
+            $key = $way['forms'][$locus]->key();
+            $forms[$key] ??= ['forms' => [$locus => $way['forms'][$locus]], 'p' => 0.0, 'chances' => array_fill(0, count($way['chances']), 0.0)];
+            $forms[$key]['p'] += $way['p'];
+            foreach ($way['chances'] as $state => $chance) {
+                $forms[$key]['chances'][$state] += $way['p'] * $chance;
+            }
+        }
+
+        return array_map(static function (array $way): array {
+            $way['chances'] = array_map(static fn (float $sum): float => $way['p'] > 0.0 ? $sum / $way['p'] : 0.0, $way['chances']);
+
+            return $way;
+        }, $forms);
     }
 }

@@ -67,6 +67,23 @@ final class Young
         return array_map(strval(...), $loci);
     }
 
+    /** @return array<string, list<Form>> what it can be, by locus */
+    public function possible(): array
+    {
+        $possible = array_map(static fn (Form $form): array => [$form->key() => $form], $this->fixed);
+        foreach ($this->parts as $part) {
+            foreach ($part['forms'] as $entry => $forms) {
+                if (array_filter(array_column($part['chances'], $entry), static fn (Rational|float $p): bool => ! Number::isZero($p)) !== []) {
+                    foreach ($forms as $locus => $form) {
+                        $possible[$locus][$form->key()] = $form;
+                    }
+                }
+            }
+        }
+
+        return array_map(array_values(...), $possible);
+    }
+
     /**
      * What it is at some loci, those that are certain among them.
      *

@@ -130,24 +130,5 @@ class HouseRulesTest extends TestCase
         foreach (['effects' => 'glow = 1', 'two_effects' => 'yellow = 9', 'cues' => 'Pale spots above the nostrils = 10, 20'] as $field => $wrong) {
             $this->post('/genes/own', ['name' => 'Sunlit', $field => $wrong] + $own)->assertSessionHasErrors($field);
         }
-        $rule = array_key_first(\App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly'));
-        $states = \App\Catalogue\CueRules::of(app(\App\Catalogue\CatalogueShelf::class), 'yellow-belly')[$rule]['cue']->states;
-        $even = implode(', ', array_fill(0, count($states), (string) round(100 / count($states), 4)));
-        foreach (['40, 40' => 'percentages, in this order', $even.', x' => 'percentages only', str_replace('.', '0.', $even) => 'not to 100'] as $typed => $says) {
-            $this->post(
-                '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $typed],
-            )->assertSessionHasErrors('chances');
-            $this->assertStringContainsString($says, session('errors')->first('chances'));
-        }
-        $this->post(
-            '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => 'no|rule', 'chances' => $even],
-        )->assertSessionHasErrors('rule');
-        $this->post(
-            '/genes/own', ['kind' => 'cue', 'gene' => 'yellow-belly', 'rule' => $rule, 'chances' => $even],
-        )->assertSessionHasNoErrors();
-        $this->get('/genes/yellow-belly')->assertSee('Your chances; before:');
-        $change = $this->keeper()->geneChanges()->where('kind', 'cue')->sole();
-        $this->delete("/records/gene/{$change->id}");
-        $this->get('/genes/yellow-belly')->assertDontSee('Your chances');
     }
 }

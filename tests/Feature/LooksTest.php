@@ -251,7 +251,7 @@ class LooksTest extends TestCase
         );
         $this->assertSame('yellow-belly', $photos[$ids($hidden)[0]] ?? null);
 
-        $examiner = new Examiner(new Gallery($opened->shelf), [], \App\Catalogue\TellingPlaces::of($opened->shelf), $photos);
+        $examiner = new Examiner(new Gallery($opened->shelf), [], (new \App\Catalogue\GeneSigns($opened->shelf))->places(), $photos);
         $item = "photo:{$ids($yellow)[0]}";
         $this->assertContains($item, $examiner->items());
         $question = $examiner->question($item, 5) ?? $this->fail('it is asked');

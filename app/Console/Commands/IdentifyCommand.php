@@ -32,7 +32,7 @@ class IdentifyCommand extends AnswerCommand
         );
         $shelf = app(CatalogueShelf::class)->withSchools($this->schools());
         $reader = new ClutchReader($shelf, $document);
-        $found = new Identification($shelf->catalogue(), $reader->clutch, $reader->cues);
+        $found = new Identification($shelf->catalogue(), $shelf->looks(), $reader->clutch, $reader->cues);
         $answer = (new IdentificationDocument($shelf))->of($found, $reader, $top);
         $this->option('json') ? $this->printJson($answer) : $this->printTable($answer);
     }

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
-use App\Catalogue\CueLine;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSearch;
-use App\Collection\Opened;
+use App\Catalogue\GeneSigns;
 use App\House\House;
-use App\Looks\CueTally;
 use App\Looks\Gallery;
 use App\Models\User;
 use App\People\CurrentKeeper;
@@ -22,7 +20,7 @@ use Illuminate\Http\Request;
 
 class GeneController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house, private readonly Opened $opened) {}
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
 
     public function index(Request $request): View
     {
@@ -54,7 +52,7 @@ class GeneController extends Controller
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
-            'cues' => CueLine::of($this->shelf, $gene), 'tally' => new CueTally($this->opened),
+            'signs' => new GeneSigns($this->shelf),
         ]);
     }
 

@@ -7,12 +7,16 @@ namespace App\Http\Controllers;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Opened;
 use App\Looks\Comparison;
+use App\Looks\ConfirmedReadings;
 use App\Looks\Confusions;
+use App\Looks\CountsFile;
 use App\Looks\DesignPage;
 use App\Looks\Gallery;
 use App\Looks\LoosePrint;
+use App\Looks\OwnEyes;
 use App\Looks\Prints;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -62,8 +66,21 @@ class LooksController extends Controller
         $this->authorize('read');
         $gallery = new Gallery($this->shelf);
 
-        return view(
-            'looks.confusions', ['page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true)],
+        return view('looks.confusions', [
+            'page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true),
+            'eyes' => (new OwnEyes($this->opened))->lines(),
+            'friends' => $this->opened->keeper()->geneChanges()->where('kind', 'counts')->orderBy('id')->get(),
+        ]);
+    }
+
+    /** Confirmed readings of the keeper, to be given to a friend. */
+    public function counts(): JsonResponse
+    {
+        $this->authorize('read');
+
+        return response()->json(
+            CountsFile::from((new ConfirmedReadings($this->opened))->all())->document(), 200,
+            ['Content-Disposition' => 'attachment; filename="cue-counts.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE,
         );
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\CatalogueShelf;
-use App\Catalogue\TellingPlaces;
+use App\Catalogue\GeneSigns;
 use App\Collection\Opened;
 use App\Looks\Gallery;
 use App\Models\User;
@@ -83,7 +83,7 @@ class TrainController extends Controller
 
         return new Round(
             $keeper, (string) $request->user()?->name, $request->session(),
-            new Examiner(new Gallery($this->shelf), $own, TellingPlaces::of($this->shelf), $photos),
+            new Examiner(new Gallery($this->shelf), $own, (new GeneSigns($this->shelf))->places(), $photos),
         );
     }
 }

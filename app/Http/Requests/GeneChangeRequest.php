@@ -5,21 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
-use App\Catalogue\CueRules;
 use App\Catalogue\Extension;
-use App\Catalogue\OwnChances;
 use App\Catalogue\OwnGene;
+use App\Looks\CountsFile;
+use App\Looks\OwnEyes;
 use App\Models\GeneChange;
 use App\Models\User;
 use Closure;
+use Destino\DestinoError;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Viability;
+use Destino\Identification\Reading\EyeFit;
+use Destino\Identification\Reading\OwnEye;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
-/** A further name of a gene, a gene of one's own, or another weight of a cue. */
+/** A further name of a gene, a gene of one's own, how the keeper reads a cue, or a friend's counts. */
 class GeneChangeRequest extends RecordRequest
 {
     protected function records(): HasMany
@@ -34,20 +39,16 @@ class GeneChangeRequest extends RecordRequest
         $known = ['required', Rule::in(array_keys($catalogue->alleles))];
 
         return [
-            'kind' => ['required', Rule::in(['alias', 'gene', 'cue'])], 'form_token' => ['nullable', 'uuid'],
+            'kind' => ['required', Rule::in(['alias', 'gene', 'eye', 'counts'])], 'form_token' => ['nullable', 'uuid'],
         ] + match ($this->input('kind')) {
             'alias' => [
                 'gene' => $known,
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
             ],
-            'cue' => [
-                'gene' => $known, 'rule' => ['required', Rule::in(array_keys(CueRules::of($shelf, (string) $this->input('gene'))))],
-                'chances' => [
-                    'required', 'string', 'max:200',
-                    fn (
-                        string $attribute, mixed $value, Closure $fail,
-                    ) => $this->own($shelf)->fault() === null ?: $fail($this->own($shelf)->fault()),
-                ],
+            'eye' => ['gene' => ['required', Rule::in(array_keys($shelf->cues())), $this->isRead()]],
+            'counts' => [
+                'from' => ['required', 'string', 'max:60'], 'weight' => ['required', 'integer', 'between:1,100'],
+                'file' => ['required', 'file', 'max:2048', $this->isCounts()],
             ],
             default => [
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
@@ -67,8 +68,9 @@ class GeneChangeRequest extends RecordRequest
             'name.max' => 'The name has more than 60 characters.',
             'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
             'effect' => 'Choose what it mainly does.',
-            'gene' => 'That gene is not in the library.', 'rule' => 'Choose a cue.',
-            'chances.required' => 'Give a percentage for each state.', 'note.max' => 'The note has more than 2,000 characters.',
+            'gene' => 'That gene is not in the library.', 'from.required' => 'Say whose counts they are.',
+            'weight' => 'Give a weight between 1 and 100 %.', 'file.required' => 'Choose the file of counts.',
+            'file.max' => 'The file is larger than 2 MB.', 'note.max' => 'The note has more than 2,000 characters.',
         ];
     }
 
@@ -116,8 +118,8 @@ class GeneChangeRequest extends RecordRequest
         return self::eachLine(
             fn (string $line): ?string => OwnGene::cue($line, $cues)['cue'] ?? null,
             'is no cue. Write a line for each: cue = a percentage for each of its states, together 100. For example “'
-                .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '.implode(', ',
-                    $cues[0]['states']).'.',
+                .$cues[0]['name'].' = '.implode(', ', array_fill(0, count($cues[0]['states']), 'x')).'” for '
+                .implode(', ', array_column($cues[0]['states'], 'name')).'.',
         );
     }
 
@@ -156,10 +158,11 @@ class GeneChangeRequest extends RecordRequest
         $valid = $this->safe();
         $values = match ($this->validated('kind')) {
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
-            'cue' => [
-                'kind' => 'cue', 'gene' => $valid['gene'],
-                'data' => $this->own($this->opened()->shelf)->data(),
-            ],
+            'eye' => ['kind' => 'eye', 'gene' => $valid['gene'], 'data' => $this->ownEye((string) $valid['gene'])],
+            'counts' => ['kind' => 'counts', 'gene' => 'counts', 'data' => [
+                'from' => trim($valid['from']), 'weight' => $valid['weight'] / 100,
+                'readings' => CountsFile::of((string) $this->file('file')?->get())->readings,
+            ]],
             default => [
                 'kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']),
                 'data' => [
@@ -170,13 +173,44 @@ class GeneChangeRequest extends RecordRequest
             ],
         };
 
-        /** @var GeneChange */
-        return $this->once($keeper->geneChanges(), $values);
+        return DB::transaction(function () use ($keeper, $values): GeneChange {
+            /** @var GeneChange $made */
+            $made = $this->once($keeper->geneChanges(), $values);
+            if ($values['kind'] === 'eye') { // one for a cue
+                $keeper->geneChanges()->where('kind', 'eye')->where('gene', $values['gene'])->whereKeyNot($made->id)->get()->each->delete();
+            }
+
+            return $made;
+        });
     }
 
-    private function own(CatalogueShelf $shelf): OwnChances
+    /** @return array{shift: float, spread: float, readings: int} */
+    private function ownEye(string $cue): array
     {
-        return new OwnChances($shelf, (string) $this->input('gene'), (string) $this->input('rule'), (string) $this->input('chances'));
+        $eyes = new OwnEyes($this->opened());
+        $eye = $eyes->eye($cue) ?? new OwnEye;
+
+        return ['shift' => $eye->shift, 'spread' => $eye->spread, 'readings' => $eyes->count($cue)];
+    }
+
+    private function isRead(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            if (is_string($value) && (new OwnEyes($this->opened()))->eye($value) === null) {
+                $fail('There are fewer than '.EyeFit::ENOUGH.' confirmed readings of this cue now.');
+            }
+        };
+    }
+
+    private function isCounts(): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail): void {
+            try {
+                CountsFile::of($value instanceof UploadedFile ? (string) $value->get() : '')->check($this->opened()->shelf);
+            } catch (DestinoError $error) {
+                $fail($error->getMessage());
+            }
+        };
     }
 
     private function isFree(CatalogueShelf $shelf): Closure

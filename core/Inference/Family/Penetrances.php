@@ -43,8 +43,11 @@ final class Penetrances
     {
         $all = new self($context, $hypothesis, $spaces, $hiding);
         foreach ($hypothesis->family->members as $member) {
-            foreach ($member->animal->penetrances ?? [] as $one) {
-                $all->look($member, $one, null);
+            $possible = ($member->animal->penetrances ?? []) === [] ? [] : $all->possible($member);
+            foreach ($member->animal->penetrances ?? [] as $whole) {
+                foreach ($whole->among($possible) as $one) {
+                    $all->look($member, $one, null);
+                }
             }
             foreach ($member->animal->resemblances ?? [] as $one) {
                 $all->look($member, $one->shows, $one->set);
@@ -114,6 +117,23 @@ final class Penetrances
         }
 
         return $sides;
+    }
+
+    /** @return array<string, list<Form>> what a member can be, by locus */
+    private function possible(Member $member): array
+    {
+        $possible = [];
+        foreach ($this->spaces as $space) {
+            $forms = [];
+            foreach (array_keys($this->model($space)->domains[0][$member->id] ?? []) as $number) {
+                foreach ($space->formsOf($number) as $locus => $form) {
+                    $forms[$locus][$form->key()] = $form;
+                }
+            }
+            $possible += array_map(array_values(...), $forms);
+        }
+
+        return $possible;
     }
 
     private function model(GenotypeSpace $space): FamilyModel

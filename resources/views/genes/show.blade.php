@@ -89,56 +89,34 @@
             @endif
             <section class="sheet">
                 <div class="head"><h2>How to recognise it</h2></div>
-                @if ($cues === [])<p class="soft mb-0">Nobody has told us what to look for.</p>@endif
+                @if ($own === [])<p class="soft mb-0">{{ $isDescribed ? 'Hardly to be seen: nothing shows much oftener than in a normal.'
+                    : 'Nobody has told us what to look for.' }}</p>@endif
                 <ul class="plain cue-list" data-module="lift">
-                    @foreach ($cues as $one)
-                        <li data-lift="{{ $one->cue->where }}"><strong>{{ $one->cue->name }}</strong>
-                            <span class="soft small">{{ $one->cue->where }}{{ $one->from() > 0 ? ", from {$one->from()} days of age"
-                            : '' }}</span>
-                            <span class="d-block">{{ $one->rule->text() }}: <strong>{{ $one->state() }}</strong> in
-                                {{ $one->share() }}&nbsp;%, in a normal in {{ $one->shareInNormals() }}&nbsp;%</span>
-                            @if ($tally->count($one->cue, $one->rule) > 0)<span class="small d-block">Seen on
-                                {{ $tally->count($one->cue, $one->rule) }} confirmed {{ Str::plural('animal', $tally->count($one->cue,
-                                $one->rule)) }} of yours: {{ $tally->words($one->cue, $one->rule) }}. With the estimate as {{ $prior }}
-                                more: {{ implode(', ', array_map(fn ($state, $share) => "{$state} {$share}\u{a0}%", $one->cue->states,
-                                $tally->percentages($one->cue, $one->rule))) }}.</span>@can('manage')<form method="post"
-                                action="{{ route('genes.change') }}" class="d-inline" data-module="once">@csrf<input type="hidden"
-                                name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden"
-                                name="form_token" value="{{ Str::uuid() }}"><input type="hidden" name="rule"
-                                value="{{ $one->key() }}"><input type="hidden" name="chances"
-                                value="{{ implode(', ', $tally->percentages($one->cue, $one->rule)) }}"><button class="button slim"
-                                type="submit">Use these chances</button></form>@endcan @endif
-                            @if ($one->others() !== '')<span class="small soft d-block">Changed by {{ $one->others() }}.</span>@endif
-                            @if ($one->shipped() !== null)<span class="row-flow small soft">Your chances; before: {{ $one->shipped() }}.
-                                @can('manage')@foreach ($changes->where('kind', 'cue') as $change)@if (($change->data['cue']
-                                ?? null) === $one->cue->key && ($change->data['when'] ?? null) === $one->rule->text())<x-take-out
-                                kind="gene" :record="$change" label="your chances of this cue" class=""/>@endif @endforeach
-                                @endcan</span>@endif</li>
+                    @foreach ($own as $one)
+                        <li data-lift="{{ $one['sign']->cue->where }}"><strong>{{ $one['sign']->cue->name }}</strong>
+                            <span class="soft small">{{ $one['sign']->cue->where }}{{ $one['sign']->cue->fromDays > 0
+                            ? ", from {$one['sign']->cue->fromDays} days of age" : '' }}</span>
+                            <span class="d-block">{{ $one['form']->text }}: <strong>{{ $one['sign']->stateName() }}</strong> in
+                                {{ round(100 * $one['sign']->share) }}&nbsp;%, in a normal in
+                                {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</span></li>
                     @endforeach
                 </ul>
-                @if (Gate::allows('manage') && $cues !== [])
-                    <details class="mt-2" @if ($errors->hasAny('rule', 'chances')) open @endif><summary>Other chances, from what you have
-                        seen</summary>
-                        <form method="post" action="{{ route('genes.change') }}" class="mt-2" data-module="once">@csrf<input type="hidden"
-                            name="kind" value="cue"><input type="hidden" name="gene" value="{{ $allele->key }}"><input type="hidden"
-                            name="form_token" value="{{ Str::uuid() }}">
-                            <x-choice name="rule" label="Cue" :value="old('rule')"
-                                :options="array_combine(array_map(fn ($one) => $one->key(), $cues),
-                                array_map(fn ($one) => $one->cue->name.', '.$one->rule->text().': '.implode(', ', $one->cue->states),
-                                $cues))"/>
-                            <x-field name="chances" label="Percentage of each state, in that order" :value="old('chances')"
-                                placeholder="10, 20, 70"/>
-                            <div class="mt-2"><button class="button" type="submit">Use these</button></div></form></details>
-                @endif
-                <p class="small soft mb-0 mt-2">How often each is seen: keepers' estimates, no counts. What you see on animals that are
-                    confirmed by a laboratory, by their young, or grown, stands beside them.</p>
+                @if ($together !== [])<h3>Beside other genes</h3><ul class="plain">@foreach ($together as $one)<li
+                    class="small"><strong>{{ $one['with'] }}</strong>: {{ lcfirst($one['sign']->cue->name) }}
+                    {{ $one['sign']->stateName() }} in {{ round(100 * $one['sign']->share) }}&nbsp;%, without it in
+                    {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</li>@endforeach</ul>@endif
+                @foreach ($changes->where('kind', 'cue') as $change)<p class="row-flow small soft mb-0">Percentages of your own for a cue
+                    are kept but not used any more: a cue is read from the look now. @can('manage')<x-take-out kind="gene"
+                    :record="$change" label="your percentages" class=""/>@endcan</p>@endforeach
+                <p class="small soft mb-0 mt-2">How often each is seen in grown animals: keepers' estimates, no counts. How you read them
+                    yourself stands under <a href="{{ route('looks.confusions') }}">Masks and confusions</a>.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">
                     @foreach ($page->lookAlikes() as $set)<li><strong>{{ $page->names(array_values(array_diff($set->members,
                         [$allele->key]))) }}</strong> <span class="soft small">{{ ['one' => 'one copy', 'two' => 'two copies',
                         'visual' => 'visuals'][$set->copies] ?? $set->copies }}, {{ $set->stage === 'all' ? 'at any age'
-                        : $set->stage }}</span><br><span class="small">{{ $set->text }}</span></li>@endforeach
+                        : $set->stage }}</span><br><span class="small">{{ $set->text }} {{ $apart($set) }}</span></li>@endforeach
                 </ul></section>
             @endif
             @if ($page->masks() !== [] || $page->interactions() !== [])

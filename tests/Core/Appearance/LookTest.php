@@ -30,7 +30,7 @@ final class LookTest extends TestCase
                 $same[] = $allele->key;
             }
         }
-        self::assertSame(['microscale'], $same, 'which is about the size of scales');
+        self::assertSame([], $same);
     }
 
     public function testWhatMovedAnAxisAddsUpToItsAmount(): void
@@ -145,7 +145,7 @@ final class LookTest extends TestCase
     {
         self::assertSame(0.0, Distance::between(self::look('Banana'), self::look('Coral Glow')));
         self::assertSame(0.0, Distance::between(self::look('Lesser'), self::look('Butter')));
-        self::assertSame(0.0, Distance::between(self::look('Axanthic (line 1)'), self::look('Axanthic (line 2)')));
+        self::assertLessThan(Distance::SEEN, Distance::between(self::look('Axanthic (line 1)'), self::look('Axanthic (line 2)')));
         self::assertLessThan(Distance::SEEN, Distance::between(self::look('Gravel'), self::look('Asphalt')));
         self::assertLessThan(Distance::SEEN, Distance::between(self::look('Super Lesser'), self::look('Super Butter')));
         self::assertLessThan(Distance::SEEN, Distance::between(self::look('Lesser/Butter'), self::look('Super Lesser')));

@@ -80,7 +80,7 @@ final class BentDocumentsTest extends TestCase
 
     private static function identified(ClutchReader $read): mixed
     {
-        return (new Identification(Shelf::catalogue(), $read->clutch, $read->cues))->sires();
+        return (new Identification(Shelf::catalogue(), Shelf::facts()->looks(), $read->clutch, $read->cues))->sires();
     }
 
     /**

@@ -166,7 +166,7 @@ final class DocumentsTest extends TestCase
             'format' => 'destino-clutch/1', 'dam' => ['genes' => 'Pastel'], 'sires' => [['id' => 9, 'genes' => 'Normal', 'weight' => '1/3']],
             'hatchlings' => [['id' => 'a', 'saw' => 'Pastel'], ['id' => 'b', 'sex' => 'male', 'saw' => 'Clown']],
         ]);
-        $found = new Identification(Shelf::catalogue(), $clutch->clutch, $clutch->cues);
+        $found = new Identification(Shelf::catalogue(), Shelf::facts()->looks(), $clutch->clutch, $clutch->cues);
         $written = [
             'prediction' => PredictionDocument::of(Prediction::of(Shelf::facts()->catalogue(), $question, Shelf::facts()->names()), 20),
             'luck' => LuckDocument::of(new Luck(Rational::of(1, 4), 12, 1)),

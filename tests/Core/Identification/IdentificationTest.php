@@ -233,7 +233,7 @@ final class IdentificationTest extends TestCase
         $checked = 0;
         for ($round = 0; $round < 25; $round++) {
             $case = PlainClutch::random($chance);
-            $found = new Identification(Shelf::catalogue(), $case->clutch(), $case->cues());
+            $found = new Identification(Shelf::catalogue(), Shelf::facts()->looks(), $case->clutch(), $case->cues());
             $expected = $case->posterior();
             if ($expected === null) {
                 self::assertNotSame([], $found->impossible);
@@ -290,7 +290,7 @@ final class IdentificationTest extends TestCase
         }
         self::assertNotSame([], $males);
 
-        return new Identification(Shelf::catalogue(), new Clutch(Shelf::belief($dam), $males, $young, [], $alike), $cues ?? self::cues());
+        return new Identification(Shelf::catalogue(), Shelf::facts()->looks(), new Clutch(Shelf::belief($dam), $males, $young, [], $alike), $cues ?? self::cues());
     }
 
     /** @param array<string, int> $cues */

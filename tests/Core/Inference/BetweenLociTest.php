@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
+use Destino\Appearance\LookFacts;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Identification\Cue;
+use Destino\Identification\CueChances;
 use Destino\Identification\CuePenetrance;
 use Destino\Identification\CueRule;
 use Destino\Identification\Eye;
@@ -172,7 +174,7 @@ final class BetweenLociTest extends TestCase
         $given = static fn (int $n): array => [Rational::of(10 - $n, 10), Rational::of($n, 10)];
         $rules = [new CueRule(Shelf::facts()->targets()->read($when), $given($tenths)), new CueRule(null, $given(10 - $tenths))];
 
-        return new CuePenetrance(new Eye(Shelf::catalogue()), new Cue($when, $when, 'back', ['no', 'yes'], $rules), 1, null);
+        return new CuePenetrance(new CueChances(Shelf::catalogue(), LookFacts::none()), new Cue($when, $when, 'back', ['no', 'yes'], $rules), 1, null);
     }
 
     /** @return array{list<Individual>, list<Brood>} three generations; the last one is read, or counted, or of either of two males */

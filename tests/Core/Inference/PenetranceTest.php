@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Inference;
 
+use Destino\Appearance\LookFacts;
 use Destino\Genome\Belief;
 use Destino\Genome\JointBelief;
 use Destino\Genome\LinkageGroup;
 use Destino\Genome\Sex;
 use Destino\Identification\Cue;
-use Destino\Identification\CuePenetrance;
+use Destino\Identification\CueChances;
 use Destino\Identification\CueRule;
+use Destino\Identification\CuesRead;
 use Destino\Identification\Eye;
 use Destino\Inference\Conclusions\Kindred;
 use Destino\Inference\Evidence\Individual;
@@ -115,13 +117,14 @@ final class PenetranceTest extends TestCase
                 new Testimony($id, Shelf::reader()->read($parents[$id], $sex)->beliefOrFail(), Source::Own, Probability::one(), true),
             ]);
         }
-        $eye = new Eye(Shelf::catalogue());
         $read = [];
-        foreach (Cue::counting($cues, $seen) as $key => $state) {
-            $read[] = new CuePenetrance($eye, $cues[$key], $state, $days[$key] ?? null, Rational::of(1, 1000));
+        foreach ($seen as $key => $state) {
+            $read[$key] = ['cue' => $cues[$key], 'state' => $state, 'days' => $days[$key] ?? null];
         }
 
-        return new Kindred(Shelf::catalogue(), ['K' => $animals['K']->seenSo($read)] + $animals);
+        $observed = CuesRead::observed(new CueChances(Shelf::catalogue(), LookFacts::none()), $read, Rational::of(1, 1000));
+
+        return new Kindred(Shelf::catalogue(), ['K' => $animals['K']->seenSo($observed)] + $animals);
     }
 
     private static function belief(Kindred $kindred, string $id): Belief

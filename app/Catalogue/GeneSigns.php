@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use Destino\Appearance\Sureness;
+use Destino\Genome\Allele;
+use Destino\Genome\Form;
+use Destino\Genome\Inheritance;
+use Destino\Genome\LookAlike;
+use Destino\Identification\CueChances;
+use Destino\Identification\Sign;
+use Destino\Identification\Signs;
+
+/** How a gene is recognised: what its forms show oftener than a normal, what changes with others, what parts it from look-alikes. */
+final class GeneSigns
+{
+    private readonly Signs $signs;
+
+    public function __construct(private readonly CatalogueShelf $shelf)
+    {
+        $this->signs = new Signs(new CueChances($shelf->catalogue(), $shelf->looks()), $shelf->cues());
+    }
+
+    /** @return list<array{form: Form, sign: Sign}> one copy and two copies, or the visual form; the clearest first */
+    public function of(Allele $allele): array
+    {
+        $lines = [];
+        foreach ($this->formsOf($allele) as $form) {
+            foreach ($this->signs->of([$form]) as $sign) {
+                $lines[] = ['form' => $form, 'sign' => $sign];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return non-empty-list<Form> that show */
+    private function formsOf(Allele $allele): array
+    {
+        $catalogue = $this->shelf->catalogue();
+
+        return match ($allele->inheritance) {
+            Inheritance::Recessive => [$catalogue->twoCopies($allele)],
+            Inheritance::Dominant => [$catalogue->oneCopy($allele)],
+            default => [$catalogue->oneCopy($allele), $catalogue->twoCopies($allele)],
+        };
+    }
+
+    /** @return list<array{with: string, sign: Sign}> what is seen of it beside another gene and of neither alone, the clearest of each */
+    public function together(Allele $allele): array
+    {
+        $own = $this->formsOf($allele)[0];
+        $lines = [];
+        foreach ($this->shelf->catalogue()->interactions as $interaction) {
+            $others = array_values(array_diff($interaction->alleles, [$allele->key]));
+            if (count($interaction->alleles) !== 2 || count($others) !== 1) {
+                continue;
+            }
+            $other = $this->formsOf($this->shelf->catalogue()->allele($others[0]))[0];
+            $alone = $this->shares($this->signs->of([$own]) + $this->signs->of([$other]));
+            foreach ($this->signs->of([$own, $other], [$own]) as $sign) {
+                if (! isset($alone["{$sign->cue->key} {$sign->state}"])) {
+                    $lines[] = ['with' => $other->text, 'sign' => $sign];
+                    break;
+                }
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param list<Sign> $signs
+     * @return array<string, true> by cue and state
+     */
+    private function shares(array $signs): array
+    {
+        return array_fill_keys(array_map(fn (Sign $sign): string => "{$sign->cue->key} {$sign->state}", $signs), true);
+    }
+
+    /** @return array<string, string> region of the body that tells each gene best, by allele; those that no cue tells are left out */
+    public function places(): array
+    {
+        $places = [];
+        foreach ($this->shelf->catalogue()->alleles as $allele) {
+            $best = $this->signs->of([$this->formsOf($allele)[0]])[0] ?? null;
+            if ($best !== null) {
+                $places[$allele->key] = $best->cue->where;
+            }
+        }
+
+        return $places;
+    }
+
+    /** Whether anybody has told what it looks like. */
+    public function isDescribed(Allele $allele): bool
+    {
+        $forms = $this->formsOf($allele);
+
+        return $this->shelf->looks()->look($this->shelf->catalogue(), [$forms[0]])->sureness !== Sureness::Unknown;
+    }
+
+    /** What parts a gene from the others of a set of look-alikes. */
+    public function wordsOn(LookAlike $set, Allele $allele): string
+    {
+        $catalogue = $this->shelf->catalogue();
+        $words = [];
+        foreach (array_diff($set->members, [$allele->key]) as $other) {
+            $sign = $this->signs->of([$set->formOf($allele->key, $catalogue)], [$set->formOf($other, $catalogue)])[0] ?? null;
+            $words[] = $sign === null
+                ? "No cue parts it from {$catalogue->allele($other)->name}."
+                : "Look at: {$sign->cue->where}. {$sign->cue->name}: {$sign->stateName()} rather than in {$catalogue->allele($other)->name}.";
+        }
+
+        return implode(' ', $words);
+    }
+}
