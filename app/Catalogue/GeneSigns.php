@@ -18,22 +18,32 @@ final class GeneSigns
 {
     private readonly Signs $signs;
 
+    /** @var array<string, Sign|null> by gene */
+    private array $best = [];
+
     public function __construct(private readonly CatalogueShelf $shelf)
     {
         $this->signs = new Signs(new CueChances($shelf->catalogue(), $shelf->looks()), $shelf->cues());
     }
 
-    /** @return list<array{form: Form, sign: Sign}> one copy and two copies, or the visual form; the clearest first */
+    /** @return array<string, non-empty-list<array{form: Form, sign: Sign}>> by cue: one copy and two, or the visual form; the clearest first */
     public function of(Allele $allele): array
     {
-        $lines = [];
+        $cues = [];
         foreach ($this->formsOf($allele) as $form) {
             foreach ($this->signs->of([$form]) as $sign) {
-                $lines[] = ['form' => $form, 'sign' => $sign];
+                $cues[$sign->cue->key][] = ['form' => $form, 'sign' => $sign];
             }
         }
+        uasort($cues, fn (array $a, array $b): int => self::most($b) <=> self::most($a));
 
-        return $lines;
+        return $cues;
+    }
+
+    /** @param non-empty-list<array{form: Form, sign: Sign}> $lines */
+    private static function most(array $lines): float
+    {
+        return max(array_map(fn (array $line): float => $line['sign']->gain(), $lines));
     }
 
     /** @return non-empty-list<Form> that show */
@@ -80,18 +90,30 @@ final class GeneSigns
         return array_fill_keys(array_map(fn (Sign $sign): string => "{$sign->cue->key} {$sign->state}", $signs), true);
     }
 
-    /** @return array<string, string> region of the body that tells each gene best, by allele; those that no cue tells are left out */
-    public function places(): array
+    /** What tells a gene best from a normal; null where no cue does. */
+    public function best(string $gene): ?Sign
     {
-        $places = [];
-        foreach ($this->shelf->catalogue()->alleles as $allele) {
-            $best = $this->signs->of([$this->formsOf($allele)[0]])[0] ?? null;
-            if ($best !== null) {
-                $places[$allele->key] = $best->cue->where;
+        $allele = $this->shelf->catalogue()->allele($gene);
+
+        return $this->best[$gene] ??= $this->signs->of([$this->formsOf($allele)[0]])[0] ?? null;
+    }
+
+    /** Region of the body that tells a gene best; null where no cue does. */
+    public function place(string $gene): ?string
+    {
+        return $this->best($gene)?->cue->where;
+    }
+
+    /** How often a state of a cue is seen in a gene, as it first shows. */
+    public function share(Sign $sign, string $gene): float
+    {
+        foreach ($this->signs->of([$this->formsOf($this->shelf->catalogue()->allele($gene))[0]]) as $one) {
+            if ($one->cue === $sign->cue && $one->state === $sign->state) {
+                return $one->share;
             }
         }
 
-        return $places;
+        return $sign->otherwise;
     }
 
     /** Whether anybody has told what it looks like. */
@@ -111,7 +133,8 @@ final class GeneSigns
             $sign = $this->signs->of([$set->formOf($allele->key, $catalogue)], [$set->formOf($other, $catalogue)])[0] ?? null;
             $words[] = $sign === null
                 ? "No cue parts it from {$catalogue->allele($other)->name}."
-                : "Look at: {$sign->cue->where}. {$sign->cue->name}: {$sign->stateName()} rather than in {$catalogue->allele($other)->name}.";
+                : "From {$catalogue->allele($other)->name}, look at: {$sign->cue->where}. ".lcfirst($sign->cue->name)." {$sign->stateName()} in "
+                    .round(100 * $sign->share).' % against '.round(100 * $sign->otherwise).' %.';
         }
 
         return implode(' ', $words);

@@ -8,12 +8,14 @@ use App\Collection\CoreId;
 use App\Collection\Opened;
 use App\Collection\Statuses;
 use App\Models\Project;
-use Destino\Appearance\Difference;
 use Destino\Appearance\Distance;
 use Destino\Appearance\Look;
 use Destino\Genome\Allele;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
+use Destino\Identification\CueChances;
+use Destino\Identification\Sign;
+use Destino\Identification\Signs;
 
 /**
  * Which looks this keeper will mix up, for the genes that are in the collection, and which forms hide others.
@@ -24,10 +26,17 @@ use Destino\Genome\Inheritance;
  */
 class Confusions
 {
-    /** A pair is listed that lies no further apart than this. */
+    /** A pair is listed that is drawn no further apart than this, and that no cue parts this well. */
     private const NEAR = 9.0;
 
+    private const PARTED = .3;
+
     private const MOST = 40;
+
+    /** Cues that are named of a pair. */
+    private const SIGNS = 2;
+
+    private readonly Signs $signs;
 
     /** @var list<Allele> that somebody here may carry */
     private readonly array $genes;
@@ -38,6 +47,7 @@ class Confusions
     public function __construct(private readonly Gallery $gallery, private readonly Opened $opened)
     {
         $catalogue = $gallery->catalogue();
+        $this->signs = new Signs(new CueChances($catalogue, $gallery->facts()), $opened->shelf->cues());
         $statuses = Statuses::of($opened->keeper());
         $carried = [];
         foreach ($opened->keeper()->animals()->get(['id', 'user_id']) as $animal) {
@@ -70,12 +80,14 @@ class Confusions
             foreach (array_slice($shown, $i + 1, null, true) as $j => [$keyOther, $textOther, $other]) {
                 $said = $this->said($keyOne, $keyOther);
                 $apart = $colours[$i]->toThat($colours[$j]);
-                if ($apart <= self::NEAR || $said !== null) {
-                    $words = Difference::between($one, $other, $this->gallery->facts())->words(3);
+                if ($apart > self::NEAR && $said === null) {
+                    continue;
+                }
+                $signs = $this->signs->of($this->formsOf($keyOther), $this->formsOf($keyOne));
+                if ($said !== null || $signs === [] || $signs[0]->gain() < self::PARTED) {
                     $pairs[] = [
                         'one' => $textOne, 'other' => $textOther, 'apart' => $apart, 'says' => $said, 'looks' => [$one, $other],
-                        'tells' => $words === [] ? 'Nothing that the eye could go by: only breeding or a test tells.'
-                            : "{$textOther} has ".implode('; ', $words).'.',
+                        'tells' => $this->tells($textOne, $textOther, array_slice($signs, 0, self::SIGNS)),
                         'planned' => $this->planned($keyOne, $keyOther),
                     ];
                 }
@@ -119,14 +131,37 @@ class Confusions
         return $masks;
     }
 
+    /** @param list<Sign> $signs */
+    private function tells(string $one, string $other, array $signs): string
+    {
+        if ($signs === []) {
+            return 'Nothing that the eye could go by: only breeding or a test tells.';
+        }
+
+        return 'Look at: '.implode('; ', array_map(fn (Sign $sign): string => lcfirst($sign->cue->name)." ({$sign->cue->where}), "
+            ."{$sign->stateName()} in ".round(100 * $sign->share)." % of {$other}, in ".round(100 * $sign->otherwise)." % of {$one}", $signs)).'.';
+    }
+
+    /** @return list<Form> in which a gene first shows; none for a normal */
+    private function formsOf(string $key): array
+    {
+        $catalogue = $this->gallery->catalogue();
+        $allele = $key === '' ? null : $catalogue->allele($key);
+
+        return match (true) {
+            $allele === null => [],
+            $allele->inheritance === Inheritance::Recessive => [$catalogue->twoCopies($allele)],
+            default => [$catalogue->oneCopy($allele)],
+        };
+    }
+
     /** @return list<array{string, string, Look}> normal, and each gene that is here as it first shows */
     private function shown(): array
     {
-        $catalogue = $this->gallery->catalogue();
         $shown = [['', 'Normal', $this->gallery->ofForms([])]];
         foreach ($this->genes as $allele) {
-            $form = $allele->inheritance === Inheritance::Recessive ? $catalogue->twoCopies($allele) : $catalogue->oneCopy($allele);
-            $shown[] = [$allele->key, $form->text, $this->gallery->ofForms([$form])];
+            $forms = $this->formsOf($allele->key);
+            $shown[] = [$allele->key, $forms[0]->text, $this->gallery->ofForms($forms)];
         }
 
         return $shown;

@@ -22,9 +22,6 @@ class DesignPage
 
     private const OWNERS = 5;
 
-    /** What it counts for that somebody here carries a gene. */
-    private const HERE = .35;
-
     public readonly string $base;
 
     /** @var array<string, WishedFor> */
@@ -64,10 +61,47 @@ class DesignPage
         $this->proposals = array_slice($proposals, 0, self::MOST);
     }
 
-    /** What is here already stands a little higher: it need not be bought. */
-    private function standing(Proposal $proposal): float
+    /** @return array{bool, int, float} whether it brings anything; what is here before what is on offer before the rest; the score */
+    private function standing(Proposal $proposal): array
     {
-        return $proposal->score + ($proposal->score > 0 && $this->owners($proposal) !== [] ? self::HERE : 0.0);
+        $at = match (true) {
+            $this->owners($proposal) !== [] => 2,
+            $this->isOffered($proposal) => 1,
+            default => 0,
+        };
+
+        return [$proposal->score > 0, $at, $proposal->score];
+    }
+
+    /** @var array<string, true>|null alleles that animals on offer in a project carry */
+    private ?array $offered = null;
+
+    /** Whether all of it is on offer in one of the projects. */
+    private function isOffered(Proposal $proposal): bool
+    {
+        $this->offered ??= $this->offeredAlleles();
+
+        return array_filter($proposal->forms, fn (Form $form): bool => ! isset($this->offered[$form->pair[0]])) === [];
+    }
+
+    /** @return array<string, true> */
+    private function offeredAlleles(): array
+    {
+        $alleles = [];
+        foreach ($this->opened->keeper()->projects()->get() as $project) {
+            foreach ($project->offers as $offer) {
+                try {
+                    $forms = $this->gallery->formsOf($this->gallery->belief($offer['genes']));
+                } catch (DestinoError) {
+                    continue; // the project says that it cannot be read
+                }
+                foreach ($forms as $form) {
+                    $alleles += array_fill_keys($form->pair, true);
+                }
+            }
+        }
+
+        return $alleles;
     }
 
     /** What to say of the wishes as a whole. */
@@ -119,7 +153,11 @@ class DesignPage
     {
         $owners = $this->owners($proposal);
 
-        return $owners === [] ? 'Nobody here carries it.' : 'Here: '.implode(', ', $owners).'.';
+        return match (true) {
+            $owners !== [] => 'Here: '.implode(', ', $owners).'.',
+            $this->isOffered($proposal) => 'Nobody here carries it; it is on offer in a project.',
+            default => 'Nobody here carries it.',
+        };
     }
 
     /** @return list<string> animals that carry what a proposal adds, with how sure that is */

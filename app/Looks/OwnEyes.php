@@ -21,7 +21,9 @@ use Destino\Identification\Reading\OwnEye;
  * taken in with the weight that the keeper gives them.
  *
  * @phpstan-type Counted array{cue: string, state: string, days: int, genes: string}
- * @phpstan-type OwnLine array{cue: Cue, readings: int, eye: OwnEye, words: string, own: list<float>, shipped: list<float>, used: GeneChange|null}
+ * @phpstan-type OwnLine array{
+ *     cue: Cue, readings: int, eye: OwnEye, words: string, own: list<float>, shipped: list<float>, used: GeneChange|null,
+ * }
  */
 final class OwnEyes
 {

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Train;
 
+use App\Catalogue\GeneSigns;
 use App\Looks\Gallery;
 use Destino\Appearance\Look;
 use Destino\Appearance\Noise;
 use Destino\Genome\Form;
+use Destino\Identification\Sign;
 use Destino\Training\OddsDrill;
 
 /** Makes questions: the same item and seed give the same one. Nothing is asked that the drawing cannot show. */
 class Examiner
 {
+    /** What is seen of a gene hardly oftener than of a normal is a wrong answer. */
+    private const ALIKE = .1;
+
     private readonly Material $material;
 
     /** @var array<string, Form> by allele */
@@ -20,11 +25,11 @@ class Examiner
 
     /**
      * @param list<string> $own alleles that somebody in the collection may carry: they come first
-     * @param array<string, string> $places region of the body that tells each gene, by allele
+     * @param GeneSigns|null $signs by which cues each gene is told; null where only the drawing is asked of
      * @param array<int, string> $photos the one gene that shows on the keeper's own photographs, by their number
      */
     public function __construct(
-        Gallery $gallery, private readonly array $own, private readonly array $places = [], private readonly array $photos = [],
+        Gallery $gallery, private readonly array $own, private readonly ?GeneSigns $signs = null, private readonly array $photos = [],
     ) {
         $this->material = new Material($gallery);
         $this->forms = $this->material->forms;
@@ -85,7 +90,7 @@ class Examiner
             $item, "One is {$name}, the other ".($other === null ? 'a normal' : $against).". Which is the {$name}?",
             [['label' => 'the first', 'look' => $looks[0]], ['label' => 'the second', 'look' => $looks[1]]], $place, null,
             $this->material->tells($gene, $other),
-            [['label' => $name, 'look' => $right], ['label' => ucfirst($against), 'look' => $wrong]], $this->places[$gene] ?? null,
+            [['label' => $name, 'look' => $right], ['label' => ucfirst($against), 'look' => $wrong]], $this->signs?->place($gene),
         );
     }
 
@@ -99,7 +104,7 @@ class Examiner
             array_map(fn (string $key): array => ['label' => $this->forms[$key]->text, 'look' => null], $options), $answer, $look,
             $this->material->tells($gene, null),
             [['label' => $this->forms[$gene]->text, 'look' => $look], ['label' => 'A normal', 'look' => $this->material->look([], $seed)]],
-            $this->places[$gene] ?? null,
+            $this->signs?->place($gene),
         );
     }
 
@@ -117,18 +122,13 @@ class Examiner
             array_map(fn (string $key): array => ['label' => $this->forms[$key]->text, 'look' => null], $options), $answer, null,
             $this->material->tells($gene, null),
             [['label' => "{$this->forms[$gene]->text}, as a scheme", 'look' => $this->material->look([$this->forms[$gene]], $seed)]],
-            $this->places[$gene] ?? null, $photo,
+            $this->signs?->place($gene), $photo,
         );
     }
 
     private function whatTells(string $item, string $gene, int $seed): Question
     {
-        $own = $this->material->words($gene);
-        $options = [$gene => $own[0] ?? 'nothing'];
-        foreach ($this->material->others($gene, $seed) as $other) {
-            $words = array_values(array_diff($this->material->words($other), $own, $options));
-            $words === [] ?: $options[$other] = $words[0];
-        }
+        $options = $this->signsOf($gene, $seed);
         [$keys, $answer] = $this->material->among($gene, array_values(array_diff(array_keys($options), [$gene])), $seed);
         $look = $this->material->look([$this->forms[$gene]], $seed);
 
@@ -137,8 +137,32 @@ class Examiner
             array_map(fn (string $key): array => ['label' => $options[$key], 'look' => null], $keys), $answer, null,
             $this->material->tells($gene, null),
             [['label' => $this->forms[$gene]->text, 'look' => $look], ['label' => 'A normal', 'look' => $this->material->look([], $seed)]],
-            $this->places[$gene] ?? null,
+            $this->signs?->place($gene),
         );
+    }
+
+    /** @return array<string, string> what is seen of a gene, and of others what is hardly seen of it */
+    private function signsOf(string $gene, int $seed): array
+    {
+        $best = $this->signs?->best($gene);
+        $own = $best === null ? $this->material->words($gene) : [self::phrase($best)];
+        $options = [$gene => $own[0] ?? 'nothing'];
+        foreach ($this->material->others($gene, $seed) as $other) {
+            $sign = $best === null ? null : $this->signs?->best($other);
+            $words = match (true) {
+                $sign === null => array_diff($this->material->words($other), $own, $options),
+                $this->signs?->share($sign, $gene) < $sign->otherwise + self::ALIKE => array_diff([self::phrase($sign)], $options),
+                default => [],
+            };
+            $words === [] ?: $options[$other] = array_values($words)[0];
+        }
+
+        return $options;
+    }
+
+    private static function phrase(Sign $sign): string
+    {
+        return "{$sign->cue->name}: {$sign->stateName()}";
     }
 
     /** A young of two animals that each show one gene: which of the two did it get? */

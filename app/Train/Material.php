@@ -65,7 +65,7 @@ class Material
         foreach (array_slice($genes, 0, 40) as $other) {
             $apart = $other === $gene
                 ? INF
-                : Difference::between($look, $this->gallery->ofForms([$this->forms[$other]]), $this->gallery->facts())->size();
+                : Difference::size($look, $this->gallery->ofForms([$this->forms[$other]]), $this->gallery->facts());
             if ($apart > 1.0 && $apart < self::NEAR && ($best === null || $apart < $best[1])) {
                 $best = [$other, $apart];
             }

@@ -69,6 +69,9 @@ use Illuminate\Support\Facades\Gate;
  */
 final class Prepared
 {
+    /** Cues of a gene that are shown at once. */
+    private const SIGNS = 7;
+
     /** @return array<string, Closure(mixed...): array<string, mixed>> by view */
     public static function all(): array
     {
@@ -230,7 +233,7 @@ final class Prepared
             'genes.index' => fn (Catalogue $catalogue): array => ['bead' => self::beads($catalogue)],
             'genes.show' => fn (GenePage $page, GeneSigns $signs): array => [
                 'own' => $signs->of($page->allele), 'together' => $signs->together($page->allele),
-                'isDescribed' => $signs->isDescribed($page->allele),
+                'first' => self::SIGNS, 'isDescribed' => $signs->isDescribed($page->allele),
                 'apart' => fn (LookAlike $set): string => $signs->wordsOn($set, $page->allele),
                 'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies,
                     'bead' => self::beads($page->catalogue),

@@ -34,10 +34,11 @@ final readonly class Design
     public function proposals(array $base, int $most): array
     {
         $before = $this->facts->look($this->catalogue, $base);
+        $measured = Measured::of($before);
         $single = [];
         foreach ($this->catalogue->alleles as $allele) {
             foreach ($this->formsOf($allele) as $form) {
-                $proposal = $this->proposal($before, $base, [$form]);
+                $proposal = $this->proposal($before, $measured, $base, [$form]);
                 if ($proposal !== null) {
                     $single[] = $proposal;
                 }
@@ -50,7 +51,7 @@ final readonly class Design
             foreach (array_slice($best, $i + 1) as $other) {
                 $proposal = $one->forms[0]->locus === $other->forms[0]->locus
                     ? null
-                    : $this->proposal($before, $base, [$one->forms[0], $other->forms[0]]);
+                    : $this->proposal($before, $measured, $base, [$one->forms[0], $other->forms[0]]);
                 if ($proposal !== null && $proposal->score > max($one->score, $other->score) + .25) {
                     $pairs[] = $proposal;
                 }
@@ -88,7 +89,7 @@ final readonly class Design
      * @param list<Form> $base
      * @param list<Form> $added
      */
-    private function proposal(Look $before, array $base, array $added): ?Proposal
+    private function proposal(Look $before, Measured $measured, array $base, array $added): ?Proposal
     {
         $taken = array_map(
             static fn (Form $form): string => $form->locus, array_filter($base, static fn (Form $form): bool => $form->shows !== []),
@@ -99,32 +100,26 @@ final readonly class Design
             }
         }
         $after = $this->facts->look($this->catalogue, [...$base, ...$added]);
-        [$score, $brings, $spoils] = $this->judged($before, $after);
+        [$score, $brings, $spoils] = $this->judged($before, $measured, $after);
 
         return new Proposal($added, $after, $score, $brings, $spoils);
     }
 
     /** @return array{float, list<string>, list<string>} score, wishes that it meets, wishes that it goes against */
-    private function judged(Look $before, Look $after): array
+    private function judged(Look $before, Measured $measured, Look $after): array
     {
         $score = 0.0;
         $brings = $spoils = $asked = [];
-        foreach (Wish::all() as $key => $wish) {
-            $wanted = $this->wishes[$key] ?? null;
-            if ($wanted === null) {
-                continue;
-            }
+        $drawn = null;
+        foreach (array_intersect_key(Wish::all(), $this->wishes) as $key => $wish) {
+            $wanted = $this->wishes[$key];
             $asked += $wish->axes;
-            $amount = $wish->amount($before, $after) * ($wanted === WishedFor::Less ? -1 : 1);
+            $drawn ??= $wish->isMeasured() ? Measured::of($after) : null;
+            $amount = $wish->amount($before, $after, $measured, $drawn) * ($wanted === WishedFor::Less ? -1 : 1);
             if ($wanted === WishedFor::Keep) {
-                $moved = max(
-                    [
-                        0.0,
-                        ...array_map(
-                            static fn (string $axis): float => abs($after->at($axis) - $before->at($axis)), array_keys($wish->axes),
-                        ),
-                    ],
-                );
+                $moved = $wish->isMeasured() ? abs($amount) : max(0.0, ...array_map(
+                    static fn (string $axis): float => abs($after->at($axis) - $before->at($axis)), array_keys($wish->axes),
+                ));
                 $score -= $moved;
                 if ($moved >= self::SPOILS) {
                     $spoils[] = $wish->words;
@@ -134,7 +129,7 @@ final readonly class Design
                 $amount > .3 ? $brings[] = $wanted->value.' '.$wish->words : ($amount < -.3 ? $spoils[] = $wish->words : null);
             }
         }
-        foreach (Difference::between($before, $after, $this->facts)->amounts as $axis => $amount) {
+        foreach (Difference::amountsBetween($before, $after, $this->facts) as $axis => $amount) {
             $score -= isset($asked[$axis]) ? 0.0 : self::UNASKED * abs($amount);
         }
 

@@ -4,16 +4,32 @@ declare(strict_types=1);
 
 namespace Destino\Appearance;
 
-/** What sets one look apart from another, the largest first, in a keeper's words. */
+/**
+ * What sets one look apart from another, in a keeper's words, in the order in which it is seen: by how much of the skin each amount
+ * changes.
+ */
 final readonly class Difference
 {
     /** A difference below this is not seen. */
     public const SEEN = .3;
 
-    /** @param array<string, float> $amounts by axis: the second less the first, the largest first */
+    /** @param array<string, float> $amounts by axis: the second less the first, what is seen first before the rest */
     private function __construct(public array $amounts, private LookFacts $facts) {}
 
     public static function between(Look $one, Look $other, LookFacts $facts): self
+    {
+        $amounts = self::amountsBetween($one, $other, $facts);
+        $seen = [];
+        foreach ($amounts as $axis => $amount) {
+            $seen[$axis] = SkinShare::of($facts->axes[$axis], $amount);
+        }
+        uksort($amounts, static fn (string $a, string $b): int => $seen[$b] <=> $seen[$a]);
+
+        return new self($amounts, $facts);
+    }
+
+    /** @return array<string, float> by axis, in no order: the second less the first, those that can be seen */
+    public static function amountsBetween(Look $one, Look $other, LookFacts $facts): array
     {
         $amounts = [];
         foreach (array_keys($facts->axes) as $axis) {
@@ -22,9 +38,8 @@ final readonly class Difference
                 $amounts[$axis] = $amount;
             }
         }
-        uasort($amounts, static fn (float $a, float $b): int => abs($b) <=> abs($a));
 
-        return new self($amounts, $facts);
+        return $amounts;
     }
 
     /** Whether it cannot be seen on either: pigment on white skin, pattern where nothing is dark. */
@@ -60,8 +75,8 @@ final readonly class Difference
     }
 
     /** How far apart two looks are, all axes together. */
-    public function size(): float
+    public static function size(Look $one, Look $other, LookFacts $facts): float
     {
-        return sqrt(array_sum(array_map(static fn (float $amount): float => $amount ** 2, $this->amounts)));
+        return sqrt(array_sum(array_map(static fn (float $amount): float => $amount ** 2, self::amountsBetween($one, $other, $facts))));
     }
 }

@@ -123,15 +123,17 @@ final class LookFacts
                 $sureness = $sureness === null ? $own : $sureness->and($own)->and(Sureness::Inferred);
             }
         }
-        foreach ($this->changesIn($forms) as [$words, $effects, $within]) {
+        $values = array_map(self::together(...), $reasons);
+        foreach ($this->changesIn($forms) as [$words, $effects, $within]) { // what genes do together stands beside what each does
             foreach ($effects as $axis => $amount) {
                 $amount *= $this->shareOfChange($masks, $catalogue, $within, $axis, $days);
                 if (abs($amount) > 1e-9) {
                     $reasons[$axis][] = [$words, $amount];
+                    $values[$axis] = ($values[$axis] ?? 0.0) + $amount;
                 }
             }
         }
-        $values = array_map(self::together(...), $reasons);
+        $values = array_map(static fn (float $amount): float => max(-3.0, min(3.0, $amount)), $values);
         ksort($values);
 
         return new Look(
@@ -175,7 +177,7 @@ final class LookFacts
         $least = min($amounts);
         $sum = array_sum($amounts);
 
-        return max(-3.0, min(3.0, $least <= Axis::REMOVES ? min($sum, $least) : $sum));
+        return $least <= Axis::REMOVES ? min($sum, $least) : $sum;
     }
 
     /**

@@ -199,7 +199,9 @@ final class CueChances
         }
         $members = array_map(fn (string $member): Form => $set->formOf($member, $this->catalogue), $set->members);
         foreach ($this->besideSet($members, array_diff_key($possible, [$own => true])) as $forms) {
-            $chances = array_map(fn (Form $member): string => implode(' ', $this->floats($cue, [$member->locus => $member] + $forms, $days)), $members);
+            $chances = array_map(
+                fn (Form $one): string => implode(' ', $this->floats($cue, [$one->locus => $one] + $forms, $days)), $members,
+            );
             if (count(array_unique($chances)) > 1) {
                 return true;
             }

@@ -8,7 +8,7 @@ use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Penetrance;
 use Destino\Probability\Rational;
 
-/** A cue that has rules, read as evidence: P(the state that was seen | genotype), by the rule that holds of it at the age of the reading. */
+/** A cue that has rules, read as evidence: P(the state that was seen | genotype), by the rule that holds at the age of the reading. */
 final readonly class CuePenetrance implements Penetrance
 {
     /** One reading in so many is wrong, however clear the cue. An assumption. */

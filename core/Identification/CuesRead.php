@@ -215,7 +215,9 @@ final class CuesRead implements Penetrance
         if ($this->possible === null) {
             $all = array_map(static fn (Form $form): array => [$form], $forms);
 
-            return array_reduce($this->among($all), static fn (Rational $p, self $one): Rational => $p->times($one->of($forms, $sex)), Rational::one());
+            return array_reduce(
+                $this->among($all), static fn (Rational $p, self $one): Rational => $p->times($one->of($forms, $sex)), Rational::one(),
+            );
         }
         $this->together ??= $this->mixed([$this->products($this->read)])[0];
 
@@ -246,7 +248,9 @@ final class CuesRead implements Penetrance
         $own = $this->read[$cue->key];
         $before = $this->products(array_diff_key($this->read, [$cue->key => true]));
         $stage = Stage::at($own['days']);
-        $states = $this->table()->read($this->loci[$cue->key], fn (array $forms): array => $this->chances->floats($cue, $forms, $own['days']));
+        $states = $this->table()->read(
+            $this->loci[$cue->key], fn (array $forms): array => $this->chances->floats($cue, $forms, $own['days']),
+        );
         $mixed = $this->mixed(array_map(static function (array $chances) use ($before, $stage): array {
             $before[$stage->value] = isset($before[$stage->value]) ? self::times($before[$stage->value], $chances) : $chances;
 
@@ -259,9 +263,9 @@ final class CuesRead implements Penetrance
             }
         }
 
-        return $this->asked = array_map(
-            static fn (array $chances): array => array_map(static fn (float $one, float $sum): float => $one / $sum, $chances, $sums), $mixed,
-        );
+        return $this->asked = array_map(static fn (array $chances): array => array_map(
+            static fn (float $one, float $sum): float => $one / $sum, $chances, $sums,
+        ), $mixed);
     }
 
     /** @param array<string, Form> $forms by locus */
@@ -311,13 +315,22 @@ final class CuesRead implements Penetrance
             if (isset($product[Stage::Growing->value])) {
                 $parts[] = $product[Stage::Growing->value];
             }
-            $parts = $parts === [] ? [] : [$table->mixed(array_reduce(array_slice($parts, 1), self::times(...), $parts[0]), Stage::Growing->value)];
+            $parts = $parts === [] ? [] : [$table->mixed(self::together($parts), Stage::Growing->value)];
             if (isset($product[Stage::Adult->value])) {
                 $parts[] = $table->mixed($product[Stage::Adult->value], Stage::Adult->value);
             }
 
-            return $parts === [] ? [1.0] : $table->mixed(array_reduce(array_slice($parts, 1), self::times(...), $parts[0]), 'all');
+            return $parts === [] ? [1.0] : $table->mixed(self::together($parts), 'all');
         }, $products);
+    }
+
+    /**
+     * @param non-empty-list<list<float>> $parts
+     * @return list<float>
+     */
+    private static function together(array $parts): array
+    {
+        return array_reduce(array_slice($parts, 1), self::times(...), $parts[0]);
     }
 
     /**
@@ -333,7 +346,8 @@ final class CuesRead implements Penetrance
     public function content(): string
     {
         $parts = array_map(
-            fn (array $one): string => implode(' ', [$this->chances->contentOf($one['cue']), $one['state'], $one['days'] ?? '']), $this->read,
+            fn (array $one): string => implode(' ', [$this->chances->contentOf($one['cue']), $one['state'], $one['days'] ?? '']),
+            $this->read,
         );
         sort($parts);
         $sets = array_map(static fn (LookAlike $set): string => "{$set->stage} {$set->copies} ".implode(' ', $set->members), $this->sets);

@@ -13,8 +13,8 @@ use Destino\Genome\LookAlike;
 /**
  * Chances of something seen, for every genotype that an animal may have at some loci and for all that it may be taken for there. What
  * look-alikes leave of it: one of a set looks, with a chance λ, like one of its set by lot, so that
- * L'(g) = (1 − λ) L(g) + λ · mean of L over the n members in g's place; all that is seen says at most (1 − λ + λ/n) / (λ/n) to one
- * between two of a set.
+ * L'(g) = (1 − λ) L(g) + λ · mean of L over the n members in g's place; all that is seen says at most
+ * (1 − λ + λ/n) / (λ/n) to one between two of a set.
  */
 final class LookTable
 {

@@ -137,7 +137,8 @@ final readonly class NextCue
                 continue;
             }
             $key = $way['forms'][$locus]->key();
-            $forms[$key] ??= ['forms' => [$locus => $way['forms'][$locus]], 'p' => 0.0, 'chances' => array_fill(0, count($way['chances']), 0.0)];
+            $none = array_fill(0, count($way['chances']), 0.0);
+            $forms[$key] ??= ['forms' => [$locus => $way['forms'][$locus]], 'p' => 0.0, 'chances' => $none];
             $forms[$key]['p'] += $way['p'];
             foreach ($way['chances'] as $state => $chance) {
                 $forms[$key]['chances'][$state] += $way['p'] * $chance;

@@ -43,7 +43,8 @@ final class Relevance
 
     /** @param array<string, list<Form>> $possible forms by locus */
     public function __construct(
-        private readonly Catalogue $catalogue, private readonly LookFacts $looks, private readonly array $possible, private readonly int $days,
+        private readonly Catalogue $catalogue, private readonly LookFacts $looks, private readonly array $possible,
+        private readonly int $days,
     ) {
         $visibility = new Visibility($catalogue);
         foreach ($possible as $locus => $forms) {
@@ -116,7 +117,8 @@ final class Relevance
             }
         }
         if ($loci !== []) {
-            $loci += array_fill_keys(array_filter($this->masking, static fn (string $one): bool => array_diff_key($loci, [$one => 1]) !== []), true);
+            $hiding = array_filter($this->masking, static fn (string $one): bool => array_diff_key($loci, [$one => true]) !== []);
+            $loci += array_fill_keys($hiding, true);
         }
         foreach ($reading->additions as $addition) {
             $loci += array_fill_keys(array_intersect($addition->when->loci(), array_keys($this->possible)), true);
@@ -137,7 +139,8 @@ final class Relevance
                 }
                 self::raise($slopes, $this->axesOf($term->axis), abs($term->times));
                 foreach ($term->through as $through) {
-                    self::raise($slopes, $this->axesOf($through->axis), $this->varies($through) ? $most / abs($through->to - $through->from) : 0.0);
+                    $slope = $this->varies($through) ? $most / abs($through->to - $through->from) : 0.0;
+                    self::raise($slopes, $this->axesOf($through->axis), $slope);
                 }
             }
         }

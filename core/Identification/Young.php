@@ -73,7 +73,8 @@ final class Young
         $possible = array_map(static fn (Form $form): array => [$form->key() => $form], $this->fixed);
         foreach ($this->parts as $part) {
             foreach ($part['forms'] as $entry => $forms) {
-                if (array_filter(array_column($part['chances'], $entry), static fn (Rational|float $p): bool => ! Number::isZero($p)) !== []) {
+                $chances = array_column($part['chances'], $entry);
+                if (array_filter($chances, static fn (Rational|float $p): bool => ! Number::isZero($p)) !== []) {
                     foreach ($forms as $locus => $form) {
                         $possible[$locus][$form->key()] = $form;
                     }

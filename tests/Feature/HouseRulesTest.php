@@ -116,7 +116,7 @@ class HouseRulesTest extends TestCase
                 'cues' => 'Pale spots above the nostrils = 10, 20, 70',
             ] + $own,
         )->assertSessionHasNoErrors();
-        $this->get('/genes/own-moonlit')->assertSee('Pale spots above the nostrils')->assertSeeInOrder(['clear', 'in 70']);
+        $this->get('/genes/own-moonlit')->assertSee('Pale spots above the nostrils')->assertSeeInOrder(['clear', 'in', '70']);
         $this->get(
             '/genes/compare?'.http_build_query(['genes' => ['Normal', 'Moonlit', 'Super Moonlit']]),
         )->assertSee('less yellow')->assertSee('whiter all over');

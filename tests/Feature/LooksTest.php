@@ -124,12 +124,12 @@ class LooksTest extends TestCase
 
     public function test_wishes_lead_to_a_project(): void
     {
-        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Desert Ghost', 'hatched_on' => '2022-07-01']);
+        $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'GHI', 'hatched_on' => '2022-07-01']);
         $page = $this->get(
             '/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]),
         )->assertOk();
         $page->assertSee('more contrast')->assertSee('Here: Skiff')->assertSee('Make it a project');
-        $this->get('/projects/create?target=Ultramel+Desert+Ghost')->assertOk()->assertSee('value="Ultramel Desert Ghost"', false);
+        $this->get('/projects/create?target=Ultramel+GHI')->assertOk()->assertSee('value="Ultramel GHI"', false);
         $this->get(
             '/genes/design?'.http_build_query(['wish' => ['yellow' => 'more', 'silver' => 'more']]),
         )->assertOk()->assertSee('pull against each other');
@@ -153,7 +153,11 @@ class LooksTest extends TestCase
         $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Pastel Clown', 'hatched_on' => '2022-07-01']);
         $this->get('/genes/train')->assertOk()->assertSee('Learn to see it.')->assertSee('0 due today');
         $this->post('/genes/train/begin')->assertRedirect('/genes/train');
-        $examiner = new Examiner(new Gallery(app(CatalogueShelf::class)), ['pastel', 'clown']);
+        $signs = new \App\Catalogue\GeneSigns(app(CatalogueShelf::class));
+        $examiner = new Examiner(new Gallery(app(CatalogueShelf::class)), ['pastel', 'clown'], $signs);
+        $told = $examiner->question('cue:pastel', 3) ?? $this->fail('it is asked');
+        $this->assertSame('Iris colour: green-gold', $told->options[$told->answer]['label']);
+        $this->assertSame('eye', $told->place, 'the place of the cue that is asked');
         foreach (range(0, 9) as $at) {
             $state = session('train');
             $question = $examiner->question($state['items'][$at], $state['seed'] + $at);
@@ -251,7 +255,7 @@ class LooksTest extends TestCase
         );
         $this->assertSame('yellow-belly', $photos[$ids($hidden)[0]] ?? null);
 
-        $examiner = new Examiner(new Gallery($opened->shelf), [], (new \App\Catalogue\GeneSigns($opened->shelf))->places(), $photos);
+        $examiner = new Examiner(new Gallery($opened->shelf), [], new \App\Catalogue\GeneSigns($opened->shelf), $photos);
         $item = "photo:{$ids($yellow)[0]}";
         $this->assertContains($item, $examiner->items());
         $question = $examiner->question($item, 5) ?? $this->fail('it is asked');

@@ -83,7 +83,7 @@ class TrainController extends Controller
 
         return new Round(
             $keeper, (string) $request->user()?->name, $request->session(),
-            new Examiner(new Gallery($this->shelf), $own, (new GeneSigns($this->shelf))->places(), $photos),
+            new Examiner(new Gallery($this->shelf), $own, new GeneSigns($this->shelf), $photos),
         );
     }
 }

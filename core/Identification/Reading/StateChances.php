@@ -23,10 +23,11 @@ final class StateChances
     public static function of(LookReading $reading, Amounts $look, int $days): array
     {
         $odds = [];
+        $shift = $reading->eye->shift / $reading->eye->spread; // cuts move by widths of the shipped eye
         $sum = 1.0;
         foreach ($reading->marks as $mark) {
             $width = self::width($reading, $mark, $look, $days);
-            $z = ($mark->reading->of($look) - $mark->cut) / $width - $reading->eye->shift / $reading->eye->spread;
+            $z = ($mark->reading->of($look) - $mark->cut) / $width - $shift;
             $sum += $odds[$mark->state] = exp(max(-self::MOST_ODDS, min(self::MOST_ODDS, $z)));
         }
         $chances = array_fill(0, count($reading->grades), 0.0);
@@ -38,7 +39,7 @@ final class StateChances
         $width = self::width($reading, $line, $look, $days);
         $below = 0.0;
         foreach ($line->states as $i => $state) {
-            $until = isset($line->cuts[$i]) ? self::logistic(($line->cuts[$i] - $value) / $width + $reading->eye->shift / $reading->eye->spread) : 1.0;
+            $until = isset($line->cuts[$i]) ? self::logistic(($line->cuts[$i] - $value) / $width + $shift) : 1.0;
             $chances[$state] = ($until - $below) / $sum;
             $below = $until;
         }

@@ -92,16 +92,13 @@
                 @if ($own === [])<p class="soft mb-0">{{ $isDescribed ? 'Hardly to be seen: nothing shows much oftener than in a normal.'
                     : 'Nobody has told us what to look for.' }}</p>@endif
                 <ul class="plain cue-list" data-module="lift">
-                    @foreach ($own as $one)
-                        <li data-lift="{{ $one['sign']->cue->where }}"><strong>{{ $one['sign']->cue->name }}</strong>
-                            <span class="soft small">{{ $one['sign']->cue->where }}{{ $one['sign']->cue->fromDays > 0
-                            ? ", from {$one['sign']->cue->fromDays} days of age" : '' }}</span>
-                            <span class="d-block">{{ $one['form']->text }}: <strong>{{ $one['sign']->stateName() }}</strong> in
-                                {{ round(100 * $one['sign']->share) }}&nbsp;%, in a normal in
-                                {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</span></li>
-                    @endforeach
+                    @foreach (array_slice($own, 0, $first) as $lines)@include('genes.sign', ['lines' => $lines])@endforeach
                 </ul>
-                @if ($together !== [])<h3>Beside other genes</h3><ul class="plain">@foreach ($together as $one)<li
+                @if (count($own) > $first)<details><summary>{{ count($own) - $first }} more</summary>
+                    <ul class="plain cue-list mt-2" data-module="lift">
+                        @foreach (array_slice($own, $first) as $lines)@include('genes.sign', ['lines' => $lines])@endforeach</ul>
+                    </details>@endif
+                @if ($together !== [])<h3 class="mt-3">Beside other genes</h3><ul class="plain">@foreach ($together as $one)<li
                     class="small"><strong>{{ $one['with'] }}</strong>: {{ lcfirst($one['sign']->cue->name) }}
                     {{ $one['sign']->stateName() }} in {{ round(100 * $one['sign']->share) }}&nbsp;%, without it in
                     {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</li>@endforeach</ul>@endif

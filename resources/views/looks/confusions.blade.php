@@ -39,7 +39,8 @@
                 value="{{ $line['cue']->key }}"><input type="hidden" name="form_token" value="{{ Str::uuid() }}"><button class="button slim"
                 type="submit">Use my own figures</button></form>
             @else<span class="row-flow small">Your own figures are used.
-                <x-take-out kind="gene" :record="$line['used']" label="your own figures" class=""/></span>@endif @endcan</li>@endforeach</ul>
+                <x-take-out kind="gene" :record="$line['used']" label="your own figures" class=""/></span>@endif
+            @endcan</li>@endforeach</ul>
         @error('gene')<p class="field-error">{{ $message }}</p>@enderror
         @foreach ($friends as $friend)<p class="row-flow small mb-1">{{ count($friend->data['readings'] ?? []) }} readings of
             {{ $friend->data['from'] ?? '' }} count for {{ round(100 * ($friend->data['weight'] ?? 0)) }}&nbsp;% each.

@@ -113,18 +113,15 @@ final class LookTest extends TestCase
         self::assertGreaterThan(0.0, min($white));
     }
 
-    public function testTheWordsOfADifferenceAreTheLargestFirst(): void
+    public function testADifferenceBeginsWithWhatChangesMostOfTheSkin(): void
     {
-        $difference = Difference::between(self::look('Normal'), self::look('Yellow Belly'), self::facts());
-        self::assertSame(
-            ['a clearer belly', 'checks along the belly edge', 'flames rising between the blotches'],
-            array_slice($difference->words(), 0, 3),
-        );
-        $amounts = array_map(abs(...), array_values($difference->amounts));
-        $sorted = $amounts;
-        rsort($sorted);
-        self::assertSame($sorted, $amounts);
-        self::assertSame([], Difference::between(self::look('Clown'), self::look('Clown het Piebald'), self::facts())->words());
+        $words = static fn (string $one, string $other): array => Difference::between(self::look($one), self::look($other), self::facts())->words();
+        self::assertSame('narrow, regular bars', $words('Pastel', 'Enchi')[0], 'and not its more orange');
+        self::assertSame(['plain flanks', 'a wider dark back'], array_slice($words('Normal', 'Clown'), 0, 2), 'and not the stamp of the head');
+        self::assertSame('white patches', $words('Normal', 'Piebald')[0]);
+        self::assertContains('checks along the belly edge', array_slice($words('Normal', 'Yellow Belly'), 0, 3));
+        self::assertSame('red eyes', $words('Normal', 'Albino')[4]);
+        self::assertSame([], $words('Clown', 'Clown het Piebald'));
     }
 
     /** @return iterable<string, array{string, string}> genes that nobody who looks mixes up */
@@ -156,9 +153,14 @@ final class LookTest extends TestCase
         self::assertSame(Sureness::Known, self::look('Pastel')->sureness);
         self::assertSame(Sureness::Inferred, self::look('Pastel Enchi')->sureness);
         self::assertSame(Sureness::Unknown, self::look('Mocha/Special')->sureness);
-        $half = self::look('Mojave/Mocha');
+        self::assertSame(0.0, self::look('Mojave/Lesser')->at('crowngrey'), 'described in words: without the grey of two Mojave');
+        self::assertSame(self::look('Pastel Lesser')->values, self::look('Pastel Butter')->values);
+        self::assertGreaterThan(-2.4, self::look('Albino Axanthic (line 1)')->at('yellow'), 'a snow keeps a faint yellow');
+        self::assertSame(1.6, self::look('Piebald Yellow Belly')->at('patchjagged'), 'beside the mask that Piebald is');
+        self::assertSame(self::look('Super Mojave')->values, self::look('Super Mojave Pastel')->values);
+        $half = self::look('Lesser/Mocha');
         self::assertEqualsWithDelta(
-            (self::look('Super Mojave')->at('fade') + self::look('Super Mocha')->at('fade')) / 2, $half->at('fade'), 1e-9,
+            (self::look('Super Lesser')->at('fade') + self::look('Super Mocha')->at('fade')) / 2, $half->at('fade'), 1e-9,
         );
     }
 
