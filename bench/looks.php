@@ -3,7 +3,7 @@
 // What drawings cost: processor time as the server runs it, sizes, and ratios to the limits. Not a test: machines differ.
 
 use App\Catalogue\CatalogueShelf;
-use App\Drawing\SkinSvg;
+use App\Drawing\SnakeSvg;
 use App\Looks\Gallery;
 use Bench\Stopwatch;
 use Destino\Documents\ClutchReader;
@@ -22,15 +22,14 @@ $print = function (string $what, float $measured, string $unit, float $limit): v
 };
 $print('forty thumbnails', Stopwatch::milliseconds(function () use ($looks): void {
     for ($i = 0; $i < 40; $i++) {
-        SkinSvg::thumbnail($looks[$i % count($looks)], 'x');
+        SnakeSvg::content($looks[$i % count($looks)], 'small');
     }
-}), 'ms', 100);
-$print(
-    'a full map, mean', Stopwatch::milliseconds(fn () => array_map(fn ($look) => SkinSvg::full($look, 'x'), $looks)) / count($looks), 'ms',
-    40,
-);
-$print('the largest full map', max(array_map(fn ($look) => strlen(SkinSvg::full($look, 'x')), $looks)) / 1000, 'kB', 60);
-$print('the largest thumbnail', max(array_map(fn ($look) => strlen(SkinSvg::thumbnail($look, 'x')), $looks)) / 1000, 'kB', 4);
+}), 'ms', 320);
+foreach (['small' => [8, 6], 'card' => [12, 13], 'full' => [40, 40], 'flat' => [40, 40]] as $size => [$time, $weight]) {
+    $draw = fn ($look): string => SnakeSvg::content($look, $size);
+    $print("one drawing, {$size}, mean", Stopwatch::milliseconds(fn () => array_map($draw, $looks)) / count($looks), 'ms', $time);
+    $print("the largest drawing, {$size}", max(array_map(fn ($look) => strlen($draw($look)), $looks)) / 1000, 'kB', $weight);
+}
 
 $cues = array_slice($shelf->cues(), 0, 20);
 $young = [];

@@ -11,7 +11,7 @@ use Destino\Appearance\Sureness;
 /** A drawing that comes by itself: all that it shows stands in its address, so that it is the same for ever. */
 final readonly class LoosePrint
 {
-    public const SIZES = ['small', 'card', 'medium'];
+    public const SIZES = ['small', 'card'];
 
     private const SEED_DIGITS = 15;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Looks;
 
 use App\Collection\Kept;
-use App\Drawing\SkinSvg;
+use App\Drawing\SnakeSvg;
 use Destino\Appearance\Look;
 use Destino\Genome\Belief;
 use Destino\Genome\Form;
@@ -18,6 +18,9 @@ class Prints
 
     /** @var array<string, string> symbols by look */
     private array $symbols = [];
+
+    /** @var array<string, true> sizes of which a drawing stands on the page itself */
+    private array $stands = [];
 
     /**
      * @param bool $isFine with more scales, where a drawing fills a card
@@ -42,7 +45,7 @@ class Prints
 
     public function of(Look $look): string
     {
-        return $this->used($look, self::image('skin small', '%s', ''));
+        return $this->used($look, self::image('skin lying small', '%s', ''));
     }
 
     /**
@@ -61,23 +64,29 @@ class Prints
 
         return $content === null
             ? sprintf($image, $this->address($look, 'card'))
-            : '<svg class="skin" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true">'.$content.'</svg>';
+            : '<svg class="skin lying" viewBox="'.SnakeSvg::box('card').'" aria-hidden="true">'.$content.'</svg>';
+    }
+
+    /** One that comes by itself when it is scrolled to, for a page of very many. */
+    public function loose(Look $look, string $size = 'card'): string
+    {
+        return self::image('skin lying small', $this->address(LoosePrint::exact($look), $size), '');
     }
 
     /** One of medium size, for a row of a few. */
     public function medium(Look $look, string $label): string
     {
         $look = LoosePrint::exact($look);
-        $content = $this->content($look, 'medium');
+        $content = $this->content($look, 'card');
 
         return $content === null
-            ? self::image('skin', $this->address($look, 'medium'), e($label))
-            : SkinSvg::framed($content, $label);
+            ? self::image('skin lying', $this->address($look, 'card'), e($label))
+            : SnakeSvg::framed($content, $label, 'card');
     }
 
     private static function image(string $class, string $address, string $label): string
     {
-        $size = 'width="'.SkinSvg::WIDTH.'" height="'.SkinSvg::HEIGHT.'"';
+        $size = 'width="'.SnakeSvg::WIDTH.'" height="'.SnakeSvg::HEIGHT.'"';
 
         return "<img class=\"{$class}\" src=\"{$address}\" {$size} alt=\"{$label}\" loading=\"lazy\">";
     }
@@ -85,7 +94,7 @@ class Prints
     /** One that came by itself, as a file. */
     public function file(LoosePrint $print): string
     {
-        return SkinSvg::file((string) $this->content($print->look, $print->size));
+        return SnakeSvg::file((string) $this->content($print->look, $print->size), $print->size);
     }
 
     private function used(Look $look, string $image): string
@@ -100,11 +109,13 @@ class Prints
             if ($content === null) {
                 return sprintf($image, $this->address($look, $this->size()));
             }
-            $this->symbols[$key] = SkinSvg::symbol($content, 'skin-'.count($this->symbols));
+            $this->symbols[$key] = '<symbol id="skin-'.count($this->symbols).'" viewBox="'.SnakeSvg::box($this->size()).'">'.$content
+                .'</symbol>';
         }
         $number = array_search($key, array_keys($this->symbols), true);
 
-        return '<svg class="skin small" viewBox="0 0 '.SkinSvg::WIDTH.' '.SkinSvg::HEIGHT.'" aria-hidden="true"><use href="#skin-'.$number.'"/></svg>';
+        return '<svg class="skin lying small" viewBox="'.SnakeSvg::box($this->size()).'" aria-hidden="true"><use href="#skin-'.$number
+            .'"/></svg>';
     }
 
     private function size(): string
@@ -120,15 +131,18 @@ class Prints
     /** The same look is the same drawing on every page; null where it is to come by itself. */
     private function content(Look $look, string $size): ?string
     {
-        $name = "skin {$size} ".hash('xxh128', serialize([$look->values, $look->seed]));
+        $name = "snake {$size} ".hash('xxh128', serialize([$look->values, $look->seed]));
         $found = $this->kept?->get($name);
         if (is_string($found)) {
+            $this->stands[$size] = true;
+
             return $found;
         }
         if ($this->isLoose) {
             return null;
         }
-        $content = SkinSvg::content($look, $size);
+        $this->stands[$size] = true;
+        $content = SnakeSvg::content($look, $size);
         $this->kept?->put($name, $content);
 
         return $content;
@@ -137,8 +151,11 @@ class Prints
     /** What the drawings of the page stand on: to be printed once, anywhere. */
     public function symbols(): string
     {
-        return $this->symbols === []
+        $common = implode('', array_map(SnakeSvg::common(...), array_keys($this->stands)));
+
+        return $common === ''
             ? ''
-            : '<svg width="0" height="0" style="position:absolute" aria-hidden="true">'.implode('', $this->symbols).'</svg>';
+            : '<svg width="0" height="0" style="position:absolute" aria-hidden="true"><defs>'.$common.'</defs>'.implode('', $this->symbols)
+                .'</svg>';
     }
 }

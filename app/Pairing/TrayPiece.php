@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pairing;
 
+use App\Drawing\SnakeSvg;
 use App\Drawing\TextFit;
 use App\Drawing\Tile;
 use App\Words\OddsWords;
@@ -77,9 +78,9 @@ final readonly class TrayPiece
     public function drawing(): ?float
     {
         $free = $this->tile->height - (48 + 17 * count($this->lines)) - ($this->showsGenes ? 30 : 6) - ($this->sex() === '' ? 0 : 18);
-        $hasRoom = ! $this->row->outcome->isLethal && $this->tile->width > 96 && $free > 18;
+        $hasRoom = ! $this->row->outcome->isLethal && $this->tile->width > 72 && $free > 24;
 
-        return $hasRoom ? round(min($free, ($this->tile->width - 16) * .15), 2) : null;
+        return $hasRoom ? round(min($free, ($this->tile->width - 16) * SnakeSvg::HEIGHT / SnakeSvg::WIDTH), 2) : null;
     }
 
     /** @return array{string, float} the fullest text of the share that fits; that it is a hit is told by its edge as well */

@@ -7,7 +7,7 @@ namespace App\Papers;
 use App\Animals\AnimalPage;
 use App\Clutch\Bench;
 use App\Collection\Opened;
-use App\Drawing\SkinSvg;
+use App\Drawing\SnakeSvg;
 use App\Looks\Gallery;
 use App\Models\Animal;
 use App\Models\Photo;
@@ -58,7 +58,7 @@ class SecondOpinion
     {
         $card = $this->page->card;
 
-        return SkinSvg::full($this->gallery()->ofBelief($card->belief(), $card->days(), $this->animal->id), $card->genotype());
+        return SnakeSvg::alone($this->gallery()->ofBelief($card->belief(), $card->days(), $this->animal->id), $card->genotype());
     }
 
     /** @return list<array{role: string, name: string, genes: string, drawing: string|null}> */
@@ -73,7 +73,7 @@ class SecondOpinion
                 $look = $this->gallery()->ofBelief($card->belief(), LookFacts::ADULT, $parent->id);
                 $parents[] = [
                     'role' => $role, 'name' => $parent->name, 'genes' => $card->genotype(),
-                        'drawing' => SkinSvg::full($look, $card->genotype()),
+                        'drawing' => SnakeSvg::alone($look, $card->genotype(), 'card'),
                 ];
             } elseif ($this->animal->{"{$role}_name"} !== null) {
                 $parents[] = ['role' => $role, 'name' => $this->animal->{"{$role}_name"}, 'genes' => 'of another collection',

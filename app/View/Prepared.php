@@ -51,9 +51,11 @@ use App\Prove\TraitPage;
 use App\Season\TodayPage;
 use App\View\Components\RackLine\RackLine;
 use Closure;
+use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Claim;
 use Destino\Genome\Form;
+use Destino\Genome\Inheritance;
 use Destino\Genome\Locus;
 use Destino\Genome\LookAlike;
 use Destino\Identification\Reading\EyeFit;
@@ -230,7 +232,11 @@ final class Prepared
     private static function ofGenes(): array
     {
         return [
-            'genes.index' => fn (Catalogue $catalogue): array => ['bead' => self::beads($catalogue)],
+            'genes.index' => fn (Catalogue $catalogue): array => [
+                'bead' => self::beads($catalogue),
+                'shown' => fn (Allele $allele): Form => $allele->inheritance === Inheritance::Recessive
+                    ? $catalogue->twoCopies($allele) : $catalogue->oneCopy($allele),
+            ],
             'genes.show' => fn (GenePage $page, GeneSigns $signs): array => [
                 'own' => $signs->of($page->allele), 'together' => $signs->together($page->allele),
                 'first' => self::SIGNS, 'isDescribed' => $signs->isDescribed($page->allele),

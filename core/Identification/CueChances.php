@@ -26,7 +26,16 @@ final class CueChances
     /** Chances are given as whole numbers of so many. */
     private const PARTS = 1_000_000;
 
+    /** Tables that are remembered. */
+    private const TABLES = 60;
+
     private readonly Eye $eye;
+
+    /** @var array<string, bool> whether two forms change each other's look */
+    private array $together = [];
+
+    /** @var array<string, LookTable> by what is possible and which sets count */
+    private array $tables = [];
 
     /** @var array<string, Amounts> by genotype and age */
     private array $amounts = [];
@@ -149,6 +158,23 @@ final class CueChances
         return array_values(array_unique([...array_intersect($ruled, array_keys($possible)), ...$relevance->lociOf($cue->reading)]));
     }
 
+    /**
+     * A table of what an animal that can be no more than this may look like; one for siblings of whom the same is possible.
+     *
+     * @param array<string, list<Form>> $possible forms by locus
+     * @param list<LookAlike> $sets
+     */
+    public function table(array $possible, array $sets): LookTable
+    {
+        $key = self::keyOfPossible($possible).' '.implode(' ', array_map(spl_object_id(...), $sets));
+        if (! isset($this->tables[$key])) {
+            $this->tables = count($this->tables) >= self::TABLES ? [] : $this->tables;
+            $this->tables[$key] = new LookTable($this->catalogue, $possible, $sets);
+        }
+
+        return $this->tables[$key];
+    }
+
     /** @param array<string, list<Form>> $possible forms by locus */
     public static function keyOfPossible(array $possible): string
     {
@@ -223,7 +249,7 @@ final class CueChances
         foreach ($possible as $locus => $forms) {
             foreach ($forms as $form) {
                 foreach ($form->shows === [] ? [] : $members as $member) {
-                    if ($this->looks->changesIn([$member, $form]) !== []) {
+                    if ($this->together["{$member->key()} {$form->key()}"] ??= $this->looks->changesIn([$member, $form]) !== []) {
                         $beside[] = [$locus => $form];
                         break;
                     }

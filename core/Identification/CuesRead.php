@@ -249,7 +249,7 @@ final class CuesRead implements Penetrance
         $before = $this->products(array_diff_key($this->read, [$cue->key => true]));
         $stage = Stage::at($own['days']);
         $states = $this->table()->read(
-            $this->loci[$cue->key], fn (array $forms): array => $this->chances->floats($cue, $forms, $own['days']),
+            "{$cue->key} {$own['days']}", $this->loci[$cue->key], fn (array $forms): array => $this->chances->floats($cue, $forms, $own['days']),
         );
         $mixed = $this->mixed(array_map(static function (array $chances) use ($before, $stage): array {
             $before[$stage->value] = isset($before[$stage->value]) ? self::times($before[$stage->value], $chances) : $chances;
@@ -276,7 +276,7 @@ final class CuesRead implements Penetrance
 
     private function table(): LookTable
     {
-        return $this->table ??= new LookTable($this->chances->catalogue, $this->possible ?? [], $this->sets);
+        return $this->table ??= $this->chances->table($this->possible ?? [], $this->sets);
     }
 
     /**
@@ -288,9 +288,10 @@ final class CuesRead implements Penetrance
         $products = [];
         foreach ($read as $key => $one) {
             $stage = Stage::at($one['days'])->value;
-            [$seen] = $this->table()->read(
-                $this->loci[$key], fn (array $forms): array => [$this->chances->floats($one['cue'], $forms, $one['days'])[$one['state']]],
-            );
+            $seen = $this->table()->read(
+                "{$key} {$one['days']}", $this->loci[$key],
+                fn (array $forms): array => $this->chances->floats($one['cue'], $forms, $one['days']),
+            )[$one['state']];
             $products[$stage] = isset($products[$stage]) ? self::times($products[$stage], $seen) : $seen;
         }
 

@@ -35,7 +35,11 @@ final class LookTable
     /** @var array<string, int> by locus */
     private readonly array $strides;
 
-    private readonly int $size;
+    /** @var array<string, list<list<float>>> what was read, by name */
+    private array $read = [];
+
+    /** @var array<int, array<int, non-empty-list<int>>> by set: where its members stand in the place of each genotype's own */
+    private array $places = [];
 
     /**
      * @param array<string, list<Form>> $possible what the animal may be, at the loci of the table
@@ -52,7 +56,7 @@ final class LookTable
             $strides[$locus] = $stride;
             $stride *= count($own);
         }
-        [$this->forms, $this->digits, $this->strides, $this->size] = [$forms, $digits, $strides, $stride];
+        [$this->forms, $this->digits, $this->strides] = [$forms, $digits, $strides];
     }
 
     /**
@@ -95,25 +99,52 @@ final class LookTable
     /**
      * What is read of a cue, at the loci on which it depends.
      *
+     * @param string $name of what is read: it is worked out once
      * @param list<string> $loci
      * @param Closure(array<string, Form>): list<float> $chances
      * @return list<list<float>> by what is asked for, by genotype
      */
-    public function read(array $loci, Closure $chances): array
+    public function read(string $name, array $loci, Closure $chances): array
+    {
+        return $this->read[$name] ??= $this->readNow($loci, $chances);
+    }
+
+    /**
+     * @param list<string> $loci
+     * @param Closure(array<string, Form>): list<float> $chances
+     * @return list<list<float>>
+     */
+    private function readNow(array $loci, Closure $chances): array
     {
         $known = $table = [];
-        $others = array_diff(array_keys($this->forms), $loci);
-        for ($i = 0; $i < $this->size; $i++) {
-            $key = $i;
-            foreach ($others as $locus) {
-                $key -= $this->digit($i, $locus) * $this->strides[$locus];
-            }
+        foreach ($this->projected($loci) as $key) {
             foreach ($known[$key] ??= $chances($this->formsOf($key)) as $what => $chance) {
                 $table[$what][] = $chance;
             }
         }
 
         return array_values($table);
+    }
+
+    /**
+     * @param list<string> $loci
+     * @return list<int> by genotype: the one that is the same at these loci and wild type elsewhere
+     */
+    private function projected(array $loci): array
+    {
+        $keys = [0];
+        foreach ($this->forms as $locus => $forms) {
+            $step = in_array($locus, $loci, true) ? $this->strides[$locus] : 0;
+            $longer = [];
+            for ($digit = 0; $digit < count($forms); $digit++) {
+                foreach ($keys as $key) {
+                    $longer[] = $key + $digit * $step;
+                }
+            }
+            $keys = $longer;
+        }
+
+        return $keys;
     }
 
     private function digit(int $i, string $locus): int
@@ -143,8 +174,8 @@ final class LookTable
      */
     public function mixed(array $table, string $stage): array
     {
-        foreach ($this->sets as $set) {
-            $table = $set->stage === $stage ? $this->drawn($table, $set) : $table;
+        foreach ($this->sets as $i => $set) {
+            $table = $set->stage === $stage ? $this->drawn($table, $set, $i) : $table;
         }
 
         return $table;
@@ -154,30 +185,37 @@ final class LookTable
      * @param list<float> $table
      * @return list<float>
      */
-    private function drawn(array $table, LookAlike $set): array
+    private function drawn(array $table, LookAlike $set, int $number): array
     {
         $share = $set->evidence === 'reported' ? self::TOLD : self::WELL_KNOWN;
-        $own = [];
+        $all = $this->places[$number] ??= $this->placesOf($set, count($table));
+        $mixed = $table;
+        foreach ($all as $i => $places) {
+            $sum = 0.0;
+            foreach ($places as $place) {
+                $sum += $table[$place];
+            }
+            $mixed[$i] = (1 - $share) * $table[$i] + $share * $sum / count($places);
+        }
+
+        return array_values($mixed);
+    }
+
+    /** @return array<int, non-empty-list<int>> by genotype, those that have a form of the set */
+    private function placesOf(LookAlike $set, int $size): array
+    {
+        $own = $all = [];
         foreach ($this->forms as $locus => $forms) {
             foreach ($forms as $digit => $form) {
                 $set->includes($form) ? $own[$locus][$digit] = $form->locus : null;
             }
         }
-        $mixed = [];
-        foreach ($table as $i => $chance) {
+        for ($i = 0; $i < $size && $own !== []; $i++) {
             $places = $this->places($i, $own);
-            if ($places === []) {
-                $mixed[] = $chance;
-            } else {
-                $sum = 0.0;
-                foreach ($places as $place) {
-                    $sum += $table[$place];
-                }
-                $mixed[] = (1 - $share) * $chance + $share * $sum / count($places);
-            }
+            $places === [] ? null : $all[$i] = $places;
         }
 
-        return $mixed;
+        return $all;
     }
 
     /**

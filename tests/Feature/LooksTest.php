@@ -3,7 +3,7 @@
 namespace Tests\Feature;
 
 use App\Catalogue\CatalogueShelf;
-use App\Drawing\SkinSvg;
+use App\Drawing\SnakeSvg;
 use App\Looks\Gallery;
 use App\Models\Animal;
 use App\Models\Drill;
@@ -20,20 +20,39 @@ class LooksTest extends TestCase
     public function test_the_same_genotype_age_and_seed_are_drawn_the_same_byte_for_byte(): void
     {
         $gallery = fn (): Gallery => new Gallery(app(CatalogueShelf::class));
+        $drawn = fn (string $text, string $size = 'full', int $seed = 0): string => SnakeSvg::alone($gallery()->ofText($text, 1000, $seed), 'x', $size);
         foreach (['Normal', 'Pastel Clown', 'Piebald Yellow Belly'] as $text) {
-            $this->assertSame(SkinSvg::full($gallery()->ofText($text), 'x'), SkinSvg::full($gallery()->ofText($text), 'x'));
+            foreach (['small', 'card', 'full', 'flat'] as $size) {
+                $this->assertSame($drawn($text, $size), $drawn($text, $size));
+            }
         }
-        $this->assertSame(
-            SkinSvg::thumbnail($gallery()->ofText('Pastel Clown'), 'x'), SkinSvg::thumbnail($gallery()->ofText('Clown Pastel'), 'x'),
-            'in whatever order',
-        );
-        $this->assertNotSame(SkinSvg::full($gallery()->ofText('Normal'), 'x'), SkinSvg::full($gallery()->ofText('Normal', 1000, 3), 'x'));
-        foreach (['Normal', 'GHI Mojave', 'Monsoon', 'Super Gravel'] as $text) {
-            $svg = SkinSvg::full($gallery()->ofText($text), $text);
-            $this->assertNotFalse(simplexml_load_string($svg), 'well-formed');
-            $this->assertLessThan(60_000, strlen($svg), $text);
-            $this->assertLessThan(6_000, strlen(SkinSvg::thumbnail($gallery()->ofText($text), $text)), $text);
+        $this->assertSame($drawn('Pastel Clown', 'small'), $drawn('Clown Pastel', 'small'), 'in whatever order');
+        $this->assertNotSame($drawn('Normal'), $drawn('Normal', 'full', 3));
+        $limits = ['small' => 7_000, 'card' => 15_000, 'full' => 40_000, 'flat' => 40_000];
+        foreach (['Normal', 'GHI Mojave', 'Monsoon', 'Super Gravel', 'Super Mojave', 'Pastel Spider', 'Banana Piebald'] as $text) {
+            foreach ($limits as $size => $most) {
+                $this->assertNotFalse(simplexml_load_string($drawn($text, $size)), "{$text} is well-formed");
+                $this->assertLessThan($most, strlen(SnakeSvg::content($gallery()->ofText($text), $size)), "{$text}, {$size}");
+            }
         }
+    }
+
+    public function test_a_drawing_shows_what_the_amounts_say(): void
+    {
+        $gallery = new Gallery(app(CatalogueShelf::class));
+        $fills = function (string $text) use ($gallery): array {
+            preg_match_all('/fill="(#[0-9a-f]{6})"/', SnakeSvg::content($gallery->ofText($text), 'card'), $found);
+
+            return $found[1];
+        };
+        $brightness = fn (string $hex): int => (int) array_sum(array_map(hexdec(...), str_split(substr($hex, 1), 2)));
+        $this->assertLessThan(120, min(array_map($brightness, $fills('Normal'))), 'black on it');
+        $this->assertGreaterThan(600, min(array_map($brightness, array_slice($fills('Super Lesser'), 0, 6))), 'nothing dark');
+        $this->assertContains('#faf7f0', $fills('Piebald'), 'white without pigment');
+        $this->assertNotContains('#faf7f0', $fills('Normal'));
+        $this->assertContains('#7fb4d8', $fills('Super Mojave'), 'blue eyes');
+        $this->assertSame($fills('Lesser'), $fills('Butter'), 'which nobody tells apart');
+        $this->assertNotSame($fills('Pastel'), $fills('Enchi'));
     }
 
     public function test_every_outcome_of_a_pairing_has_its_drawing(): void
@@ -104,7 +123,7 @@ class LooksTest extends TestCase
         $animal = $this->made(['name' => 'Skiff', 'genotype' => 'Clown', 'hatched_on' => '2022-07-01']);
         $this->drawings((string) $this->get('/animals')->assertOk()->getContent());
         $this->get('/animals')->assertOk()->assertSee('<symbol id="skin-0"', false);
-        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('A scheme of the likeliest look');
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('A drawing of the likeliest look');
     }
 
     public function test_genotypes_are_compared_in_words(): void

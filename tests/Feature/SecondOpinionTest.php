@@ -43,7 +43,7 @@ class SecondOpinionTest extends TestCase
             $this->assertStringContainsString($text, $html);
         }
         foreach (['<script>', 'bites', 'neighbour', '1234', '<link', 'src="http', 'href='] as $text) {
-            $this->assertStringNotContainsString($text, $html, 'it stands alone, and tells nothing that is nobody’s business');
+            $this->assertStringNotContainsString($text, str_replace('href="#', '', $html), 'it stands alone, and tells nothing that is nobody’s business');
         }
         $this->assertGreaterThan(2, substr_count($html, '<svg'));
     }

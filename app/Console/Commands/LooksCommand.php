@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Drawing\SkinSvg;
+use App\Drawing\SnakeSvg;
 use App\Looks\ContactSheet;
 use App\Looks\Gallery;
 use App\Looks\LookWords;
+use Destino\Appearance\Look;
 use Destino\Appearance\LookFacts;
 use Destino\Pairing\Asking\QuestionError;
 
@@ -26,6 +27,7 @@ class LooksCommand extends AnswerCommand
         {--seed=1 : other numbers give other individuals of the same genotype; 1 is the typical one}
         {--svg : print the drawing}
         {--small : the drawing as a thumbnail}
+        {--view=lying : the animal as it lies, or its skin laid flat (flat)}
         {--sheet= : write a sheet of all genes, one copy and two, to this file}
         {--school=* : CLAIM=CHOICE for a disputed fact}
         {--json : print one JSON document}';
@@ -50,9 +52,7 @@ class LooksCommand extends AnswerCommand
         $against = $this->option('against') === null ? null : $gallery->ofText((string) $this->option('against'), $days, $seed - 1);
         $words = new LookWords($gallery->facts());
         if ($this->option('svg') || ($this->option('small') && ! $this->option('json'))) {
-            $this->line(
-                $this->option('small') ? SkinSvg::thumbnail($look, $genes) : SkinSvg::full($look, $genes.': '.$words->sentence($look)),
-            );
+            $this->line($this->drawing($look, $genes, $words->sentence($look)));
         } elseif ($this->option('json')) {
             $this->printJson($words->document($look, $genes, $age, $against));
         } else {
@@ -62,6 +62,18 @@ class LooksCommand extends AnswerCommand
                 'How sure: '.$look->sureness->words().($look->hidden === [] ? '.' : '. Hidden in it: '.implode(', ', $look->hidden).'.'),
             );
         }
+    }
+
+    private function drawing(Look $look, string $genes, string $sentence): string
+    {
+        $view = (string) $this->option('view');
+        $isSmall = (bool) $this->option('small');
+
+        return match ($view) {
+            'lying' => SnakeSvg::alone($look, $isSmall ? $genes : "{$genes}: {$sentence}", $isSmall ? 'small' : 'full'),
+            'flat' => SnakeSvg::alone($look, "{$genes}: {$sentence}", 'flat'),
+            default => throw QuestionError::notOneOf('view', $view, ['lying', 'flat']),
+        };
     }
 
     private function sheet(Gallery $gallery, string $file): void

@@ -8,10 +8,14 @@ use App\Catalogue\CatalogueShelf;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSearch;
 use App\Catalogue\GeneSigns;
+use App\Collection\Opened;
 use App\House\House;
 use App\Looks\Gallery;
+use App\Looks\Prints;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Train\Carried;
+use Destino\Genome\Allele;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Locus;
@@ -20,7 +24,7 @@ use Illuminate\Http\Request;
 
 class GeneController extends Controller
 {
-    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house) {}
+    public function __construct(private readonly CatalogueShelf $shelf, private readonly House $house, private readonly Opened $opened) {}
 
     public function index(Request $request): View
     {
@@ -34,11 +38,16 @@ class GeneController extends Controller
             Effect::tryFrom($text('effect')),
         );
 
+        $owned = array_flip((new Carried($this->opened))->alleles());
+        $genes = $search->in($catalogue);
+        usort($genes, fn (Allele $a, Allele $b): int => [isset($owned[$b->key]), $a->name] <=> [isset($owned[$a->key]), $b->name]);
+
         return view('genes.index', [
             'house' => $this->house,
             'catalogue' => $catalogue,
             'search' => $search,
-            'genes' => $search->in($catalogue),
+            'genes' => $genes, 'owned' => $owned,
+            'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept), 'gallery' => $gallery,
             'complexes' => array_filter($catalogue->loci, fn (Locus $locus): bool => $locus->isComplex()),
         ]);
     }

@@ -1,6 +1,6 @@
 /** Choosing or pointing at a cue lifts its place on every drawing of the page, and dims the rest. */
 export function enhance(root) {
-  const drawings = [...document.querySelectorAll('svg.skin')]
+  const drawings = [...document.querySelectorAll('svg.skin:not(.lying)')]
   const bands = { back: [45, 105], flank: [12, 138], 'belly-edge': [2, 148], belly: [2, 148] }
   const lift = (place) => drawings.forEach((drawing) => {
     drawing.querySelector('.lift')?.remove()
@@ -16,6 +16,7 @@ export function enhance(root) {
           : place === 'flank' ? 'M118 14V50H1000V14ZM118 100V136H1000V100Z' : 'M118 2V20H1000V2ZM118 130V148H1000V130Z'
     shade.setAttribute('d', all + hole)
     shade.setAttribute('fill-rule', 'evenodd')
+    shade.setAttribute('transform', 'matrix(1.2 0 0 1.527 0 -.5)')
     drawing.append(shade)
   })
   if (root.dataset.liftNow) lift(root.dataset.liftNow)

@@ -32,7 +32,7 @@
                 name="question-circle"/><span>{{ trim((string) $animal->genes_open) === ''
                 ? 'Nobody said what '.$animal->pronoun().' carries.' : 'Written was “'.$animal->genes_open.'”, which could not be read.' }}
                 State it below, and it counts; until then it is not known, and no plan builds on it.</span></p>@endif
-            <figure class="mb-3">@skin('full', $look, $animal->name.': '.$card->genotype())<figcaption class="soft small">A scheme of the
+            <figure class="mb-3">@snake($look, $animal->name.': '.$card->genotype())<figcaption class="soft small">A drawing of the
                 likeliest look, not of this very animal.
                 <a href="{{ route('looks.compare', ['genes' => [$card->genotype(), 'Normal']]) }}">Compare</a></figcaption></figure>
             <x-beads :beads="$card->beads()" named/>

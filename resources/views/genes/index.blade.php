@@ -22,10 +22,12 @@
         <section class="sheet empty"><p class="answer">No gene fits all of that.</p><p class="soft mb-0">Use fewer words, or
             <a href="{{ route('genes.index') }}">start again</a>.</p></section>
     @endif
-    <ul class="cards">
+    <ul class="cards gene-wall">
         @foreach ($genes as $allele)
             <li><a class="card-link" href="{{ route('genes.show', $allele->key) }}">
+                {!! $prints->loose($gallery->ofForms([$shown($allele)])) !!}
                 <span class="title">{{ $allele->name }} <x-bead :bead="$bead($catalogue->oneCopy($allele))" aria-hidden="true"/></span>
+                @isset($owned[$allele->key])<span><span class="tag">in your collection</span></span>@endisset
                 <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} ·
                     {{ $allele->effect->value }}{{ $catalogue->locus($allele->locus)->isComplex()
                     ? ' · '.$catalogue->locus($allele->locus)->name : '' }}</span>

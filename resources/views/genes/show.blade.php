@@ -41,8 +41,9 @@
                     : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
                 <ul class="plain">
                     @foreach ([$catalogue->oneCopy($allele), $two] as $form)
-                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))@skin('medium', $gallery->ofForms([$form]),
-                            $form->text)@endunless<span class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/>
+                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))<div
+                            class="two-views">@snake($gallery->ofForms([$form]), $form->text, 'card')
+                            @snake($gallery->ofForms([$form]), $form->text.', the skin laid flat', 'flat')</div>@endunless<span class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/>
                             {{ $form->text }}</span>
                             @if ($form->isLethal())<span class="tag dead">does not
                                 live</span>@elseif ($form->viability->value !== 'viable')<span class="tag doubt">viability
@@ -98,7 +99,7 @@
                     <ul class="plain cue-list mt-2" data-module="lift">
                         @foreach (array_slice($own, $first) as $lines)@include('genes.sign', ['lines' => $lines])@endforeach</ul>
                     </details>@endif
-                @if ($together !== [])<h3 class="mt-3">Beside other genes</h3><ul class="plain">@foreach ($together as $one)<li
+                @if ($together !== [])<h3 class="mt-3 mb-1">Beside other genes</h3><ul class="plain">@foreach ($together as $one)<li
                     class="small"><strong>{{ $one['with'] }}</strong>: {{ lcfirst($one['sign']->cue->name) }}
                     {{ $one['sign']->stateName() }} in {{ round(100 * $one['sign']->share) }}&nbsp;%, without it in
                     {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</li>@endforeach</ul>@endif

@@ -34,7 +34,8 @@
         <section class="sheet mt-3 edge-to-edge" aria-label="Side by side">
             @foreach ($comparison->looks() as $i => $look)
                 <figure>
-                    @skin('full', $look, $comparison->texts[$i])
+                    <div class="two-views">@snake($look, $comparison->texts[$i], 'card')
+                    @snake($look, $comparison->texts[$i].', the skin laid flat', 'flat')</div>
                     <figcaption><strong>{{ $comparison->texts[$i] }}</strong>
                         @if ($i === $comparison->first())<span class="soft">the others are held against this one</span>
                         @elseif (($words = $comparison->against($i)) !== [])<span>{{ implode('; ', $words) }}</span>

@@ -20,7 +20,9 @@
     <div class="stack">
         @if ($page->look)
             <section class="sheet"><div class="head"><h2>{{ $page->base === '' ? 'Normal' : $page->base }}</h2><span class="soft small">the
-                base</span></div>@skin('full', $page->look, $page->base === '' ? 'Normal' : $page->base)</section>
+                base</span></div><div
+                class="two-views">@snake($page->look, $page->base === '' ? 'Normal' : $page->base, 'card')
+                @snake($page->look, 'The skin laid flat', 'flat')</div></section>
         @endif
         @if ($page->wishes === [])
             <section class="empty"><p class="answer">Say what should change.</p><p class="soft">For example
@@ -33,7 +35,7 @@
                 <ol class="proposals">
                     @foreach ($page->proposals as $proposal)
                         <li>
-                            @skin('medium', $proposal->look, $page->target($proposal))
+                            @snake($proposal->look, $page->target($proposal), 'card')
                             <div><p class="mb-1"><strong>{{ implode(' + ', array_map(fn ($form) => $form->text,
                                 $proposal->forms)) }}</strong>
                                 @foreach ($proposal->brings as $word)<span class="tag hit">{{ $word }}</span> @endforeach

@@ -61,8 +61,8 @@
 
 @if ($looks !== [])
     <section class="sheet" aria-labelledby="looks-title">
-        <div class="head"><h2 id="looks-title">The likeliest looks</h2><span class="soft small">a scheme of the skin laid flat, as grown
-            animals; the belly edges lie outside</span></div>
+        <div class="head"><h2 id="looks-title">The likeliest looks</h2><span class="soft small">drawn as grown animals; no two are
+            quite alike</span></div>
         <ul class="looks">
             @foreach ($looks as [$row, $look])
                 <li @class(['is-hit' => $row->isHit()])>{!! $prints->medium($look, $row->outcome->label) !!}

@@ -7,7 +7,7 @@
     <figcaption>{{ $photo['words'] }}</figcaption></figure>@endforeach
 <h3>As the keeper’s records have it</h3>
 <p><strong>{{ $card->genotype() }}</strong></p>
-<figure>{!! $of->drawing() !!}<figcaption>A scheme of the likeliest look, the skin laid flat; not of this very animal.</figcaption></figure>
+<figure>{!! $of->drawing() !!}<figcaption>A drawing of the likeliest look, not of this very animal.</figcaption></figure>
 <h3>Parents</h3>
 @forelse ($of->parents() as $parent)
     <p><strong>{{ ucfirst($parent['role']) }}: {{ $parent['name'] }}</strong>, {{ $parent['genes'] }}</p>

@@ -9,7 +9,7 @@
                 at: {{ str_replace('-', ' ', $answered->place) }}.</span>@endif</p>
             @if ($answered->photo)<img class="trainer-photo" src="{{ route('photos.show', $answered->photo) }}"
                 alt="the photograph that was asked about">@endif
-            @foreach ($answered->shown as $shown)<figure class="mb-2">@skin('medium', $shown['look'], $shown['label'])<figcaption
+            @foreach ($answered->shown as $shown)<figure class="mb-2">@snake($shown['look'], $shown['label'], 'flat')<figcaption
                 class="small"><strong>{{ $shown['label'] }}</strong></figcaption></figure>@endforeach
             <form method="post" action="{{ route('train.next') }}" data-module="trainer">@csrf<button class="button main" type="submit"
                 data-next>{{ $question === null ? 'See how it went' : 'Next question' }}</button> <span class="soft small key-hint ms-2">or
@@ -21,14 +21,16 @@
             <p class="answer" id="question">{{ $question->asks }}</p>
             @if ($question->photo)<img class="trainer-photo" src="{{ route('photos.show', $question->photo) }}"
                 alt="the animal that is asked about">@endif
-            @if ($question->look)<figure class="mb-3">@skin('full', $question->look, 'the animal that is asked about')</figure>@endif
+            @if ($question->look)<figure class="mb-3"><div
+                class="two-views">@snake($question->look, 'the animal that is asked about', 'card')
+                @snake($question->look, 'its skin laid flat', 'flat')</div></figure>@endif
             <form method="post" action="{{ route('train.answer') }}" data-module="trainer" aria-labelledby="question">@csrf<input
                 type="hidden" name="at" value="{{ $at }}">
                 <div @class(['choices-large', 'with-looks' => $question->options[0]['look'] !== null])>
                     @foreach ($question->options as $i => $option)
                         <button class="choice-large" type="submit" name="choice" value="{{ $i }}" data-choice="{{ $i + 1 }}"><span
-                            class="key">{{ $i + 1 }}</span>@if ($option['look'])@skin('medium', $option['look'],
-                            $option['label'])@endif<span>{{ ucfirst($option['label']) }}</span></button>
+                            class="key">{{ $i + 1 }}</span>@if ($option['look'])@snake($option['look'],
+                            $option['label'], 'flat')@endif<span>{{ ucfirst($option['label']) }}</span></button>
                     @endforeach
                 </div>
                 <x-field-error id="choice-error" :message="$errors->first('choice')"/>

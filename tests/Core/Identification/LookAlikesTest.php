@@ -34,9 +34,9 @@ final class LookAlikesTest extends TestCase
         $set = new LookAlike(['cinnamon', 'black-pastel'], 'one', 'all', 'Both are dark.', 'established');
         [$cinnamon, $black] = [self::form('cinnamon'), self::form('black-pastel')];
         $table = new LookTable(Shelf::catalogue(), [$cinnamon->locus => [$cinnamon, $black]], [$set]);
-        [$read] = $table->read([$cinnamon->locus], static fn (array $forms): array => [
+        [$read] = $table->read('dark', [$cinnamon->locus], static fn (array $forms): array => [
             match ($forms[$cinnamon->locus]->text ?? '') {
-            'Cinnamon' => 1.0, 'Black Pastel' => 10.0, default => .5
+            'Cinnamon' => 1.0, 'Black Pastel' => 10.0, default => .5,
             },
         ]);
         $mixed = $table->mixed($read, 'all');
@@ -69,7 +69,7 @@ final class LookAlikesTest extends TestCase
 
                 return [$chances[implode(' ', $keys)] ??= $chance->getInt(1, 1000) / 1000];
             };
-            [$read] = $table->read(array_keys($possible), $own);
+            [$read] = $table->read('any', array_keys($possible), $own);
             $mixed = $read;
             foreach (['hatchling', 'growing', 'all'] as $stage) {
                 $mixed = $table->mixed($mixed, $stage);

@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawing;
+
+use Destino\Appearance\Look;
+use Destino\Appearance\Noise;
+use Destino\Appearance\Skin\LightField;
+use Destino\Appearance\Skin\Tones;
+
+/** What lies on the light and the dark of the skin: spots, smudges, flames, stripes, lines, freckles, the belly edge, white. */
+final readonly class SnakeMarks
+{
+    private Noise $noise;
+
+    private bool $isSmall;
+
+    public function __construct(private Look $look, private LightField $field, private Tones $tones, private string $size)
+    {
+        $this->noise = $field->noise();
+        $this->isSmall = $size === 'small';
+    }
+
+    /**
+     * @param callable(float, float): array{float, float, bool} $at a place of the skin in the box
+     * @param callable(string, string, float): string $path
+     * @param callable(list<array{float, float}>): string $line
+     * @param callable(callable(int, int): float, float, string, float): string $area
+     */
+    public function paths(callable $at, callable $path, callable $line, callable $area): string
+    {
+        $draw = static fn (array $places): string => $line(array_map(
+            static fn (array $place): array => array_slice($at($place[0], $place[1]), 0, 2), $places,
+        ));
+
+        return $this->blush($area).$this->spots($at, $draw, $path).$this->flames($at, $draw, $path).$this->stripes($draw, $path)
+            .$this->points($at).$this->edge($at, $draw, $path).$this->white($area);
+    }
+
+    private function blush(callable $area): string
+    {
+        $blush = $this->look->at('blush');
+        if ($blush <= .2) {
+            return '';
+        }
+        $of = fn (int $i, int $j): float => $this->field->values[$i][$j] > -.12 ? -1.0
+            : $this->noise->smooth(1.6 * $this->field->along($i) + 3, 3 * $this->field->around($j)) + .28 * $blush - .25;
+
+        return $area($of, .0, $this->tones->of('smudge'), .5).($this->isSmall ? '' : $area($of, .3, $this->tones->of('smudge', .25), .45));
+    }
+
+    /** Dark spots within the blotches. */
+    private function spots(callable $at, callable $draw, callable $path): string
+    {
+        $d = '';
+        $one = $this->look->at('oneeye') > .4;
+        foreach ($this->field->blotches as $k => [$x, $width, $top, $side, $isFree]) {
+            $count = $one ? ($this->noise->at($k, 61) < .8 ? 1 : 0)
+                : (int) round(1.45 + .75 * $this->look->at('eyes') + 1.2 * ($this->noise->at($k, 62) - .5));
+            for ($n = 0; $n < max(0, min(4, $count)); $n++) {
+                $px = $x + $width * ($count === 1 ? .1 : ($n - ($count - 1) / 2) * .75) + .06 * ($this->noise->at($k * 4 + $n, 63) - .5);
+                $v = $side * ($top + (.5 + .3 * ($this->noise->at($k * 4 + $n, 64) - .5)) * (($isFree > 0 ? .8 : .95) - $top));
+                $size = ($one ? .13 : .065) * (.8 + .5 * $this->noise->at($k * 4 + $n, 65));
+                if ($this->field->value($px, $v) > .18 && $at($px, $v)[2]) {
+                    $d .= $draw($this->oval($px, $v, $size, $size * 1.1, $k * 4 + $n));
+                }
+            }
+        }
+
+        return $path($d, $this->tones->of('dark'), 1.0);
+    }
+
+    /** @return list<array{float, float}> an uneven oval */
+    private function oval(float $x, float $v, float $long, float $wide, int $seed): array
+    {
+        $points = [];
+        for ($i = 0; $i < 7; $i++) {
+            $angle = 2 * M_PI * $i / 7;
+            $reach = .8 + .4 * $this->noise->at($seed, 70 + $i);
+            $points[] = [$x + $long * $reach * cos($angle), $v + $wide * $reach * sin($angle)];
+        }
+
+        return $points;
+    }
+
+    private function flames(callable $at, callable $draw, callable $path): string
+    {
+        $amount = $this->look->at('flames');
+        $tears = $this->look->at('tears');
+        $wide = $narrow = '';
+        foreach ($this->field->blotches as $k => [$x, $width, , $side]) {
+            $gap = $x + .5;
+            if ($amount > .15 && $this->noise->at($k, 81) < .35 + .5 * $amount && $this->field->value($gap, $side * .75) < 0) {
+                $high = .16 + .2 * $amount * (.7 + .6 * $this->noise->at($k, 82));
+                $broad = .1 + .04 * $amount;
+                $lean = .1 * ($this->noise->at($k, 83) - .5);
+                foreach ([[1.0, &$wide], [.6, &$narrow]] as [$scale, &$d]) {
+                    $d .= $draw([
+                        [$gap - $broad * $scale, $side * .97], [$gap - $broad * .6 * $scale, $side * (.97 - $high * .5 * $scale)],
+                        [$gap + $lean - .02, $side * (.97 - $high * $scale)], [$gap + $lean + .02, $side * (.97 - $high * $scale)],
+                        [$gap + $broad * .6 * $scale, $side * (.97 - $high * .5 * $scale)], [$gap + $broad * $scale, $side * .97],
+                    ]);
+                }
+                unset($d);
+            }
+            if ($tears > .3 && $this->noise->at($k, 85) < .55) {
+                $narrow .= $draw([[$x, $side * .5], [$x + .05, $side * .68], [$x, $side * .8], [$x - .05, $side * .68]]);
+            }
+        }
+        $fill = $this->look->at('flamered') > .5 ? '#d9762f' : $this->tones->of('flame');
+
+        return $path($wide, $fill, .5).$path($narrow, $fill, .8);
+    }
+
+    private function stripes(callable $draw, callable $path): string
+    {
+        $look = $this->look;
+        $last = $this->field->along($this->field->columns - 1);
+        $ribbon = function (float $v, float $half, float $gaps, int $seed) use ($draw, $last): string {
+            $d = '';
+            $upper = $lower = [];
+            for ($x = .2; $x <= $last; $x += .25) {
+                $isGap = $this->noise->smooth(.7 * $x + $seed, 2.0 + $seed) > 1 - $gaps;
+                $wave = $v + .02 * $this->noise->smooth(.9 * $x, $seed + .5);
+                $own = $half * (.75 + .5 * $this->noise->at((int) ($x * 4), $seed));
+                if ($isGap) {
+                    $d .= count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '';
+                    $upper = $lower = [];
+                } else {
+                    $upper[] = [$x, $wave - $own];
+                    $lower[] = [$x, $wave + $own];
+                }
+            }
+
+            return $d.(count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '');
+        };
+        $paths = '';
+        $stripe = $look->at('dorsal_stripe');
+        if ($stripe > .3) {
+            $half = .03 + .04 * $stripe;
+            $gaps = max(0.0, 1.1 - $stripe) + .5 * max(0.0, $look->at('dashed'));
+            $paths .= $stripe > 1.2 ? $path($ribbon(0.0, $half + .07, 0.0, 3), $this->tones->of('dark'), 1.0) : '';
+            $paths .= $path($ribbon(0.0, $half, min(.8, $gaps), 5), $this->tones->of('light', .25), 1.0);
+        }
+        foreach ([.15, .47] as $i => $v) {
+            if ($look->at('lines') > .2) {
+                $half = .014 + .011 * $look->at('lines');
+                $paths .= $path($ribbon($v, $half, .25, 11 + $i).$ribbon(-$v, $half, .25, 13 + $i), $this->tones->of('dark'), 1.0);
+            }
+        }
+        if ($look->at('backlines') > .4) {
+            $half = .012 * $look->at('backlines');
+            $paths .= $path($ribbon(.17, $half, .1, 17).$ribbon(-.17, $half, .1, 19), $this->tones->of('dark'), 1.0);
+        }
+        if ($look->at('sideline') > .2) {
+            $paths .= $path($ribbon(.5, .03, .2, 21).$ribbon(-.5, .03, .2, 23), $this->tones->of('dark'), 1.0);
+        }
+        if ($look->at('web') > .2) {
+            $paths .= $path($this->threads($draw), $this->tones->of('dark'), 1.0);
+        }
+
+        return $paths;
+    }
+
+    /** Threads across the flanks, tapering towards the belly. */
+    private function threads(callable $draw): string
+    {
+        $d = '';
+        foreach ($this->field->blotches as $k => [$x, , , $side]) {
+            if ($this->noise->at($k, 91) < .25) {
+                continue;
+            }
+            $end = .5 + .35 * $this->noise->at($k, 92);
+            $lean = .35 * ($this->noise->at($k, 93) - .5);
+            $left = $right = [];
+            for ($i = 0; $i <= 6; $i++) {
+                $t = .12 + ($end - .12) * $i / 6;
+                $at = $x + .5 + $lean * $i / 6 + .05 * $this->noise->smooth($k * 3.1 + $i * .5, 4.0);
+                $half = .035 * (1 - .8 * $i / 6);
+                $left[] = [$at - $half, $side * $t];
+                $right[] = [$at + $half, $side * $t];
+            }
+            $d .= $draw([...$left, ...array_reverse($right)]);
+        }
+
+        return $d;
+    }
+
+    /** Specks and freckles: points with round caps. */
+    private function points(callable $at): string
+    {
+        $freckles = max(0.0, $this->look->at('freckles'));
+        $fine = max(0.0, $this->look->at('fine'));
+        $d = '';
+        $count = (int) round(($this->isSmall ? 14 : 34) * $freckles + ($this->isSmall ? 16 : 40) * $fine);
+        $last = $this->field->along($this->field->columns - 1);
+        for ($k = 0; $k < $count; $k++) {
+            [$x, $y, $isSeen] = $at($last * $this->noise->at($k, 101), 1.7 * ($this->noise->at($k, 102) - .5));
+            $d .= $isSeen ? 'M'.round($x * $this->scale()).' '.round($y * $this->scale()).'h0' : '';
+        }
+
+        $colour = $freckles > 0 ? '#2a221c' : $this->tones->of('dark');
+
+        return $d === '' ? '' : '<path fill="none" stroke="'.$colour.'" stroke-linecap="round" stroke-width="'.round(4.2 * $this->scale(), 1).'" opacity=".85" d="'.$d.'"/>';
+    }
+
+    private function scale(): float
+    {
+        return SnakeSvg::unit($this->size);
+    }
+
+    /** The edge of the belly: checks, notches, or the dark marks of a normal. */
+    private function edge(callable $at, callable $draw, callable $path): string
+    {
+        $checks = max(0.0, $this->look->at('checks'));
+        $clear = $this->look->at('belly_clear');
+        if ($this->isSmall && $checks < .5 || $this->look->at('fade') > 2) {
+            return '';
+        }
+        $d = '';
+        $last = $this->field->along($this->field->columns - 1);
+        $step = $checks > .4 ? .24 : .5;
+        foreach ([-1, 1] as $side) {
+            for ($k = 0, $x = .3; $x < $last - .4; $x += $step, $k++) {
+                $isDark = $checks > .4 ? $k % 2 === 0 : $this->noise->at($k, 110 + $side) > .45 + .2 * $clear;
+                if ($isDark && $at($x, $side * .95)[2]) {
+                    $half = $checks > .4 ? $step * .48 : .14;
+                    $from = $checks > .4 ? .99 - .045 * (1 + .6 * $checks) : .93;
+                    $d .= $draw([
+                        [$x - $half, $side * $from], [$x + $half, $side * $from], [$x + $half, $side * 1.0], [$x - $half, $side * 1.0],
+                    ]);
+                }
+            }
+        }
+
+        return $path($d, $this->tones->of('dark'), .9);
+    }
+
+    private function white(callable $area): string
+    {
+        $white = $this->look->at('white_area');
+        $spatter = $this->look->at('spatter');
+        $patch = $this->look->at('yellowpatch');
+        $paths = '';
+        if ($patch > .2) {
+            $yellow = fn (int $i, int $j): float => .14 * $patch
+                + $this->noise->smooth(1.4 * $this->field->along($i) + 71, 2.6 * $this->field->around($j));
+            $paths .= $area($yellow, .72, '#e9c66a', .9);
+        }
+        if ($white > .2 || $spatter > .2) {
+            $jagged = max(0.0, $this->look->at('patchjagged'));
+            $of = function (int $i, int $j) use ($white, $spatter, $jagged): float {
+                [$x, $v] = [$this->field->along($i), $this->field->around($j)];
+                $f = $white > .2
+                    ? .95 * $this->noise->smooth(.32 * $x + 41, .5 * $v + 7) + .35 * $this->noise->smooth(.9 * $x, 1.4 * $v + 3)
+                        + .42 * $white - .72 - .9 * max(0.0, 1 - $x / 1.4)
+                    : -1.0;
+                if ($spatter > .2) {
+                    $f = max($f, abs($v) - 1.02 + .2 * $spatter + .3 * $this->noise->smooth(1.1 * $x + 13, 3 * $v));
+                }
+
+                return $f + $jagged * .22 * ($this->noise->at($i, $j + 40) - .5);
+            };
+            $paths .= $area($of, 0.0, '#faf7f0', 1.0);
+        }
+
+        return $paths;
+    }
+}
