@@ -58,7 +58,7 @@ final class GeneSigns
         };
     }
 
-    /** @return list<array{with: string, sign: Sign}> what is seen of it beside another gene and of neither alone, the clearest of each */
+    /** @return list<array{with: string, forms: list<Form>, sign: Sign}> what is seen of it beside another gene and of neither alone, the clearest of each */
     public function together(Allele $allele): array
     {
         $own = $this->formsOf($allele)[0];
@@ -72,7 +72,7 @@ final class GeneSigns
             $alone = $this->shares($this->signs->of([$own]) + $this->signs->of([$other]));
             foreach ($this->signs->of([$own, $other], [$own]) as $sign) {
                 if (! isset($alone["{$sign->cue->key} {$sign->state}"])) {
-                    $lines[] = ['with' => $other->text, 'sign' => $sign];
+                    $lines[] = ['with' => $other->text, 'forms' => [$own, $other], 'sign' => $sign];
                     break;
                 }
             }

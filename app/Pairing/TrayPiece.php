@@ -12,6 +12,9 @@ use App\Words\OddsWords;
 /** One piece of the tray: an outcome in a tile of a given size, with what of it can be read there. */
 final readonly class TrayPiece
 {
+    /** Width up to which marks of genes leave their room to a drawing. */
+    private const NARROW = 140;
+
     /** What the edges of a tile take on both sides together. */
     private const EDGES = 20.0;
 
@@ -27,8 +30,10 @@ final readonly class TrayPiece
 
     public function __construct(public OutcomeRow $row, public Tile $tile)
     {
-        $this->showsGenes = $row->marks !== [] && $this->tile->width > 60 && $this->tile->height > 112;
-        $most = (int) floor(($this->tile->height - ($this->showsGenes ? 66 : 40)) / 17);
+        $isNarrow = $this->tile->width <= self::NARROW && ! $row->outcome->isLethal; // a drawing says more there than marks
+        $this->showsGenes = $row->marks !== [] && $this->tile->width > 60 && $this->tile->height > 112 && ! $isNarrow;
+        $fit = (int) floor(($this->tile->height - ($this->showsGenes ? 66 : 40)) / 17);
+        $most = $isNarrow && $this->tile->height > 100 ? min(2, $fit) : $fit;
         $this->lines = TextFit::lines($row->outcome->label, $this->tile->width - self::EDGES, 14, $most);
         [$this->share, $this->size] = $this->shareThatFits();
     }

@@ -7,6 +7,7 @@ namespace App\View;
 use App\Backup\Vault;
 use App\Catalogue\GenePage;
 use App\Catalogue\GeneSigns;
+use App\Catalogue\GeneStrip;
 use App\Clutch\Bench;
 use App\Clutch\ClutchPage;
 use App\Clutch\EggTray;
@@ -238,7 +239,7 @@ final class Prepared
                     ? $catalogue->twoCopies($allele) : $catalogue->oneCopy($allele),
             ],
             'genes.show' => fn (GenePage $page, GeneSigns $signs): array => [
-                'own' => $signs->of($page->allele), 'together' => $signs->together($page->allele),
+                'strip' => (new GeneStrip($page, $signs))->pictures(), 'own' => $signs->of($page->allele), 'together' => $signs->together($page->allele),
                 'first' => self::SIGNS, 'isDescribed' => $signs->isDescribed($page->allele),
                 'apart' => fn (LookAlike $set): string => $signs->wordsOn($set, $page->allele),
                 'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies,

@@ -61,7 +61,7 @@ class GeneController extends Controller
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
-            'signs' => new GeneSigns($this->shelf),
+            'signs' => new GeneSigns($this->shelf), 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept),
         ]);
     }
 

@@ -203,7 +203,7 @@ final class LightField
         $amount = $of['pattern_amount'];
         $f -= ($amount < 0 && $of['banding'] > 0 ? .62 : 1.0) * .25 * $amount + .7 * max(0.0, $amount - 2.2);
         if ($amount < -1.8) {
-            $f += .8 * (-1.8 - $amount);
+            $f += 1.5 * (-1.8 - $amount);
         }
         if ($of['back'] !== 0.0) {
             $f -= ($of['back'] > 0 ? .8 : .5) * $of['back'] * max(0.0, 1 - $t / .44);

@@ -1,6 +1,13 @@
 <x-station :title="$allele->name" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
     <x-slot:actions><a class="button" href="{{ route('pair', ['sire' => $catalogue->oneCopy($allele)->text, 'dam' => 'Normal']) }}"><x-icon
         name="grid-3x3"/>Pair it with a normal</a></x-slot:actions>
+    <ul class="gene-strip" aria-label="{{ $allele->name }} at a glance">
+        @foreach ($strip as $picture)
+            <li><a href="{{ route('pair', ['target' => $picture['label'] === 'Normal' ? null : $picture['label']]) }}">
+                {!! $prints->loose($gallery->ofForms($picture['forms'])) !!}<strong>{{ $picture['label'] }}</strong>
+                <span class="soft small">{{ $picture['says'] }}</span></a></li>
+        @endforeach
+    </ul>
     <div class="two">
         <div class="stack">
             <section class="sheet">
@@ -40,10 +47,11 @@
                     ['genes' => array_values(array_filter(['Normal', $catalogue->oneCopy($allele)->kind->name === 'Het' ? null
                     : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
                 <ul class="plain">
-                    @foreach ([$catalogue->oneCopy($allele), $two] as $form)
-                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))<div
-                            class="two-views">@snake($gallery->ofForms([$form]), $form->text, 'card')
-                            @snake($gallery->ofForms([$form]), $form->text.', the skin laid flat', 'flat')</div>@endunless<span class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/>
+                    @foreach ($catalogue->oneCopy($allele)->kind->name === 'Het' ? [$two, $catalogue->oneCopy($allele)]
+                        : [$catalogue->oneCopy($allele), $two] as $form)
+                        <li>@unless ($form->isLethal() || ($form->kind->name === 'Het'))@snake($gallery->ofForms([$form]),
+                            $form->text.', the skin laid flat', 'flat')@endunless<span
+                            class="named-bead"><x-bead :bead="$bead($form)" class="large" aria-hidden="true"/>
                             {{ $form->text }}</span>
                             @if ($form->isLethal())<span class="tag dead">does not
                                 live</span>@elseif ($form->viability->value !== 'viable')<span class="tag doubt">viability
