@@ -34,6 +34,9 @@ final readonly class SnakeHead
 
     private const SNOUT = [[.1, .14], [.15, .2], [.2, .16], [.15, .1]];
 
+    /** Of a band that turns down by the eye. */
+    private const DROP = [[.24, .5], [.42, .5], [.46, .74], [.4, .92], [.3, .92], [.28, .7]];
+
     private const NECK = [[.85, 0], [1.0, .16], [1.16, .1]];
 
     public function __construct(private Look $look, private Tones $tones, private string $size) {}
@@ -45,12 +48,15 @@ final readonly class SnakeHead
      */
     public function paths(callable $at, callable $line, callable $path): string
     {
-        $shape = static fn (array $places): string => $line(array_map(static fn (array $place): array => $at($place[0], $place[1]), $places));
+        $shape = static fn (array $places): string => $line(
+            array_map(static fn (array $place): array => $at($place[0], $place[1]), $places),
+        );
         $both = static fn (array $places): string => $shape($places).$shape(self::other($places));
         $round = static fn (array $half): string => $shape([...$half, ...array_reverse(self::other($half))]);
 
         return $path($shape(self::WHOLE), $this->tones->of('light'), 1.0).$path($both(self::LIP), $this->tones->of('belly'), 1.0)
             .$path($both(self::MASK), $this->tones->of('dark'), 1.0).$path($both($this->band()), $this->tones->of('light', .25), 1.0)
+            .($this->look->at('eyedrop') > .4 ? $path($both(self::DROP), $this->tones->of('light', .25), 1.0) : '')
             .$this->top($round, $path).($this->size === 'small' ? '' : $this->fine($both, $round, $path));
     }
 
@@ -69,7 +75,8 @@ final readonly class SnakeHead
         $wide = .06 * $this->look->at('eyeband');
 
         return [
-            [.02, .4], [.2, .42], [.5, .4], [.8, .36 - $wide], [1.2, .36 - $wide], [1.2, .52 + $wide], [.8, .54 + $wide], [.5, .52], [.2, .5],
+            [.02, .4], [.2, .42], [.5, .4], [.8, .36 - $wide], [1.2, .36 - $wide],
+            [1.2, .52 + $wide], [.8, .54 + $wide], [.5, .52], [.2, .5],
         ];
     }
 
@@ -84,6 +91,7 @@ final readonly class SnakeHead
             $paths .= $path($round(self::STAMP), $fill, $opacity);
         }
         $paths .= $blush > .3 ? $path($round(self::CROWN), $this->tones->of('light', .35), min(.85, .3 * $blush)) : '';
+        $paths .= $blush < -.4 ? $path($round(self::CROWN), $this->tones->of('deep'), min(.9, .6 * -$blush)) : '';
         $grey = $look->at('crowngrey');
         $paths .= $grey > .2 ? $path($round(self::GREY), '#8f9296', min(.8, .8 * $grey ** 2)) : '';
         $paths .= $look->at('crownpatch') > .3 ? $path($round(self::FIGURE), $this->tones->of('light'), 1.0) : '';
@@ -95,8 +103,12 @@ final readonly class SnakeHead
     {
         $snout = $this->look->at('snout');
 
+        $neck = $this->look->at('neck');
+        $bare = $this->look->at('bare');
+
         return ($snout > .3 ? $path($both(self::SNOUT), $this->tones->of('light', .3), min(1.0, .6 * $snout)) : '')
-            .($this->look->at('neck') > .8 ? $path($round(self::NECK), $this->tones->of('light'), .9) : '');
+            .($neck > .8 ? $path($round(self::NECK), $this->tones->of('light'), min(1.0, .35 * $neck)) : '')
+            .($bare > .5 ? $path($round(self::CROWN), '#e6c3b2', min(.8, .4 * $bare)) : '');
     }
 
     /** @return array{string, string} colours of the iris and of the pupil */
@@ -108,6 +120,7 @@ final readonly class SnakeHead
             $look->at('blueeye') > .5 => ['#7fb4d8', '#16304a'],
             $red > .8 => ['#d98a86', '#a51f2d'],
             $red > .45 => ['#a8645c', '#5a1620'],
+            $red > .25 => ['#4a3823', '#4a1218'],
             $look->at('yellow') < -2.2 && $look->at('orange_red') < -1.5 => ['#8f9296', '#0b0b0b'],
             $look->at('irisgreen') > .6 => ['#8a8a4a', '#0b0b0b'],
             $look->at('irispale') > .6 => ['#a58757', '#0b0b0b'],

@@ -35,7 +35,8 @@ final readonly class SnakeMarks
         ));
 
         return $this->blush($area).$this->spots($at, $draw, $path).$this->flames($at, $draw, $path).$this->stripes($draw, $path)
-            .$this->points($at).$this->edge($at, $draw, $path).$this->white($area);
+            .$this->row($draw, $path).$this->points($at).$this->edge($at, $draw, $path).$this->notches($at, $draw, $path)
+            .$this->white($area);
     }
 
     private function blush(callable $area): string
@@ -156,11 +157,55 @@ final readonly class SnakeMarks
         if ($look->at('sideline') > .2) {
             $paths .= $path($ribbon(.5, .03, .2, 21).$ribbon(-.5, .03, .2, 23), $this->tones->of('dark'), 1.0);
         }
+        if ($look->at('fused') > .5) {
+            $half = .05 + .04 * $look->at('fused');
+            $paths .= $path($ribbon(.55, $half, 0.0, 25).$ribbon(-.55, $half, 0.0, 27), $this->tones->of('light'), 1.0);
+        }
         if ($look->at('web') > .2) {
             $paths .= $path($this->threads($draw), $this->tones->of('dark'), 1.0);
         }
 
         return $paths;
+    }
+
+    /** Dots along the spine, and a stripe that runs onto the tail. */
+    private function row(callable $draw, callable $path): string
+    {
+        $last = $this->field->along($this->field->columns - 1);
+        $dots = $this->look->at('dots');
+        $d = '';
+        for ($k = 0, $x = .6; $dots > .4 && $x < $last - 1; $x += .42, $k++) {
+            $d .= $draw($this->oval($x, .02 * ($this->noise->at($k, 95) - .5), .05 + .03 * $dots, .03 + .015 * $dots, $k));
+        }
+        $stripe = $this->look->at('tailstripe');
+        if ($stripe > .3) {
+            $half = .03 + .03 * $stripe;
+            $d .= $draw([[.72 * $last, 0], [.78 * $last, $half], [$last, $half], [$last, -$half], [.78 * $last, -$half]]);
+        }
+
+        return $path($d, $this->tones->of('light', .2), 1.0);
+    }
+
+    /** Rounded white notches along the belly. */
+    private function notches(callable $at, callable $draw, callable $path): string
+    {
+        $amount = $this->look->at('notches');
+        $last = $this->field->along($this->field->columns - 1);
+        $d = '';
+        foreach ($amount > .3 ? [-1, 1] : [] as $side) {
+            for ($x = .5; $x < $last - .6; $x += .5) {
+                if ($at($x, $side * .95)[2]) {
+                    $half = .1 + .04 * $amount;
+                    $top = .98 - .08 - .04 * $amount;
+                    $d .= $draw([
+                        [$x - $half, $side * 1.0], [$x - .8 * $half, $side * ($top + .03)], [$x, $side * $top],
+                        [$x + .8 * $half, $side * ($top + .03)], [$x + $half, $side * 1.0],
+                    ]);
+                }
+            }
+        }
+
+        return $path($d, '#faf7f0', 1.0);
     }
 
     /** Threads across the flanks, tapering towards the belly. */
@@ -196,13 +241,18 @@ final readonly class SnakeMarks
         $count = (int) round(($this->isSmall ? 14 : 34) * $freckles + ($this->isSmall ? 16 : 40) * $fine);
         $last = $this->field->along($this->field->columns - 1);
         for ($k = 0; $k < $count; $k++) {
-            [$x, $y, $isSeen] = $at($last * $this->noise->at($k, 101), 1.7 * ($this->noise->at($k, 102) - .5));
+            $n = $this->look->at('grouped') > .5 ? intdiv($k, 4) : $k; // in groups of a few, or one by one
+            [$x, $y, $isSeen] = $at(
+                $last * $this->noise->at($n, 101) + ($n === $k ? 0.0 : .22 * ($this->noise->at($k, 103) - .5)),
+                1.7 * ($this->noise->at($n, 102) - .5) + ($n === $k ? 0.0 : .12 * ($this->noise->at($k, 104) - .5)),
+            );
             $d .= $isSeen ? 'M'.round($x * $this->scale()).' '.round($y * $this->scale()).'h0' : '';
         }
 
         $colour = $freckles > 0 ? '#2a221c' : $this->tones->of('dark');
 
-        return $d === '' ? '' : '<path fill="none" stroke="'.$colour.'" stroke-linecap="round" stroke-width="'.round(4.2 * $this->scale(), 1).'" opacity=".85" d="'.$d.'"/>';
+        return $d === '' ? '' : '<path fill="none" stroke="'.$colour.'" stroke-linecap="round" stroke-width="'
+            .round(4.2 * $this->scale(), 1).'" opacity=".85" d="'.$d.'"/>';
     }
 
     private function scale(): float

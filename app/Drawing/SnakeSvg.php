@@ -12,7 +12,8 @@ use Destino\Appearance\Skin\Tones;
 
 /**
  * A look as SVG: the whole animal, lying in three bends, or its skin laid flat. All of it is made on the skin, in places along and
- * around the body, and put into the picture last; outline, light and texture are the same of all drawings of a size and stand once on a page.
+ * around the body, and put into the picture last; outline, light and texture are the same of all drawings of a size and stand once
+ * on a page.
  */
 final class SnakeSvg
 {
@@ -125,12 +126,13 @@ final class SnakeSvg
             .'<path id="lie-middle-'.$size.'" d="'.$middle.'" stroke-linecap="round"/>'
             .'<g id="lie-light-'.$size.'"><g clip-path="url(#lie-'.$size.')" fill="none">'
             .'<g stroke="#000" stroke-opacity="'.$dark.'">'.$shade.'</g>'
-            .'<g stroke="#fff" stroke-opacity="'.$white.'" transform="translate('.$moved.')">'.$light.'</g></g><path class="skin-edge" fill="none" d="'.$outline.'"/></g>';
+            .'<g stroke="#fff" stroke-opacity="'.$white.'" transform="translate('.$moved.')">'.$light.'</g></g>'
+            .'<path class="skin-edge" fill="none" d="'.$outline.'"/></g>';
     }
 
     private function layers(): string
     {
-        $paths = '<path fill="'.$this->tones->of('belly').'" d="M0 0H2000V1000H0z"/>';
+        $paths = '<path fill="'.$this->tones->belly($this->look->at('bellytint')).'" d="M0 0H2000V1000H0z"/>';
         foreach ($this->size === 'small' ? [[.94, 'flank', 0.0], [.7, 'light', 0.0]]
             : [[.94, 'flank', 0.0], [.8, 'flank', .5], [.64, 'light', 0.0]] as [$v, $part, $share]) {
             $fill = $share > 0 ? $this->tones->between($part, 'light', $share) : $this->tones->of($part);
@@ -223,8 +225,8 @@ final class SnakeSvg
             $size = ($isSeen ? 7.5 : 4.5) * $this->unit;
             [$x, $y] = [round($x * $this->unit, 1), round($y * $this->unit, 1)];
             $place = fn (float $dx, float $dy): string => 'cx="'.round($x + $dx, 1).'" cy="'.round($y + $dy, 1).'"';
-            $paths .= '<circle '.$place(0, 0).' r="'.round($size, 1).'" fill="'.$iris[0].'" stroke="#1a1611" stroke-opacity=".5" stroke-width="'
-                .round(1.2 * $this->unit, 1).'"/>';
+            $paths .= '<circle '.$place(0, 0).' r="'.round($size, 1).'" fill="'.$iris[0]
+                .'" stroke="#1a1611" stroke-opacity=".5" stroke-width="'.round(1.2 * $this->unit, 1).'"/>';
             if ($isSeen && $this->size !== 'small') {
                 $paths .= '<ellipse '.$place(0, 0).' rx="'.round($size * .34, 1).'" ry="'.round($size * .78, 1).'" fill="'.$iris[1].'"/>'
                     .'<circle '.$place(-$size * .3, -$size * .4).' r="'.round($size * .2, 1).'" fill="#fff" opacity=".85"/>';

@@ -55,6 +55,24 @@ class LooksTest extends TestCase
         $this->assertNotSame($fills('Pastel'), $fills('Enchi'));
     }
 
+    /** States of a cue that the eye tells apart are not drawn alike, but for those that a drawing of this size cannot hold. */
+    public function test_states_of_a_cue_are_drawn_apart(): void
+    {
+        $alike = [];
+        foreach (app(CatalogueShelf::class)->shipped()['cues'] as $cue) {
+            $drawn = [];
+            foreach ($cue['states'] as $state) {
+                $amounts = $state['picture']['amounts'] ?? null;
+                if ($amounts !== null && ! isset($amounts['before']) && ! isset($state['picture']['draw'])) {
+                    $look = new \Destino\Appearance\Look($amounts, [], \Destino\Appearance\Sureness::Known, [], 1000, 0);
+                    $drawn[SnakeSvg::content($look, 'flat')][] = "{$cue['key']}: {$state['name']}";
+                }
+            }
+            $alike = [...$alike, ...array_values(array_filter($drawn, fn (array $same): bool => count($same) > 1))];
+        }
+        $this->assertSame([['body-scales: normal', 'body-scales: small']], $alike);
+    }
+
     public function test_every_outcome_of_a_pairing_has_its_drawing(): void
     {
         $ask = '/pair?sire=Pastel+Enchi&dam=Mojave+het+Clown&target=Pastel+Mojave';

@@ -39,11 +39,14 @@ final class LightField
 
     private readonly float $loose;
 
+    private readonly float $pinch;
+
     public function __construct(
         private readonly Look $look, private readonly int $count, public readonly int $columns, public readonly int $rows,
     ) {
         $this->noise = Noise::of($look->seed + 1);
         $this->loose = (1 - min(1.0, max(0.0, $look->at('regular')))) * max(.25, 1 - .45 * max(0.0, $look->at('banding')));
+        $this->pinch = min(.75, .6 * max(0.0, $look->at('waist')));
         $this->values = array_fill(0, $columns, array_fill(0, $rows, self::GROUND));
         $this->bend();
         $this->lay();
@@ -136,7 +139,9 @@ final class LightField
     {
         foreach ($this->box($x, $long + .3) as $i) {
             for ($j = 0; $j < $this->rows; $j++) {
-                $value = $peak * (1 - hypot(($this->x[$i][$j] - $x) / $long, ($this->v[$i][$j] - $v) / $wide));
+                $dx = ($this->x[$i][$j] - $x) / $long;
+                $own = $wide * (1 - $this->pinch * max(0.0, 1 - 2 * abs($dx))); // marks pinched in the middle
+                $value = $peak * (1 - hypot($dx, ($this->v[$i][$j] - $v) / $own));
                 $value > -.3 ? $this->join($i, $j, $value) : null;
             }
         }

@@ -76,6 +76,14 @@ final class Tones
         );
     }
 
+    /** The belly, yellow to orange with more of its tint. */
+    public function belly(float $tint): string
+    {
+        $tint = max(0.0, min(2.0, $tint)) * $this->left;
+
+        return self::mixed(.02 * $this->dusk, .1 * $this->yellow + .22 * $tint, .04 * $this->red + .06 * $tint ** 2, 0.0, $this->brown);
+    }
+
     /** Part of the way from one part to another. */
     public function between(string $one, string $other, float $share): string
     {
