@@ -149,6 +149,8 @@ Route::get('/genes/compare', [LooksController::class, 'compare'])->name('looks.c
 Route::get('/genes/design', [LooksController::class, 'design'])->name('looks.design');
 Route::get('/genes/drawing.svg', [LooksController::class, 'drawing'])->name('looks.drawing');
 Route::get('/genes/confusions', [LooksController::class, 'confusions'])->name('looks.confusions');
+Route::get('/genes/states/{cue}/{state}.svg', [LooksController::class, 'state'])->name('looks.state')
+    ->where('cue', '[a-z-]+')->where('state', '[0-9]{1,2}');
 Route::get('/genes/counts', [LooksController::class, 'counts'])->name('looks.counts');
 Route::get('/genes/train', [TrainController::class, 'show'])->name('train');
 Route::post('/genes/train', [TrainController::class, 'answer'])->name('train.answer');

@@ -21,6 +21,9 @@ final class SnakeSvg
 
     public const HEIGHT = 400;
 
+    /** Blotches along the body in the measure of crops. */
+    private const CROP = 15;
+
     /** Width and height of the skin laid flat. */
     public const FLAT = [1000, 190];
 
@@ -82,6 +85,33 @@ final class SnakeSvg
         return str_replace(
             'class="skin-edge"', 'class="skin-edge" stroke="#8c8677" stroke-opacity=".6" stroke-width="1.6"',
             self::framed('<defs>'.self::common($size).'</defs>'.$content, '', $size),
+        );
+    }
+
+    /**
+     * A part of the skin laid flat, cut out: for one state of one cue.
+     *
+     * @param array{map: string, x?: array{float, float}, v?: array{float, float}, box?: array{float, float, float, float}} $crop of
+     *     the skin in blotches from the neck and around it, or of the head in its own measure of 108 by 64
+     */
+    public static function closeUp(Look $look, array $crop): string
+    {
+        [, $girth, $head, , , $unit] = self::SIZES['flat'];
+        [$left, $middle, $half] = [14.0, self::FLAT[1] / 2, $girth * .66 / 32];
+        if ($crop['map'] === 'head') {
+            [$x, $y, $width, $height] = $crop['box'] ?? [0.0, -32.0, 108.0, 64.0];
+            $box = [$left + $x / 108 * $head, $middle + $y * $half, $width / 108 * $head, $height * $half];
+        } else {
+            [[$from, $to], [$top, $bottom]] = [$crop['x'] ?? [5.0, 9.0], $crop['v'] ?? [-1.0, 1.0]];
+            $along = fn (float $x): float => $left + $head + $x / self::CROP * (self::FLAT[0] - 26 - $head);
+            $box = [$along($from), $middle + $top * $girth, $along($to) - $along($from), ($bottom - $top) * $girth];
+        }
+        $cut = implode(' ', array_map(fn (float $number): string => (string) round($number * $unit), $box));
+
+        return str_replace(
+            ['viewBox="'.self::box('flat').'"', ' role="img" aria-label=""'],
+            ['viewBox="'.$cut.'" width="96" height="64" preserveAspectRatio="xMidYMid slice"', ''],
+            self::file(self::content($look, 'flat'), 'flat'),
         );
     }
 

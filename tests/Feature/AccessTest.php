@@ -50,7 +50,7 @@ class AccessTest extends TestCase
         'money' => 'owner', 'money.book' => 'owner',
         'prices.store' => 'owner', 'sales.update' => 'owner', 'eggs' => 'viewer', 'eggs.lay-out' => 'helper', 'eggs.update' => 'helper',
         'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner',
-        'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.drawing' => 'viewer', 'looks.confusions' => 'viewer', 'looks.counts' => 'viewer',
+        'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.drawing' => 'viewer', 'looks.confusions' => 'viewer', 'looks.counts' => 'viewer', 'looks.state' => 'viewer',
         'train' => 'viewer', 'train.begin' => 'viewer', 'train.answer' => 'viewer', 'train.next' => 'viewer', 'projects.replan' => 'owner',
         'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.effort' => 'owner', 'projects.pin' => 'owner',
         'plans.cancel' => 'owner',
@@ -94,7 +94,7 @@ class AccessTest extends TestCase
             'incubator' => (string) $this->keeper()->incubators()
                 ->create(['name' => 'Box', 'place' => 'box', 'celsius' => 31.5, 'low' => 31, 'high' => 32])->id,
             'version' => '00000000', 'path' => 'css/destino.css', 'gene' => 'pastel', 'season' => '2025', 'locus' => 'bel',
-            'group' => 'clown', 'format' => 'csv',
+            'group' => 'clown', 'format' => 'csv', 'cue' => 'ground', 'state' => '1',
             'trait' => (string) $this->keeper()->oddTraits()->create(['name' => 'Mine'])->id,
             'project' => (string) ($project = $this->keeper()->projects()->create(['name' => 'Mine', 'target' => 'Clown']))->id,
             'plan' => (string) $project->plans()->create(['state' => 'done', 'seed' => 1, 'input' => 'x'])->id,

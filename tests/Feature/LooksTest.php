@@ -73,6 +73,17 @@ class LooksTest extends TestCase
         $this->assertSame([['body-scales: normal', 'body-scales: small']], $alike);
     }
 
+    public function test_each_state_of_a_cue_comes_as_a_picture_of_its_own(): void
+    {
+        $first = $this->get('/genes/states/belly-edge/0.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        $this->assertNotFalse(simplexml_load_string((string) $first->getContent()));
+        $this->assertSame($first->getContent(), $this->get('/genes/states/belly-edge/0.svg')->getContent(), 'kept');
+        $this->assertNotSame($first->getContent(), $this->get('/genes/states/belly-edge/2.svg')->assertOk()->getContent());
+        foreach (['belly-edge/17', 'balance/0', 'eye-size/0', 'shed-print/0', 'nothing/0'] as $none) {
+            $this->get("/genes/states/{$none}.svg")->assertNotFound();
+        }
+    }
+
     public function test_every_outcome_of_a_pairing_has_its_drawing(): void
     {
         $ask = '/pair?sire=Pastel+Enchi&dam=Mojave+het+Clown&target=Pastel+Mojave';

@@ -10,6 +10,7 @@ use App\Http\Requests\AlikeRequest;
 use App\Http\Requests\SightingRequest;
 use App\Looks\Gallery;
 use App\Looks\Prints;
+use App\Looks\StatePictures;
 use App\Models\Clutch;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -28,6 +29,7 @@ class BenchController extends Controller
             [
                 'bench' => new Bench($clutch, $this->opened), 'clutch' => $clutch,
                 'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept),
+                'pictures' => new StatePictures($this->opened->shelf), 'mark' => (string) $this->opened->kept->mark(),
             ],
         );
     }

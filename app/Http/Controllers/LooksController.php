@@ -15,6 +15,7 @@ use App\Looks\Gallery;
 use App\Looks\LoosePrint;
 use App\Looks\OwnEyes;
 use App\Looks\Prints;
+use App\Looks\StatePictures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -57,6 +58,23 @@ class LooksController extends Controller
         abort_if($print === null, 404);
 
         return response((new Prints($gallery, kept: $this->opened->kept))->file($print), 200, [
+            'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
+    }
+
+    /** A state of a cue as it looks. It is the same for all, so it may be kept for as long as the code and the facts are. */
+    public function state(string $cue, int $state): Response
+    {
+        $this->authorize('read');
+        $name = "state {$cue} {$state}";
+        $svg = $this->opened->kept->get($name);
+        if (! is_string($svg)) {
+            $svg = (new StatePictures($this->shelf))->draw($cue, $state);
+            abort_if($svg === null, 404);
+            $this->opened->kept->put($name, $svg);
+        }
+
+        return response($svg, 200, [
             'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);
     }

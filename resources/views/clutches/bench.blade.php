@@ -39,9 +39,8 @@
                 @foreach ($rows as $i => $row)
                     <li id="cue-{{ $row['cue']->key }}" @class(['first' => $i === 0 && $row['bits'] > 0])>
                         <p class="mb-1"><strong>{{ $row['cue']->name }}</strong>
-                            <span class="soft small">{{ $row['cue']->where }}@if ($row['bits'] > 0), {{ number_format($row['bits'], 2) }}
-                            bits of all siblings{{ $row['separates'] === '' ? ''
-                            : '; separates '.$row['separates'] }}@endif</span>@if ($i === 0 && $row['bits'] > 0) <span class="tag">look here
+                            <span class="soft small">{{ $row['cue']->where }}@if ($row['bits'] > 0 && $row['separates'] !== ''), tells
+                            {{ $row['separates'] }}@endif</span>@if ($i === 0 && $row['bits'] > 0) <span class="tag">look here
                             first</span>@endif</p>
                         <div class="cue-grid">
                             @foreach ($bench->hatchlings as $id => $animal)
@@ -52,10 +51,14 @@
                                         value="{{ $row['cue']->key }}"><input type="hidden" name="was"
                                         value="{{ $row['seen'][$id] ?? '' }}"><input type="hidden" name="form_token"
                                         value="{{ Str::uuid() }}">
-                                        @foreach ($row['cue']->states as $state)<button type="submit" name="state" value="{{ $state }}"
-                                            @class(['state', 'is-seen' => ($row['seen'][$id] ?? null) === $state])
+                                        @foreach ($row['cue']->states as $number => $state)<button type="submit" name="state"
+                                            value="{{ $state }}" @class(['state', 'is-seen' => ($row['seen'][$id] ?? null) === $state,
+                                            'with-picture' => $pictures->has($row['cue']->key)])
                                             aria-pressed="{{ ($row['seen'][$id] ?? null) === $state ? 'true'
-                                            : 'false' }}">{{ $state }}</button>@endforeach
+                                            : 'false' }}">@if ($pictures->has($row['cue']->key))<img width="96" height="64"
+                                            alt="" loading="lazy"
+                                            src="{{ route('looks.state', [$row['cue']->key, $number, 'code' => $mark]) }}">@endif
+                                            <span>{{ $state }}</span></button>@endforeach
                                     </form></fieldset>
                             @endforeach
                         </div>
