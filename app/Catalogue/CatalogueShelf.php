@@ -210,7 +210,17 @@ class CatalogueShelf implements GeneFacts
 
     public function looks(): LookFacts
     {
-        return $this->looks ??= LookFacts::of($this->document());
+        if ($this->looks === null) {
+            $kept = 'looks:'.$this->fingerprint();
+            $looks = $this->cache?->get($kept);
+            if (! $looks instanceof LookFacts) {
+                $looks = LookFacts::of($this->document());
+                $this->cache?->put($kept, $looks, 7 * 86400);
+            }
+            $this->looks = $looks;
+        }
+
+        return $this->looks;
     }
 
     /** What every answer of this shelf depends on: equal for equal facts, schools and lines. */

@@ -21,12 +21,11 @@ final class CueReadings
 {
     private readonly Eye $eye;
 
-    private readonly CueChances $chances;
+    private ?CueChances $chances = null;
 
     public function __construct(private readonly Records $records, private readonly CatalogueShelf $shelf)
     {
         $this->eye = new Eye($shelf->catalogue());
-        $this->chances = new CueChances($shelf->catalogue(), $shelf->looks());
     }
 
     /**
@@ -63,6 +62,11 @@ final class CueReadings
                 $read[$key] = ['cue' => $cue, 'state' => $number, 'days' => $days];
             }
         }
+
+        if ($read === []) {
+            return []; // most animals: the looks need not be there for them
+        }
+        $this->chances ??= new CueChances($this->shelf->catalogue(), $this->shelf->looks());
 
         return CuesRead::observed($this->chances, $read, Rational::of(1, CuePenetrance::MISREAD));
     }

@@ -91,8 +91,8 @@ final class SnakeSvg
     /**
      * A part of the skin laid flat, cut out: for one state of one cue.
      *
-     * @param array{map: string, x?: array{float, float}, v?: array{float, float}, box?: array{float, float, float, float}} $crop of
-     *     the skin in blotches from the neck and around it, or of the head in its own measure of 108 by 64
+     * @param array<string, mixed> $crop map "skin" with x (blotches from the neck) and v (around it), or "head" with a box in its own
+     *     measure of 108 by 64
      */
     public static function closeUp(Look $look, array $crop): string
     {

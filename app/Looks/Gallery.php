@@ -26,7 +26,7 @@ class Gallery
 
     public function __construct(private readonly CatalogueShelf $shelf)
     {
-        $this->facts = LookFacts::of($shelf->document());
+        $this->facts = $shelf->looks();
     }
 
     public function facts(): LookFacts

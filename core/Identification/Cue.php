@@ -22,6 +22,8 @@ final readonly class Cue
      * @param int|null $toDays age until which it can be read
      * @param array<string, int> $formerly states by names that they had before
      * @param string|null $note what to mind when reading it
+     * @param array<int, array{amounts: array<string, float>, crop: array<string, mixed>}> $pictures how states are drawn: amounts over
+     *     the wild type, and the part of the animal; only of states that the drawing shows
      */
     public function __construct(
         public string $key,
@@ -35,6 +37,7 @@ final readonly class Cue
         public ?int $toDays = null,
         public array $formerly = [],
         public ?string $note = null,
+        public array $pictures = [],
     ) {}
 
     /**
@@ -79,7 +82,7 @@ final readonly class Cue
     {
         return new self(
             $this->key, $this->name, $this->where, $this->states, $this->rules, $this->fromDays, $this->repeats,
-            $this->reading?->readBy($eye), $this->toDays, $this->formerly, $this->note,
+            $this->reading?->readBy($eye), $this->toDays, $this->formerly, $this->note, $this->pictures,
         );
     }
 }

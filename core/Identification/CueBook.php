@@ -66,6 +66,7 @@ final readonly class CueBook
             $this->rules($entry, $key, count($states), $reading !== null),
             $entry->has('from_days') ? $entry->int('from_days') : 0, $entry->optionalString('repeats'), $reading,
             $entry->has('to_days') ? $entry->int('to_days') : null, $formerly, $entry->optionalString('note'),
+            self::pictures($entry),
         );
     }
 
@@ -85,6 +86,21 @@ final readonly class CueBook
         }
 
         return [$names, $formerly];
+    }
+
+    /** @return array<int, array{amounts: array<string, float>, crop: array<string, mixed>}> by state, those that are drawn as they are */
+    private static function pictures(Facts $entry): array
+    {
+        $pictures = [];
+        foreach ($entry->child('states')->values() as $i => $state) {
+            $picture = is_array($state) && isset($state['picture']) ? $entry->children('states')[(int) $i]->child('picture') : null;
+            if ($picture !== null && ! $picture->has('draw') && ! $picture->child('crop')->has('style')
+                && ! $picture->child('amounts')->has('before')) {
+                $pictures[(int) $i] = ['amounts' => $picture->numbers('amounts'), 'crop' => $picture->child('crop')->values()];
+            }
+        }
+
+        return $pictures;
     }
 
     /** @return list<CueRule> */
