@@ -21,6 +21,9 @@ final class SnakeSvg
 
     public const HEIGHT = 400;
 
+    /** A part that is cut out is at least so high. */
+    private const LEAST_HIGH = 44.0;
+
     /** Blotches along the body in the measure of crops. */
     private const CROP = 15;
 
@@ -104,7 +107,8 @@ final class SnakeSvg
         } else {
             [[$from, $to], [$top, $bottom]] = [$crop['x'] ?? [5.0, 9.0], $crop['v'] ?? [-1.0, 1.0]];
             $along = fn (float $x): float => $left + $head + $x / self::CROP * (self::FLAT[0] - 26 - $head);
-            $box = [$along($from), $middle + $top * $girth, $along($to) - $along($from), ($bottom - $top) * $girth];
+            $high = max(self::LEAST_HIGH, ($bottom - $top) * $girth); // a strip along the belly needs what stands above it
+            $box = [$along($from), $middle + $bottom * $girth - $high, $along($to) - $along($from), $high];
         }
         $cut = implode(' ', array_map(fn (float $number): string => (string) round($number * $unit), $box));
 

@@ -22,6 +22,7 @@ use Destino\Identification\Signs;
  *
  * @phpstan-type Pair array{
  *     one: string, other: string, apart: float, tells: string, says: string|null, looks: array{Look, Look}, planned: int,
+ *     sign: Sign|null,
  * }
  */
 class Confusions
@@ -87,7 +88,7 @@ class Confusions
                 if ($said !== null || $signs === [] || $signs[0]->gain() < self::PARTED) {
                     $pairs[] = [
                         'one' => $textOne, 'other' => $textOther, 'apart' => $apart, 'says' => $said, 'looks' => [$one, $other],
-                        'tells' => $this->tells($textOne, $textOther, array_slice($signs, 0, self::SIGNS)),
+                        'sign' => $signs[0] ?? null, 'tells' => $this->tells($textOne, $textOther, array_slice($signs, 0, self::SIGNS)),
                         'planned' => $this->planned($keyOne, $keyOther),
                     ];
                 }

@@ -114,7 +114,7 @@ class DesignPage
             $best === null => 'Nothing can be added to this base.',
             $best->score <= 0 => 'Nothing that can be added brings what you wish without taking more away. The nearest:',
             $best->spoils !== [] => 'No gene brings all of it. The nearest, with what each spoils:',
-            default => 'Best first. Each is drawn on your base.',
+            default => 'What you have first, then what is on offer in a project, then the rest; each drawn on your base.',
         };
     }
 

@@ -9,6 +9,7 @@ use App\Drawing\SnakeSvg;
 use Destino\Appearance\Look;
 use Destino\Appearance\LookFacts;
 use Destino\Appearance\Sureness;
+use Illuminate\Support\HtmlString;
 
 /** How each state of a cue looks: a part of the drawn animal with the amounts that the state stands for. */
 final readonly class StatePictures
@@ -24,6 +25,13 @@ final readonly class StatePictures
         $cue = $this->shelf->cues()[$key] ?? null;
 
         return $cue !== null && count($cue->pictures) === count($cue->states) && ! in_array($cue->where, self::UNSEEN, true);
+    }
+
+    /** A picture of a state as it stands on a page; empty where there is none. */
+    public function image(string $key, int $state, string $mark): HtmlString
+    {
+        return new HtmlString(! $this->has($key) ? '' : '<img class="state-picture" width="96" height="64" alt="" loading="lazy" src="'
+            .e(route('looks.state', [$key, $state, 'code' => $mark])).'">');
     }
 
     public function draw(string $key, int $state): ?string

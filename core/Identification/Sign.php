@@ -11,8 +11,11 @@ final readonly class Sign
      * @param int $state number of the state that tells most
      * @param float $share P(state | genotype)
      * @param float $otherwise P(state | the other genotype)
+     * @param int $otherState number of the state that the other genotype shows most
      */
-    public function __construct(public Cue $cue, public int $state, public float $share, public float $otherwise) {}
+    public function __construct(
+        public Cue $cue, public int $state, public float $share, public float $otherwise, public int $otherState,
+    ) {}
 
     public function stateName(): string
     {

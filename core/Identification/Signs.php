@@ -46,7 +46,7 @@ final readonly class Signs
         $gains = array_map(static fn (float $a, float $b): float => $a - $b, $own, $other);
         $state = (int) array_search(max(0.0, ...$gains), $gains, true);
 
-        return new Sign($cue, $state, $own[$state], $other[$state]);
+        return new Sign($cue, $state, $own[$state], $other[$state], (int) array_search(max(0.0, ...$other), $other, true));
     }
 
     private static function bestAge(Cue $cue): int

@@ -12,6 +12,7 @@ use App\Collection\Opened;
 use App\House\House;
 use App\Looks\Gallery;
 use App\Looks\Prints;
+use App\Looks\StatePictures;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Train\Carried;
@@ -61,7 +62,8 @@ class GeneController extends Controller
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
-            'signs' => new GeneSigns($this->shelf), 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept),
+            'signs' => new GeneSigns($this->shelf), 'pictures' => new StatePictures($this->shelf),
+            'mark' => (string) $this->opened->kept->mark(), 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept),
         ]);
     }
 

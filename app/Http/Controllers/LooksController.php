@@ -86,6 +86,7 @@ class LooksController extends Controller
 
         return view('looks.confusions', [
             'page' => new Confusions($gallery, $this->opened), 'prints' => new Prints($gallery, isFine: true),
+            'pictures' => new StatePictures($this->shelf), 'mark' => (string) $this->opened->kept->mark(),
             'eyes' => (new OwnEyes($this->opened))->lines(),
             'friends' => $this->opened->keeper()->geneChanges()->where('kind', 'counts')->orderBy('id')->get(),
         ]);

@@ -9,8 +9,12 @@
         <ul class="pairs">
             @foreach ($pairs as $pair)
                 <li><div class="pair-looks">
-                    <figure>{!! $prints->of($pair['looks'][0]) !!}<figcaption>{{ $pair['one'] }}</figcaption></figure>
-                    <figure>{!! $prints->of($pair['looks'][1]) !!}<figcaption>{{ $pair['other'] }}</figcaption></figure></div>
+                    <figure>{!! $prints->of($pair['looks'][0]) !!}
+                        @if ($pair['sign']){{ $pictures->image($pair['sign']->cue->key, $pair['sign']->otherState, $mark) }}@endif
+                        <figcaption>{{ $pair['one'] }}</figcaption></figure>
+                    <figure>{!! $prints->of($pair['looks'][1]) !!}
+                        @if ($pair['sign']){{ $pictures->image($pair['sign']->cue->key, $pair['sign']->state, $mark) }}@endif
+                        <figcaption>{{ $pair['other'] }}</figcaption></figure></div>
                     <div><p class="mb-1">{{ $pair['tells'] }}</p>@if ($pair['says'])<p class="small soft mb-1">{{ $pair['says'] }}</p>@endif
                     <p class="small mb-0">@if ($pair['planned'] > 0)<span class="tag doubt">in {{ $pair['planned'] }}
                         {{ Str::plural('pairing', $pair['planned']) }} of this season</span> @endif <a class="quiet"
