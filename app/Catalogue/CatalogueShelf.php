@@ -72,12 +72,6 @@ class CatalogueShelf implements GeneFacts
         return $this->with($schools + $this->schools, $this->lines, $this->changes, $this->isSlashEither);
     }
 
-    /** The same house without what a keeper changed. */
-    public function withoutChanges(): self
-    {
-        return $this->with($this->schools, $this->lines, [], $this->isSlashEither);
-    }
-
     /**
      * @param array<string, string> $schools
      * @param array<string, string> $lines

@@ -14,12 +14,9 @@ final readonly class SnakeMarks
 {
     private Noise $noise;
 
-    private bool $isSmall;
-
-    public function __construct(private Look $look, private LightField $field, private Tones $tones, private string $size)
+    public function __construct(private Look $look, private LightField $field, private Tones $tones, private float $unit, private bool $isSmall)
     {
         $this->noise = $field->noise();
-        $this->isSmall = $size === 'small';
     }
 
     /**
@@ -117,55 +114,55 @@ final readonly class SnakeMarks
     private function stripes(callable $draw, callable $path): string
     {
         $look = $this->look;
-        $last = $this->field->along($this->field->columns - 1);
-        $ribbon = function (float $v, float $half, float $gaps, int $seed) use ($draw, $last): string {
-            $d = '';
-            $upper = $lower = [];
-            for ($x = .2; $x <= $last; $x += .25) {
-                $isGap = $this->noise->smooth(.7 * $x + $seed, 2.0 + $seed) > 1 - $gaps;
-                $wave = $v + .02 * $this->noise->smooth(.9 * $x, $seed + .5);
-                $own = $half * (.75 + .5 * $this->noise->at((int) ($x * 4), $seed));
-                if ($isGap) {
-                    $d .= count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '';
-                    $upper = $lower = [];
-                } else {
-                    $upper[] = [$x, $wave - $own];
-                    $lower[] = [$x, $wave + $own];
-                }
-            }
-
-            return $d.(count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '');
-        };
-        $paths = '';
-        $stripe = $look->at('dorsal_stripe');
-        if ($stripe > .3) {
-            $half = .03 + .04 * $stripe;
-            $gaps = max(0.0, 1.1 - $stripe) + .5 * max(0.0, $look->at('dashed'));
-            $paths .= $stripe > 1.2 ? $path($ribbon(0.0, $half + .07, 0.0, 3), $this->tones->of('dark'), 1.0) : '';
-            $paths .= $path($ribbon(0.0, $half, min(.8, $gaps), 5), $this->tones->of('light', .25), 1.0);
-        }
+        $dark = $this->tones->of('dark');
+        $pair = fn (float $v, float $half, float $gaps, int $one, int $other): string => $this->ribbon($draw, $v, $half, $gaps, $one)
+            .$this->ribbon($draw, -$v, $half, $gaps, $other);
+        $paths = $this->spine($draw, $path);
         foreach ([.15, .47] as $i => $v) {
-            if ($look->at('lines') > .2) {
-                $half = .014 + .011 * $look->at('lines');
-                $paths .= $path($ribbon($v, $half, .25, 11 + $i).$ribbon(-$v, $half, .25, 13 + $i), $this->tones->of('dark'), 1.0);
+            $half = .014 + .011 * $look->at('lines');
+            $paths .= $look->at('lines') > .2 ? $path($pair($v, $half, .25, 11 + $i, 13 + $i), $dark, 1.0) : '';
+        }
+        $paths .= $look->at('backlines') > .4 ? $path($pair(.17, .012 * $look->at('backlines'), .1, 17, 19), $dark, 1.0) : '';
+        $paths .= $look->at('sideline') > .2 ? $path($pair(.5, .03, .2, 21, 23), $dark, 1.0) : '';
+        $band = .05 + .04 * $look->at('fused');
+        $paths .= $look->at('fused') > .5 ? $path($pair(.55, $band, 0.0, 25, 27), $this->tones->of('light'), 1.0) : '';
+
+        return $paths.($look->at('web') > .2 ? $path($this->threads($draw), $dark, 1.0) : '');
+    }
+
+    /** The pale stripe along the spine, on a dark ribbon where it is strong, in pieces where it is weak. */
+    private function spine(callable $draw, callable $path): string
+    {
+        $stripe = $this->look->at('dorsal_stripe');
+        if ($stripe <= .3) {
+            return '';
+        }
+        $half = .03 + .04 * $stripe;
+        $gaps = max(0.0, 1.1 - $stripe) + .5 * max(0.0, $this->look->at('dashed'));
+
+        return ($stripe > 1.2 ? $path($this->ribbon($draw, 0.0, $half + .07, 0.0, 3), $this->tones->of('dark'), 1.0) : '')
+            .$path($this->ribbon($draw, 0.0, $half, min(.8, $gaps), 5), $this->tones->of('light', .25), 1.0);
+    }
+
+    /** A waved ribbon along the body, with gaps. */
+    private function ribbon(callable $draw, float $v, float $half, float $gaps, int $seed): string
+    {
+        $last = $this->field->along($this->field->columns - 1);
+        $d = '';
+        $upper = $lower = [];
+        for ($x = .2; $x <= $last; $x += .25) {
+            $wave = $v + .02 * $this->noise->smooth(.9 * $x, $seed + .5);
+            $own = $half * (.75 + .5 * $this->noise->at((int) ($x * 4), $seed));
+            if ($this->noise->smooth(.7 * $x + $seed, 2.0 + $seed) > 1 - $gaps) {
+                $d .= count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '';
+                $upper = $lower = [];
+            } else {
+                $upper[] = [$x, $wave - $own];
+                $lower[] = [$x, $wave + $own];
             }
         }
-        if ($look->at('backlines') > .4) {
-            $half = .012 * $look->at('backlines');
-            $paths .= $path($ribbon(.17, $half, .1, 17).$ribbon(-.17, $half, .1, 19), $this->tones->of('dark'), 1.0);
-        }
-        if ($look->at('sideline') > .2) {
-            $paths .= $path($ribbon(.5, .03, .2, 21).$ribbon(-.5, .03, .2, 23), $this->tones->of('dark'), 1.0);
-        }
-        if ($look->at('fused') > .5) {
-            $half = .05 + .04 * $look->at('fused');
-            $paths .= $path($ribbon(.55, $half, 0.0, 25).$ribbon(-.55, $half, 0.0, 27), $this->tones->of('light'), 1.0);
-        }
-        if ($look->at('web') > .2) {
-            $paths .= $path($this->threads($draw), $this->tones->of('dark'), 1.0);
-        }
 
-        return $paths;
+        return $d.(count($upper) > 2 ? $draw([...$upper, ...array_reverse($lower)]) : '');
     }
 
     /** Dots along the spine, and a stripe that runs onto the tail. */
@@ -246,18 +243,13 @@ final readonly class SnakeMarks
                 $last * $this->noise->at($n, 101) + ($n === $k ? 0.0 : .22 * ($this->noise->at($k, 103) - .5)),
                 1.7 * ($this->noise->at($n, 102) - .5) + ($n === $k ? 0.0 : .12 * ($this->noise->at($k, 104) - .5)),
             );
-            $d .= $isSeen ? 'M'.round($x * $this->scale()).' '.round($y * $this->scale()).'h0' : '';
+            $d .= $isSeen ? 'M'.round($x * $this->unit).' '.round($y * $this->unit).'h0' : '';
         }
 
         $colour = $freckles > 0 ? '#2a221c' : $this->tones->of('dark');
 
         return $d === '' ? '' : '<path fill="none" stroke="'.$colour.'" stroke-linecap="round" stroke-width="'
-            .round(4.2 * $this->scale(), 1).'" opacity=".85" d="'.$d.'"/>';
-    }
-
-    private function scale(): float
-    {
-        return SnakeSvg::unit($this->size);
+            .round(4.2 * $this->unit, 1).'" opacity=".85" d="'.$d.'"/>';
     }
 
     /** The edge of the belly: checks, notches, or the dark marks of a normal. */

@@ -184,7 +184,7 @@ final class SnakeSvg
             $paths .= $this->area(fn (float $f): float => -$f, .33, $this->tones->of('deep'), .8);
         }
 
-        $marks = new SnakeMarks($this->look, $this->field, $this->tones, $this->size);
+        $marks = new SnakeMarks($this->look, $this->field, $this->tones, $this->unit, $this->size === 'small');
 
         return $paths.$marks->paths($this->at(...), $this->path(...), $this->line(...), $this->areaOf(...)).$this->head();
     }

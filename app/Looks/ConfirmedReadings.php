@@ -8,7 +8,6 @@ use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Sighting;
 use App\Models\Statement;
-use Destino\Genome\Allele;
 use Destino\Genome\Form;
 use Destino\Identification\Cue;
 use Destino\Inference\Evidence\Source;
@@ -31,7 +30,7 @@ final readonly class ConfirmedReadings
     {
         $all = [];
         foreach ($this->confirmed() as $animal) {
-            $forms = $this->forms($animal);
+            $forms = SureForms::of($this->opened->beliefs()->belief($animal->id), $this->opened->shelf->catalogue());
             $genes = $this->opened->beliefs()->text($animal->id) ?: 'Normal';
             foreach ($forms === null ? [] : $this->seen($animal) as [$cue, $state, $days]) {
                 $all[] = ['cue' => $cue, 'state' => $state, 'days' => $days, 'forms' => $forms, 'genes' => $genes];
@@ -59,28 +58,6 @@ final readonly class ConfirmedReadings
 
         return in_array($statement->source, [Source::Laboratory, Source::Offspring], true)
             || ($statement->source === Source::Own && $isGrown && $statement->certainty === 100);
-    }
-
-    /** @return array<string, Form>|null by locus; null where it is open what shows. What nothing speaks of is wild type */
-    private function forms(Animal $animal): ?array
-    {
-        $forms = [];
-        $catalogue = $this->opened->shelf->catalogue();
-        $belief = $this->opened->beliefs()->belief($animal->id);
-        foreach ($belief->groups() as $group) {
-            foreach ($catalogue->groups[$group]->loci as $locus) {
-                $own = array_map(
-                    fn (array $entry): Form => $catalogue->form($locus, $entry[0][0], $entry[0][1]),
-                    array_values($belief->marginalAt($locus, $catalogue->groups[$group])->entries()),
-                );
-                if (count($own) > 1 && array_filter($own, fn (Form $form): bool => $form->shows !== []) !== []) {
-                    return null;
-                }
-                $forms[$locus] = count($own) === 1 ? $own[0] : $catalogue->form($locus, Allele::WILD, Allele::WILD);
-            }
-        }
-
-        return $forms;
     }
 
     /** @return list<array{Cue, int, int}> cue, state and age in days; the latest look counts */

@@ -58,7 +58,10 @@ final readonly class CountsFile
             $cue = $shelf->cues()[$one['cue']]
                 ?? throw IdentificationError::unknownCue($one['cue'], array_keys($shelf->cues()));
             $cue->state($one['state']);
-            $shelf->reader()->read($one['genes'], Sex::Female)->beliefOrFail();
+            $belief = $shelf->reader()->read($one['genes'], Sex::Female)->beliefOrFail();
+            if (SureForms::of($belief, $shelf->catalogue()) === null) {
+                throw new DocumentError(["It is not sure what “{$one['genes']}” shows: such a reading tells nothing of an eye."]);
+            }
         }
     }
 

@@ -109,10 +109,9 @@ final class OwnEyes
         } catch (DestinoError) {
             return; // a name that this catalogue does not have: said when the file was taken in
         }
-        if ($cue !== null && $state !== null) {
-            $this->add($cue, $state, array_column(array_map(
-                fn (Form $form): array => [$form->locus, $form], (new Gallery($this->opened->shelf))->formsOf($belief),
-            ), 1, 0), $one['days'], $weight);
+        $forms = SureForms::of($belief, $this->opened->shelf->catalogue());
+        if ($cue !== null && $state !== null && $forms !== null) {
+            $this->add($cue, $state, $forms, $one['days'], $weight);
         }
     }
 

@@ -46,7 +46,8 @@ final class Measured
      * @param float $white share of the skin that is white
      */
     private function __construct(
-        public readonly float $contrast, public readonly float $lightness, public readonly float $yellow, public readonly float $red, public readonly float $colour,
+        public readonly float $contrast, public readonly float $lightness, public readonly float $yellow,
+        public readonly float $red, public readonly float $colour,
         public readonly float $dark, public readonly float $white,
     ) {}
 

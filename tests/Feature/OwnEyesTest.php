@@ -105,6 +105,7 @@ class OwnEyesTest extends TestCase
             'no JSON' => 'nothing', 'another document' => '{"format": "destino-clutch/1"}',
             'an unknown cue' => str_replace(self::SNOUT, 'snot-spots', (string) $file),
             'an unknown state' => str_replace('"faint"', '"fant"', (string) $file),
+            'genes of which it is open what shows' => str_replace('"Normal"', '"Pastel or Enchi"', (string) $file),
             'an unknown gene' => str_replace('"Normal"', '"Nrmal"', (string) $file),
         ] as $what => $wrong) {
             $take($wrong)->assertSessionHasErrors('file');
