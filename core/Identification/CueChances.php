@@ -27,7 +27,10 @@ final class CueChances
     private const PARTS = 1_000_000;
 
     /** Tables that are remembered. */
-    private const TABLES = 60;
+    private const TABLES = 24;
+
+    /** Looks, and chances of a cue, that are remembered. */
+    private const KEPT = 6_000;
 
     private readonly Eye $eye;
 
@@ -58,6 +61,24 @@ final class CueChances
         $this->known = new WeakMap;
         $this->contents = new WeakMap;
         $this->windows = new WeakMap;
+    }
+
+    /**
+     * The age that a look is worked out for: by the day in the first weeks, then in steps that grow with it. No curve of a gene and no
+     * width moves by more than a reading errs within a step, and animals of about one age share what is worked out.
+     */
+    public static function age(?int $days): ?int
+    {
+        if ($days === null || $days <= 20 || $days >= LookFacts::ADULT) {
+            return $days === null ? null : max(0, min(LookFacts::ADULT, $days));
+        }
+        [$from, $step] = match (true) { // steps end where an animal is no hatchling, and no growing one, any more
+            $days <= 60 => [21, 5],
+            $days < 180 => [61, 15],
+            default => [180, 45],
+        };
+
+        return $from + $step * intdiv($days - $from, $step) + intdiv($step, 2);
     }
 
     /**
@@ -108,7 +129,7 @@ final class CueChances
         $key = self::keyOf($forms, $days);
         $known = $this->known[$cue] ?? [];
         if (! isset($known[$key]) && $cue->reading !== null) {
-            $this->known[$cue] ??= [];
+            $this->known[$cue] = count($known) < self::KEPT ? $known : [];
             $this->known[$cue][$key] = $known[$key] = $this->read($cue->reading, $forms, $days ?? LookFacts::ADULT);
         }
 
@@ -153,7 +174,11 @@ final class CueChances
             return $ruled;
         }
         $key = self::keyOfPossible($possible)." {$days}";
-        $relevance = $this->relevance[$key] ??= new Relevance($this->catalogue, $this->looks, $possible, $days ?? LookFacts::ADULT);
+        if (! isset($this->relevance[$key])) {
+            $this->relevance = count($this->relevance) < self::TABLES ? $this->relevance : [];
+            $this->relevance[$key] = new Relevance($this->catalogue, $this->looks, $possible, $days ?? LookFacts::ADULT);
+        }
+        $relevance = $this->relevance[$key];
 
         return array_values(array_unique([...array_intersect($ruled, array_keys($possible)), ...$relevance->lociOf($cue->reading)]));
     }
@@ -273,7 +298,12 @@ final class CueChances
      */
     public function seen(LookReading $reading, array $forms, int $days): Amounts
     {
-        $amounts = $this->amounts[self::keyOf($forms, $days)] ??= $this->amountsOf($forms, $days);
+        $key = self::keyOf($forms, $days);
+        if (! isset($this->amounts[$key])) {
+            $this->amounts = count($this->amounts) < self::KEPT ? $this->amounts : [];
+            $this->amounts[$key] = $this->amountsOf($forms, $days);
+        }
+        $amounts = $this->amounts[$key];
         foreach ($reading->additions as $addition) {
             if ($this->eye->holds($addition->when, $forms)) {
                 $amounts = $amounts->plus($addition->amounts);

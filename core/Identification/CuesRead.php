@@ -53,7 +53,7 @@ final class CuesRead implements Penetrance
      */
     public static function observed(CueChances $chances, array $read, ?Rational $misread = null): array
     {
-        $seen = array_filter($read, static fn (array $one): bool => $one['cue']->reading !== null);
+        $seen = self::seen($read);
         $ruled = self::clearer(array_diff_key($read, $seen), CuePenetrance::clarity(...));
         $all = array_map(
             static fn (array $one): CuePenetrance => new CuePenetrance($chances, $one['cue'], $one['state'], $one['days'], $misread),
@@ -70,7 +70,19 @@ final class CuesRead implements Penetrance
      */
     public static function fromLook(CueChances $chances, array $read): self
     {
-        return new self($chances, array_filter($read, static fn (array $one): bool => $one['cue']->reading !== null));
+        return new self($chances, self::seen($read));
+    }
+
+    /**
+     * @param array<string, Read> $read by cue
+     * @return array<string, Read> of cues that are read from the look, each at the age that the look is worked out for
+     */
+    private static function seen(array $read): array
+    {
+        return array_map(
+            static fn (array $one): array => ['days' => CueChances::age($one['days'])] + $one,
+            array_filter($read, static fn (array $one): bool => $one['cue']->reading !== null),
+        );
     }
 
     /**

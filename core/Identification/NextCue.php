@@ -33,7 +33,7 @@ final readonly class NextCue
      */
     public function bits(Cue $cue, ?int $days): array
     {
-        $ways = $this->ways($cue, $days);
+        $ways = $this->ways($cue, $cue->reading === null ? $days : CueChances::age($days));
         $asked = array_sum(array_column($ways, 'p'));
 
         return $asked <= 0.0 ? [0.0, ''] : [max(0.0, $asked * self::told($ways)), $this->separates($ways)];

@@ -10,6 +10,7 @@ use Destino\Genome\Inheritance;
 use Destino\Identification\Cue;
 use Destino\Identification\CueChances;
 use Destino\Identification\Reading\StateChances;
+use Destino\Identification\Stage;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shelf;
 
@@ -93,6 +94,26 @@ final class CuesOfAllFormsTest extends TestCase
                         $chances[$drawn] >= max($chances) / 3 || $chances[$drawn] >= self::chances()->windows($reading, $days)->most[$drawn] - 2e-6,
                         "{$cue->key} of ".implode(' ', array_map(static fn (Form $form): string => $form->text, $forms))." at {$days} days",
                     );
+                }
+            }
+        }
+    }
+
+    /** What is worked out for a step of age is what holds of every day in it, and no step passes from one stage to the next. */
+    public function testStepsOfAgeKeepTheStageAndHardlyMoveAChance(): void
+    {
+        $genotypes = array_map(CueFiguresTest::forms(...), ['Normal', 'Pastel', 'Banana', 'Toffee', 'Albino/Toffee', 'Clown', 'Axanthic (line 1)']);
+        for ($days = 0; $days < 1100; $days += 1 + intdiv($days, 12)) {
+            $age = CueChances::age($days) ?? self::fail();
+            self::assertSame(Stage::at($days), Stage::at($age), "{$days} days");
+            self::assertSame($age, CueChances::age($age));
+            foreach (self::cues() as $cue) {
+                foreach ($cue->canBeReadAt($days) ? $genotypes : [] as $forms) {
+                    $apart = array_map(
+                        static fn (float $one, float $other): float => abs($one - $other),
+                        self::chances()->floats($cue, $forms, $days), self::chances()->floats($cue, $forms, $age),
+                    );
+                    self::assertLessThan(.12, max(0.0, ...$apart), "{$cue->key} at {$days} and {$age} days");
                 }
             }
         }
