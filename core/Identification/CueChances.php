@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Identification;
 
+use ArrayObject;
 use Destino\Appearance\LookFacts;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
@@ -43,7 +44,7 @@ final class CueChances
     /** @var array<string, Amounts> by genotype and age */
     private array $amounts = [];
 
-    /** @var WeakMap<Cue, array<string, list<int>>> by cue, then genotype and age */
+    /** @var WeakMap<Cue, ArrayObject<string, list<float>>> by cue, then genotype and age */
     private WeakMap $known;
 
     /** @var WeakMap<Cue, string> by cue */
@@ -94,7 +95,10 @@ final class CueChances
 
         return $rule !== null
             ? $rule->chances
-            : array_map(static fn (int $own): Rational => Rational::of($own, self::PARTS), $this->parts($cue, $forms, $days));
+            : array_map(
+                static fn (float $own): Rational => Rational::of((int) round($own * self::PARTS), self::PARTS),
+                $this->parts($cue, $forms, $days),
+            );
     }
 
     /**
@@ -109,7 +113,7 @@ final class CueChances
 
         return $rule !== null
             ? array_map(static fn (Rational $own): float => $own->toFloat(), $rule->chances)
-            : array_map(static fn (int $own): float => $own / self::PARTS, $this->parts($cue, $forms, $days));
+            : $this->parts($cue, $forms, $days);
     }
 
     /** @param array<string, Form> $forms by locus */
@@ -122,29 +126,29 @@ final class CueChances
 
     /**
      * @param array<string, Form> $forms by locus
-     * @return list<int> chances of the states as they are read from the look, of so many parts
+     * @return list<float> chances of the states as they are read from the look, in whole parts
      */
     private function parts(Cue $cue, array $forms, ?int $days): array
     {
         $key = self::keyOf($forms, $days);
-        $known = $this->known[$cue] ?? [];
-        if (! isset($known[$key]) && $cue->reading !== null) {
-            $this->known[$cue] = count($known) < self::KEPT ? $known : [];
-            $this->known[$cue][$key] = $known[$key] = $this->read($cue->reading, $forms, $days ?? LookFacts::ADULT);
+        $known = $this->known[$cue] ??= new ArrayObject; // an object: an array would be copied whole for each that is added
+        if (! isset($known[$key])) {
+            count($known) < self::KEPT ? null : $known->exchangeArray([]);
+            $known[$key] = $cue->reading === null ? [] : $this->read($cue->reading, $forms, $days ?? LookFacts::ADULT);
         }
 
-        return $known[$key] ?? [];
+        return $known[$key];
     }
 
     /**
      * @param array<string, Form> $forms by locus
-     * @return list<int>
+     * @return list<float>
      */
     private function read(LookReading $reading, array $forms, int $days): array
     {
-        return self::inParts(
-            $this->windows($reading, $days)->held(StateChances::of($reading, $this->seen($reading, $forms, $days), $days)),
-        );
+        $held = $this->windows($reading, $days)->held(StateChances::of($reading, $this->seen($reading, $forms, $days), $days));
+
+        return array_map(static fn (int $own): float => $own / self::PARTS, self::inParts($held));
     }
 
     /** Between what the chances of a cue's states lie at an age, held to what the wild type shows to the shipped eye. */
