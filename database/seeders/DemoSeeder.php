@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
  */
 class DemoSeeder extends Seeder
 {
-    /** Name, sex, hatched, genotype, notes. */
+    /** Name, sex, hatched (a day, or how many days before today), genotype, notes. */
     private const ANIMALS = [
         [
             'Anchor', 'male', '2021-07-14', 'Genetic Stripe het Piebald',
@@ -55,10 +55,10 @@ class DemoSeeder extends Seeder
             'Zephyr', 'female', '2024-06-30', 'Pinstripe Piebald',
             'Came out of Driftwood × Tidemark with a white belly and half a white back. Nobody expected that.',
         ],
-        ['Buoy', 'male', '2026-08-03', 'Piebald', 'From the first clutch of the stripe project with a chance of the whole thing.'],
-        ['Cleat', null, '2026-08-03', 'Calico', 'Too lively to be sexed yet.'],
-        ['Dinghy', 'male', '2026-07-21', 'Mojave Ultramel', ''],
-        ['Ebb', 'female', '2026-07-21', 'Mystic Ultramel', ''],
+        ['Buoy', 'male', 118, 'Piebald', 'From the first clutch of the stripe project with a chance of the whole thing.'],
+        ['Cleat', null, 118, 'Calico', 'Too lively to be sexed yet.'],
+        ['Dinghy', 'male', 131, 'Mojave Ultramel', ''],
+        ['Ebb', 'female', 131, 'Mystic Ultramel', ''],
     ];
 
     /** Sire and dam by name; a parent that is not in the collection is an outside animal. */
@@ -95,7 +95,7 @@ class DemoSeeder extends Seeder
         ['Inlet', 'Mojave het Ultramel', 'laboratory', 'shed sample', '2025-04-02', 100, null],
     ];
 
-    /** Dam, sires, paired, laid, good, infertile, hatched on, hatched, kept, counts by look, notes. */
+    /** Dam, sires, paired, laid, good, infertile, hatched on, hatched, kept, counts by look, notes; a day as for the animals. */
     private const CLUTCHES = [
         [
             'Brightwater', ['Anchor'], '2022-01-20', '2022-06-12', 6, 1, '2022-08-11', 6, ['Estuary', 'Fathom', 'Gunwale'],
@@ -122,11 +122,11 @@ class DemoSeeder extends Seeder
             'To see whether Mooring got Ultramel.',
         ],
         [
-            'Halyard', ['Gunwale'], '2026-01-10', '2026-06-07', 6, 0, '2026-08-03', 5, ['Buoy', 'Cleat'],
+            'Halyard', ['Gunwale'], 323, 175, 6, 0, 118, 5, ['Buoy', 'Cleat'],
             [['not Piebald, not Genetic Stripe', 3]], null,
         ],
         [
-            'Keel', ['Lantern'], '2025-12-29', '2026-05-24', 7, 0, '2026-07-21', 6, ['Dinghy', 'Ebb'],
+            'Keel', ['Lantern'], 335, 189, 7, 0, 131, 6, ['Dinghy', 'Ebb'],
             [['Mojave, not Ultramel', 2], ['Mystic, not Ultramel', 2]], null,
         ],
     ];
@@ -184,6 +184,7 @@ class DemoSeeder extends Seeder
             );
             $made = [];
             foreach (self::ANIMALS as $i => [$name, $sex, $hatched, $genotype, $notes]) {
+                $hatched = self::day($hatched);
                 [$source, $who, $on] = self::STATED[$name] ?? ['own', null, null];
                 $made[$name] = $keeper->animals()->create([
                     'name' => $name, 'number' => sprintf('%03d', $i + 1), 'sex' => $sex,
@@ -208,6 +209,12 @@ class DemoSeeder extends Seeder
             $this->money($keeper, $made);
             $this->oddLook($keeper);
         });
+    }
+
+    /** @param string|int $when a day, or how many days ago: the young of the last season are as old whenever the demo begins */
+    private static function day(string|int $when): string
+    {
+        return is_int($when) ? now()->subDays($when)->format('Y-m-d') : $when;
     }
 
     /** @param array<string, Animal> $made */
@@ -237,8 +244,8 @@ class DemoSeeder extends Seeder
     {
         foreach (self::CLUTCHES as [$dam, $sires, $paired, $laid, $good, $infertile, $hatchedOn, $hatched, $kept, $counts, $notes]) {
             $clutch = $keeper->clutches()->create([
-                'dam_id' => $made[$dam]->id, 'paired_on' => $paired, 'laid_on' => $laid, 'eggs_good' => $good,
-                'eggs_infertile' => $infertile, 'hatched_on' => $hatchedOn, 'hatched' => $hatched, 'notes' => $notes,
+                'dam_id' => $made[$dam]->id, 'paired_on' => self::day($paired), 'laid_on' => self::day($laid), 'eggs_good' => $good,
+                'eggs_infertile' => $infertile, 'hatched_on' => self::day($hatchedOn), 'hatched' => $hatched, 'notes' => $notes,
             ]);
             foreach ($sires as $sire) {
                 $clutch->sires()->create(['animal_id' => $made[$sire]->id]);
