@@ -9,7 +9,9 @@ const OWNER = '/owner-of-kept-pages' // an address in PARTS under which the mark
 const MARK = 'Destino-Owner'
 const PATIENCE = 6000 // milliseconds
 
-const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench)?$/.test(path)
+const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench|\/identify(\/\d+)?)?$/.test(path)
+const isPicture = path => path.startsWith('/genes/states/')
+const PICTURES = 400 // of one person; the oldest go
 const isPart = path => /^\/(build|vendor)\//.test(path) || path === '/icon.svg'
 
 self.addEventListener('install', () => self.skipWaiting())
@@ -23,6 +25,7 @@ self.addEventListener('fetch', event => {
   if (request.method === 'POST' && url.pathname === '/sign-out') event.waitUntil(forgetPages())
   if (request.method !== 'GET') return
   if (request.mode === 'navigate' && isRoom(url.pathname)) event.respondWith(page(request))
+  else if (isPicture(url.pathname)) event.respondWith(picture(request))
   else if (isPart(url.pathname)) event.respondWith(part(request))
 })
 
@@ -61,6 +64,22 @@ async function page(request) {
       { status: 503, headers: { 'Content-Type': 'text/html; charset=utf-8' } },
     )
   }
+}
+
+/** A picture of a state, whose address says all that it shows: it belongs to the pages that show it. */
+async function picture(request) {
+  const mark = await owner()
+  if (!mark) return fetch(request)
+  const cache = await caches.open(pagesOf(mark))
+  const kept = await cache.match(request)
+  if (kept) return kept
+  const response = await fetch(request)
+  if (response.ok && !response.redirected) {
+    const before = (await cache.keys()).filter(one => isPicture(new URL(one.url).pathname))
+    if (before.length >= PICTURES) await cache.delete(before[0])
+    await cache.put(request, response.clone())
+  }
+  return response
 }
 
 async function part(request) {

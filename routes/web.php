@@ -118,6 +118,7 @@ Route::put('/eggs/{egg}', [EggController::class, 'update'])->name('eggs.update')
 
 Route::get('/clutches/{clutch}/bench', [BenchController::class, 'show'])->name('bench');
 Route::post('/clutches/{clutch}/bench', [BenchController::class, 'see'])->name('bench.see');
+Route::get('/clutches/{clutch}/identify/{animal?}', [BenchController::class, 'identify'])->whereNumber('animal')->name('identify');
 Route::post('/clutches/{clutch}/alike', [BenchController::class, 'alike'])->name('bench.alike');
 
 Route::resource('projects', ProjectController::class)->except('destroy');

@@ -24,7 +24,7 @@ use Destino\Identification\Identification;
 class Bench
 {
     /** A cue that tells less than this is not worth a look. */
-    private const LEAST_BITS = .01;
+    public const LEAST_BITS = .01;
 
     public readonly ?Identification $found;
 
@@ -86,6 +86,19 @@ class Bench
         }
 
         return $this->opened->beliefs()->isBehind();
+    }
+
+    /** What it is by now, in a keeper's words; null where these parents cannot have it. */
+    public function known(Animal $animal): ?KnownSoFar
+    {
+        if ($this->found === null || $this->isImpossible($animal)) {
+            return null;
+        }
+        $catalogue = $this->opened->shelf->catalogue();
+        $forms = $this->isBehind()
+            ? $this->found->forms((string) $animal->id) : KnownSoFar::formsOf($this->belief($animal), $catalogue);
+
+        return new KnownSoFar($forms, $catalogue, $this->days($animal));
     }
 
     public function belief(Animal $animal): Belief

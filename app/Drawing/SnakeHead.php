@@ -32,7 +32,15 @@ final readonly class SnakeHead
 
     private const ORANGE = [[.35, 0], [.45, .25], [.75, .28], [.95, 0]];
 
-    private const SNOUT = [[.1, .14], [.15, .2], [.2, .16], [.15, .1]];
+    private const SNOUT = [[.1, .22], [.15, .4], [.21, .34], [.17, .14]];
+
+    /** The front of the dark mark, where it is pale. */
+    private const FRONT = [[.02, 0], [.1, .19], [.3, .3], [.42, .2], [.46, 0]];
+
+    /** Pale gaps that break the dark mark: from, to and half width of each, on one side or across. */
+    private const GAPS = [[.24, .33, -.4, .1], [.46, .56, -.06, .42], [.66, .72, -.4, .02], [.8, .92, -.1, .4]];
+
+    private const SPOTS = [[.38, .16], [.42, -.2], [.6, -.2], [.76, .18], [.5, .02]];
 
     /** Of a band that turns down by the eye. */
     private const DROP = [[.24, .5], [.42, .5], [.46, .74], [.4, .92], [.3, .92], [.28, .7]];
@@ -57,7 +65,7 @@ final readonly class SnakeHead
         return $path($shape(self::WHOLE), $this->tones->of('light'), 1.0).$path($both(self::LIP), $this->tones->of('belly'), 1.0)
             .$path($both(self::MASK), $this->tones->of('dark'), 1.0).$path($both($this->band()), $this->tones->of('light', .25), 1.0)
             .($this->look->at('eyedrop') > .4 ? $path($both(self::DROP), $this->tones->of('light', .25), 1.0) : '')
-            .$this->top($round, $path).($this->size === 'small' ? '' : $this->fine($both, $round, $path));
+            .$this->top($shape, $round, $path).($this->size === 'small' ? '' : $this->fine($both, $round, $path));
     }
 
     /**
@@ -80,7 +88,21 @@ final readonly class SnakeHead
         ];
     }
 
-    private function top(callable $round, callable $path): string
+    /** A dark mark in pieces, with pale spots in them. */
+    private function gaps(callable $shape, callable $path): string
+    {
+        $d = '';
+        foreach (self::GAPS as [$from, $to, $one, $other]) {
+            $d .= $shape([[$from, $one], [$to, $one], [$to + .03, ($one + $other) / 2], [$to, $other], [$from, $other], [$from - .03, ($one + $other) / 2]]);
+        }
+        foreach (self::SPOTS as [$a, $v]) {
+            $d .= $shape([[$a - .03, $v], [$a, $v + .07], [$a + .03, $v], [$a, $v - .07]]);
+        }
+
+        return $path($d, $this->tones->of('light', .15), min(1.0, .3 + .7 * $this->look->at('stampbroken')));
+    }
+
+    private function top(callable $shape, callable $round, callable $path): string
     {
         $look = $this->look;
         $blush = $look->at('head_blush');
@@ -92,6 +114,8 @@ final readonly class SnakeHead
         }
         $paths .= $blush > .3 ? $path($round(self::CROWN), $this->tones->of('light', .35), min(.85, .3 * $blush)) : '';
         $paths .= $blush < -.4 ? $path($round(self::CROWN), $this->tones->of('deep'), min(.9, .6 * -$blush)) : '';
+        $paths .= $look->at('frontpatch') > .3 ? $path($round(self::FRONT), $this->tones->of('light', .2), .9) : '';
+        $paths .= $look->at('stampbroken') > .3 ? $this->gaps($shape, $path) : '';
         $grey = $look->at('crowngrey');
         $paths .= $grey > .2 ? $path($round(self::GREY), '#8f9296', min(.8, .8 * $grey ** 2)) : '';
         $paths .= $look->at('crownpatch') > .3 ? $path($round(self::FIGURE), $this->tones->of('light'), 1.0) : '';

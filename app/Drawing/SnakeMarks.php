@@ -260,23 +260,43 @@ final readonly class SnakeMarks
         if ($this->isSmall && $checks < .5 || $this->look->at('fade') > 2) {
             return '';
         }
+        if ($checks > .4) {
+            return $this->checks($at, $draw, $path, $checks);
+        }
         $d = '';
         $last = $this->field->along($this->field->columns - 1);
-        $step = $checks > .4 ? .24 : .5;
         foreach ([-1, 1] as $side) {
-            for ($k = 0, $x = .3; $x < $last - .4; $x += $step, $k++) {
-                $isDark = $checks > .4 ? $k % 2 === 0 : $this->noise->at($k, 110 + $side) > .45 + .2 * $clear;
-                if ($isDark && $at($x, $side * .95)[2]) {
-                    $half = $checks > .4 ? $step * .48 : .14;
-                    $from = $checks > .4 ? .99 - .045 * (1 + .6 * $checks) : .93;
-                    $d .= $draw([
-                        [$x - $half, $side * $from], [$x + $half, $side * $from], [$x + $half, $side * 1.0], [$x - $half, $side * 1.0],
-                    ]);
+            for ($k = 0, $x = .3; $x < $last - .4; $x += .5, $k++) {
+                if ($this->noise->at($k, 110 + $side) > .45 + .2 * $clear && $at($x, $side * .95)[2]) {
+                    $d .= $draw([[$x - .14, $side * .93], [$x + .14, $side * .93], [$x + .14, $side * 1.0], [$x - .14, $side * 1.0]]);
                 }
             }
         }
 
         return $path($d, $this->tones->of('dark'), .9);
+    }
+
+    /** Dark and pale squares by turns along the edge of the belly; a second row above it where they are many. */
+    private function checks(callable $at, callable $draw, callable $path, float $checks): string
+    {
+        $last = $this->field->along($this->field->columns - 1);
+        $isTwo = $checks > 2.5;
+        $high = $isTwo ? .085 : .055 + .035 * min(2.0, $checks);
+        $pale = $dark = '';
+        foreach ([-1, 1] as $side) {
+            for ($k = 0, $x = .3; $x < $last - .4; $x += .2, $k++) {
+                foreach ($at($x, $side * .95)[2] ? ($isTwo ? [0, 1] : [0]) : [] as $row) {
+                    $top = 1.0 - $high * ($row + 1);
+                    $square = [];
+                    foreach ([[-1, 0], [-.98, 1], [.98, 1], [1, 0]] as [$along, $up]) { // corners twice, so that they stay square
+                        $square[] = [$x + .1 * $along, $side * ($top + $high * (1 - $up))];
+                    }
+                    ($k + $row) % 2 === 0 ? $dark .= $draw($square) : $pale .= $draw($square);
+                }
+            }
+        }
+
+        return $path($pale, $this->tones->of('belly'), .95).$path($dark, $this->tones->of('dark'), $checks < 1.6 ? .62 : .95);
     }
 
     private function white(callable $area): string

@@ -27,6 +27,9 @@ final class SnakeSvg
     /** Blotches along the body in the measure of crops. */
     private const CROP = 15;
 
+    /** So many blotches of the body stand in a picture of the head. */
+    private const NECK = 1.5;
+
     /** Width and height of the skin laid flat. */
     public const FLAT = [1000, 190];
 
@@ -52,17 +55,19 @@ final class SnakeSvg
 
     private readonly float $step;
 
-    private function __construct(private readonly Look $look, private readonly string $size)
+    /** @param array{float, float}|null $part of the body that is wanted, in blotches from the neck; null for all of it */
+    private function __construct(private readonly Look $look, private readonly string $size, ?array $part = null)
     {
         [$blotches, $girth, $head, $columns, $rows, $this->unit, $this->step] = self::SIZES[$size] ?? self::SIZES['card'];
         $this->body = self::$bodies[$size] ??= new Body($blotches, $girth, $head, $size === 'flat');
-        $this->field = new LightField($look, $blotches, $columns, $rows);
+        $this->field = new LightField($look, $blotches, $columns, $rows, $part);
         $this->tones = new Tones($look);
     }
 
-    public static function content(Look $look, string $size): string
+    /** @param array{float, float}|null $part of the body that is wanted, in blotches from the neck; null for all of it */
+    public static function content(Look $look, string $size, ?array $part = null): string
     {
-        $one = new self($look, $size);
+        $one = new self($look, $size, $part);
 
         return '<g clip-path="url(#lie-'.$size.')">'.$one->layers().'</g><use href="#lie-light-'.$size.'"/>'.$one->eyes();
     }
@@ -96,27 +101,61 @@ final class SnakeSvg
      *
      * @param array<string, mixed> $crop map "skin" with x (blotches from the neck) and v (around it), or "head" with a box in its own
      *     measure of 108 by 64
+     * @param bool $isWide whether the picture is as wide as its part wants; otherwise it fills a frame of three by two
      */
-    public static function closeUp(Look $look, array $crop): string
+    public static function closeUp(Look $look, array $crop, bool $isWide = false): string
     {
-        [, $girth, $head, , , $unit] = self::SIZES['flat'];
-        [$left, $middle, $half] = [14.0, self::FLAT[1] / 2, $girth * .66 / 32];
-        if ($crop['map'] === 'head') {
-            [$x, $y, $width, $height] = $crop['box'] ?? [0.0, -32.0, 108.0, 64.0];
-            $box = [$left + $x / 108 * $head, $middle + $y * $half, $width / 108 * $head, $height * $half];
-        } else {
-            [[$from, $to], [$top, $bottom]] = [$crop['x'] ?? [5.0, 9.0], $crop['v'] ?? [-1.0, 1.0]];
-            $along = fn (float $x): float => $left + $head + $x / self::CROP * (self::FLAT[0] - 26 - $head);
-            $high = max(self::LEAST_HIGH, ($bottom - $top) * $girth); // a strip along the belly needs what stands above it
-            $box = [$along($from), $middle + $bottom * $girth - $high, $along($to) - $along($from), $high];
+        $unit = self::SIZES['flat'][5];
+        [$box, $part] = self::cut($crop);
+        if ($isWide) {
+            $wide = $box[3] * self::shape($crop);
+            [$box[0], $box[2]] = [$box[0] + ($box[2] - $wide) / 2, $wide];
         }
+        $frame = $isWide ? 'width="'.round(64 * self::shape($crop)).'" height="64"'
+            : 'width="96" height="64" preserveAspectRatio="xMidYMid slice"';
         $cut = implode(' ', array_map(fn (float $number): string => (string) round($number * $unit), $box));
 
         return str_replace(
-            ['viewBox="'.self::box('flat').'"', ' role="img" aria-label=""'],
-            ['viewBox="'.$cut.'" width="96" height="64" preserveAspectRatio="xMidYMid slice"', ''],
-            self::file(self::content($look, 'flat'), 'flat'),
+            ['viewBox="'.self::box('flat').'"', ' role="img" aria-label=""'], ['viewBox="'.$cut.'" '.$frame, ''],
+            self::file(self::content($look, 'flat', $part), 'flat'),
         );
+    }
+
+    /**
+     * How wide the picture of a part is for its height: never narrower than seven by four, and of a long strip a piece.
+     *
+     * @param array<string, mixed> $crop
+     */
+    public static function shape(array $crop): float
+    {
+        [[, , $wide, $high]] = self::cut($crop);
+
+        return max(1.75, min(3.0, $wide / $high));
+    }
+
+    /**
+     * @param array<string, mixed> $crop
+     * @return array{array{float, float, float, float}, array{float, float}} the box, and the part of the body from and to, in blotches
+     */
+    private static function cut(array $crop): array
+    {
+        [$blotches, $girth, $head] = self::SIZES['flat'];
+        [$left, $middle, $half] = [14.0, self::FLAT[1] / 2, $girth * .66 / 32];
+        if ($crop['map'] === 'head') {
+            [$x, $y, $width, $height] = $crop['box'] ?? [0.0, -32.0, 108.0, 64.0];
+
+            return [
+                [$left + $x / 108 * $head, $middle + $y * $half, $width / 108 * $head, $height * $half], [-.5, self::NECK],
+            ];
+        }
+        [[$from, $to], [$top, $bottom]] = [$crop['x'] ?? [5.0, 9.0], $crop['v'] ?? [-1.0, 1.0]];
+        $along = fn (float $x): float => $left + $head + $x / self::CROP * (self::FLAT[0] - 26 - $head);
+        $high = max(self::LEAST_HIGH, ($bottom - $top) * $girth); // a strip along the belly needs what stands above it
+
+        return [
+            [$along($from), $middle + $bottom * $girth - $high, $along($to) - $along($from), $high],
+            [$from / self::CROP * $blotches - 1, $to / self::CROP * $blotches + 1],
+        ];
     }
 
     /** Units of a drawing for one of the box. */
@@ -203,16 +242,16 @@ final class SnakeSvg
     public function areaOf(callable $of, float $level, string $fill, float $opacity, ?string $stroke = null, float $width = 0.0): string
     {
         $values = [];
-        for ($i = 0; $i < $this->field->columns; $i++) {
+        for ($i = $this->field->first; $i <= $this->field->last; $i++) {
             for ($j = 0; $j < $this->field->rows; $j++) {
-                $values[$i][$j] = $of($i, $j);
+                $values[$i - $this->field->first][$j] = $of($i, $j);
             }
         }
         $d = '';
         foreach (Contours::above($values, $level) as $loop) {
             $points = [];
             foreach ($loop as $k => [$column, $row]) {
-                [$x, $y, $isSeen] = $this->body->at($this->field->along($column), $this->field->around($row));
+                [$x, $y, $isSeen] = $this->body->at($this->field->along($this->field->first + $column), $this->field->around($row));
                 if ($isSeen || $k % 5 === 0) {
                     $points[] = [$x, $y];
                 }

@@ -29,14 +29,20 @@ final readonly class LoosePrint
     /** @param string $mark of the code that draws: another after a change of it */
     public static function address(Look $look, string $size, string $mark): string
     {
+        return route(
+            'looks.drawing', ['amounts' => self::amounts($look), 'seed' => $look->seed, 'size' => $size, 'code' => $mark], false,
+        );
+    }
+
+    /** The amounts of a look as an address has them. */
+    public static function amounts(Look $look): string
+    {
         $amounts = [];
         foreach ($look->values as $axis => $value) {
             $amounts[] = $axis.'~'.(int) round(1000 * $value);
         }
 
-        return route(
-            'looks.drawing', ['amounts' => implode('.', $amounts), 'seed' => $look->seed, 'size' => $size, 'code' => $mark], false,
-        );
+        return implode('.', $amounts);
     }
 
     /** As an address tells it, or null where it tells no drawing. */

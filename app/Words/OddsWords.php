@@ -97,6 +97,16 @@ class OddsWords
         }.self::PERCENT;
     }
 
+    /** The chance of one thing that an animal may be: a keeper says of what is all but sure that it is. */
+    public static function sure(float $share): string
+    {
+        return match (true) {
+            $share >= 1.0 => 'sure',
+            $share > .995 => 'almost certain',
+            default => self::share($share),
+        };
+    }
+
     /** How far odds may be off that were sampled; empty where they are exact to a tenth of a point. */
     public static function off(float $error): string
     {
@@ -124,7 +134,7 @@ class OddsWords
     public static function together(LuckTogether $all, string $such): string
     {
         return $all->tail()->toFloat() > .4
-            ? 'As was to be expected.'
+            ? 'As expected.'
             : ($all->isBelowExpected() ? 'As few or fewer' : 'As many or more').' in '.self::percent($all->tail())." of such {$such}.";
     }
 

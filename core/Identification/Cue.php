@@ -22,8 +22,10 @@ final readonly class Cue
      * @param int|null $toDays age until which it can be read
      * @param array<string, int> $formerly states by names that they had before
      * @param string|null $note what to mind when reading it
-     * @param array<int, array{amounts: array<string, float>, crop: array<string, mixed>}> $pictures how states are drawn: amounts over
-     *     the wild type, and the part of the animal; only of states that the drawing shows
+     * @param array<int, array{amounts: array<string, float>, crop: array<string, mixed>, drawn: array<string, float>}> $pictures how
+     *     states are drawn: amounts over the wild type, the part of the animal, and what a picture makes plainer than they do; only of
+     *     states that the drawing shows
+     * @param string|null $ask the question that its states answer
      */
     public function __construct(
         public string $key,
@@ -38,6 +40,7 @@ final readonly class Cue
         public array $formerly = [],
         public ?string $note = null,
         public array $pictures = [],
+        private ?string $ask = null,
     ) {}
 
     /**
@@ -72,6 +75,12 @@ final readonly class Cue
         );
     }
 
+    /** The question that its states answer. */
+    public function question(): string
+    {
+        return $this->ask ?? "{$this->name}?";
+    }
+
     public function canBeReadAt(int $days): bool
     {
         return $days >= $this->fromDays && ($this->toDays === null || $days <= $this->toDays);
@@ -83,6 +92,7 @@ final readonly class Cue
         return new self(
             $this->key, $this->name, $this->where, $this->states, $this->rules, $this->fromDays, $this->repeats,
             $this->reading?->readBy($eye), $this->toDays, $this->formerly, $this->note, $this->pictures,
+            $this->ask,
         );
     }
 }

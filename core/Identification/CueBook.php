@@ -66,7 +66,7 @@ final readonly class CueBook
             $this->rules($entry, $key, count($states), $reading !== null),
             $entry->has('from_days') ? $entry->int('from_days') : 0, $entry->optionalString('repeats'), $reading,
             $entry->has('to_days') ? $entry->int('to_days') : null, $formerly, $entry->optionalString('note'),
-            self::pictures($entry),
+            self::pictures($entry), $entry->optionalString('ask'),
         );
     }
 
@@ -88,7 +88,7 @@ final readonly class CueBook
         return [$names, $formerly];
     }
 
-    /** @return array<int, array{amounts: array<string, float>, crop: array<string, mixed>}> by state, those that are drawn as they are */
+    /** @return array<int, array{amounts: array<string, float>, crop: array<string, mixed>, drawn: array<string, float>}> by state, those that are drawn as they are */
     private static function pictures(Facts $entry): array
     {
         $pictures = [];
@@ -96,7 +96,10 @@ final readonly class CueBook
             $picture = is_array($state) && isset($state['picture']) ? $entry->children('states')[(int) $i]->child('picture') : null;
             if ($picture !== null && ! $picture->has('draw') && ! $picture->child('crop')->has('style')
                 && ! $picture->child('amounts')->has('before')) {
-                $pictures[(int) $i] = ['amounts' => $picture->numbers('amounts'), 'crop' => $picture->child('crop')->values()];
+                $pictures[(int) $i] = [
+                    'amounts' => $picture->numbers('amounts'), 'crop' => $picture->child('crop')->values(),
+                    'drawn' => $picture->has('drawn') ? $picture->numbers('drawn') : [],
+                ];
             }
         }
 

@@ -119,6 +119,28 @@ final class Identification
         return $genes;
     }
 
+    /**
+     * P(form) at each locus where a young may be anything but wild type, in catalogue order; the wild type is what is left.
+     *
+     * @return list<array{form: Form, decimal: float}>
+     */
+    public function forms(string $id): array
+    {
+        $forms = [];
+        $young = $this->young[$id]->inFloats();
+        $loci = array_flip($young->loci());
+        foreach (array_keys(array_intersect_key($this->catalogue->loci, $loci)) as $locus) {
+            foreach ($locus === Sex::LOCUS ? [] : $young->over([$locus]) as [$own, $chance]) {
+                $form = $own[$locus] ?? null;
+                if ($form !== null && ! $form->isWild()) {
+                    $forms[] = ['form' => $form, 'decimal' => Number::float($chance)];
+                }
+            }
+        }
+
+        return $forms;
+    }
+
     /** What can be said of a young, as sure only what is sure. */
     public function label(string $id): string
     {
@@ -170,7 +192,12 @@ final class Identification
         return (new Genotypes($this->catalogue, $this->young[$id]))->of($most);
     }
 
-    /** @return array{next: list<array{cue: Cue, bits: float, separates: string}>, later: list<Cue>} cues that were not looked at yet */
+    /**
+     * Cues that were not looked at yet: those that can be read now, what tells most first, each with the chances of its states; and
+     * those of a later age.
+     *
+     * @return array{next: list<array{cue: Cue, bits: float, separates: string, chances: list<float>}>, later: list<Cue>}
+     */
     public function cues(string $id): array
     {
         $one = array_values(array_filter($this->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id))[0] ?? null;
@@ -186,8 +213,8 @@ final class Identification
             if ($one->days !== null && $one->days < $cue->fromDays) {
                 $later[] = $cue;
             } elseif ($one->days === null || $cue->canBeReadAt($one->days)) {
-                [$bits, $separates] = $look->bits($cue, $one->days);
-                $next[] = ['cue' => $cue, 'bits' => $bits, 'separates' => $separates];
+                [$bits, $separates, $chances] = $look->bits($cue, $one->days);
+                $next[] = ['cue' => $cue, 'bits' => $bits, 'separates' => $separates, 'chances' => $chances];
             }
         }
         usort($next, static fn (array $a, array $b): int => [$b['bits'], $a['cue']->key] <=> [$a['bits'], $b['cue']->key]);

@@ -29,14 +29,16 @@ final readonly class NextCue
     /**
      * The entropy of the mixed chances of the states less the mean entropy given the genotype.
      *
-     * @return array{float, string} bits, and what it would separate
+     * @return array{float, string, list<float>} bits, what it would separate, and the chances of the states of this young
      */
     public function bits(Cue $cue, ?int $days): array
     {
         $ways = $this->ways($cue, $cue->reading === null ? $days : CueChances::age($days));
         $asked = array_sum(array_column($ways, 'p'));
 
-        return $asked <= 0.0 ? [0.0, ''] : [max(0.0, $asked * self::told($ways)), $this->separates($ways)];
+        return $asked <= 0.0
+            ? [0.0, '', array_fill(0, count($cue->states), 0.0)]
+            : [max(0.0, $asked * self::told($ways)), $this->separates($ways), self::mixed($ways)];
     }
 
     /** @return list<Way> genotypes at the loci of the cue that have what it asks for, each with the chances of the states */
@@ -70,16 +72,29 @@ final readonly class NextCue
     private static function told(array $ways): float
     {
         $all = array_sum(array_column($ways, 'p'));
-        $mixed = [];
         $given = 0.0;
+        foreach ($ways as $way) {
+            $given += $way['p'] / $all * self::entropy($way['chances']);
+        }
+
+        return self::entropy(self::mixed($ways)) - $given;
+    }
+
+    /**
+     * @param list<Way> $ways
+     * @return list<float> chances of the states
+     */
+    private static function mixed(array $ways): array
+    {
+        $all = array_sum(array_column($ways, 'p'));
+        $mixed = [];
         foreach ($ways as $way) {
             foreach ($way['chances'] as $state => $chance) {
                 $mixed[$state] = ($mixed[$state] ?? 0.0) + $way['p'] / $all * $chance;
             }
-            $given += $way['p'] / $all * self::entropy($way['chances']);
         }
 
-        return self::entropy(array_values($mixed)) - $given;
+        return array_values($mixed);
     }
 
     /** @param list<float> $chances */

@@ -31,5 +31,6 @@ class EveryPageOfTheSeasonTest extends EveryPageCase
         yield 'feeding round' => ['/round/feed'];
         yield 'today' => ['/today'];
         yield 'bench' => ['/clutches/8/bench'];
+        yield 'one hatchling' => ['/clutches/8/identify'];
     }
 }

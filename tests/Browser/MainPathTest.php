@@ -112,7 +112,7 @@ class MainPathTest extends BrowserTestCase
     public function test_the_tray_is_cut_anew_when_a_choice_changes(): void
     {
         $browser = $this->browser()->visit('/pair?sire=Mojave+Pastel&dam=Mystic');
-        $browser->waitFor('#tray-title', 'The tray');
+        $browser->waitFor('#tray-title', 'What can hatch');
         self::assertCount(8, $browser->all('.tray.wide .scute'));
         $browser->waitFor('th[data-sort] button', 'Outcome'); // the modules are there
         $browser->click('input[name="alike"]');

@@ -132,6 +132,65 @@ class SnakeRoomTest extends BrowserTestCase
         self::assertSame(1, substr_count($browser->text('#season ul'), 'lock seen on '.date('j M Y')));
     }
 
+    /** A new hatchling of a clutch of the demo, with its first question. */
+    private function identified(string $name, int $clutch): Browser
+    {
+        $browser = $this->browser()->visit("/clutches/{$clutch}");
+        $browser->script('for (const one of document.querySelectorAll("details")) one.open = true');
+        $browser->type('#name', $name)->click('#hatchling-form button[type=submit]');
+        $browser->waitFor('.said', "{$name} is in the collection");
+        $browser->visit("/clutches/{$clutch}/bench");
+        foreach ($browser->all('a.sibling') as $one) {
+            if (str_contains($one->getText(), $name)) {
+                $link = (string) $one->getAttribute('href');
+            }
+        }
+        $browser->driver->get($link ?? self::fail("{$name} is not among its siblings"));
+
+        return $browser->until('return document.querySelectorAll("[data-question]:not([hidden])").length === 1');
+    }
+
+    public function test_a_hatchling_is_asked_one_question_after_another(): void
+    {
+        $browser = $this->identified('Skipper', 8);
+        $page = $browser->driver->getCurrentURL();
+        self::assertSame(390, (int) $browser->script('return document.documentElement.scrollWidth'));
+        $asked = fn (): string => $browser->find('[data-question]:not([hidden])')->getAttribute('data-question') ?? '';
+        $first = $asked();
+        $browser->click('[data-question]:not([hidden]) .reply');
+        self::assertNotSame($first, $asked(), 'the next stands there at once');
+        $second = $asked();
+        $browser->click('[data-later]');
+        self::assertNotSame($second, $asked());
+        $browser->click('[data-undo]');
+        self::assertSame($first, $asked(), 'the last answer is taken back where it was given');
+        self::assertSame([], $browser->all('[data-question]:not([hidden]) .reply.is-seen'));
+        $browser->until('return Object.keys(localStorage).every(key => !key.startsWith("destino.outbox"))');
+        $browser->driver->get($page);
+        $browser->until('return document.querySelectorAll("[data-question]:not([hidden])").length === 1');
+        self::assertSame($first, $asked(), 'nothing of it is kept');
+        $browser->click('[data-cannot]');
+        $browser->driver->get($page);
+        $browser->until('return document.querySelectorAll("[data-question]:not([hidden])").length === 1');
+        self::assertNotSame($first, $asked(), 'what cannot be told is not asked again tomorrow');
+        $browser->script('const any = document.querySelector("[data-any]"); any.value = arguments[0]; any.dispatchEvent(new Event("change"))', $first);
+        self::assertSame($first, $asked(), 'but by its name');
+    }
+
+    public function test_answers_without_a_connection_wait_and_are_sent(): void
+    {
+        $browser = $this->identified('Bosun', 7);
+        $page = $browser->driver->getCurrentURL();
+        $browser->cut();
+        $browser->click('[data-question]:not([hidden]) .reply')->waitFor('[data-outbox-says]', '1 entry waiting on this device');
+        $browser->click('[data-question]:not([hidden]) .reply')->waitFor('[data-outbox-says]', '2 entries waiting on this device');
+        $browser->cut(false);
+        $browser->waitFor('[data-outbox-says]', '2 waiting entries sent.');
+        $browser->driver->get($page);
+        $browser->until('return document.querySelectorAll("[data-question]:not([hidden])").length === 1');
+        self::assertGreaterThanOrEqual(2, (int) $browser->script('return document.querySelectorAll("[data-seen]:not([data-seen=\'\'])").length'));
+    }
+
     public function test_pages_of_the_snake_room_open_without_a_connection(): void
     {
         $browser = $this->browser()->visit('/today');

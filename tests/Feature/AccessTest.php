@@ -49,7 +49,7 @@ class AccessTest extends TestCase
         'season.board' => 'viewer', 'guide' => 'viewer', 'young' => 'viewer', 'bulk.store' => 'owner', 'bulk.undo' => 'owner',
         'money' => 'owner', 'money.book' => 'owner',
         'prices.store' => 'owner', 'sales.update' => 'owner', 'eggs' => 'viewer', 'eggs.lay-out' => 'helper', 'eggs.update' => 'helper',
-        'animals.tap' => 'helper', 'bench' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner',
+        'animals.tap' => 'helper', 'bench' => 'viewer', 'identify' => 'viewer', 'bench.see' => 'helper', 'bench.alike' => 'helper', 'projects.try' => 'owner',
         'looks.compare' => 'viewer', 'looks.design' => 'viewer', 'looks.drawing' => 'viewer', 'looks.confusions' => 'viewer', 'looks.counts' => 'viewer', 'looks.state' => 'viewer',
         'train' => 'viewer', 'train.begin' => 'viewer', 'train.answer' => 'viewer', 'train.next' => 'viewer', 'projects.replan' => 'owner',
         'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.effort' => 'owner', 'projects.pin' => 'owner',

@@ -41,13 +41,23 @@ final class LightField
 
     private readonly float $pinch;
 
+    /** The first and the last column that are worked out. */
+    public readonly int $first;
+
+    public readonly int $last;
+
+    /** @param array{float, float}|null $part of the body that is wanted, in blotches from the neck; null for all of it */
     public function __construct(
         private readonly Look $look, private readonly int $count, public readonly int $columns, public readonly int $rows,
+        ?array $part = null,
     ) {
+        $column = fn (float $x): int => (int) round(($x + .5) / ($count + .5) * ($columns - 1));
+        $this->first = $part === null ? 0 : max(0, $column($part[0]) - 1);
+        $this->last = $part === null ? $columns - 1 : min($columns - 1, $column($part[1]) + 1);
         $this->noise = Noise::of($look->seed + 1);
         $this->loose = (1 - min(1.0, max(0.0, $look->at('regular')))) * max(.25, 1 - .45 * max(0.0, $look->at('banding')));
         $this->pinch = min(.75, .6 * max(0.0, $look->at('waist')));
-        $this->values = array_fill(0, $columns, array_fill(0, $rows, self::GROUND));
+        $this->values = array_fill($this->first, $this->last - $this->first + 1, array_fill(0, $rows, self::GROUND));
         $this->bend();
         $this->lay();
         $this->back();
@@ -69,13 +79,13 @@ final class LightField
     private function bend(): void
     {
         $restless = max(0.0, $this->look->at('pattern_breakup'));
-        $key = "{$this->look->seed} {$this->count} {$this->columns} {$this->rows} {$restless}";
+        $key = "{$this->look->seed} {$this->count} {$this->columns} {$this->first} {$this->last} {$this->rows} {$restless}";
         if (isset(self::$bent[$key])) {
             [$this->x, $this->v] = self::$bent[$key];
 
             return;
         }
-        for ($i = 0; $i < $this->columns; $i++) {
+        for ($i = $this->first; $i <= $this->last; $i++) {
             $x = $this->along($i);
             for ($j = 0; $j < $this->rows; $j++) {
                 $v = $this->around($j);
@@ -151,8 +161,8 @@ final class LightField
     private function box(float $x, float $reach): array
     {
         $step = ($this->count + .5) / ($this->columns - 1);
-        $from = max(0, (int) floor(($x - $reach + .5) / $step) - 1);
-        $to = min($this->columns - 1, (int) ceil(($x + $reach + .5) / $step) + 1);
+        $from = max($this->first, (int) floor(($x - $reach + .5) / $step) - 1);
+        $to = min($this->last, (int) ceil(($x + $reach + .5) / $step) + 1);
 
         return $from > $to ? [] : range($from, $to);
     }
@@ -179,7 +189,7 @@ final class LightField
         foreach (self::AXES as $axis) {
             $of[$axis] = $look->at($axis);
         }
-        for ($i = 0; $i < $this->columns; $i++) {
+        for ($i = $this->first; $i <= $this->last; $i++) {
             for ($j = 0; $j < $this->rows; $j++) {
                 $this->values[$i][$j] = $this->at($i, $j, $of);
             }
@@ -255,7 +265,7 @@ final class LightField
     /** The field at a place, for what is laid on it. */
     public function value(float $x, float $v): float
     {
-        $i = (int) max(0, min($this->columns - 1, round(($x + .5) / ($this->count + .5) * ($this->columns - 1))));
+        $i = (int) max($this->first, min($this->last, round(($x + .5) / ($this->count + .5) * ($this->columns - 1))));
         $j = (int) max(0, min($this->rows - 1, round(($v + 1) / 2 * ($this->rows - 1))));
 
         return $this->values[$i][$j];

@@ -6,9 +6,26 @@
     @elseif ($bench->why !== null)
         <section class="sheet empty"><p class="answer">Nothing follows yet.</p><p class="soft">{{ $bench->why }}</p></section>
     @else
-        <section class="sheet">
-            <div class="head"><h2>What they are</h2><span class="soft small">by the parents and by what was seen; tap what you see below,
-                and these move</span></div>
+        <section class="stack" aria-label="The clutch at a glance">
+            <p class="mb-0"><strong>{{ $page->sure() }} of {{ count($bench->hatchlings) }} sure</strong>@if ($page->sure() <
+                count($bench->hatchlings)) <span class="soft">· {{ count($bench->hatchlings) - $page->sure() }} open</span>@endif</p>
+            <div class="glance">@foreach ($bench->hatchlings as $id => $animal)<a class="sibling" href="{{ route('identify',
+                [$clutch, $id]) }}"><span class="sibling-picture">@if ($animal->latestPhoto)<img
+                src="{{ route('photos.show', $animal->latestPhoto) }}" alt="" loading="lazy">@else{!! $prints->ofBelief(
+                $bench->belief($animal), $bench->days($animal) ?? 0, $animal->id) !!}@endif</span>
+                <span class="soft small">{{ $animal->name }} <x-sex :animal="$animal"/></span>
+                @if ($animal->sightings->isEmpty() && $page->known($animal)?->isSure() === false)<strong>Not looked at
+                yet</strong><span class="small">{{ count($page->known($animal)->visual) }} genes may show</span>@elseif ($known =
+                $page->known($animal))<strong>{{ $known->name() }}</strong>@if ($known->carried() !== [])
+                <span class="small">{{ implode(', ', $known->carried()) }}</span>@endif @if ($known->isSure())<span
+                class="small is-sure"><x-icon name="check-circle"/> Sure</span>@else<span
+                class="small is-open">{{ implode(' · ', $known->open()) }}</span>@endif @else<span class="tag dead">these parents cannot
+                have it</span>@endif</a>@endforeach</div>
+            @if ($may && $page->animal && $page->next(null))<p class="mb-0"><a class="button main"
+                href="{{ route('identify', [$clutch, $page->next(null)]) }}">Identify {{ $page->next(null)->name }}</a></p>@endif
+        </section>
+        <section class="sheet at-width">
+            <div class="head"><h2>Gene by gene</h2><span class="soft small">from the parents and from what you saw</span></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Odds of genes, hatchling by hatchling">
             <table class="list bench"><thead><tr><th scope="col">Gene</th>@foreach ($bench->hatchlings as $animal)<th scope="col"><a
                 href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a> <x-sex :animal="$animal"/>
@@ -30,9 +47,8 @@
                 explain a hatchling that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a> once its look is
                 stated. The others are answered without it.</span></p>@endif
         </section>
-        <section class="sheet">
-            <div class="head"><h2>What to look at</h2><span class="soft small">what tells most comes first; a state tapped again is taken
-                back</span></div>
+        <section class="sheet at-width">
+            <div class="head"><h2>What to look at</h2><span class="soft small">Most useful first. Tap again to undo.</span></div>
             @if ($rows === [])<p class="soft mb-0">Nothing that the eye could see would tell them further apart: what is open, breeding or a
                 test will say.</p>@endif
             <ul class="plain cue-bench">
@@ -76,8 +92,7 @@
                     ?? null)->filter()->implode(', ') }} for {{ $set->target }} @if ($may)<x-take-out kind="alike" :record="$set"
                     :label="$set->sentence()"/>@endif</li>@empty<li class="soft">Nothing tied yet.</li>@endforelse</ul>
                 @if ($may && count($bench->hatchlings) > 1)
-                    <details class="mt-2" @if ($errors->hasAny(['target', 'animals'])) open @endif><summary>Tie some that look the
-                        same</summary>
+                    <details class="mt-2" @if ($errors->hasAny(['target', 'animals'])) open @endif><summary>Group look-alikes</summary>
                         <form method="post" action="{{ route('bench.alike', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
                             type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <div class="row-flow">@foreach ($bench->hatchlings as $id => $animal)<label class="switch"><input
@@ -86,18 +101,17 @@
                                 {{ $animal->name }}</label>@endforeach</div>
                             <x-field-error id="animals-error" :message="$errors->first('animals')"/>
                             <x-field name="target" label="for" :value="old('target')" placeholder="Enchi" maxlength="400"/>
-                            <div><button class="button" type="submit">Tie them</button></div></form></details>
+                            <div><button class="button" type="submit">Save group</button></div></form></details>
                 @endif
             </section>
             <section class="sheet">
-                <div class="head"><h2>Another pair of eyes</h2><span class="soft small">kept as theirs; it does not move the
+                <div class="head"><h2>Second opinions</h2><span class="soft small">kept as theirs; it does not move the
                     odds</span></div>
                 <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }}
                     <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one"
                     :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
                 @if ($may)
-                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Note what somebody
-                        else sees</summary>
+                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Add a second opinion</summary>
                         <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
                             type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <x-field name="who" label="Who" :value="old('who')" maxlength="80"/>

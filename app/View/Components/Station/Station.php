@@ -9,7 +9,10 @@ use App\Models\User;
 use App\People\OutboxOwner;
 use App\View\Components\Part\Part;
 
-/** The frame of a page: the way between the stations, its title, what was just said. */
+/**
+ * The frame of a page: the way between the stations, its title, what was just said. A page in focus has no bar on a phone, so that
+ * nothing is hit by mistake with a snake in one hand.
+ */
 class Station extends Part
 {
     /** Stations that stand in the bar of a phone; the others are behind "More". */
@@ -22,6 +25,7 @@ class Station extends Part
         public readonly string $station = '',
         public readonly ?string $crumb = null,
         public readonly ?string $crumbLink = null,
+        public readonly bool $focus = false,
     ) {
         $this->chapter = $station === '' || $station === 'guide' ? null : Chapter::of($station, request()->path());
     }

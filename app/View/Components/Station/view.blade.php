@@ -9,7 +9,7 @@
     <path id="bead" class="bead-empty" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z"/>
     <path id="bead-rim" class="bead-rim" d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z M21 1 V21"/>
 </defs></svg>
-<div class="frame">
+<div @class(['frame', 'in-focus' => $focus])>
     <nav class="rail" aria-label="Stations">
         <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true">
             <path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/>
@@ -74,7 +74,7 @@
             <div class="waiting behind row-flow no-print" data-module="behind" data-address="{{ route('worked-out') }}" role="status">
                 <x-icon name="hourglass-split"/>
                 <span data-says>
-                    What follows from the last change is being worked out. Until then this page shows what was known before it.
+                    Updating the odds. This page still shows the figures from before your last change.
                 </span>
                 <a class="button slim" href="" data-show hidden>Show it</a>
             </div>
