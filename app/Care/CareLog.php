@@ -53,7 +53,7 @@ class CareLog
             true => 'Ready to breed by '
                 .($this->animal->hatched_on === null ? 'weight.' : ($this->weights() === [] ? 'age.' : 'age and weight.')),
             false => "Not ready to breed.{$likely}",
-            null => 'Whether it is ready to breed cannot be told yet.',
+            null => 'Not known whether it is ready to breed.',
         };
     }
 }

@@ -89,11 +89,11 @@ class ClutchPage
         $dead = (int) $this->clutch->counts->where('dead', true)->sum(fn (ClutchCount $count): int => $count->count);
         $parts = array_filter([
             $this->clutch->eggs_good === null ? null : "{$this->clutch->eggs_good} good eggs",
-            $this->clutch->eggs_infertile === null ? null : "{$this->clutch->eggs_infertile} infertile",
+            $this->clutch->eggs_infertile === null ? null : $this->clutch->eggs_infertile.($this->clutch->eggs_infertile === 1 ? ' slug' : ' slugs'),
             $this->clutch->hatched === null ? null : "{$this->clutch->hatched} hatched",
             $dead === 0 ? null : "{$dead} seen dead in the egg",
-            "{$kept} kept as animals",
-            "{$seen} counted by look",
+            "{$kept} added as animals",
+            "{$seen} counted",
         ]);
         $tally = $this->beliefs->kin->tallyOf($this->clutch->id);
         $open = ($this->clutch->hatched ?? 0) - $kept - $seen + $tally->shared;
@@ -106,7 +106,7 @@ class ClutchPage
             $this->clutch->hatched === null => '.',
             $open > 0 => ". {$open} hatched without a record of how they looked: count them below if you know.",
             $open < 0 => '. That is '.-$open.' more than hatched: one of the figures is wrong.',
-            default => '. All hatched are accounted for.',
+            default => '. Nothing missing.',
         };
     }
 
@@ -162,6 +162,6 @@ class ClutchPage
 
         return $odds === null
             ? ''
-            : 'the parents as recorded give this with '.OddsWords::fraction($odds).' ('.OddsWords::percent($odds).') an egg';
+            : 'expected from these parents: '.OddsWords::perEgg($odds);
     }
 }

@@ -31,7 +31,7 @@ class BusyDatabase
 
     public static function answer(Request $request): Response
     {
-        $said = 'Others are writing to this collection just now, and nothing of this was kept. What you typed is still here: send it once more.';
+        $said = 'Not saved: the collection was busy. What you typed is still here. Save again.';
         if ($request->is('api/*') || $request->expectsJson()) {
             return response()->json(
                 ['message' => 'The collection is busy; nothing was kept. Try again.'], 503, ['Retry-After' => self::SECONDS],

@@ -19,7 +19,7 @@ enum Chapter: string
     public function title(): string
     {
         return match ($this) {
-            self::BringIn => 'Bring in your animals',
+            self::BringIn => 'Import your animals',
             self::Pair => 'Choose a pairing',
             self::Lay => 'From lock to eggs',
             self::Hatch => 'From eggs to young',

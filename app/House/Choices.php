@@ -34,8 +34,8 @@ class Choices
                 '1/8' => ['F = 1/8', 'Allows half siblings; closer pairs are said to hatch worse and to bring out hidden faults.'],
                 '1/16' => ['F = 1/16', 'Cousins at most: keeps a small collection open for longer.'],
             ]],
-            'risk' => ['label' => 'Openness to risk in plans', 'default' => 'careful', 'options' => [
-                'careful' => ['careful', 'Plans are judged by the year that nine in ten reach.'],
+            'risk' => ['label' => 'Risk in plans', 'default' => 'careful', 'options' => [
+                'careful' => ['careful', 'Compare plans by the year with a 90 % chance.'],
                 'even' => ['even', 'Plans are judged by the year that half of them reach.'],
                 'bold' => ['bold', 'Plans are judged by the year that the lucky quarter reaches.'],
             ]],
@@ -131,7 +131,7 @@ class Choices
                 'default' => 10, 'hint' => 'Nobody has counted; rarer than every mistake.',
             ],
             'error_dead' => [
-                'label' => 'An egg that died died of its form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90,
+                'label' => 'Dead eggs explained by a lethal form', 'unit' => 'in 100', 'min' => 0, 'max' => 100, 'default' => 90,
                 'hint' => 'Where a form that dies is possible; the rest died of something else.',
             ],
         ];
@@ -149,7 +149,7 @@ class Choices
                 'default' => 50, 'hint' => 'Hets travel unnamed with many animals.',
             ],
             'error_misidentified' => [
-                'label' => 'A hatchling is taken for what it is not', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
+                'label' => 'A hatchling is misidentified', 'unit' => 'in 1,000', 'min' => 1, 'max' => 500,
                 'default' => 1, 'hint' => 'Badly enough that its parents exclude it; more if you hatch many look-alikes.',
             ],
             'error_sire' => [

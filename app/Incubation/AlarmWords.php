@@ -19,12 +19,12 @@ final class AlarmWords
 
         return match ($alarm->kind) {
             AlarmKind::Drift
-                => "{$value($alarm->value)}, outside its limits since {$since}. Look at the thermostat, the door and the water.",
+                => "{$value($alarm->value)}, outside its range since {$since}. Check the thermostat, the door and the water.",
             AlarmKind::Jump
                 => self::change($alarm->value, $kind,
                     $house)." within half an hour, at {$since}. Was the door open? If not, look at the heater.",
             AlarmKind::Silence
-                => 'nothing heard since '.$since.': '.self::hours($alarm->value).'. Look at the probe, and at the eggs by hand.',
+                => 'no readings since '.$since.': '.self::hours($alarm->value).'. Check the probe, then the eggs by hand.',
             AlarmKind::Clock
                 => 'what the probe sends is '.self::hours($alarm->value).' old when it comes: its clock is wrong, or it was cut off.',
         };

@@ -154,9 +154,9 @@ class DesignPage
         $owners = $this->owners($proposal);
 
         return match (true) {
-            $owners !== [] => 'Here: '.implode(', ', $owners).'.',
+            $owners !== [] => 'You have: '.implode(', ', $owners).'.',
             $this->isOffered($proposal) => 'Nobody here carries it; it is on offer in a project.',
-            default => 'Nobody here carries it.',
+            default => 'You have no animal with it.',
         };
     }
 

@@ -69,7 +69,7 @@ class LuckPage
         foreach (['eggs' => 1, 'hits' => 0] as $field => $least) {
             $within = ['options' => ['min_range' => $least, 'max_range' => self::MOST_EGGS]];
             if (filter_var($typed[$field], FILTER_VALIDATE_INT, $within) === false) {
-                $errors[$field] = "Give a whole number of {$field} from {$least} to ".self::MOST_EGGS.'.';
+                $errors[$field] = "Enter a number of {$field} from {$least} to ".self::MOST_EGGS.'.';
             }
         }
         $hasBoth = ! isset($errors['not_carried']) && ! isset($errors['hidden']);

@@ -61,7 +61,7 @@ class ClutchEvent extends Model implements Removable
         $eggs = array_filter([
             $this->egg_id === null ? null : "egg {$this->loadMissing('egg')->egg?->number}",
             $this->count === null || $this->egg_id !== null ? null : $this->count.($this->kind === EventKind::Laid ? ' good' : ''),
-            $this->infertile === null ? null : "{$this->infertile} infertile",
+            $this->infertile === null ? null : $this->infertile.($this->infertile === 1 ? ' slug' : ' slugs'),
         ]);
 
         return $this->kind->words().($this->who === null ? '' : " by {$this->who}").($eggs === [] ? '' : ', '.implode(', ', $eggs))

@@ -103,12 +103,12 @@ class BestMates
         $count = fn (int $number): string => number_format($number).($number === 1 ? ' pairing' : ' pairings');
         $looked = $this->looked < $this->possible
             ? 'the '.MateCandidates::CROSSED." of each sex that carry most of it were crossed: {$count($this->looked)} of ".number_format($this->possible)
-            : "{$count($this->looked)} looked at";
+            : "{$count($this->looked)} checked";
         $shown = $this->given > count($this->rows)
             ? ', '.number_format($this->given).' give it, the best '.count($this->rows).' are shown'
             : '';
 
-        return "{$looked}{$shown}; sold, dead and animals with genes to read are left out";
+        return "{$looked}{$shown}. Not included: sold or dead animals, and animals whose genes could not be read";
     }
 
     /** @throws DestinoError when what was typed cannot be read */

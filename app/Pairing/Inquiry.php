@@ -61,7 +61,7 @@ class Inquiry
             }
         }
         if (filter_var($this->eggs, FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => Question::MOST_EGGS]]) === false) {
-            $this->errors['eggs'] = 'Give a whole number of eggs from 1 to '.Question::MOST_EGGS.'.';
+            $this->errors['eggs'] = 'Enter the eggs as a whole number from 1 to '.Question::MOST_EGGS.'.';
         }
         if ($this->isAsked() && $text('sire_id') !== '' && $text('sire_id') === $text('dam_id')) {
             $this->errors['dam'] = 'This is the same animal twice. A pairing needs a male and a female.';

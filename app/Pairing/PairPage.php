@@ -106,7 +106,7 @@ class PairPage
         $lost = $this->prediction->question->hatched ? Rational::zero() : $this->prediction->cross->survival()->complement();
         $deaths = $lost->isZero() ? '' : ' '.OddsWords::fraction($lost).' of the eggs ('.OddsWords::percent($lost).') do not live.';
 
-        return "{$total} {$kind} can come of this: {$likely}.{$deaths}";
+        return "{$total} {$kind} are possible. ".ucfirst($likely).".{$deaths}";
     }
 
     public function targetSentence(): string
@@ -118,7 +118,7 @@ class PairPage
         $why = $target->whyImpossible();
         $chance = $target->chance;
         if ($why !== null) {
-            return "{$target->target->text} cannot come of this: {$why}";
+            return "This pairing cannot make {$target->target->text}: {$why}";
         }
 
         return "{$target->target->text}: ".OddsWords::fraction($chance->perEgg()).' per '.$this->unit().' ('

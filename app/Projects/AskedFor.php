@@ -34,8 +34,8 @@ class AskedFor
             ],
             'words' => "{$season->name($grant['sire'])} × {$season->name($grant['dam'])}",
             'says' => implode('; ', array_map(fn (array $one): string => $one['egg'] > 0
-                ? "{$one['project']->name}: the target in ".OddsWords::share($one['egg']).' of the young that hatch'
-                : "{$one['project']->name}: young to build on", $grant['serves']))
+                ? "{$one['project']->name}: ".OddsWords::share($one['egg']).' of hatchlings are the target'
+                : "{$one['project']->name}: makes breeders for the next step", $grant['serves']))
                 .($season->seenBefore($grant['sire'], $grant['dam']) === '' ? ''
                     : "; {$season->seenBefore($grant['sire'], $grant['dam'])}"),
         ], array_slice($season->grants, 0, $most));

@@ -155,19 +155,19 @@ class LuckSoFar
         $tail = $luck->tail()->toFloat();
         $in = (string) max(1, (int) round(100 * $tail));
         if ($luck->isAsExpected() || $tail > .4) {
-            return 'As was to be expected.';
+            return 'As expected.';
         }
         $side = $luck->isBelowExpected() ? 'as badly' : 'as well';
         $calm = '';
         if ($luck->isBelowExpected() && $luck->hits === 0 && $tail >= self::CALM) {
             $more = (int) ceil(log(self::CALM) / log(1 - $luck->chance->toFloat())) - $luck->eggs;
-            $calm = $more > 0 ? " Stay calm for {$more} more without a hit; after that the parents deserve a look." : '';
+            $calm = $more > 0 ? " {$more} more hatchlings without a hit are still normal. After that, prove the parents." : '';
         }
 
         return ($tail < .01 ? 'Fewer than 1 in 100' : "About {$in} in 100")." do {$side}."
             .(
                 $luck->isBelowExpected() && $tail < self::CALM
-                    ? ' Time to ask whether both parents carry it before another season is spent: prove them, or take another way.'
+                    ? ' Prove both parents before you use another season on this pair.'
                     : $calm
             );
     }

@@ -53,8 +53,8 @@ class Now
             'sire' => $mating['sire'], 'dam' => $mating['dam'],
             'pair' => $this->name($mating['sire']).' × '.$this->name($mating['dam']),
             'why' => $mating['target_an_egg'] > 0
-                ? 'the target in '.OddsWords::share($mating['target_an_egg']).' of the young that hatch'
-                : 'young to build on',
+                ? OddsWords::share($mating['target_an_egg']).' of hatchlings are the target'
+                : 'makes breeders for the next step',
             'worth' => WorthWords::clear($mating, $this->page->year($this->page->project->horizon)),
             'before' => $this->page->seenBefore($mating['sire'], $mating['dam']),
             'warns' => $this->page->warnings($mating['sire'], $mating['dam']),

@@ -80,7 +80,7 @@ class Placing
     private static function stage(?Clutch $clutch): string
     {
         return match (true) {
-            $clutch === null => 'asked for',
+            $clutch === null => 'suggested',
             $clutch->event(EventKind::Ovulation) !== null => 'ovulated',
             $clutch->event(EventKind::Lock) !== null => 'locked',
             $clutch->event(EventKind::Introduced) !== null => 'together',
@@ -92,14 +92,14 @@ class Placing
     private function gives(Animal $sire, Animal $dam, ?string $hope): array
     {
         if ($hope === null) {
-            return [null, 'no target noted'];
+            return [null, 'No target'];
         }
         try {
             $beliefs = $this->opened->beliefs();
             $cross = Cross::of($this->opened->shelf->catalogue(), $beliefs->belief($sire->id), $beliefs->belief($dam->id));
             $egg = TargetOdds::of($cross, $this->opened->shelf->targets()->read($hope))->chance->perEgg();
 
-            return [$egg, $egg->isZero() ? "young to build on toward {$hope}" : $hope];
+            return [$egg, $egg->isZero() ? "makes breeders for the next step toward {$hope}" : $hope];
         } catch (DestinoError $error) {
             return [null, $error->getMessage()];
         }

@@ -51,7 +51,7 @@ class PlanSentence
         $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];
         [$share, $who] = self::RISKS[$this->risk];
         if (($policy['runs'] ?? self::FEWEST_TOLD) < self::FEWEST_TOLD) { // nine in ten of four keepers is nothing that could be said
-            return "By {$horizon}: ".self::reached($last).', as far as a first look tells.';
+            return "By {$horizon}: ".self::reached($last).' (first estimate).';
         }
         $season = self::seasonOf($policy, $share);
 

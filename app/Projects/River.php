@@ -67,7 +67,7 @@ class River
             $this->place(
                 $step['key'], $level[$step['key']], $keep['genes'],
                 $isLast ? 'the target' : "keep {$keep['count']} ".($keep['sex'] ?? 'of either sex'), $isLast ? 'target' : 'young',
-                "{$step['probability']} an egg, from {$page->year($step['season'])}", $this->made($step), $keep['genes'],
+                "{$step['probability']} per egg, from {$page->year($step['season'])}", $this->made($step), $keep['genes'],
             );
             foreach (['sire', 'dam'] as $role) {
                 $this->join($step['from'][$role] ?? "{$role} {$step[$role]}", $step['key'], 3 + 15 * (float) $step['decimal'], false);

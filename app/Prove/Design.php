@@ -151,7 +151,7 @@ class Design
             } catch (DestinoError) {
                 continue; // the project's own page says what is wrong with its target
             }
-            $odds->isZero() || $worth[] = "{$project->name}: ".OddsWords::fraction($odds).' an egg';
+            $odds->isZero() || $worth[] = "{$project->name}: ".OddsWords::perEgg($odds);
         }
 
         return implode('; ', $worth);

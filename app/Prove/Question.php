@@ -17,7 +17,7 @@ use Destino\Probability\Rational;
 /** What is not known of an animal at one linkage group. */
 class Question
 {
-    public const NOTHING = 'nothing of it';
+    public const NOTHING = 'does not carry it';
 
     /** @var array<string, float>|null */
     private ?array $answers = null;

@@ -102,8 +102,12 @@ class Concerns
             $meals = $this->standings->of($animal->id)->mealsInARow();
             $hasShed = $animal->care->contains(fn (CareEntry $entry): bool => $entry->kind === CareKind::Shed);
             $says = array_filter([
-                $hasShed ? null : "first shed day {$from} to {$to}, now day {$age}",
-                $meals >= self::MEALS ? null : "{$meals} of ".self::MEALS.' meals in a row',
+                $hasShed ? null : (
+                    $age > $to
+                        ? "first shed overdue (day {$age}; usual day {$from} to {$to})"
+                        : "first shed due day {$from} to {$to}, now day {$age}"
+                ),
+                $meals >= self::MEALS ? null : 'meals in a row: '."{$meals} of ".self::MEALS,
             ]);
             $says === [] ?: $young[$age.sprintf('-%09d', $animal->id)] = ['animal' => $animal, 'says' => implode('; ', $says)];
         }

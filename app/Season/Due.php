@@ -63,12 +63,12 @@ class Due
                 $clutch, 'eggs', Gap::shedToLaying(), EventKind::PreLayShed, $records, $today, [EventKind::Laid],
             ),
             $has(EventKind::Ovulation) => self::expected(
-                $clutch, 'the shed before laying', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today,
+                $clutch, 'the pre-lay shed', Gap::ovulationToShed(), EventKind::Ovulation, $records, $today,
                 [EventKind::PreLayShed, EventKind::Laid],
             ),
             $has(EventKind::Introduced) || $has(EventKind::Lock) => new self(
-                $clutch, $has(EventKind::Lock) ? 'ovulation, whenever she is ready' : 'a lock', null, null, false, null,
-                'no window is known for it',
+                $clutch, $has(EventKind::Lock) ? 'ovulation' : 'a lock', null, null, false, null,
+                'no date can be given',
                 [EventKind::Lock, EventKind::Separated, EventKind::Follicles, EventKind::Ovulation],
             ),
             default => new self($clutch, 'to be put together', null, null, false, null, 'planned', [EventKind::Introduced]),
@@ -94,14 +94,14 @@ class Due
         };
         [$from, $to] = $expectation->window($grown);
         $says = $warmth->mean === null
-            ? 'nothing measured in its incubator; taken at what it is set to'
-            : 'by the warmth measured ('.round(100 * $warmth->measured).' % of the time) as far as day '
-                .number_format($warmth->grown, 1).' at '.Warmth::STANDARD.' °C';
+            ? 'No readings from its incubator; its target temperature is assumed'
+            : 'Warmth so far equals '.number_format($warmth->grown, 1).' days at '.Warmth::STANDARD.' °C, measured '
+                .round(100 * $warmth->measured).' % of the time';
 
         return new self(
             $clutch, $what, $day($from), $day($to), $expectation->isOverdue($grown),
             $expectation->chanceWithin($warmth->grown, 7 * Warmth::rate($celsius)),
-            self::rests($expectation, Gap::layingToPip()).'; '.$says, $taps,
+            self::rests($expectation, Gap::layingToPip()).'. '.$says, $taps,
         );
     }
 
@@ -126,12 +126,11 @@ class Due
     private static function rests(Expectation $expectation, Gap $gap): string
     {
         $usual = Expectation::of($gap)->window();
-        $says = "usual {$usual[0]} to {$usual[1]} days";
+        $says = "usual range {$usual[0]} to {$usual[1]} days";
         if ($expectation->own + $expectation->others > 0) {
             $now = $expectation->window();
-            $says .= "; with {$expectation->own} of her own and {$expectation->others} other ".(
-                $expectation->others === 1 ? 'record' : 'records'
-            )." {$now[0]} to {$now[1]}";
+            $own = $expectation->own === 1 ? 'clutch' : 'clutches';
+            $says .= ". Her {$expectation->own} {$own} and {$expectation->others} others here: {$now[0]} to {$now[1]}";
         }
 
         return $says;

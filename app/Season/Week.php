@@ -56,7 +56,7 @@ class Week
             $isEnd = $one->to->isSameDay($day);
             if ($isEnd || $opens->isSameDay($day)) {
                 $says[] = [
-                    'text' => "{$one->clutch->dam->name}: {$one->what} ".($isEnd ? 'by now' : 'may come'),
+                    'text' => "{$one->clutch->dam->name}: {$one->what} ".($isEnd ? 'last day expected' : 'can start'),
                     'link' => route('clutches.show', $one->clutch), 'isEnd' => $isEnd,
                 ];
             }

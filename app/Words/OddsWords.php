@@ -38,6 +38,17 @@ class OddsWords
             : 'about 1 in '.($number < 10 ? rtrim(rtrim(number_format($number, 1), '0'), '.') : number_format($number));
     }
 
+    /** "3 in 8 per egg (38 %)": what a keeper counts with; "about 1 in 6.1 per egg (16 %)" where nobody could read the fraction. */
+    public static function perEgg(Rational $chance, string $unit = 'egg'): string
+    {
+        return match (true) {
+            $chance->isZero() => 'never',
+            $chance->isOne() => "every {$unit}",
+            self::isReadable($chance) => "{$chance->numerator()} in {$chance->denominator()} per {$unit} (".self::percent($chance).')',
+            default => self::oneIn($chance)." per {$unit} (".self::percent($chance).')',
+        };
+    }
+
     /** "35/72"; where nobody could read it, "about 1 in 6.1". */
     public static function fraction(Rational $chance): string
     {

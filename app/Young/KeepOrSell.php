@@ -206,7 +206,7 @@ class KeepOrSell
             $of(null) === 0 ? null : $of(null).' not sexed',
         ]);
 
-        return $this->held->isEmpty() ? 'None is held back yet.' : "{$this->held->count()} held back: ".implode(', ', $parts).'.';
+        return $this->held->isEmpty() ? 'No holdbacks yet.' : "{$this->held->count()} held back: ".implode(', ', $parts).'.';
     }
 
     /** Half a year on, when most that was open can be seen. */

@@ -33,7 +33,7 @@ final readonly class Wish
             ['lavender', 'lavender', ['lavender' => 1.0, 'black_depth' => -.4]],
             ['white', 'white', ['white_area' => 1.0, 'fade' => .8, 'spatter' => .8], 'white', .25],
             ['pattern', 'dark pattern', ['pattern_amount' => 1.0], 'dark', .15],
-            ['busy', 'restless pattern', ['pattern_breakup' => 1.0, 'fine' => .7, 'jagged' => .3]],
+            ['busy', 'busy pattern', ['pattern_breakup' => 1.0, 'fine' => .7, 'jagged' => .3]],
             ['stripe', 'stripe along the back', ['dorsal_stripe' => 1.0, 'dashed' => .3]],
             ['bands', 'bands', ['banding' => 1.0]],
             ['eyes', 'dark spots in the blotches', ['eyes' => 1.0, 'oneeye' => .7]],

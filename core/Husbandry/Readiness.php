@@ -64,7 +64,7 @@ final readonly class Readiness
     private static function byWeight(bool $isMale, array $weighings, BreedingRules $rules, DateTimeImmutable $today): array
     {
         if ($weighings === []) {
-            return [['No weight is recorded.'], null, true];
+            return [['No weight recorded.'], null, true];
         }
         usort($weighings, static fn (Weighing $a, Weighing $b): int => $a->on <=> $b->on);
         $last = $weighings[count($weighings) - 1];

@@ -15,7 +15,7 @@ final class MoneyError extends InvalidArgumentException implements DestinoError
 
     public static function unreadable(string $text): self
     {
-        return new self('“'.self::shown($text).'” is no amount of money: give a number such as 350 or 349.50.', ['text' => $text]);
+        return new self('“'.self::shown($text).'” is not an amount. Enter one, for example 350 or 349.50.', ['text' => $text]);
     }
 
     public static function otherCurrency(string $text, string $currency): self

@@ -27,9 +27,9 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function unknownName(string $piece, int $position, string ...$suggestions): self
     {
         $shown = self::shown($piece);
-        $hint = $suggestions === [] ? 'Names of genes are listed under Genes.' : 'Did you mean '.self::list($suggestions, 'or').'?';
+        $hint = $suggestions === [] ? 'Check the spelling, or see all genes under Genes.' : 'Did you mean '.self::list($suggestions, 'or').'?';
 
-        return new self("“{$shown}” is not a known name. {$hint}", $shown, $position, array_values($suggestions));
+        return new self("“{$shown}” is not a known gene. {$hint}", $shown, $position, array_values($suggestions));
     }
 
     public static function strayPiece(string $piece, int $position): self

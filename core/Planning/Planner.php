@@ -98,7 +98,7 @@ final class Planner
         $hasOffers = count($owned) < count($this->project->founders);
         $found = [];
         $affordable = $this->affordable();
-        $this->collector->collect($found, $affordable, $hasOffers ? 'With what is for sale' : 'The straight way');
+        $this->collector->collect($found, $affordable, $hasOffers ? 'Buying what is offered' : 'Direct route');
         if ($quick && $found !== []) {
             return array_slice(array_values($found), 0, 1);
         }

@@ -43,7 +43,7 @@ final class RouteCollector
             }
             $through[$key] = true;
             $found[$route->shape()] ??= new Route(
-                $taken === 0 && ($name !== 'With what is for sale' || $route->purchases !== []) ? $name : $this->nameOf($route),
+                $taken === 0 && ($name !== 'Buying what is offered' || $route->purchases !== []) ? $name : $this->nameOf($route),
                 $this->why($route), $route->steps, $route->purchases, $route->expected, $route->inbreeding,
             );
             if (++$taken >= $most) {
@@ -80,14 +80,14 @@ final class RouteCollector
                 [$slowest, $wait] = [$step, 1 / $chance];
             }
         }
-        $crosses = count($route->steps) === 1 ? 'One cross' : count($route->steps).' crosses';
+        $crosses = count($route->steps) === 1 ? '1 pairing' : count($route->steps).' pairings';
         $buys = $route->purchases === []
             ? 'nothing to buy'
             : 'to buy: '.implode(', ', array_map(static fn (Founder $founder): string => $founder->genes, $route->purchases));
         $slow = $slowest === null
             ? ''
-            : '; most of the waiting is for '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes)
-                .", {$slowest->odds->toString()} an egg, about ".number_format($wait, 1).' seasons';
+            : '. Longest wait: '.($slowest->sex === null ? '' : "a {$slowest->sex->value} ").($slowest->genes)
+                .", {$slowest->odds->numerator()} in {$slowest->odds->denominator()} per egg, about ".number_format($wait, 1).' seasons';
 
         return "{$crosses}, {$buys}{$slow}.";
     }

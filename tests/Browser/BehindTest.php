@@ -36,10 +36,10 @@ class BehindTest extends TestCase
     public function test_what_follows_comes_by_itself_and_what_was_said_stays(): void
     {
         $this->state('Pastel het Clown')->waitFor('.said', 'Added');
-        $this->assertStringContainsString('being worked out', self::$browser->text('[data-module="behind"]'));
+        $this->assertStringContainsString('Updating the odds', self::$browser->text('[data-module="behind"]'));
         $young = $this->addressOf('Young Keel');
         self::$browser->visit($young)->waitFor('.answer', 'possible Pastel (50%)');
-        $this->assertStringContainsString('being worked out', self::$browser->text('[data-module="behind"]'));
+        $this->assertStringContainsString('Updating the odds', self::$browser->text('[data-module="behind"]'));
         self::work();
         self::$browser->waitFor('.answer', '50% het Clown');
         $this->assertSame([], self::$browser->all('[data-module="behind"]'));
@@ -48,11 +48,11 @@ class BehindTest extends TestCase
     public function test_a_page_on_which_something_was_typed_is_left_to_the_keeper(): void
     {
         $this->state('Pastel Enchi');
-        self::$browser->visit($this->addressOf('Young Keel'))->waitFor('[data-module="behind"]', 'being worked out');
+        self::$browser->visit($this->addressOf('Young Keel'))->waitFor('[data-module="behind"]', 'Updating the odds');
         self::$browser->script('document.querySelector("#mate-target").closest("details")?.setAttribute("open", "")');
         self::$browser->type('#mate-target', 'Clown');
         self::work();
-        self::$browser->waitFor('[data-module="behind"]', 'still shows what was known');
+        self::$browser->waitFor('[data-module="behind"]', 'odds are updated');
         $this->assertSame('Clown', self::$browser->script('return document.querySelector("#mate-target").value'));
         self::$browser->click('[data-show]')->waitFor('.answer', 'Enchi');
     }

@@ -87,7 +87,7 @@ class MainPathTest extends BrowserTestCase
     public function test_typing_is_read_live_and_a_suggestion_mends_it(): void
     {
         $browser = $this->browser()->visit('/pair')->type('#sire', 'Enchi Pastle');
-        $browser->waitFor('#sire-reading', 'is not a known name');
+        $browser->waitFor('#sire-reading', 'is not a known gene');
         $browser->click('#sire-reading .offer');
         self::assertSame('Enchi Pastel', $browser->find('#sire')->getAttribute('value'));
         $browser->waitFor('#sire-reading .named-bead:last-child', 'Enchi');
@@ -106,7 +106,7 @@ class MainPathTest extends BrowserTestCase
         $browser->click('.top .button.main');
         $browser->waitFor('#sire-reading', 'Banana');
         $browser->type('#dam', 'Normal')->click('.ask button');
-        $browser->waitFor('.answer', '8 looks can come of this');
+        $browser->waitFor('.answer', '8 looks are possible');
     }
 
     public function test_the_tray_is_cut_anew_when_a_choice_changes(): void
@@ -119,7 +119,7 @@ class MainPathTest extends BrowserTestCase
         $browser->waitFor('table.list', 'Mojave or Mystic');
         self::assertCount(6, $browser->all('.tray.wide .scute'));
         $browser->click('select[name="by"] option[value="genotype"]');
-        $browser->waitFor('.answer', 'genotypes can come of this');
+        $browser->waitFor('.answer', 'genotypes are possible');
         self::assertCount(8, $browser->all('.tray.wide .scute'));
     }
 
@@ -174,10 +174,10 @@ class MainPathTest extends BrowserTestCase
     public function test_a_school_is_chosen_beside_the_numbers_it_changes(): void
     {
         $browser = $this->browser()->visit('/pair?sire=Spider+Blackhead&dam=Normal&by=genotype');
-        $browser->waitFor('.answer', '2 genotypes can come of this');
+        $browser->waitFor('.answer', '2 genotypes are possible');
         $browser->waitFor('th[data-sort] button', 'Outcome');
         $browser->click('#school-spider-blackhead-allelism option[value="separate"]');
-        $browser->waitFor('.answer', '4 genotypes can come of this');
+        $browser->waitFor('.answer', '4 genotypes are possible');
     }
 
     public function test_the_theme_is_chosen_and_remembered(): void
@@ -229,7 +229,7 @@ class MainPathTest extends BrowserTestCase
         $browser->click('#care .quiet');
         $browser->waitFor('.said', 'Removed: fed, taken');
         $browser->click('.said button');
-        $browser->waitFor('.said', 'Back again: fed, taken');
+        $browser->waitFor('.said', 'Restored: fed, taken');
     }
 
     public function test_an_animal_is_dragged_to_another_tub(): void
@@ -255,10 +255,10 @@ class MainPathTest extends BrowserTestCase
         $browser->find('#file')->sendKeys($list);
         $browser->click('main form button[type="submit"]');
         $browser->waitFor('.answer', '2 of 2 rows can be brought in');
-        self::assertStringContainsString('“Pastle” is not a known name', $browser->text());
+        self::assertStringContainsString('“Pastle” is not a known gene', $browser->text());
         $browser->click('main form button.main');
         $browser->waitFor('.answer', '2 animals brought in');
-        $browser->click('form[action*="/imports/"] button')->waitFor('.answer', 'Taken back');
+        $browser->click('form[action*="/imports/"] button')->waitFor('.answer', 'Import undone');
         unlink($list);
     }
 
@@ -267,7 +267,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/projects/create');
         $browser->type('#name', 'Striped')->type('#target', 'Genetic Stripe + Calico');
         $browser->click('main form button[type="submit"]');
-        $browser->waitFor('.answer', 'as far as a first look tells');
+        $browser->waitFor('.answer', 'first estimate');
         self::assertGreaterThan(0, count($browser->all('.plan-curves polyline')));
         self::assertGreaterThan(0, count($browser->all('.river .is-target')));
     }
@@ -278,7 +278,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/animals?view=list')->click('a[data-title="Zephyr"]');
         $browser->waitFor('dialog #puzzle-0', 'Tidemark carries Piebald');
         $browser->type('dialog #reason-0', 'Half her back is white.')->click('dialog #puzzle-0 button[type="submit"]');
-        $browser->waitFor('.said', 'worked out anew');
+        $browser->waitFor('.said', 'Decision saved');
         $browser->visit('/prove')->waitFor('main', 'What you decided');
         self::assertSame([], $browser->all('#puzzle-0'));
         $browser->visit('/animals/20');
@@ -292,7 +292,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/prove/3');
         $browser->waitFor('.waterfall', 'without it');
         $browser->click('section .button.slim');
-        $browser->waitFor('.answer', 'Anchor tells soonest');
+        $browser->waitFor('.answer', 'Anchor gives the fastest test');
         self::assertSame(3, count($browser->all('.plan-curves polyline')));
         $browser->click('td[data-label="Mate"] a');
         $browser->waitFor('main', 'Anchor');
@@ -305,8 +305,8 @@ class MainPathTest extends BrowserTestCase
         $browser->type('#name', 'Pinned')->type('#target', 'Ultramel, male');
         $browser->click('main form button[type="submit"]');
         $browser->waitFor('#ways', 'single way')->click('#ways summary');
-        $browser->waitFor('#route-0', 'pin ');
-        $name = substr($browser->find('#route-0 form[action$="/pin"] button')->getText(), 4);
+        $browser->waitFor('#route-0', 'Always use ');
+        $name = substr($browser->find('#route-0 form[action$="/pin"] button')->getText(), 11);
         $browser->click('#route-0 form[action$="/pin"] button');
         $browser->waitFor('.said', 'Every way uses this animal');
         $browser->waitFor('main', "every way uses them\n{$name}");

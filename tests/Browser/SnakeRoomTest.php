@@ -52,7 +52,7 @@ class SnakeRoomTest extends BrowserTestCase
     private function tap(RemoteWebElement $within, string $what): void
     {
         foreach ($within->findElements(WebDriverBy::cssSelector('.taps button, .button')) as $button) {
-            if ($button->getText() === $what) {
+            if (lcfirst($button->getText()) === $what) {
                 $this->browser()->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
                 $button->click();
 
@@ -105,14 +105,14 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->cut();
         $this->tap($this->row('Estuary'), 'separated');
         $browser->waitFor('[data-outbox-says]', '1 entry waiting on this device (no connection): separated, Estuary.');
-        $this->tap($this->row('Estuary'), 'eggs felt');
+        $this->tap($this->row('Estuary'), 'follicles felt');
         $browser->waitFor('[data-outbox-says]', '2 entries waiting on this device');
         $browser->cut(false);
         $browser->waitFor('[data-outbox-says]', '2 waiting entries sent.');
         $clutch = $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href');
         $browser->driver->get((string) $clutch);
         self::assertSame(
-            [1, 1], [substr_count($browser->text('#season ul'), 'separated on'), substr_count($browser->text('#season ul'), 'eggs felt')],
+            [1, 1], [substr_count($browser->text('#season ul'), 'separated on'), substr_count($browser->text('#season ul'), 'follicles felt')],
         );
     }
 
@@ -124,12 +124,12 @@ class SnakeRoomTest extends BrowserTestCase
             const ask = window.fetch
             let lost = false
             window.fetch = async (...all) => { const answer = await ask(...all); if (!lost) { lost = true; throw new TypeError("lost") } return answer }');
-        $this->tap($this->row('Estuary'), 'lock seen');
+        $this->tap($this->row('Estuary'), 'locked');
         $browser->waitFor('[data-outbox-says]', '1 entry waiting');
         $browser->click('[data-outbox-send]');
         $browser->waitFor('[data-outbox-says]', '1 waiting entry sent.');
         $browser->driver->get((string) $this->row('Estuary')->findElement(WebDriverBy::cssSelector('a'))->getAttribute('href'));
-        self::assertSame(1, substr_count($browser->text('#season ul'), 'lock seen on '.date('j M Y')));
+        self::assertSame(1, substr_count($browser->text('#season ul'), 'locked on '.date('j M Y')));
     }
 
     /** A new hatchling of a clutch of the demo, with its first question. */
@@ -378,7 +378,7 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->visit('/clutches/create?sire_id=9&dam_id=10&target=Ultramel')->click('form button.main');
         $browser->waitFor('.said', 'is noted.');
         $clutch = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
-        foreach (['introduced', 'lock seen', 'ovulation', 'shed before laying'] as $what) {
+        foreach (['paired', 'locked', 'ovulation', 'pre-lay shed'] as $what) {
             $browser->visit('/today');
             $this->tap($this->row('Jetty'), $what);
             $browser->waitFor('.said', "Jetty: {$what}");
@@ -389,16 +389,16 @@ class SnakeRoomTest extends BrowserTestCase
         $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $summary);
         $summary->click();
         $row->findElement(WebDriverBy::cssSelector('[name=count]'))->sendKeys('3');
-        $this->tap($row, 'eggs laid');
-        $browser->waitFor('.said', 'eggs laid, 3 good');
+        $this->tap($row, 'laid');
+        $browser->waitFor('.said', 'laid, 3 good');
         $browser->visit("{$clutch}/eggs")->click('.empty button.main')->waitFor('.said', '3 eggs lie');
-        foreach ([0 => 'egg given up', 1 => 'pipped', 2 => 'out of the egg'] as $at => $what) {
+        foreach ([0 => 'discarded', 1 => 'pipped', 2 => 'out of the egg'] as $at => $what) {
             $browser->visit("{$clutch}/eggs");
             $browser->driver->get((string) $browser->all('#egg li a')[$at]->getAttribute('href'));
             $this->tap($browser->find('#egg'), $what);
             $browser->waitFor('.said', $what);
         }
-        $browser->click('#egg a.button')->waitFor('main', 'What the rest');
+        $browser->click('#egg a.button')->waitFor('main', 'Chances in the remaining');
         $browser->type('#name', 'Jib')->click('#hatchling-form button[type=submit]');
         $browser->waitFor('.said', 'Jib is in the collection');
         foreach (['shed', 'fed'] as $what) { // the first shed and the first meal, two taps from anywhere

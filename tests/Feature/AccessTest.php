@@ -224,7 +224,7 @@ class AccessTest extends TestCase
     /** @param  array<string, string>  $other */
     private function address(OneRoute $route, array $other = []): string
     {
-        return '/'.preg_replace_callback('/\{(\w+)\}/', fn (array $name): string => $other[$name[1]] ?? $this->of[$name[1]], $route->uri());
+        return '/'.preg_replace_callback('/\{(\w+)\??\}/', fn (array $name): string => $other[$name[1]] ?? $this->of[$name[1]], $route->uri());
     }
 
     private function person(Role $role): User

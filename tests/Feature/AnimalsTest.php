@@ -48,15 +48,15 @@ class AnimalsTest extends TestCase
     public static function wrongForms(): iterable
     {
         yield 'no name' => [['name' => ''], 'name', 'Give the animal a name.'];
-        yield 'a very long name' => [['name' => str_repeat('Skiff ', 20)], 'name', 'The name has more than 80 characters.'];
+        yield 'a very long name' => [['name' => str_repeat('Skiff ', 20)], 'name', 'Shorten the name to 80 characters or fewer.'];
         yield 'no sex' => [['sex' => 'both'], 'sex', 'Choose male, female or not known.'];
-        yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” is not a known name. Did you mean Mojave?'];
+        yield 'a misspelt gene' => [['genotype' => 'Mojvae'], 'genotype', '“Mojvae” is not a known gene. Did you mean Mojave?'];
         yield 'three alleles' => [['genotype' => 'Mojave Mystic Lesser'], 'genotype', 'all stand at one locus'];
         yield 'a female maker of males' => [
             ['genotype' => 'Banana (male maker)', 'sex' => 'female'], 'genotype', 'only a male can be a male maker',
         ];
         yield 'an empty genotype' => [['genotype' => ' '], 'genotype', 'Type what it carries'];
-        yield 'a date that is none' => [['hatched_on' => '2022-13-45'], 'hatched_on', 'Write the hatch date as year-month-day'];
+        yield 'a date that is none' => [['hatched_on' => '2022-13-45'], 'hatched_on', 'Enter the hatch date'];
         yield 'hatched tomorrow' => [['hatched_on' => '2999-01-01'], 'hatched_on', 'The hatch date lies in the future.'];
         yield 'endless notes' => [['notes' => str_repeat('x', 10001)], 'notes', 'The notes have more than 10,000 characters.'];
     }
@@ -89,7 +89,7 @@ class AnimalsTest extends TestCase
         $this->from("/animals/{$animal->id}/edit")
             ->followingRedirects()
             ->put("/animals/{$animal->id}", ['notes' => 'Lesser light', 'version' => 1] + self::RIGHT)
-            ->assertSee('changed in another window')->assertSee('“Mystic light”')->assertSee('Lesser light');
+            ->assertSee('changed while you were editing')->assertSee('“Mystic light”')->assertSee('Lesser light');
         $this->assertSame('Mystic light', $animal->refresh()->notes);
     }
 
@@ -150,7 +150,7 @@ class AnimalsTest extends TestCase
     {
         $animal = Animal::factory()->for($this->keeper(), 'keeper')->create(['genotype' => 'Pastel Oldname']);
 
-        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Pastel Oldname')->assertSee('is not a known name');
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Pastel Oldname')->assertSee('is not a known gene');
         $this->get('/animals')->assertOk()->assertSee('cannot be read any more');
     }
 
@@ -188,7 +188,7 @@ class AnimalsTest extends TestCase
         )->assertRedirect('/animals/create');
         // The page still open asks what it reads, between the redirect and the page that it leads to.
         $this->getJson('/read?'.http_build_query(['text' => 'Pastle', 'as' => 'male']))->assertOk();
-        $this->get('/animals/create')->assertSee('Zephyr <3')->assertSee('is not a known name');
+        $this->get('/animals/create')->assertSee('Zephyr <3')->assertSee('is not a known gene');
         $this->get('/animals/create')->assertDontSee('Zephyr <3');
     }
 }

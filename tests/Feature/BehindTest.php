@@ -17,7 +17,7 @@ class BehindTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const SAYS = 'is being worked out';
+    private const SAYS = 'Updating the odds';
 
     private Animal $sire;
 
@@ -139,11 +139,11 @@ class BehindTest extends TestCase
         $clutch->sires()->create(['animal_id' => $this->sire->id]);
         $count = $clutch->counts()->create(['saw' => 'Clown', 'count' => 2]);
         $this->worker();
-        $this->get('/prove')->assertOk()->assertSee('and nobody recorded it');
+        $this->get('/prove')->assertOk()->assertSee('but this was never recorded');
         $this->delete("/records/count/{$count->id}")->assertRedirect();
         $this->get('/prove')->assertOk()->assertSee(self::SAYS);
         $this->worker();
-        $this->get('/prove')->assertOk()->assertDontSee('and nobody recorded it');
+        $this->get('/prove')->assertOk()->assertDontSee('but this was never recorded');
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

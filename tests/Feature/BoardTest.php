@@ -50,7 +50,7 @@ class BoardTest extends TestCase
 
     public function test_pairings_stand_with_their_male_and_say_what_they_give(): void
     {
-        $this->get('/season')->assertOk()->assertSee('Nobody is with anybody.');
+        $this->get('/season')->assertOk()->assertSee('No pairings yet.');
         $sire = $this->adult('Skiff', 'male', 'Clown');
         $clutch = $this->plan($sire, $this->adult('Tender', 'female', 'het Clown'));
         $this->plan($sire, $this->adult('Light', 'female', 'het Clown', 900));
@@ -66,7 +66,7 @@ class BoardTest extends TestCase
         );
         $this->assertSame(['Free'], array_map(fn ($dam): string => $dam->name, $this->board()->free));
         $this->get('/season')->assertSeeInOrder(
-            ['Tender', 'Clown: 1/2 an egg', 'introduced', 'Light', 'Too light', 'Ready, and without a mate', 'Free'],
+            ['Tender', 'Clown: 1 in 2 per egg', 'introduced', 'Light', 'Too light', 'Ready but not paired', 'Free'],
         );
 
         $this->post(
@@ -99,6 +99,6 @@ class BoardTest extends TestCase
         $this->keeper()->clutches()->where('dam_id', $b)->delete();
         $grants = $this->board()->season->grants;
         $this->assertSame([["a{$other}", "a{$b}"]], array_map(fn (array $one): array => [$one['sire'], $one['dam']], $grants));
-        $this->get('/season')->assertOk()->assertSee('note it as planned');
+        $this->get('/season')->assertOk()->assertSee('Plan this pairing');
     }
 }

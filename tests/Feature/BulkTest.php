@@ -42,7 +42,7 @@ class BulkTest extends TestCase
         );
         $this->post('/animals/chosen/undo')->assertSessionHas('said', 'Taken back for 3.');
         $this->assertSame(0, StatusEvent::query()->count());
-        $this->post('/animals/chosen/undo')->assertSessionHas('said', 'There is nothing to take back any more.');
+        $this->post('/animals/chosen/undo')->assertSessionHas('said', 'There is nothing left to undo.');
         $this->for([$a], ['do' => 'status', 'status' => 'hold-back'])->assertSessionHasErrors('reason', null, 'bulk');
         $this->for([$a], ['do' => 'status', 'status' => 'hold-back', 'reason' => 'first of the line'])->assertSessionHasNoErrors();
         $this->assertNotNull(StatusEvent::query()->sole()->review_on);

@@ -61,7 +61,7 @@ class CareTest extends TestCase
             ['kind' => 'feed', 'prey' => 'rat'], 'outcome', 'Say whether the food was taken, refused or brought up again.',
         ];
         yield 'an empty note' => [['kind' => 'note'], 'words', 'Write the note.'];
-        yield 'tomorrow' => [['kind' => 'shed', 'on' => '2026-11-24'], 'on', 'The day lies in the future.'];
+        yield 'tomorrow' => [['kind' => 'shed', 'on' => '2026-11-24'], 'on', 'The date must be today or earlier.'];
         yield 'no kind' => [['kind' => 'bath'], 'kind', 'Choose what to log.'];
     }
 
@@ -129,7 +129,7 @@ class CareTest extends TestCase
             ->assertSee('Removed: 1,420 g')
             ->assertSee('Undo')
             ->assertSee('Nothing logged yet.');
-        $this->followingRedirects()->post("/records/care/{$entry->id}/restore")->assertSee('Back again: 1,420 g');
+        $this->followingRedirects()->post("/records/care/{$entry->id}/restore")->assertSee('Restored: 1,420 g');
         $this->assertSame(1, CareEntry::query()->count());
     }
 
@@ -193,7 +193,7 @@ class CareTest extends TestCase
 
     public function test_readiness_is_told_with_its_reason_and_a_likely_date(): void
     {
-        $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age.')->assertSee('No weight is recorded.');
+        $this->get("/animals/{$this->animal->id}")->assertSee('Ready to breed by age.')->assertSee('No weight recorded.');
         // 100 g in 40 days: 2.5 g a day, 40 days to 1,500 g.
         $this->log(['kind' => 'weight', 'grams' => '1300', 'on' => '2026-10-14']);
         $this->log(['kind' => 'weight', 'grams' => '1400', 'on' => '2026-11-23']);

@@ -27,7 +27,7 @@ class DoorTest extends TestCase
     public function test_the_first_start_makes_the_owner_once(): void
     {
         $this->get('/animals')->assertRedirect('/begin');
-        $this->get('/begin')->assertSee('Make this collection yours');
+        $this->get('/begin')->assertSee('Create your account');
         $this->from('/begin')
             ->followingRedirects()
             ->post('/begin', ['password' => 'short', 'password_confirmation' => 'short'] + self::FIRST)
@@ -67,7 +67,7 @@ class DoorTest extends TestCase
         $this->from('/sign-in')
             ->followingRedirects()
             ->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'wrong'])
-            ->assertSee('do not belong together')
+            ->assertSee('Wrong email address or password')
             ->assertSee('robin@example.localhost');
         $this->post('/sign-in', ['email' => 'robin@example.localhost', 'password' => 'four quiet snakes'])->assertRedirect('/clutches');
         $this->assertAuthenticatedAs($person);

@@ -48,7 +48,7 @@ class EntryScriptTest extends TestCase
     {
         $this->while(['serve'], function (string $address): void {
             $page = $this->page("{$address}/animals");
-            $this->assertStringContainsString('Make this collection yours', $page);
+            $this->assertStringContainsString('Create your account', $page);
             $this->assertStringNotContainsString('Demo collection', $page);
         });
     }

@@ -123,7 +123,7 @@ class ExchangeTest extends TestCase
         $rows[9][0] = 'A7'; // the number of another row
         $preview = $this->followingRedirects()->upload('snakes.csv', $this->csv($rows))
             ->assertSee('299 of 300 rows can be brought in as they stand.')
-            ->assertSee('“Pastle” is not a known name')
+            ->assertSee('“Pastle” is not a known gene')
                 ->assertSee('“perhaps” is no sex')
                 ->assertSee('can be read in two ways')
                 ->assertSee('the number A7 belongs to row 8')
@@ -232,7 +232,7 @@ class ExchangeTest extends TestCase
         $preview = $this->followingRedirects()->upload(
             'list.csv', "name,sex,genes,sire\nSkiff,m,axanthic,\nTender,f,axanthic,Skiff or Punt\nPunt,m,Pastle,\n",
         );
-        $preview->assertSee('What needs a word from you')->assertSee('2 rows: 2, 3')->assertSee('value="Axanthic (line 1)"', false);
+        $preview->assertSee('Questions about this list')->assertSee('2 rows: 2, 3')->assertSee('value="Axanthic (line 1)"', false);
         $this->assertSame(1, preg_match('~/exchange/([0-9a-f-]{36})~', (string) $preview->getContent(), $found));
         $key = fn (string $field, string $text): string => \App\Exchange\RowReader::keyOf($field, $text);
         $this->post(

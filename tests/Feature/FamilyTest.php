@@ -20,7 +20,7 @@ class FamilyTest extends TestCase
         $young = Animal::query()->where('name', 'Wherry')->sole();
 
         $this->get("/animals/{$young->id}")->assertSeeInOrder(['Family', 'F = 0', 'Skiff', 'sire not known', 'Tender']);
-        $this->get("/animals/{$sire->id}")->assertSeeInOrder(['Young and their young', 'Wherry', 'with Tender']);
+        $this->get("/animals/{$sire->id}")->assertSeeInOrder(['Offspring', 'Wherry', 'with Tender']);
         $this->get("/animals/{$dam->id}")->assertSee('No parents recorded');
     }
 

@@ -72,7 +72,7 @@ class FollowTest extends TestCase
         $this->get("/animals/{$sire->id}")->assertSee('Is this the Öland that Dory names as its sire?');
         $this->assertNull($dory->refresh()->sire_id, 'nothing is linked by itself');
         $this->post("/animals/{$sire->id}/link")->assertRedirect();
-        $this->post("/animals/{$sire->id}/link")->assertSessionHas('said', 'Nobody is named so any more.');
+        $this->post("/animals/{$sire->id}/link")->assertSessionHas('said', 'No record names this parent any more.');
         $this->assertSame([$sire->id, null], [$dory->refresh()->sire_id, $dory->sire_name]);
         $this->assertSame('Öland', $elder->refresh()->sire_name, 'older than it is no young of it');
         $this->assertSame($sire->id, $clutch->sires()->sole()->animal_id);

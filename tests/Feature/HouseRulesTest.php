@@ -16,7 +16,7 @@ class HouseRulesTest extends TestCase
         $pair = '/pair?sire=Enchi+Cinnamon&dam=Normal&target=Enchi+Cinnamon';
         $this->get($pair)->assertSee('1/4 per egg');
         $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'allelic']])->assertSessionHasNoErrors();
-        $this->get($pair)->assertSee('cannot come of this')->assertSee('Choice of the house');
+        $this->get($pair)->assertSee('This pairing cannot make')->assertSee('Choice of the house');
         $this->get($pair.'&school[enchi-cinnamon-allelism]=separate')->assertSee('1/4 per egg'); // still to be asked under the other
         $this->put('/house', ['schools' => ['enchi-cinnamon-allelism' => 'perhaps']])
             ->assertSessionHasErrors('schools.enchi-cinnamon-allelism');
@@ -55,20 +55,20 @@ class HouseRulesTest extends TestCase
         $plan = fn (array $more): array => $more + ['sires' => [$sire->id]];
 
         $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")
-            ->assertSee('Your house rules refuse this pairing')
-            ->assertDontSee('Note this pairing as planned');
+            ->assertSee('Your house rules block this pairing')
+            ->assertDontSee('Plan this pairing');
         $this->post('/clutches', $plan(['dam_id' => $dam->id, 'reason' => 'I want to']))->assertSessionHasErrors('house');
         // a fact is recorded
         $this->post('/clutches', $plan(['dam_id' => $dam->id, 'laid_on' => '2026-05-05']))->assertSessionHasNoErrors();
 
-        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Your house rules ask for a reason first');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Give a reason to plan this pairing');
         $this->post('/clutches', $plan(['dam_id' => $other->id]))->assertSessionHasErrors('reason');
         $this->post('/clutches', $plan(['dam_id' => $other->id, 'reason' => 'Both parents never wobbled.']))->assertSessionHasNoErrors();
         $this->assertSame('Both parents never wobbled.', Clutch::query()->latest('id')->first()?->reason);
 
         $this->put('/house', ['stances' => ['wobble' => 'inform', 'dies-in-the-egg' => 'warn']])->assertSessionHasNoErrors();
-        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Nothing in your house rules stands against it');
-        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")->assertSee('ask for a reason first');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$other->id}")->assertSee('Your house rules allow this pairing');
+        $this->get("/pair?sire_id={$sire->id}&dam_id={$dam->id}")->assertSee('Give a reason to plan this pairing');
     }
 
     public function test_relatives_above_the_limit(): void
@@ -76,9 +76,9 @@ class HouseRulesTest extends TestCase
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male']);
         $young = $this->made(['name' => 'Wherry', 'sire_id' => $sire->id, 'genotype' => 'Pastel']);
         $pair = "/pair?sire_id={$sire->id}&dam_id={$young->id}";
-        $this->get($pair)->assertSee('Your limit is 1/8.')->assertSee('ask for a reason first');
+        $this->get($pair)->assertSee('Your limit is 1/8.')->assertSee('Give a reason to plan this pairing');
         $this->put('/house', ['relatedness' => 'none'])->assertSessionHasNoErrors();
-        $this->get($pair)->assertDontSee('Your limit is')->assertSee('Nothing in your house rules');
+        $this->get($pair)->assertDontSee('Your limit is')->assertSee('Your house rules allow this pairing');
     }
 
     public function test_two_windows_do_not_overwrite_each_other(): void
@@ -87,7 +87,7 @@ class HouseRulesTest extends TestCase
         $this->from('/house')
             ->followingRedirects()
             ->put('/house', ['version' => 0, 'weight' => 'g'])
-            ->assertSee('changed in another window');
+            ->assertSee('changed while you were editing');
         $this->get('/house')->assertOk()->assertSee('value="oz" checked', false);
     }
 

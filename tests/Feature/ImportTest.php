@@ -74,7 +74,7 @@ class ImportTest extends TestCase
         $this->delete("/imports/{$import->id}")->assertRedirect();
         $this->delete("/imports/{$import->id}");
         $this->assertSame([0, 'taken back'], [Animal::query()->count(), $import->refresh()->state]);
-        $this->get("/imports/{$import->id}")->assertSee('Taken back');
+        $this->get("/imports/{$import->id}")->assertSee('Import undone');
         $this->post("/imports/{$import->id}/again");
         $this->assertSame(['1', '2', '3', '4', '5', '6'], Animal::query()->orderBy('id')->pluck('number')->all());
         $this->assertSame('Loft', Animal::query()->where('name', 'Skiff')->sole()->rack?->name);

@@ -214,9 +214,9 @@ class IncubatorsTest extends TestCase
     {
         $incubator = $this->incubator();
         $this->filled($incubator, 31.5, 1, 10, ['heater']);
-        $this->get('/today')->assertDontSee('Incubators to look at');
+        $this->get('/today')->assertDontSee('Incubator alarms');
         $this->eggs($incubator, 20);
-        $this->get('/today')->assertSeeInOrder(['Incubators to look at', 'Loft', 'outside its limits since']);
+        $this->get('/today')->assertSeeInOrder(['Incubator alarms', 'Loft', 'outside its range since']);
         $this->get('/incubators')->assertSee('look');
         $this->get("/incubators/{$incubator->id}?span=day")->assertOk()->assertSee('Right is 31.0 °C to 32.0 °C.');
     }
@@ -228,7 +228,7 @@ class IncubatorsTest extends TestCase
         $today = Carbon::today();
         $due = fn (): Due => Due::of($clutch, new Records([]), $today) ?? $this->fail('eggs are due');
         $usual = $due();
-        $this->assertStringContainsString('nothing measured', $usual->rests);
+        $this->assertStringContainsString('No readings from its incubator', $usual->rests);
         $this->filled($incubator, 30.5, 41, 120);
         $cool = $due();
         $warmth = Warmths::of($clutch, $today);
@@ -238,7 +238,7 @@ class IncubatorsTest extends TestCase
             1.6,
         );
         $this->assertGreaterThan(4, $usual->to?->diffInDays($cool->to));
-        $this->assertStringContainsString('as far as day 36.', $cool->rests);
+        $this->assertStringContainsString('Warmth so far equals 36.', $cool->rests);
     }
 
     public function test_a_chart_breaks_where_nothing_was_heard_and_counts_every_reading(): void
@@ -286,7 +286,7 @@ class IncubatorsTest extends TestCase
     {
         $incubator = $this->incubator();
         $clutch = $this->eggs($this->keeper()->incubators()->create(['name' => 'Old', 'place' => 'old'] + self::RIGHT), 5);
-        $this->get("/incubators/{$incubator->id}")->assertSee('They lie here');
+        $this->get("/incubators/{$incubator->id}")->assertSee('Add to this incubator');
         $this->post("/incubators/{$incubator->id}/clutches", ['clutch' => $clutch->id])->assertSessionHasNoErrors();
         $this->assertSame($incubator->id, $clutch->fresh()->incubator_id);
         $this->post("/incubators/{$incubator->id}/clutches", ['clutch' => 99])->assertSessionHasErrors('clutch');

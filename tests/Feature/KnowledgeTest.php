@@ -24,7 +24,7 @@ class KnowledgeTest extends TestCase
         )->assertSessionHasNoErrors();
 
         $this->get("/animals/{$dam->id}")->assertSeeInOrder([
-            'het Clown', 'What was stated', '66% het Clown', 'own identification', 'het Clown', 'a laboratory, shed sample',
+            'het Clown', 'Statements', '66% het Clown', 'own identification', 'het Clown', 'a laboratory, shed sample',
         ]);
         $this->get("/pair?dam_id={$dam->id}&sire=Clown&target=Clown")->assertSee('Clown: 1/2 per egg');
         $this->get('/animals?genes=carries+Clown')->assertSee('1 of 1 animal fit.')->assertDontSee('fits with');
@@ -55,7 +55,7 @@ class KnowledgeTest extends TestCase
         $this->get("/animals/{$animal->id}")->assertSeeInOrder([
             'These cannot both be right about Clown', '“Clown”, own identification', '“het Clown”, the seller',
         ]);
-        $this->get('/animals')->assertSee('does not fit: why?');
+        $this->get('/animals')->assertSee('Records conflict. See why');
         $this->assertSame(['Clown', 'het Clown'], $animal->statements()->pluck('text')->all());
 
         $wrong = $animal->statements()->latest('id')->first();
@@ -70,7 +70,7 @@ class KnowledgeTest extends TestCase
             [
                 ['text', 'Pastle', 'Did you mean Pastel'], ['text', 'Banana (male maker)', 'only a male'],
                 ['certainty', '0', 'from 1 to 100 %'], ['source', 'rumour', 'Say who says so'],
-                ['on', '2999-01-01', 'lies in the future'],
+                ['on', '2999-01-01', 'must be today or earlier'],
             ] as [$field, $value, $message]
         ) {
             $this->from("/animals/{$animal->id}")
@@ -114,7 +114,7 @@ class KnowledgeTest extends TestCase
             ->assertSee('Ready')
             ->assertDontSee('Light');
         $this->getJson('/read?as=search&text=carries+Clown,+ready')->assertJsonPath('errors', []);
-        $this->get('/animals?genes=carries+Clwn,+ready')->assertStatus(422)->assertSee('“Clwn” is not a known name');
+        $this->get('/animals?genes=carries+Clwn,+ready')->assertStatus(422)->assertSee('“Clwn” is not a known gene');
 
         $this->post(
             '/searches', ['name' => 'Clown girls', 'query' => 'genes=carries+Clown,+female,+ready&evil[]=x'],
@@ -129,7 +129,7 @@ class KnowledgeTest extends TestCase
         $this->followingRedirects()->delete("/records/animal/{$sire->id}")->assertSee('Removed: Skiff');
         $this->get("/animals/{$sire->id}")->assertNotFound();
         $this->get("/animals/{$young->id}")->assertOk();
-        $this->followingRedirects()->post("/records/animal/{$sire->id}/restore")->assertSee('Back again: Skiff');
+        $this->followingRedirects()->post("/records/animal/{$sire->id}/restore")->assertSee('Restored: Skiff');
         $this->get("/animals/{$young->id}")->assertSee('het Clown');
     }
 
@@ -139,7 +139,7 @@ class KnowledgeTest extends TestCase
         $sent = ['rows' => '3', 'columns' => '2', 'version' => '1'];
         $this->put("/racks/{$rack->id}", ['name' => 'Left wall'] + $sent)->assertSessionHasNoErrors();
         $this->from('/racks')->followingRedirects()->put("/racks/{$rack->id}", ['name' => 'Right wall'] + $sent)
-            ->assertSee('This rack was changed in another window')->assertSee('value="Right wall"', false);
+            ->assertSee('This rack was changed while you were editing')->assertSee('value="Right wall"', false);
         $this->assertSame('Left wall', $rack->refresh()->name);
         $this->put("/racks/{$rack->id}", ['name' => 'Right wall', 'version' => '2'] + $sent)->assertSessionHasNoErrors();
         $this->assertSame('Right wall', $rack->refresh()->name);

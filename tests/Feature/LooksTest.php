@@ -176,7 +176,7 @@ class LooksTest extends TestCase
         $page = $this->get(
             '/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]),
         )->assertOk();
-        $page->assertSee('more contrast')->assertSee('Here: Skiff')->assertSee('Make it a project');
+        $page->assertSee('more contrast')->assertSee('You have: Skiff')->assertSee('Make it a project');
         $this->get('/projects/create?target=Ultramel+GHI')->assertOk()->assertSee('value="Ultramel GHI"', false);
         $this->get(
             '/genes/design?'.http_build_query(['wish' => ['yellow' => 'more', 'silver' => 'more']]),

@@ -88,9 +88,9 @@ class MoneyTest extends TestCase
     public static function wrongSales(): iterable
     {
         yield 'a price of −1' => [['price' => '-1'], 'price', 'not below 0'];
-        yield 'a word' => [['asking' => 'cheap'], 'asking', 'no amount of money'];
+        yield 'a word' => [['asking' => 'cheap'], 'asking', 'is not an amount'];
         yield 'another currency' => [['asking' => '£80'], 'asking', 'not in €'];
-        yield 'a day in the future' => [['on' => '2099-01-01'], 'on', 'future'];
+        yield 'a day in the future' => [['on' => '2099-01-01'], 'on', 'today or earlier'];
         yield 'a status that is no sale' => [['status' => 'died'], 'status', 'offered, reserved or sold'];
         yield 'more deposit than price' => [['price' => '100', 'deposit' => '120'], 'deposit', 'more than the price'];
         yield 'sent before' => [['sent_on' => '2026-04-01'], 'sent_on', 'before that day'];
@@ -124,7 +124,7 @@ class MoneyTest extends TestCase
         $errors = $this->sell($animal, ['asking' => '300', 'version' => '0'])->assertSessionHasErrors('version', null, 'sale')->getSession()->get('errors');
         $this->assertStringContainsString('It now says: Ms Ode, price € 250.', $errors->sale->first('version'));
         $this->assertSame('Ms Ode', $animal->sale()->sole()->buyer);
-        $this->get("/animals/{$animal->id}")->assertSee('name="version" value="1"', false)->assertSee('changed in another window');
+        $this->get("/animals/{$animal->id}")->assertSee('name="version" value="1"', false)->assertSee('changed while you were editing');
         $this->sell($animal, ['asking' => '300', 'version' => '1'])->assertSessionHasNoErrors();
         $this->assertSame([null, 30000, 2], [$animal->sale()->sole()->buyer, $animal->sale()->sole()->asking, $animal->sale()->sole()->version]);
     }
@@ -172,7 +172,7 @@ class MoneyTest extends TestCase
         $this->assertSame(['low' => 40000, 'high' => 50000, 'known' => 1, 'open' => 1], $worth()->hatched());
         $this->assertSame('22500', $worth()->forecasts()[0]['forecast']->mean->toString());
         $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(
-            ['€ 400 to € 500', 'of 1 the book says nothing', '1 egg, € 225 on average'],
+            ['€ 400 to € 500', 'No price set for 1', '1 egg, € 225 on average'],
         );
     }
 

@@ -21,7 +21,7 @@ class PairTest extends TestCase
         $this->get("/pair?sire_id={$sire->id}&target=Clown")->assertOk()
             ->assertSeeInOrder(['The best mates for Skiff toward Clown', 'Skiff × Tender', 'Skiff × Punt', '1/2', 'Skiff × Wherry', '1/3'])
             ->assertSee('weigh first')->assertDontSee('Skiff × Gig');
-        $this->get("/animals/{$sire->id}")->assertSee('Rank the mates')->assertSee('name="sire_id" value="'.$sire->id.'"', false);
+        $this->get("/animals/{$sire->id}")->assertSee('Find mates')->assertSee('name="sire_id" value="'.$sire->id.'"', false);
         $this->get('/pair?target=Clown')->assertOk()->assertSeeInOrder(['The best pairs for Clown', 'Skiff × Tender']);
         $this->get('/pair?dam=het+Clown&target=Clown')->assertOk()->assertSeeInOrder(['The best mates toward Clown', 'Skiff × het Clown']);
         $this->get("/pair?sire_id={$sire->id}&target=Piebald")->assertOk()->assertSee('Nobody here can give Piebald at once with Skiff.');
@@ -51,7 +51,7 @@ class PairTest extends TestCase
         )
             ->assertOk()
             ->assertSeeInOrder([
-                "Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes can come of this', 'In one clutch',
+                "Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes are possible', 'In one clutch',
                 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on',
             ])
             // 2/3·(1 − (3/4)⁵) = 0.5085
@@ -92,11 +92,11 @@ class PairTest extends TestCase
 
     public function test_ties_are_said_in_plain_words(): void
     {
-        $this->get('/pair?sire=Pastel&dam=Normal')->assertSee('2 looks can come of this: each 1 in 2.');
-        $this->get('/pair?sire=Pastel&dam=Pastel&by=genotype')->assertSee('3 genotypes can come of this: most likely Pastel, 1 in 2.');
-        $this->get('/pair?sire=Pastel&dam=Pastel+Clown&by=genotype')->assertSee('3 genotypes can come of this');
+        $this->get('/pair?sire=Pastel&dam=Normal')->assertSee('2 looks are possible. Each 1 in 2.');
+        $this->get('/pair?sire=Pastel&dam=Pastel&by=genotype')->assertSee('3 genotypes are possible. Most likely Pastel, 1 in 2.');
+        $this->get('/pair?sire=Pastel&dam=Pastel+Clown&by=genotype')->assertSee('3 genotypes are possible');
         $this->get('/pair?sire=Pastel+Enchi&dam=Enchi&by=look')
-            ->assertSee('6 looks can come of this: most likely 2 of them, 1 in 4 each.');
+            ->assertSee('6 looks are possible. Most likely 2 of them, 1 in 4 each.');
     }
 
     public function test_the_link_opens_exactly_this_pairing_again(): void
@@ -106,7 +106,7 @@ class PairTest extends TestCase
             'sexed' => '1', 'hatched' => '1', 'school' => ['enchi-cinnamon-allelism' => 'allelic'],
         ];
         $page = $this->get('/pair?'.http_build_query($query))->assertOk();
-        preg_match('/<a href="([^"]+)">link to it/', (string) $page->getContent(), $link);
+        preg_match('/<a href="([^"]+)">Link to this pairing/', (string) $page->getContent(), $link);
         parse_str((string) parse_url(html_entity_decode($link[1]), PHP_URL_QUERY), $again);
 
         $this->assertEquals($query, $again);
@@ -120,7 +120,7 @@ class PairTest extends TestCase
             ->assertSee('1/4 per egg')
             ->assertSee('Is enchi an allele at the cinnamon locus, which black pastel shares?');
         $this->get('/pair?'.http_build_query($query + ['school' => ['enchi-cinnamon-allelism' => 'allelic']]))
-            ->assertSee('cannot come of this: Each part of the target can happen, but not together');
+            ->assertSee('Each part of the target can happen, but not together');
     }
 
     public function test_the_full_list_as_csv(): void
@@ -174,7 +174,7 @@ class PairTest extends TestCase
             ->assertSeeInOrder(['<strong>Punt</strong>', '×', '<strong>Clown</strong>'], false);
         $ask(['sire_id' => $punt->id, 'sire_was' => $skiff->id, 'sire' => 'het Clown'])->assertSee('Clown: 1/2 per egg')
             ->assertSee('Punt, changed');
-        $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('cannot come of this')
+        $ask(['sire_id' => $punt->id, 'sire_was' => $punt->id, 'sire' => 'Mojave'])->assertSee('This pairing cannot make')
             ->assertSee('Punt, changed');
     }
 
@@ -191,8 +191,8 @@ class PairTest extends TestCase
     public static function badInput(): iterable
     {
         $pair = ['sire' => 'Pastel', 'dam' => 'Mojave'];
-        yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” is not a known name. Did you mean Pastel or Pastave?'];
-        yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” is not a known name.'];
+        yield 'misspelt' => [['sire' => 'Pastle'] + $pair, '“Pastle” is not a known gene. Did you mean Pastel or Pastave?'];
+        yield 'two faults at once' => [['sire' => 'Pastle', 'dam' => 'Mojvae'], '“Mojvae” is not a known gene.'];
         yield 'three alleles' => [['dam' => 'Mojave Mystic Lesser'] + $pair, 'Mojave, Mystic and Lesser all stand at one locus'];
         yield 'a shared word' => [
             ['sire' => 'Axanthic'] + $pair,
@@ -201,8 +201,8 @@ class PairTest extends TestCase
         yield 'an impossible percentage' => [['sire' => '150% het Clown'] + $pair, 'it must be more than 0% and at most 100%'];
         yield 'an empty dam' => [['dam' => ' '] + $pair, 'Type what the female carries'];
         yield 'a target that cannot be read' => [['target' => '66% het Clown'] + $pair, 'a target has no percentages'];
-        yield 'eggs in words' => [['eggs' => 'six'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
-        yield 'a million eggs' => [['eggs' => '1000000'] + $pair, 'Give a whole number of eggs from 1 to 1000.'];
+        yield 'eggs in words' => [['eggs' => 'six'] + $pair, 'Enter the eggs as a whole number from 1 to 1000.'];
+        yield 'a million eggs' => [['eggs' => '1000000'] + $pair, 'Enter the eggs as a whole number from 1 to 1000.'];
         yield 'markup' => [['sire' => '<script>alert(1)</script>'] + $pair, 'has no meaning here'];
         yield 'ten thousand characters' => [
             ['dam' => str_repeat('Pastel Æ<', 1112)] + $pair, 'The text has 10,008 characters; at most 2000 can be read.',
@@ -221,7 +221,7 @@ class PairTest extends TestCase
     {
         $this->get('/pair?sire[]=Pastel&dam=Mojave')
             ->assertStatus(400)
-            ->assertSee('“sire” takes one value, and a list of several arrived.');
+            ->assertSee('“sire” takes one value.');
     }
 
     /** @param  array<string, mixed>  $query */

@@ -57,7 +57,7 @@ class PlanResultTest extends TestCase
         yield 'bold' => [$course([.26, .55, .93]), 'bold', "By year 3: 93\u{a0}%. A quarter of those who try have it by year 1."];
         yield 'later' => [$course([.1, .2, .3]), 'even', "By year 3: 30\u{a0}%. Half of those who try have to wait longer."];
         yield 'all of them' => [$course([.2, .9, 1.0]), 'even', 'By year 3: over 90 %. Half of those who try have it by year 2.'];
-        yield 'a few keepers' => [$course([.2, .55, .93], ['runs' => 8]), 'careful', "By year 3: 93\u{a0}%, as far as a first look tells."];
+        yield 'a few keepers' => [$course([.2, .55, .93], ['runs' => 8]), 'careful', "By year 3: 93\u{a0}% (first estimate)."];
     }
 
     /** @param array<string, mixed> $stored */
@@ -76,7 +76,7 @@ class PlanResultTest extends TestCase
             'question' => '', 'choice' => $words, 'median' => $median, 'by_horizon' => .5, 'money' => $money,
         ];
         $result = PlanResult::of(['dilemmas' => [
-            $choice('as planned', 3, 10.0), $choice('prove first', 3, 10.0), $choice('buy nothing', 4, 10.0), $choice('buy all', 3, 500.0),
+            $choice('as planned', 3, 10.0), $choice('prove first', 3, 10.0), $choice('without buying', 4, 10.0), $choice('buy all', 3, 500.0),
         ]]);
         $notes = new PlanNotes($result, new Project(['name' => 'Ours', 'target' => 'Clown']), fn (int $season): string => (string) $season);
 

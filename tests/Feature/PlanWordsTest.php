@@ -66,16 +66,16 @@ class PlanWordsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string}> what differs in the other route, and what is said of it */
     public static function differences(): iterable
     {
-        yield 'nothing' => [[], 'half have it in the same year'];
-        yield 'later' => [['season' => ['median' => 4]], 'half have it 2 years later'];
-        yield 'a year sooner' => [['season' => ['median' => 1]], 'half have it 1 year sooner'];
+        yield 'nothing' => [[], 'in the same year on average'];
+        yield 'later' => [['season' => ['median' => 4]], '2 years later on average'];
+        yield 'a year sooner' => [['season' => ['median' => 1]], '1 year sooner on average'];
         yield 'never in the time' => [['season' => ['median' => null]], 'most get there after the time looked at'];
-        yield 'dearer' => [['money' => 900.0], 'half have it in the same year, costs more'];
-        yield 'closer' => [['inbreeding' => '1/4'], 'half have it in the same year, its young are more inbred'];
-        yield 'longer' => [['steps' => [1, 2, 3]], 'half have it in the same year, one generation or cross more'];
+        yield 'dearer' => [['money' => 900.0], 'in the same year on average, costs more'];
+        yield 'closer' => [['inbreeding' => '1/4'], 'in the same year on average, its offspring are more inbred'];
+        yield 'longer' => [['steps' => [1, 2, 3]], 'in the same year on average, one generation or pairing more'];
         yield 'rarer' => [
             ['probability_by_season' => [['decimal' => 0.0], ['decimal' => .5], ['decimal' => .6]]],
-            'half have it in the same year, the first can come later, 30 in 100 fewer have it by 2030',
+            'in the same year on average, the first can come later, chance by 2030 30 points lower',
         ];
     }
 

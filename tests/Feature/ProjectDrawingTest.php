@@ -95,22 +95,22 @@ class ProjectDrawingTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string}> what is other in the second way, how it is told */
     public static function others(): iterable
     {
-        yield 'the same' => [[], 'half have it in the same year'];
+        yield 'the same' => [[], 'in the same year on average'];
         yield 'later and dearer' => [
-            ['season' => ['median' => 7, 'p10' => 4, 'p90' => null], 'money' => 900.0], 'half have it 2 years later, costs more',
+            ['season' => ['median' => 7, 'p10' => 4, 'p90' => null], 'money' => 900.0], '2 years later on average, costs more',
         ];
-        yield 'sooner' => [['season' => ['median' => 4, 'p10' => 3, 'p90' => 6]], 'half have it 1 year sooner'];
+        yield 'sooner' => [['season' => ['median' => 4, 'p10' => 3, 'p90' => 6]], '1 year sooner on average'];
         yield 'never' => [['season' => ['median' => null, 'p10' => null, 'p90' => null]], 'most get there after the time looked at'];
-        yield 'closer relatives' => [['inbreeding' => '1/4'], 'half have it in the same year, its young are more inbred'];
+        yield 'closer relatives' => [['inbreeding' => '1/4'], 'in the same year on average, its offspring are more inbred'];
         yield 'fewer in the end' => [
             ['probability_by_season' => [['season' => 1, 'decimal' => 0.0], ['season' => 2, 'decimal' => .5]]],
-            'half have it in the same year, 30 in 100 fewer have it by 2028',
+            'in the same year on average, chance by 2028 30 points lower',
         ];
         yield 'earlier at best' => [
             ['probability_by_season' => [['season' => 1, 'decimal' => .1], ['season' => 2, 'decimal' => .8]]],
-            'half have it in the same year, the first can come earlier',
+            'in the same year on average, the first can come earlier',
         ];
-        yield 'one cross more' => [['steps' => [[], []]], 'half have it in the same year, one generation or cross more'];
+        yield 'one cross more' => [['steps' => [[], []]], 'in the same year on average, one generation or pairing more'];
     }
 
     /** @param array<string, mixed> $other */

@@ -47,7 +47,7 @@ class ProjectsTest extends TestCase
         $this->assertSame('waiting', $plan->state);
         $this->get("/projects/{$project->id}")
             ->assertSee('A first answer')
-            ->assertSee('as far as a first look tells')
+            ->assertSee('first estimate')
             ->assertDontSee('of those who try')
             ->assertSee('Skiff');
         Queue::assertPushed(\App\Jobs\MakePlan::class, 1);
@@ -57,9 +57,9 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$project->id}")
             ->assertSee('Without buying')
             ->assertSee('Nine in ten of those who try have it by')
-            ->assertSee('What moves the result most')
+            ->assertSee('What matters most')
             ->assertSee('Young kept')
-            ->assertSee('Every pairing you could make')
+            ->assertSee('Best pairings')
             ->assertDontSee('have changed since this plan');
         $this->get("/projects/{$project->id}/story")->assertOk()->assertSee('Clown + Piebald');
         $this->get('/projects')->assertSee('Two recessives');
@@ -97,8 +97,8 @@ class ProjectsTest extends TestCase
         $this->post('/projects', ['offers' => ''] + self::FORM)->assertSessionHasNoErrors();
         $project = Project::query()->sole();
         $latest = fn (): array => $project->plans()->latest('id')->first()->result['routes'] ?? [];
-        $this->get('/projects')->assertSeeInOrder(['The season that comes', 'Skiff × Tender', 'Two recessives']);
-        $this->get('/pair')->assertSeeInOrder(['Asked for by your projects', 'Skiff × Tender', 'Two recessives: young to build on']);
+        $this->get('/projects')->assertSeeInOrder(['Best pairings this season', 'Skiff × Tender', 'Two recessives']);
+        $this->get('/pair')->assertSeeInOrder(['Suggested by your projects', 'Skiff × Tender', 'Two recessives: makes breeders for the next step']);
 
         $step = $latest()[0]['steps'][0];
         $this->assertSame('Piebald het Clown', $step['keep'][0]['genes']);
@@ -178,7 +178,7 @@ class ProjectsTest extends TestCase
         $this->post("/projects/{$project->id}/pin", ['animal' => $wherry->id])->assertRedirect();
         $this->assertNotSame([], $routes());
         $this->assertNotContains(false, array_map($uses, $routes()));
-        $this->get("/projects/{$project->id}")->assertSee('every way uses them')->assertSee('take the pin out of Wherry');
+        $this->get("/projects/{$project->id}")->assertSee('every way uses them')->assertSee('Stop always using Wherry');
         $this->post("/projects/{$project->id}/pin", ['animal' => $wherry->id]);
         $this->assertSame([], $project->refresh()->pinned);
         $this->post("/projects/{$project->id}/pin", ['animal' => 9999])->assertSessionHasErrors('animal');
@@ -215,7 +215,7 @@ class ProjectsTest extends TestCase
         $pairs = $second->plans()->sole()->result['pairs'];
         $this->assertSame(['Striking heads'], $pairs[0]['serves']);
         $this->get("/projects/{$second->id}")->assertSeeInOrder([
-            'Every pairing you could make', 'Serves as well', 'Skiff × Tender', 'Striking heads',
+            'Best pairings', 'Also helps', 'Skiff × Tender', 'Striking heads',
         ]);
     }
 
@@ -233,19 +233,19 @@ class ProjectsTest extends TestCase
         $this->get('/projects')
             ->assertSeeInOrder(
                 [
-                    'The season that comes', 'Skiff × Tender', 'Heads', 'Painted', 'would have Barge × Tender',
+                    'Best pairings this season', 'Skiff × Tender', 'Heads', 'Painted', 'would have Barge × Tender',
                     'does more for all projects together with Skiff',
                 ],
             )
             ->assertSee('What to buy next');
         $this->get("/pair?sire_id={$barge->id}&dam_id={$tender->id}")->assertSeeInOrder(['Painted', 'the plan asks for it this season']);
-        $this->get("/animals/{$tender->id}")->assertSeeInOrder(['Worth to your projects', 'Heads', 'without this animal']);
+        $this->get("/animals/{$tender->id}")->assertSeeInOrder(['Value to your projects', 'Heads', 'without this animal']);
 
         // A pairing that is recorded stays: neither is asked for again.
         $this->post(
             '/clutches', ['dam_id' => $tender->id, 'sires' => [$barge->id], 'paired_on' => now()->subDays(20)->format('Y-m-d')],
         )->assertSessionHasNoErrors();
-        $this->get('/projects')->assertSee('Together already')->assertDontSee('Skiff × Tender');
+        $this->get('/projects')->assertSee('Already paired')->assertDontSee('Skiff × Tender');
     }
 
     public function test_a_male_that_is_with_a_female_has_one_fewer_to_give(): void
@@ -283,7 +283,7 @@ class ProjectsTest extends TestCase
         $this->post("/projects/{$project->id}/try", ['sire' => $skiff->id, 'dam' => $punt->id])->assertRedirect();
         $tried = $project->latestPlan()->first()->result['tried'];
         $this->assertLessThan(-.2, $tried[0]['worth'], 'his only season for a female that cannot give it');
-        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Why not', 'Skiff × Punt', 'fewer']);
+        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Compare another pair', 'Skiff × Punt', 'fewer']);
         foreach ([['sire' => $punt->id, 'dam' => $skiff->id], ['sire' => '99', 'dam' => 'x'], []] as $wrong) {
             $this->post("/projects/{$project->id}/try", $wrong)->assertSessionHasErrors('sire');
         }
@@ -295,7 +295,7 @@ class ProjectsTest extends TestCase
         $this->get('/projects?genes=Clown')->assertOk()->assertSee('No projects yet');
         $this->post('/projects', ['horizon' => '3', 'offers' => ''] + self::FORM)->assertSessionHasNoErrors();
         $this->get('/projects?genes=Clown+Piebald&sex=female')->assertOk()->assertSeeInOrder(
-            ['What would it be worth to you?', 'Two recessives', 'more have the target'],
+            ['Is this animal worth buying?', 'Two recessives', 'more have the target'],
         );
         $this->get('/projects?genes=Pastel&sex=male')->assertOk()->assertSee('nothing that could be told from chance');
         foreach (['genes=Clwn' => 'Clwn', 'genes=Clown&months=-3' => 'whole months', 'genes=Clown&sex=both' => 'male or female'] as $query => $says) {
@@ -323,7 +323,7 @@ class ProjectsTest extends TestCase
         $this->get('/projects/'.Project::query()->sole()->id)->assertSee('Nobody owned or offered carries what “Albino” needs.');
         foreach (
             [
-                ['target', 'Clwn', 'is not a known name'], ['horizon', '0', '1 to 25'],
+                ['target', 'Clwn', 'is not a known gene'], ['horizon', '0', '1 to 25'],
                 ['offers', 'a snake', 'Line 1 needs a sex'], ['offers', 'female, Clwn, 400', 'Offer 1'],
                 ['name', '', 'Give the project a name'], ['assumptions', ['lay_rate' => '7'], 'between 0 and 1'],
             ] as [$field, $value, $message]
@@ -376,7 +376,7 @@ class ProjectsTest extends TestCase
         $this->artisan('destino:replan')->doesntExpectOutputToContain('begun')->assertSuccessful();
         Project::query()->where('name', 'Caramel lavender')->sole()->plans()->delete();
         $this->artisan('destino:replan')->expectsOutputToContain('Caramel lavender: begun.')->assertSuccessful();
-        $this->get('/projects')->assertOk()->assertSee('The season that comes');
+        $this->get('/projects')->assertOk()->assertSee('Best pairings this season');
     }
 
     public function test_the_command_says_how_little_is_enough(): void

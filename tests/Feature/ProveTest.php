@@ -31,8 +31,8 @@ class ProveTest extends TestCase
         ]);
         $this->get("/prove/{$jenny}/genetic-stripe")
             ->assertOk()
-            ->assertSee('Anchor tells soonest: 2 eggs for 95 %, 4 for 99 %')
-            ->assertSee('Or with sons held back')
+            ->assertSee('Anchor gives the fastest test: 2 hatchlings for 95 %, 4 for 99 %')
+            ->assertSee('Or breed her sons back to her')
             ->assertSee('too uncertain a mate');
         $this->get('/prove')
             ->assertOk()
@@ -48,12 +48,12 @@ class ProveTest extends TestCase
     {
         $this->demo();
         $this->get('/prove')->assertSeeInOrder([
-            'Zephyr', 'does not fit the recorded parents', 'Tidemark carries Piebald, and nobody recorded it', "60\u{a0}%",
-            'Zephyr is not what it was taken for',
+            'Zephyr', 'does not fit the recorded parents', 'Tidemark carries Piebald, but this was never recorded', "60\u{a0}%",
+            'Zephyr was misidentified',
         ]);
         $zephyr = $this->id('Zephyr');
         foreach (["/animals/{$zephyr}", "/animals/{$zephyr}/puzzle"] as $inPlace) {
-            $this->get($inPlace)->assertOk()->assertSeeInOrder(["animal-{$zephyr}", 'Tidemark carries Piebald, and nobody recorded it']);
+            $this->get($inPlace)->assertOk()->assertSeeInOrder(["animal-{$zephyr}", 'Tidemark carries Piebald, but this was never recorded']);
         }
         $this->get('/animals?view=list')->assertSee("/animals/{$zephyr}/puzzle");
         $this->get("/animals/{$this->id('Anchor')}/puzzle")->assertOk()->assertDontSee('does not fit the recorded parents');
@@ -92,7 +92,7 @@ class ProveTest extends TestCase
     {
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => '66% het Clown']);
         $dam = $this->made(['name' => 'Tender', 'genotype' => 'Clown']);
-        $this->get('/prove')->assertSee('Nobody has looked yet')->assertDontSee('It begins with the first animal');
+        $this->get('/prove')->assertSee('See what new evidence changes')->assertDontSee('It begins with the first animal');
         $this->post('/prove/read')->assertRedirect('/prove');
         $this->get('/prove')->assertSee('Nothing is believed otherwise');
         $clutch = $this->keeper()->clutches()->create([

@@ -24,7 +24,7 @@ class QuestionsTest extends TestCase
     /** @return iterable<string, array{string, string, string, array<string, float>}> genes, group, question, answers */
     public static function questions(): iterable
     {
-        yield 'a possible het' => ['66% het Clown', 'clown', 'Does Skiff carry Clown?', ['het Clown' => 2 / 3, 'nothing of it' => 1 / 3]];
+        yield 'a possible het' => ['66% het Clown', 'clown', 'Does Skiff carry Clown?', ['het Clown' => 2 / 3, 'does not carry it' => 1 / 3]];
         yield 'one copy or two' => [
             'Pinstripe (33% two copies)', 'pinstripe', 'Is Skiff Pinstripe or Homozygous Pinstripe?',
             ['Pinstripe' => 2 / 3, 'Homozygous Pinstripe' => 1 / 3],

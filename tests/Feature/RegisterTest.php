@@ -79,7 +79,7 @@ class RegisterTest extends TestCase
         $this->put("/racks/{$rack->id}", ['name' => 'Harbour', 'rows' => 2, 'columns' => 1])
             ->assertSessionHasErrors('rows', null, "rack-{$rack->id}");
         $page = $this->followingRedirects()->from('/racks')->put("/racks/{$rack->id}", ['name' => 'Harbour East', 'rows' => 99, 'columns' => 1])
-            ->assertSeeInOrder(['Harbour East', 'A rack has 1 to 30 rows.', 'Build a rack']);
+            ->assertSeeInOrder(['Harbour East', 'A rack has 1 to 30 rows.', 'Add a rack']);
         $this->assertSame(1, substr_count((string) $page->getContent(), 'A rack has 1 to 30 rows.'), 'at its own card, and what was typed is kept there');
         $this->post("/animals/{$one->id}/status", ['status' => 'died', 'on' => '2026-01-01']);
         $this->assertNull($one->refresh()->rack_id, 'a dead animal leaves its tub');
@@ -120,8 +120,8 @@ class RegisterTest extends TestCase
             [$young->sire_id, $young->dam_id, $young->hatchedWords(), $young->care()->sole()->grams],
         );
         $this->get("/clutches/{$clutch->id}")
-            ->assertSee('1 kept as animals, 3 counted by look. 1 hatched without a record')
-            ->assertSee('give this with 1/2');
+            ->assertSee('1 added as animals, 3 counted. 1 hatched without a record')
+            ->assertSee('expected from these parents: 1 in 2 per egg');
         $this->get("/animals/{$dam->id}")->assertSee('2026 Skiff × Tender');
         $this->post('/clutches', ['dam_id' => $sire->id])->assertSessionHasErrors(['dam_id' => 'Skiff is not female.']);
     }

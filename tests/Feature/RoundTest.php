@@ -121,7 +121,7 @@ class RoundTest extends TestCase
         ]);
         $this->get('/today')->assertSeeInOrder(
             [
-                'Refusing or losing weight', 'did not take 2 meals in a row; 120 g below', 'Not weighed for long', '70 days',
+                'Refusing or losing weight', 'did not take 2 meals in a row; 120 g below', 'Weighing overdue', '70 days',
                 'Not eaten for long', '40 days',
             ],
         );
@@ -141,7 +141,7 @@ class RoundTest extends TestCase
         );
         $this->made(['name' => 'Grown', 'sex' => 'male', 'clutch_id' => $clutch->id, 'hatched_on' => '2020-01-01']);
         $this->get('/today')->assertSeeInOrder(
-            ['Hatchlings', 'Jib', 'first shed day 7 to 14, now day 9; 0 of 3 meals in a row'],
+            ['Hatchlings', 'Jib', 'first shed due day 7 to 14, now day 9; meals in a row: 0 of 3'],
         )->assertDontSee('Grown');
         $tap = fn (string $what): TestResponse => $this->post(
             "/animals/{$young->id}/tap", ['what' => $what, 'form_token' => (string) Str::uuid()],
@@ -149,7 +149,7 @@ class RoundTest extends TestCase
         foreach (['shed', 'fed', 'refused', 'fed', 'fed'] as $what) {
             $tap($what);
         }
-        $this->get('/today')->assertSee('2 of 3 meals in a row')->assertDontSee('first shed day');
+        $this->get('/today')->assertSee('meals in a row: 2 of 3')->assertDontSee('first shed day');
         $tap('fed');
         $this->get('/today')->assertDontSee('Hatchlings');
     }

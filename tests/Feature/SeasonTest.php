@@ -37,8 +37,8 @@ class SeasonTest extends TestCase
         $this->get('/today')->assertSee('to be put together');
         foreach (
             [
-                [0, 'introduced', [], 'Expect a lock'], [2, 'lock', [], 'ovulation, whenever she is ready'],
-                [40, 'ovulation', [], 'the shed before laying'],
+                [0, 'introduced', [], 'Next: a lock'], [2, 'lock', [], 'ovulation'],
+                [40, 'ovulation', [], 'the pre-lay shed'],
                 [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'],
                 [40, 'egg-bad', [], 'first pips'],
                 [17, 'pipped', [], 'hatching'], [1, 'out', ['count' => '5'], null],
@@ -50,10 +50,10 @@ class SeasonTest extends TestCase
             )->assertRedirect('/today')->assertSessionHasNoErrors();
             $next === null ? $this->get('/today')->assertOk() : $this->get('/today')->assertSee($next);
         }
-        $this->get('/today')->assertDontSee('Expect hatching', false); // all six eggs have come to something
+        $this->get('/today')->assertDontSee('Next: hatching', false); // all six eggs have come to something
         $clutch = Clutch::query()->sole();
         $this->assertSame(['hatched', 5, 6, 1], [$clutch->stage(), $clutch->hatched, $clutch->eggs_good, $clutch->eggs_infertile]);
-        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'lock seen', 'egg given up', 'out of the egg, 5']);
+        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'locked', 'discarded', 'out of the egg, 5']);
     }
 
     public function test_a_double_tap_logs_once_and_an_undo_takes_it_back(): void
@@ -126,7 +126,7 @@ class SeasonTest extends TestCase
             ]);
         }
         $this->post("/clutches/{$clutch->id}/events", ['kind' => 'laid', 'on' => now()->subDays(50)->format('Y-m-d'), 'count' => '5']);
-        $this->get('/today')->assertSee('Usual 53 to 62 days; with 2 of her own and 0 other records');
+        $this->get('/today')->assertSee('Usual range 53 to 62 days. Her 2 clutches and 0 others here:');
     }
 
     public function test_a_private_link_gives_the_calendar_and_nothing_else_until_it_is_revoked(): void
@@ -218,7 +218,7 @@ class SeasonTest extends TestCase
             $young[] = Animal::query()->where('name', $name)->sole();
         }
         $bench = "/clutches/{$clutch->id}/bench";
-        $this->get($bench)->assertOk()->assertSeeInOrder(['What they are', 'Pastel', '50', 'What to look at', 'look here first']);
+        $this->get($bench)->assertOk()->assertSeeInOrder(['Gene by gene', 'Pastel', '50', 'What to look at', 'look here first']);
         $this->post($bench, ['animal' => $young[0]->id, 'cue' => 'head-stamp', 'state' => 'faint'])->assertRedirect();
         $this->get($bench)->assertSee('aria-pressed="true"', false);
         $this->assertSame('faint', $young[0]->sightings()->sole()->state);
@@ -253,7 +253,7 @@ class SeasonTest extends TestCase
         foreach (['Pastel', 'Clown', 'Mojave', 'Piebald', 'Spider', 'Banana', 'Fire', 'Pinstripe', 'Leopard'] as $target) {
             $tie($target)->assertSessionHasNoErrors();
         }
-        $this->get($bench)->assertOk()->assertSee('One, Two for Fire')->assertSee('One, Two for Leopard')->assertSee('What they are');
+        $this->get($bench)->assertOk()->assertSee('One, Two for Fire')->assertSee('One, Two for Leopard')->assertSee('Gene by gene');
     }
 
     public function test_counted_siblings_count_whatever_cannot_be_read_before_them(): void

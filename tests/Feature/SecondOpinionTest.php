@@ -50,7 +50,7 @@ class SecondOpinionTest extends TestCase
 
     public function test_what_they_said_is_noted_as_theirs(): void
     {
-        $this->get("/animals/{$this->young->id}/ask")->assertOk()->assertSee('What they said');
+        $this->get("/animals/{$this->young->id}/ask")->assertOk()->assertSee('Their answer');
         $this->post("/animals/{$this->young->id}/statements", [
             'who' => 'Marlen', 'text' => 'Pastel', 'source' => 'own', 'certainty' => '60', 'note' => 'the head says so',
             'form_token' => (string) Str::uuid(),

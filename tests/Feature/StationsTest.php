@@ -18,7 +18,7 @@ class StationsTest extends TestCase
         }
         $this->get('/complexes/bel')->assertOk()->assertSee('Mystic Potion');
         $this->get('/complexes/pastel')->assertNotFound();
-        $this->get('/genes/nonesuch')->assertNotFound()->assertSee('There is nothing here.');
+        $this->get('/genes/nonesuch')->assertNotFound()->assertSee('Page not found.');
     }
 
     public function test_a_gene_page_tells_health_and_dispute(): void
@@ -38,7 +38,7 @@ class StationsTest extends TestCase
         $this->get('/genes?complex=albino')->assertSee('3 of 82 genes');
         $this->get('/genes?find=zzz')->assertSee('No gene fits all of that.');
         $this->get('/genes?kind=odd')->assertOk()->assertSee('82 of 82 genes');
-        $this->get('/genes?complex[]=x')->assertStatus(400)->assertSee('“complex” takes one value, and a list of several arrived.');
+        $this->get('/genes?complex[]=x')->assertStatus(400)->assertSee('“complex” takes one value.');
     }
 
     /** @return iterable<string, array{string, int, string}> */
@@ -52,7 +52,7 @@ class StationsTest extends TestCase
         yield 'a chance above one' => ['chance=7/6&eggs=8&hits=2', 422, 'A chance lies between 0 and 1'];
         yield 'words' => ['chance=often&eggs=8&hits=2', 422, '“often” is not a number.'];
         yield 'more hits than eggs' => ['chance=1/4&eggs=2&hits=8', 422, '8 hits cannot come from 2 eggs.'];
-        yield 'half filled in' => ['chance=1/4', 422, 'Give a whole number of eggs from 1 to 1000.'];
+        yield 'half filled in' => ['chance=1/4', 422, 'Enter a number of eggs from 1 to 1000.'];
         yield 'a chance with a zero below' => ['chance=1/0&eggs=8&hits=2', 422, 'cannot have 0 below the line'];
     }
 

@@ -25,7 +25,7 @@ class TruthTest extends TestCase
         $this->get('/prove')
             ->assertOk()
             ->assertSee('does not fit the recorded parents')
-            ->assertSeeInOrder(["{$sire->name} carries Pastel, and nobody recorded it", 'is not what it was taken for']);
+            ->assertSeeInOrder(["{$sire->name} carries Pastel, but this was never recorded", 'was misidentified']);
     }
 
     public function test_a_sire_keeps_his_sex_and_one_of_unknown_sex_is_read_as_a_male(): void
@@ -58,7 +58,7 @@ class TruthTest extends TestCase
         }
         $this->assertSame('11% het Clown', $this->text($sire), 'three hatchlings, and not five');
         $this->get("/clutches/{$clutch->id}")->assertSee(
-            '2 of the counted are taken to be kept as animals too: each hatchling counts once. All hatched are accounted for.',
+            '2 of the counted are taken to be kept as animals too: each hatchling counts once. Nothing missing.',
         );
         $clutch->update(['hatched' => 5]);
         $this->assertSame('3% het Clown', $this->text($sire), 'five of five');
@@ -148,7 +148,7 @@ class TruthTest extends TestCase
         $clutch->counts()->create(['saw' => 'Clown', 'count' => 3]);
         $clutch->counts()->create(['saw' => 'not Clown', 'count' => 9]);
         $page = $this->get('/prove')->assertOk()->assertSee(
-            "{$sire->name} carries Clown, and nobody recorded it: not known, or overlooked. And: {$dam->name} carries Clown",
+            "{$sire->name} carries Clown, but this was never recorded. And: {$dam->name} carries Clown",
         );
         $this->assertSame(
             1,

@@ -50,7 +50,7 @@ class UnlikelyTest extends TestCase
 
             return;
         }
-        $answer->assertSee('Is that so?')->assertSee($question);
+        $answer->assertSee('Is that right?')->assertSee($question);
         foreach ($values as $value) {
             $answer->assertSee('value="'.$value.'"', false); // nothing typed is lost
         }

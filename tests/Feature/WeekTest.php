@@ -20,9 +20,9 @@ class WeekTest extends TestCase
         $held = $this->made(['name' => 'Dory', 'genotype' => 'Pastel']);
         $held->statusEvents()->create(['status' => 'hold-back', 'on' => '2026-06-01', 'review_on' => '2026-06-20']);
         $html = $this->get('/today')->assertOk()
-            ->assertSeeInOrder(['This week and the next', 'Mon', '15 Jun', 'Wed', '17 Jun', 'Tender: first pips may come', '20 Jun', 'Dory: look again', 'Tender: first pips by now', '28 Jun'])
+            ->assertSeeInOrder(['This week and the next', 'Mon', '15 Jun', 'Wed', '17 Jun', 'Tender: first pips can start', '20 Jun', 'Dory: look again', 'Tender: first pips last day expected', '28 Jun'])
             ->getContent();
-        $this->assertSame(1, substr_count((string) $html, 'first pips may come'));
+        $this->assertSame(1, substr_count((string) $html, 'first pips can start'));
 
         HouseRules::query()->forceCreate(['user_id' => $this->keeper()->id, 'choices' => ['week' => 'sunday'], 'version' => 1]);
         $this->get('/today')->assertSeeInOrder(['This week and the next', 'Sun', '14 Jun', '27 Jun'])->assertDontSee('28 Jun');

@@ -59,7 +59,7 @@ class FullStackTest extends TestCase
     {
         $browser = Browser::start("http://127.0.0.1:{$this->port}");
         try {
-            $browser->visit('/')->waitFor('h1', 'Make this collection yours');
+            $browser->visit('/')->waitFor('h1', 'Create your account');
             $typed = ['password' => 'three wet ropes', 'password_confirmation' => 'three wet ropes'];
             foreach (['name' => 'Ada Mole', 'email' => 'ada@harbour.localhost'] + $typed as $field => $text) {
                 $browser->type("[name={$field}]", $text);

@@ -25,7 +25,7 @@ class ImportCommand extends AnswerCommand
         {--keeper= : e-mail address of the owner, where there are several}
         {--json : print one JSON document}';
 
-    protected $description = 'Bring in a collection or a list of animals';
+    protected $description = 'Import a collection or a list of animals';
 
     protected function answer(): void
     {

@@ -60,7 +60,7 @@ class PlanCommand extends AnswerCommand
             foreach ($route['steps'] as $step) {
                 $keep = $step['keep'][0];
                 $this->line(
-                    "  from season {$step['season']}: {$step['sire']} × {$step['dam']}, {$step['probability']} an egg: "
+                    "  from season {$step['season']}: {$step['sire']} × {$step['dam']}, {$step['probability']} per egg: "
                         ."{$keep['genes']}, keep {$keep['count']} "
                         .($keep['sex'] ?? 'of either sex'),
                 );

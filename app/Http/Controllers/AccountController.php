@@ -42,7 +42,7 @@ class AccountController extends Controller
             'password' => ['required', 'confirmed', 'max:200', 'string', new SafePassword($person->email)],
         ],
         [
-            'current_password' => 'That is not your password.', 'password.confirmed' => 'The two new passwords differ.',
+            'current_password' => 'Your current password is wrong.', 'password.confirmed' => 'The two new passwords differ.',
             'password.required' => 'Give a new password.', 'password.max' => 'A password has at most 200 characters.',
         ]);
         Auth::logoutOtherDevices($valid['current_password']);
@@ -87,6 +87,6 @@ class AccountController extends Controller
         $found = $person->tokens()->findOrFail($token);
         DB::transaction(fn () => $found->delete());
 
-        return redirect()->route('account')->with('said', "The token “{$found->getAttribute('name')}” opens nothing any more.");
+        return redirect()->route('account')->with('said', "Token “{$found->getAttribute('name')}” revoked.");
     }
 }

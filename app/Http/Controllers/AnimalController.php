@@ -142,7 +142,7 @@ class AnimalController extends Controller
         $count = (new OpenNames($keeper, $animal))->link();
 
         return redirect()->route('animals.show', $animal)->with(
-            'said', $count === 0 ? 'Nobody is named so any more.' : "{$animal->name} is now a parent of {$count}.",
+            'said', $count === 0 ? 'No record names this parent any more.' : "{$animal->name} is now a parent of {$count}.",
         );
     }
 

@@ -116,7 +116,7 @@ class ExchangeController extends Controller
 
         return redirect()->to(
             route('exchange.preview', [$upload->id] + $request->query()).'#problems',
-        )->with('said', 'Read again with what you said.');
+        )->with('said', 'Check again with what you said.');
     }
 
     public function store(Request $request, string $upload, #[CurrentKeeper] User $keeper, Darkroom $darkroom): RedirectResponse
@@ -186,7 +186,7 @@ class ExchangeController extends Controller
     public function empty(Request $request, #[CurrentKeeper] User $keeper): RedirectResponse
     {
         $this->authorize('keep-installation');
-        $request->validate(['word' => ['required', 'in:empty']], ['word' => 'Type the word empty, so that it does not happen by a slip.']);
+        $request->validate(['word' => ['required', 'in:empty']], ['word' => 'Type “empty” to confirm.']);
         try {
             $file = Vault::ofThisInstallation()->make(Carbon::now());
         } catch (BackupError $error) {

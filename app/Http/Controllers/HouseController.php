@@ -39,6 +39,6 @@ class HouseController extends Controller
     {
         $request->change($keeper);
 
-        return redirect()->route('house')->with('said', 'The house rules are changed. Every answer follows them from now on.');
+        return redirect()->route('house')->with('said', 'House rules saved. All odds and plans now use them.');
     }
 }

@@ -62,14 +62,18 @@ class LooksController extends Controller
         ]);
     }
 
-    /** A state of a cue as it looks. It is the same for all, so it may be kept for as long as the code and the facts are. */
-    public function state(string $cue, int $state): Response
+    /** A state of a cue as it looks, on a look that is named or on a normal. Its address says all of it, so it may be kept for ever. */
+    public function state(Request $request, string $cue, int $state): Response
     {
         $this->authorize('read');
-        $name = "state {$cue} {$state}";
+        $amounts = $request->string('look')->toString();
+        $seed = $request->string('seed', '0')->toString();
+        $own = LoosePrint::told($amounts, $seed, 'card', $this->shelf->looks());
+        abort_if($own === null, 404);
+        $name = "state {$cue} {$state} ".($amounts === '' ? '' : hash('xxh128', "{$amounts} {$seed}"));
         $svg = $this->opened->kept->get($name);
         if (! is_string($svg)) {
-            $svg = (new StatePictures($this->shelf))->draw($cue, $state);
+            $svg = (new StatePictures($this->shelf))->draw($cue, $state, $amounts === '' ? null : $own->look);
             abort_if($svg === null, 404);
             $this->opened->kept->put($name, $svg);
         }

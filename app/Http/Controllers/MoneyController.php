@@ -51,7 +51,7 @@ class MoneyController extends Controller
     {
         $price = $request->addTo($this->opened->keeper());
 
-        return redirect()->to($price->home())->with('said', "{$price->target} is in the price book.");
+        return redirect()->to($price->home())->with('said', "Price for {$price->target} added.");
     }
 
     public function sale(SaleRequest $request, Animal $animal): RedirectResponse

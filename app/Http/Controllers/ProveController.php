@@ -132,7 +132,7 @@ class ProveController extends Controller
 
         return redirect()->to(match ($from) {
             'animal' => route('animals.show', $id), 'clutch' => route('clutches.show', $id), default => route('prove'),
-        })->with('said', 'Kept, and everything that follows from it is worked out anew.');
+        })->with('said', 'Decision saved. The odds are being updated.');
     }
 
     /** What has changed is read; from now on changes count from here. */

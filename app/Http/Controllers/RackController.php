@@ -29,7 +29,7 @@ class RackController extends Controller
     {
         $rack = $request->addTo($keeper);
 
-        return redirect()->route('racks.index')->with('said', "{$rack->name} stands, with ".$rack->rows * $rack->columns.' tubs.');
+        return redirect()->route('racks.index')->with('said', "{$rack->name} added with ".$rack->rows * $rack->columns.' tubs.');
     }
 
     public function update(RackRequest $request, Rack $rack): RedirectResponse

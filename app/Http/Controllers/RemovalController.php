@@ -37,7 +37,7 @@ class RemovalController extends Controller
             $record->restore();
         });
 
-        return redirect()->to($record->home())->with('said', "Back again: {$record->sentence()}");
+        return redirect()->to($record->home())->with('said', "Restored: {$record->sentence()}");
     }
 
     private function find(string $kind, int $id): Model&Removable

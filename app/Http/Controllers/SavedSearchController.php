@@ -34,6 +34,6 @@ class SavedSearchController extends Controller
         $this->authorize('log', $search);
         DB::transaction(fn () => $search->delete());
 
-        return redirect()->route('animals.index')->with('said', "“{$search->name}” is forgotten.");
+        return redirect()->route('animals.index')->with('said', "“{$search->name}” is removed.");
     }
 }

@@ -27,7 +27,7 @@ class OneValueForOneField
         $isProgram = $request->is('api/*'); // a program sends lists where the document of its format has them
         foreach ($request->query->all() + $request->request->all() as $field => $value) {
             if (is_array($value) && ! $isProgram && ! $request->is(self::LISTS[$field] ?? [])) {
-                abort(400, "“{$this->shown((string) $field)}” takes one value, and a list of several arrived. Nothing was kept.");
+                abort(400, "“{$this->shown((string) $field)}” takes one value. Nothing was saved.");
             }
             if (! $this->isText($field) || ! $this->isText($value)) {
                 abort(400, "“{$this->shown((string) $field)}” holds bytes that are not text (UTF-8). Nothing was kept.");

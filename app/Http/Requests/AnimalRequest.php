@@ -83,15 +83,15 @@ class AnimalRequest extends RecordRequest
     {
         return [
             'name.required' => 'Give the animal a name.',
-            'name.max' => 'The name has more than 80 characters.',
+            'name.max' => 'Shorten the name to 80 characters or fewer.',
             'number.unique' => 'Another animal has this number already.',
             'number.max' => 'The number has more than 40 characters.',
             'sex' => 'Choose male, female or not known.',
             'sex_certainty' => 'Give how sure the sex is as a whole number from 50 to 100 %.',
             'genotype.required' => 'Type what it carries, or “Normal” for an animal without any gene.',
             'genotype.max' => 'The text has more than :max characters.',
-            'acquired_on.before_or_equal' => 'The day lies in the future.',
-            'acquired_on' => 'Give the day as year-month-day.',
+            'acquired_on.before_or_equal' => 'The date must be today or earlier.',
+            'acquired_on' => 'Enter a date, for example 2026-07-14.',
             'price' => 'Give the price as a number, for example 350 or 349.50.',
             'source.max' => 'The source has more than 120 characters.',
             'sire_name.max' => 'The name of the sire has more than 80 characters.',

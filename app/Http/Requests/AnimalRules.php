@@ -18,7 +18,7 @@ class AnimalRules
         return function (string $attribute, mixed $value, Closure $fail): void {
             $day = Precision::read((string) $value);
             if ($day === null) {
-                $fail('Write the hatch date as year-month-day, for example 2022-08-11, or as well as it is known: 2022-08, or 2022.');
+                $fail('Enter the hatch date, for example 2022-08-11, or as much as is known: 2022-08 or 2022.');
             } elseif ($day[0] > now()->format('Y-m-d')) {
                 $fail('The hatch date lies in the future.');
             } elseif ($day[0] < '1980') {

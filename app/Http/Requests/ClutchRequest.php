@@ -80,7 +80,7 @@ class ClutchRequest extends RecordRequest
     public function messages(): array
     {
         $day = fn (string $field): array => [
-            "{$field}.before_or_equal" => 'The day lies in the future.', $field => 'Give the day as year-month-day.',
+            "{$field}.before_or_equal" => 'The date must be today or earlier.', $field => 'Enter a date, for example 2026-07-14.',
         ];
 
         return [

@@ -33,7 +33,7 @@ class ClutchRules
             && $typed('eggs_good') !== null
             && (int) $typed('hatched') > (int) $typed('eggs_good')
         ) {
-            $validator->errors()->add('hatched', 'More hatched than there were good eggs.');
+            $validator->errors()->add('hatched', 'Hatched cannot be more than good eggs.');
         }
     }
 

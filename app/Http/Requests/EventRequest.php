@@ -74,10 +74,10 @@ class EventRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'kind' => 'Choose what happened.', 'count' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
-            'infertile' => 'Give a whole number of eggs from 0 to '.self::MOST_EGGS.'.',
+            'kind' => 'Choose what happened.', 'count' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
+            'infertile' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
             'note.max' => 'The note has more than 200 characters.', 'egg' => 'That egg is not in this clutch.',
-            'who.max' => 'The name has more than 80 characters.', 'saw.max' => 'The first guess has more than 400 characters.',
+            'who.max' => 'Shorten the name to 80 characters or fewer.', 'saw.max' => 'The first guess has more than 400 characters.',
         ] + self::DAY_MESSAGES;
     }
 

@@ -57,11 +57,11 @@ class HouseRequest extends RecordRequest
     public function messages(): array
     {
         $messages = [
-            'currency' => 'A currency has at most 6 characters.', 'schools.*' => 'That is not one of the schools.',
+            'currency' => 'A currency has at most 6 characters.', 'schools.*' => 'Choose one of the options.',
             'stances.*' => 'Choose inform, warn or refuse.', 'lines.*' => 'That is not one of the lines.',
         ];
         foreach (Choices::numbers() as $key => $number) {
-            $messages[$key] = "Give a whole number of {$number['unit']} from {$number['min']} to {$number['max']}.";
+            $messages[$key] = "Enter a number from {$number['min']} to {$number['max']}.";
         }
 
         return $messages;
@@ -72,7 +72,7 @@ class HouseRequest extends RecordRequest
     {
         DB::transaction(function () use ($keeper): void {
             $rules = HouseRules::query()->lockForUpdate()->where('user_id', $keeper->id)->first();
-            $this->holdAgainst($rules->version ?? 0, 'The rules were changed in another window since you opened them.');
+            $this->holdAgainst($rules->version ?? 0, 'The rules were changed while you were editing.');
             $rules ??= new HouseRules;
             $rules->user_id = $keeper->id;
             $rules->version = ($rules->exists ? $rules->version : 0) + 1;
@@ -113,7 +113,7 @@ class HouseRequest extends RecordRequest
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($catalogue, $claim): void {
             if (is_string($value) && $value !== '' && ! isset($catalogue->claims[$claim]->schools[$value])) {
-                $fail('That is not one of the schools.');
+                $fail('Choose one of the options.');
             }
         };
     }

@@ -16,7 +16,7 @@ class PersonRequest extends RecordRequest
     public const MESSAGES = [
         'name' => 'Give a name of at most 80 characters.', 'email.unique' => 'Somebody signs in with this address already.',
         'email' => 'Give an e-mail address; it is only used to sign in.',
-        'password.confirmed' => 'The two passwords differ.', 'password.max' => 'A password has at most 200 characters.',
+        'password.confirmed' => 'The passwords do not match.', 'password.max' => 'A password has at most 200 characters.',
         'password.required' => 'Give a password.', 'role' => 'Choose what this person may do.',
     ];
 

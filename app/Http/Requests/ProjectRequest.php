@@ -68,10 +68,10 @@ class ProjectRequest extends RecordRequest
             'name' => 'Give the project a name of at most 80 characters.',
             'target.required' => 'Type what you want, for example “Clown + Piebald”.',
             'horizon' => 'Look 1 to '.PlannedProject::MOST_SEASONS.' seasons ahead.',
-            'first' => 'Choose what counts more.', 'weight' => 'A weight is a whole number from 1 to 9.',
-                'budget' => 'A budget is a whole amount.',
-            'tubs' => 'Give a whole number of tubs from 0 to 500.',
-            'begun_on' => 'Give the day as year-month-day, not in the future.', 'assumptions.*' => 'Give a number.',
+            'first' => 'Choose what counts more.', 'weight' => 'Choose a priority from 1 to 9.',
+                'budget' => 'Enter the budget as a whole number.',
+            'tubs' => 'Enter a number of tubs from 0 to 500.',
+            'begun_on' => 'Enter a date up to today, for example 2026-07-14.', 'assumptions.*' => 'Give a number.',
             'forbidden.*' => 'Choose a pair.', 'notes.max' => 'The notes have more than 10,000 characters.',
         ];
     }

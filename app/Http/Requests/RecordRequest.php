@@ -27,8 +27,8 @@ abstract class RecordRequest extends FormRequest
     protected const DAY = ['date_format:Y-m-d', 'before_or_equal:today', 'after:1980-01-01'];
 
     protected const DAY_MESSAGES = [
-        'on.before_or_equal' => 'The day lies in the future.',
-        'on' => 'Give the day as year-month-day.',
+        'on.before_or_equal' => 'The date must be today or earlier.',
+        'on' => 'Enter a date, for example 2026-07-14.',
     ];
 
     /** The right that is asked for: "log" or "manage". */
@@ -105,7 +105,7 @@ abstract class RecordRequest extends FormRequest
             $current = $record->newQuery()->lockForUpdate()->findOrFail($record->getKey());
             $version = (int) $current->getAttribute('version');
             $this->holdAgainst($version,
-                "{$what} was changed in another window since you opened it.".($nowSays === null ? '' : ' '.$nowSays($current)));
+                "{$what} was changed while you were editing.".($nowSays === null ? '' : ' '.$nowSays($current)));
             $current->setAttribute('version', $version + 1);
             $change($current);
             $current->save();

@@ -99,8 +99,8 @@ class RoundRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'on.before_or_equal' => 'The day lies in the future.',
-            'on' => 'Give the day as year-month-day.',
+            'on.before_or_equal' => 'The date must be today or earlier.',
+            'on' => 'Enter a date, for example 2026-07-14.',
             'prey.max' => 'The prey has more than 60 characters.',
         ];
     }

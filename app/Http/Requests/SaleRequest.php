@@ -58,7 +58,7 @@ class SaleRequest extends RecordRequest
         return [
             'status' => 'Choose whether it is offered, reserved or sold.',
             'buyer.max' => 'The name of the buyer has more than 120 characters.',
-            'note.max' => 'The note has more than 400 characters.', 'sent_on' => 'Give the day as year-month-day.',
+            'note.max' => 'The note has more than 400 characters.', 'sent_on' => 'Enter a date, for example 2026-07-14.',
         ] + self::DAY_MESSAGES;
     }
 
@@ -115,7 +115,7 @@ class SaleRequest extends RecordRequest
         $sale = $animal->sales()->lockForUpdate()->firstOrNew();
         [$before, $now] = [$sale->exists ? $sale->version : 0, $this->words($sale)];
         if ($sale->fill($values)->isDirty() || ! $sale->exists) { // sent twice, it says the same and overwrites nothing
-            $this->holdAgainst($before, "This sale was changed in another window since you opened it. It now says: {$now}.");
+            $this->holdAgainst($before, "This sale was changed while you were editing. It now says: {$now}.");
             $sale->version = $before + 1;
             $sale->save();
         }

@@ -48,7 +48,7 @@ class SightingRequest extends RecordRequest
     {
         return [
             'animal' => 'Choose a hatchling of this clutch.', 'cue' => 'Choose a cue.', 'state' => 'Choose what the cue shows.',
-            'who.max' => 'The name has more than 80 characters.',
+            'who.max' => 'Shorten the name to 80 characters or fewer.',
         ] + self::DAY_MESSAGES;
     }
 

@@ -40,7 +40,7 @@ class SignInRequest extends FormRequest
         $password = (string) $this->validated('password');
         $person = User::query()->where('email', $this->validated('email'))->first();
         if (! Hash::check($password, $person->password ?? self::ofNobody()) || $person === null) {
-            throw ValidationException::withMessages(['email' => 'The address and the password do not belong together.']);
+            throw ValidationException::withMessages(['email' => 'Wrong email address or password.']);
         }
         if (Hash::needsRehash($person->password)) {
             DB::transaction(fn () => $person->update(['password' => $password]));

@@ -53,7 +53,7 @@ class StatementRequest extends RecordRequest
         return [
             'text.required' => 'Type what is said of it, or “Normal”.',
             'source' => 'Say who says so.',
-            'who.max' => 'The name has more than 80 characters.',
+            'who.max' => 'Shorten the name to 80 characters or fewer.',
             'certainty' => 'Give how sure it is as a whole number from 1 to 100 %.',
             'note.max' => 'The note has more than 2,000 characters.',
         ] + self::DAY_MESSAGES;

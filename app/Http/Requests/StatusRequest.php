@@ -40,8 +40,8 @@ class StatusRequest extends RecordRequest
             'status' => 'Choose a status.',
             'reason.required_if' => 'Say why it is held back, so that you know at the review.',
             'reason.max' => 'The reason has more than 400 characters.',
-            'review_on.after_or_equal' => 'The review lies before the day itself.',
-            'review_on' => 'Give the day of the review as year-month-day.',
+            'review_on.after_or_equal' => 'The review must be after the status date.',
+            'review_on' => 'Enter the review date, for example 2026-07-14.',
         ] + self::DAY_MESSAGES;
     }
 

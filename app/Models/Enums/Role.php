@@ -22,7 +22,7 @@ enum Role: string
     public function sentence(): string
     {
         return match ($this) {
-            self::Owner => 'may do everything',
+            self::Owner => 'Full access',
             self::Helper => 'logs care and season events, changes no genetics or rules, and sees no prices or buyers',
             self::Viewer => 'reads, except prices and buyers',
         };

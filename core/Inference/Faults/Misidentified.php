@@ -24,6 +24,6 @@ final readonly class Misidentified extends Fault
 
     protected function sentence(string $subject, string $genes, ?string $instead): string
     {
-        return "{$subject} is not what it was taken for.";
+        return "{$subject} was misidentified.";
     }
 }

@@ -25,7 +25,7 @@ final readonly class Misnamed extends Fault
     protected function sentence(string $subject, string $genes, ?string $instead): string
     {
         return $instead === null
-            ? "What is called {$genes} in {$subject} is some other gene."
-            : "What is called {$genes} in {$subject} is {$instead}.";
+            ? "{$subject}’s {$genes} is a different gene."
+            : "{$subject}’s {$genes} is {$instead}.";
     }
 }

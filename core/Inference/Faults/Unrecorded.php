@@ -29,6 +29,6 @@ final readonly class Unrecorded extends Fault
 
     protected function sentence(string $subject, string $genes, ?string $instead): string
     {
-        return "{$subject} carries {$genes}, and nobody recorded it: not known, or overlooked.";
+        return "{$subject} carries {$genes}, but this was never recorded.";
     }
 }

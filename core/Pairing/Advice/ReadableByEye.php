@@ -25,8 +25,8 @@ final readonly class ReadableByEye implements AdviceRule
         $severity = $unread->compareTo(Rational::of(1, 2)) > 0 ? Severity::Watch : Severity::Info;
 
         return [new Advice('told-by-eye', $severity,
-            "{$genotypes} genotypes, {$looks->total()} looks a hatchling can be sorted by: ".Percentage::print($unread)
-            .' of the eggs give an animal whose genes its look alone does not settle (hidden hets, copy numbers, look-alikes, masks).',
+            "Hard to identify: {$genotypes} genotypes, {$looks->total()} looks. ".Percentage::print($unread)
+            .' of hatchlings will carry something you cannot see (hets, second copies, look-alikes or hidden genes).',
             $unread)];
     }
 }

@@ -97,7 +97,7 @@ final class RouteKeeper implements Keeper, TellsWhereItHung
         }
         $has = array_sum($course->found) > 0 ? 'the second animal of the target' : 'the target';
 
-        return "the last cross is made and {$has} does not hatch in time";
+        return "the last pairing is made but {$has} does not hatch in time";
     }
 
     /** @param list<Holding> $animals */

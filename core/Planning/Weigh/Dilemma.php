@@ -64,7 +64,7 @@ final readonly class Dilemma
                 $variants[] = [$question, $choice, $project->withFounders($left)];
             }
         };
-        $only('Buy, or grow up what you have?', 'buy nothing', static fn (Founder $founder): bool => ! $founder->isOffer());
+        $only('Buy, or grow up what you have?', 'without buying', static fn (Founder $founder): bool => ! $founder->isOffer());
         $doubt = 'Build on animals that may not carry it, or leave them out?';
         $only($doubt, 'only what is sure', static fn (Founder $founder): bool => $founder->belief->isCertain());
         $only('Avoid genes with known trouble by another way?', 'no founder with such a gene', self::isFreeOfTrouble($catalogue, $project));

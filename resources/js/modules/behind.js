@@ -32,7 +32,7 @@ export function enhance(root) {
     } catch { /* asked again below */ }
     if (!isDone) { setTimeout(ask, 1000); return }
     try { await bringIn() } catch {
-      says.textContent = 'Everything that follows from the last change is worked out. This page still shows what was known before it.'
+      says.textContent = 'The odds are updated. Reload to see them.'
       show.href = location.href
       show.hidden = false
     }

@@ -6,7 +6,7 @@ export function enhance(form) {
   const show = () => {
     for (const one of form.querySelectorAll('[data-for]')) one.hidden = one.dataset.for !== action.value
     const chosen = boxes.filter(box => box.checked).length
-    count.textContent = chosen ? `${chosen} chosen:` : 'Choose animals in the list, then:'
+    count.textContent = chosen ? `${chosen} selected:` : 'Select animals, then choose an action:'
     form.classList.toggle('is-idle', chosen === 0)
   }
   let last = null

@@ -34,7 +34,7 @@ export function enhance(root) {
         if (said) said.textContent = answer.said ?? answer.message
         if (response.ok) location.reload()
         else tell(answer.message)
-      } catch { tell('The move did not get through. Try again.') }
+      } catch { tell('Not moved: no connection. Try again.') }
     })
   }
   const tell = message => {

@@ -36,7 +36,7 @@
                     value="{{ old('prey') }}" placeholder="small rat">
                 <x-field-error id="prey-error" :message="$errors->care->first('prey')"/>
             </fieldset>
-            <div class="field"><label for="words">In words <span class="soft">(a note needs them)</span></label><input class="input"
+            <div class="field"><label for="words">Note</label><input class="input"
                 id="words" name="words" maxlength="2000" value="{{ old('words') }}" aria-describedby="words-error"><x-field-error
                 id="words-error" :message="$errors->care->first('words')"/></div>
             <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on"

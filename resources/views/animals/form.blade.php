@@ -23,9 +23,9 @@
             </div>
             <x-field-error id="sex-error" :message="$errors->first('sex')"/>
             <div class="two mt-1">
-                <x-choice name="sex_found" label="How it was found" blank="not recorded"
+                <x-choice name="sex_found" label="How the sex was checked" blank="not recorded"
                     :value="old('sex_found', $animal->sex_found?->value)" :options="$lists->sexFound()"/>
-                <x-field name="sex_certainty" label="How sure" unit="%" :value="old('sex_certainty', $animal->sex_certainty)"
+                <x-field name="sex_certainty" label="Certainty" unit="%" :value="old('sex_certainty', $animal->sex_certainty)"
                     inputmode="numeric"/>
             </div>
         </fieldset>
@@ -40,7 +40,7 @@
                 <x-field-error id="genotype-error" :message="implode(' ', $errors->get('genotype'))"/>
                 <div class="reading" id="genotype-reading" data-reading aria-live="polite"></div>
             </div>
-            <x-choice name="said_by" label="Who says so" :value="old('said_by', 'own')"
+            <x-choice name="said_by" label="Source" :value="old('said_by', 'own')"
                 :options="['own' => 'own identification', 'seller' => 'the seller', 'laboratory' => 'a laboratory',
                 'parents' => 'what the parents were said to be', 'offspring' => 'what offspring showed']"
                 hint="More statements, from others, can be added to the record; what is believed follows from all of them and from the
@@ -82,7 +82,7 @@
     </form>
     @unless ($isNew)
         <form class="mt-3" method="post" action="{{ route('records.destroy', ['animal', $animal->id]) }}">@csrf @method('delete')<button
-            class="quiet" type="submit">Take {{ $animal->name }} out of the collection</button> <span class="soft small">for records made by
+            class="quiet" type="submit">Remove {{ $animal->name }}</button> <span class="soft small">for records made by
             mistake; for an animal that was sold or died, set its status. It can be undone.</span></form>
     @endunless
 </x-station>

@@ -14,8 +14,8 @@
         </section>
     @else
         <form class="find mb-2" method="get" role="search">
-            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Find by genes
-                <span class="soft">(“ready” and a status may be added)</span></label>
+            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Genes
+                <span class="soft">(you can add “ready” or a status)</span></label>
                 <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false"
                     autocapitalize="off" placeholder="carries Clown, female, ready" aria-describedby="genes-error genes-reading"
                     @if ($search->error) aria-invalid="true" @endif>
@@ -52,9 +52,9 @@
                     aria-label="Forget the search {{ $one->name }}">×</button></form>@endif</span>
             @endforeach
             @if ($search->isNarrowed() && $may)
-                <details class="keep-search"><summary>Keep this search</summary><form method="post" action="{{ route('searches.store') }}"
+                <details class="keep-search"><summary>Save this search</summary><form method="post" action="{{ route('searches.store') }}"
                     class="row-flow mt-2">@csrf<input type="hidden" name="query" value="{{ http_build_query($search->query()) }}"><label
-                    class="visually-hidden" for="search-name">Its name</label><input class="input slim" id="search-name" name="name"
+                    class="visually-hidden" for="search-name">Name</label><input class="input slim" id="search-name" name="name"
                     maxlength="60" placeholder="Clown females"><button class="button slim" type="submit">Keep</button></form></details>
             @endif
         </div>
@@ -64,7 +64,7 @@
             @include('animals.racks')
         @elseif ($search->view === 'list')
             @if ($may)<form method="post" action="{{ route('bulk.store') }}" data-module="chosen" id="chosen-form">@csrf
-                <div class="sheet row-flow chosen-bar mb-2 no-print"><strong data-count>Choose animals in the list, then:</strong>
+                <div class="sheet row-flow chosen-bar mb-2 no-print"><strong data-count>Select animals, then choose an action:</strong>
                     <label class="visually-hidden" for="bulk-do">What to do</label><select class="input slim" id="bulk-do"
                         name="do">@can('manage')<option value="status" @selected(old('do') === 'status')>set a status</option>@endcan<option
                         value="rack" @selected(old('do') === 'rack')>move to a rack</option>@can('manage')<option value="out"
@@ -78,7 +78,7 @@
                     <span data-for="rack"><label class="visually-hidden" for="bulk-rack">Rack</label><select class="input slim"
                         id="bulk-rack" name="rack_id"><option value="">which rack</option>@foreach ($racks as $one)<option
                         value="{{ $one->id }}" @selected(old('rack_id') == $one->id)>{{ $one->name }}</option>@endforeach</select></span>
-                    <button class="button slim" type="submit">Do it for those chosen</button>
+                    <button class="button slim" type="submit">Apply</button>
                     @if ($errors->bulk->any())<x-field-error id="bulk-error" :message="$errors->bulk->first()"/>@endif</div></form>@endif
             <div class="sheet scroll" tabindex="0" role="region" aria-label="List of animals" data-module="rows" data-remembers>
                 <table class="list stacked herd">
@@ -96,7 +96,7 @@
                             <x-clash-mark :animal="$card->animal"/>@endif</td><td data-label="Sex">{{ $card->animal->sex?->value
                             ?? 'not known' }}</td>
                             <td data-label="Carries">{{ $card->genotype() }}@if ($card->chance() && ! $card->chance()->isOne())
-                                <span class="tag doubt">fits with {{ $say->percent($card->chance()) }}</span>@endif</td>
+                                <span class="tag doubt">{{ $say->percent($card->chance()) }} chance it fits</span>@endif</td>
                             <td data-label="Status">{{ $card->status()->value }}</td><td data-label="Hatched"
                                 data-value="{{ $card->animal->hatched_on?->format('Y-m-d') }}">{{ $card->animal->hatchedWords() }}</td>
                                 <td class="num" data-label="Weight"
@@ -127,7 +127,7 @@
                         <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status()->value === 'growing' ? null
                             : $card->status()->value, $card->readiness($house)->isReady ? 'ready' : null,
                             $card->animal->placeWords()])) }}</span>
-                    </a>@if ($card->hasConflict())<x-clash-mark :animal="$card->animal" words="does not fit: why?"/>@endif</li>
+                    </a>@if ($card->hasConflict())<x-clash-mark :animal="$card->animal" words="Records conflict. See why"/>@endif</li>
                 @endforeach
             </ul>
         @endif

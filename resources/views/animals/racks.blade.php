@@ -8,8 +8,8 @@
 </div>
 @if ($rackView->racks === [])
     <section class="sheet empty"><p class="answer">No racks yet.</p><p class="soft">Build your racks as they stand in the room, then give
-        every animal its tub.</p>@can('manage')<p><a class="button main" href="{{ route('racks.index') }}">Build a
-        rack</a></p>@endcan</section>
+        every animal its tub.</p>@can('manage')<p><a class="button main" href="{{ route('racks.index') }}">Add a
+            rack</a></p>@endcan</section>
 @endif
 <svg class="beside" width="0" height="0" aria-hidden="true"><defs>@foreach (['male' => 'gender-male', 'female' => 'gender-female',
     'unknown' => 'question-circle'] as $sex => $icon)<g id="sex-{{ $sex }}"><x-icon :name="$icon"/></g>@endforeach</defs></svg>

@@ -6,8 +6,8 @@
     <form class="sheet stack round measure" method="post" action="{{ route('round.store', $kind->value) }}" data-module="once round">
         @csrf
         <input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">
-        <p class="soft mb-0"><span data-without-script>Fill in whom you come by; rows left empty are left alone.</span><span
-            data-with-script hidden>Each tap is kept at once; a second tap on the same takes it back.</span> @if ($racks->count() > 1)Only
+        <p class="soft mb-0"><span data-without-script>Fill in the animals you reach. Empty rows do not change.</span><span
+            data-with-script hidden>Each tap saves at once. Tap again to undo it.</span> @if ($racks->count() > 1)Only
             one rack: @foreach ($racks as $one)<a href="{{ route('round.create', [$kind->value, 'rack' => $one->id]) }}"
             @if ((string) $rack === (string) $one->id) aria-current="true" @endif>{{ $one->name }}</a> @endforeach @if ($rack)<a
             href="{{ route('round.create', $kind->value) }}">all</a>@endif @endif</p>
@@ -15,7 +15,7 @@
             <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on"
                 max="{{ now()->format('Y-m-d') }}" value="{{ old('on', now()->format('Y-m-d')) }}"
                 aria-describedby="on-error"><x-field-error id="on-error" :message="$errors->first('on')"/></div>
-            @unless ($isWeight)<div class="field"><label for="prey">Offered <span class="soft">(empty: as last time)</span></label><input
+            @unless ($isWeight)<div class="field"><label for="prey">Food <span class="soft">(empty: same as last time)</span></label><input
                 class="input" id="prey" name="prey" maxlength="60" value="{{ old('prey') }}" placeholder="small rat"
                 aria-describedby="prey-error"><x-field-error id="prey-error" :message="$errors->first('prey')"/></div>@endunless
             <div class="field" data-with-script hidden><label for="round-find">Find</label><input class="input" id="round-find"
@@ -25,7 +25,7 @@
         <section class="round-rack" data-rack>
             <div class="row-flow round-head"><h2>{{ $rackName === '' ? 'Without a tub' : $rackName }}</h2><span
                 class="soft small">{{ $inRack->count() }}</span>@unless ($isWeight)<button type="button" class="button slim ms-auto"
-                data-all="taken" hidden>all took it</button>@endunless</div>
+                data-all="taken" hidden>All ate</button>@endunless</div>
             @foreach ($inRack as $animal)
                 @if ($isWeight)
                     <div class="round-row" data-row="{{ $animal->id }}">

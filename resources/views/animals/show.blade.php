@@ -2,7 +2,7 @@
     <x-slot:actions>
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
         <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Paper</a>
-        <a class="button" href="{{ route('papers.opinion', $animal) }}"><x-icon name="chat-quote"/>Ask somebody</a>
+        <a class="button" href="{{ route('papers.opinion', $animal) }}"><x-icon name="chat-quote"/>Get a second opinion</a>
         @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>@endif
         @if ($animal->sex)<a class="button main"
             href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair
@@ -24,8 +24,8 @@
     <div class="two">
         <div class="stack">
         <section class="sheet" id="knowledge">
-            <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">follows from what was stated, from the
-                parents and from all relatives</span></div>
+            <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">Based on statements, parents and
+                relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}</p>
             @if (($off = $page->off()) !== '')<p class="field-error"><x-icon name="info-circle"/><span>{{ $off }}</span></p>@endif
             @if ($animal->hasOpenGenes())<p class="field-error"><x-icon
@@ -44,12 +44,12 @@
                         <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
                 </details>
             @endif
-            <p class="mt-3 mb-0"><a class="button slim" href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/>The evidence, and
-                what would prove it</a></p>
+            <p class="mt-3 mb-0"><a class="button slim" href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/>Evidence and
+                test pairings</a></p>
             <div class="mt-3"><x-bead-key :sides="false"/></div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>What was stated</h2></div>
+            <div class="head"><h2>Statements</h2></div>
             <ul class="plain">
                 @forelse ($page->statements as $statement)
                     <li><div class="row-flow"><span class="breaks"><strong>{{ $statement->text }}</strong>
@@ -89,7 +89,7 @@
             </tbody></table>
         </section>
         @if ($worths !== [])
-            <section class="sheet" id="worth"><div class="head"><h2>Worth to your projects</h2><span class="soft small">the chance with
+            <section class="sheet" id="worth"><div class="head"><h2>Value to your projects</h2><span class="soft small">the chance with
                 {{ $animal->objectPronoun() }}, less that without</span></div>
                 <ul class="plain">@foreach ($worths as $one)<li><a
                     href="{{ route('projects.show', $one['project']) }}"><strong>{{ $one['project']->name }}</strong></a>:
@@ -124,11 +124,11 @@
             <ul class="plain lines">
                 @forelse ($page->statuses() as $event)<li class="row-flow"><span class="soft small">{{ $event->on->format('j M Y') }}</span>
                     <span class="breaks">{{ $seesMoney ? $event->wholeSentence() : $event->sentence() }}</span>@if ($may)<x-take-out
-                    kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing, until something
-                    else is set.</li>@endforelse
+                    kind="status" :record="$event" :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Growing
+                        (default)</li>@endforelse
             </ul>
             @if ($may)
-                <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Set a status</summary>
+                <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Change status</summary>
                     <form method="post" action="{{ route('status.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input
                         type="hidden" name="form_token" value="{{ $token }}">
                         <div class="two"><x-choice name="status" bag="status" label="Status"
@@ -137,8 +137,8 @@
                             :value="old('on', now()->format('Y-m-d'))"/></div>
                         <x-field name="reason" bag="status" label="Reason" :value="old('reason')" maxlength="400"
                             hint="A hold-back needs one."/>
-                        <x-field name="review_on" bag="status" label="Look again on" type="date" :value="old('review_on')"/>
-                        <div><button class="button" type="submit">Set it</button></div>
+                        <x-field name="review_on" bag="status" label="Review on" type="date" :value="old('review_on')"/>
+                        <div><button class="button" type="submit">Save</button></div>
                     </form></details>
             @endif
         </section>
@@ -177,13 +177,13 @@
         </section>
         @endif
         <section class="sheet" id="conditions">
-            <div class="head"><h2>Conditions looked for</h2></div>
+            <div class="head"><h2>Health checks</h2></div>
             <ul class="plain lines">
                 @forelse ($page->observations() as $seen)<li class="row-flow"><span
                     class="soft small">{{ $seen->on->format('j M Y') }}</span>
                     <span class="breaks">{{ $seen->sentence() }}</span>@if ($mayLog)<x-take-out kind="observation" :record="$seen"
-                    :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">Nothing noted. “Wobble: none”, with a date, is worth
-                    noting too.</li>@endforelse
+                    :label="$seen->sentence()"/>@endif</li>@empty<li class="soft">None yet. Record good results too, such as “Wobble:
+                        none”.</li>@endforelse
             </ul>
             @if ($mayLog)
                 <details class="mt-3" @if ($errors->observation->any()) open @endif><summary>Note a condition</summary>
@@ -199,7 +199,7 @@
                             placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on"
                             type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation"
                             label="Decided" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
-                        <x-field name="note" bag="observation" label="In words" :value="old('note')" maxlength="400"/>
+                        <x-field name="note" bag="observation" label="Note" :value="old('note')" maxlength="400"/>
                         <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal, and for
                             any humane end, ask a reptile veterinarian.</span></div>
                     </form></details>
@@ -215,10 +215,10 @@
             @else
                 <form class="ask-line mb-3" method="get" action="{{ route('pair') }}">
                     <input type="hidden" name="{{ $own }}" value="{{ $animal->id }}">
-                    <div class="field"><label for="mate-target">Whom best, for what?</label>
+                    <div class="field"><label for="mate-target">Find the best mate for</label>
                         <input class="input" id="mate-target" name="target" required maxlength="400" placeholder="Clown + Pastel"
                             spellcheck="false" autocapitalize="off"></div>
-                    <button class="button" type="submit">Rank the mates</button></form>
+                    <button class="button" type="submit">Find mates</button></form>
             @endif
             @if ($page->candidates()->isLong($page->sexOfMates()))
                 <form class="ask-line" method="get" action="{{ route('pair') }}">
@@ -260,8 +260,7 @@
                     <x-field name="caption" bag="photo" label="Caption" :value="old('caption')" maxlength="200"/>
                     <div class="align-button"><button class="button" type="submit">Keep it</button></div>
                 </form>
-                <p class="soft small mb-0 mt-2">Made no larger than needed, and written anew: position and camera data of the file are not
-                    kept.</p></details>
+                <p class="soft small mb-0 mt-2">Location and camera data are removed from the photograph.</p></details>
         @endif
     </section>
     @if ($clutches !== [])
@@ -287,7 +286,7 @@
                 be told when a pair is closely related.@else No parents are recorded. @endif</p>
         @endif
         @unless ($page->descendants->isEmpty())
-            <h3 class="mt-3 mb-2">Young and their young</h3>
+            <h3 class="mt-3 mb-2">Offspring</h3>
             <div class="scroll" tabindex="0" role="region" aria-label="Descendants"><x-descendants :tree="$page->descendants"
                 :name="$animal->name"/></div>
             @if ($page->descendants->more > 0)<p class="soft small mb-0">{{ $page->descendants->more }} more are not drawn; they stand on

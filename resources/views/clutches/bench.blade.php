@@ -111,7 +111,8 @@
                     <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one"
                     :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
                 @if ($may)
-                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Add a second opinion</summary>
+                    <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Add a second
+                        opinion</summary>
                         <form method="post" action="{{ route('bench.see', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
                             type="hidden" name="form_token" value="{{ Str::uuid() }}">
                             <x-field name="who" label="Who" :value="old('who')" maxlength="80"/>

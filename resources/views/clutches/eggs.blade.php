@@ -4,25 +4,25 @@
             ? 'No eggs are logged yet.' : ($tray->missing() > 0 ? "{$clutch->eggs_good} good eggs".($clutch->eggs_infertile
             ? " and {$clutch->eggs_infertile} slugs" : '').' were laid.' : 'How many eggs were laid is not noted.') }}</p>
             <p class="soft">{{ $tray->missing() > 0
-                ? 'Lay them out as they are in the box: each keeps its place, its weight and what happens to it.'
+                ? 'Place the eggs as they are in the box: each keeps its place, its weight and what happens to it.'
                 : 'Log the laying with the number of eggs on the page of the clutch; then they can be laid out here.' }}</p>
             @if ($may && $tray->missing() > 0)<form method="post" action="{{ route('eggs.lay-out', $clutch) }}"
-                data-module="once">@csrf<button class="button main" type="submit"><x-icon name="egg"/>Lay them out</button></form>@else<a
+                data-module="once">@csrf<button class="button main" type="submit"><x-icon name="egg"/>Place the eggs</button></form>@else<a
                 class="button" href="{{ route('clutches.show', $clutch) }}">To the clutch</a>@endif</section>
     @else
     <div class="two">
         <div class="stack">
             <section class="sheet">
                 <div class="head"><h2>The box</h2><span class="soft small">{{ $tray->day() === null ? 'day of laying not known'
-                    : ($clutch->isOut() ? 'all eggs have come to something' : "day {$tray->day()}") }}</span></div>
+                    : ($clutch->isOut() ? 'Every egg has a result' : "day {$tray->day()}") }}</span></div>
                 <div @if ($may) data-module="egg-tray" data-token="{{ csrf_token() }}" @endif><x-egg-tray :tray="$tray"/>
                     <p class="visually-hidden" data-said role="status"></p></div>
                 <p class="mb-1 mt-2">{{ collect($tray->byState())->map(fn ($count,
                     $words) => "{$count} {$words}")->implode(', ') }}{{ $tray->grams() === null ? ''
                     : "; {$tray->grams()} g weighed" }}.</p>
                 <p class="soft small mb-0">{{ $may ? 'Tap an egg to log what happens to it; drag it to where it lies.'
-                    : 'Tap an egg to read its history.' }} A line on top: its top is marked. In red a bow: dented, dots: mould, a drop:
-                    sweating.</p>
+                    : 'Tap an egg to read its history.' }} A line on top: its top is marked. Red bow: dented. Red dots: mould. Red drop:
+                        sweating.</p>
                 @if ($tray->missing() !== 0)<div class="row-flow mt-2"><span class="field-error"><x-icon
                     name="exclamation-triangle"/><span>The laying counts {{ $tray->missing() + $tray->eggs->count() }}
                     {{ Str::plural('egg', $tray->missing() + $tray->eggs->count()) }}, the box shows
@@ -52,13 +52,13 @@
                     data-about="{{ $clutch->dam->name }}, egg {{ $egg->number }}">@csrf<input type="hidden" name="form_token"
                     value="{{ Str::uuid() }}"><input type="hidden" name="egg" value="{{ $egg->id }}">
                     @foreach ($lists->eggEvents() as $kind)<button class="button slim" type="submit" name="kind"
-                        value="{{ $kind->value }}">{{ $kind->words() }}</button>@endforeach
+                        value="{{ $kind->value }}">{{ ucfirst($kind->words()) }}</button>@endforeach
                     <details class="tap-more" @if ($errors->has('on') || $errors->has('note')) open @endif><summary>another day, or a
                         note</summary><div class="row-flow mt-2"><label>day <input class="input slim" type="date" name="on"
                         max="{{ now()->format('Y-m-d') }}" value="{{ old('on') }}"></label><input class="input slim" name="note"
                         maxlength="200" value="{{ old('note') }}" placeholder="stage, smell, what it looked like"
                         aria-label="Note"></div><x-field-error id="on-error" :message="$errors->first('on') ?: $errors->first('note')"/>
-                        <p class="soft small mb-0">Then tap what happened, above.</p></details>
+                        <p class="soft small mb-0">Then tap a button above.</p></details>
                 </form>
                 @if ($egg->state()->isOpen())
                 <details class="mt-3" @if ($errors->has('sure') || old('kind') === 'opened') open @endif><summary>Opened</summary>

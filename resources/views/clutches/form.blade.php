@@ -1,4 +1,4 @@
-<x-station :title="$isNew ? 'Record a clutch' : 'Change '.$clutch->title()" station="clutches" crumb="Clutches"
+<x-station :title="$isNew ? 'Add a clutch' : 'Change '.$clutch->title()" station="clutches" crumb="Clutches"
     :crumb-link="route('clutches.index')">
     <form class="sheet stack measure wide" method="post" action="{{ $isNew ? route('clutches.store') : route('clutches.update', $clutch) }}"
         data-module="once">
@@ -22,9 +22,9 @@
             </div>
             <x-field name="label" label="Label" :value="old('label', $clutch->label)" maxlength="60"
                 hint="If you call it something; else the season and the parents name it."/>
-            <div class="two"><x-choice name="kept_id" label="Kept sperm of an earlier season" blank="none"
+            <div class="two"><x-choice name="kept_id" label="Stored sperm from an earlier male" blank="none"
                 :value="old('kept_id', $kept?->animal_id)" :options="collect($sires)->pluck('name', 'id')->all()"/><x-field name="kept"
-                label="How likely" unit="%" :value="old('kept', $kept?->kept)" inputmode="numeric" placeholder="5"/></div>
+                label="Chance" unit="%" :value="old('kept', $kept?->kept)" inputmode="numeric" placeholder="5"/></div>
             <x-field name="sire_name" label="or a sire outside the collection, by name" :value="old('sire_name', $outside)" maxlength="80"/>
         </div>
         <div class="three">
@@ -32,7 +32,7 @@
             <x-field name="laid_on" label="Laid" type="date" :value="old('laid_on', $clutch->laid_on?->format('Y-m-d'))"/>
             <x-field name="hatched_on" label="Hatched" type="date" :value="old('hatched_on', $clutch->hatched_on?->format('Y-m-d'))"/>
             <x-field name="eggs_good" label="Good eggs" :value="old('eggs_good', $clutch->eggs_good)" inputmode="numeric"/>
-            <x-field name="eggs_infertile" label="Infertile eggs" :value="old('eggs_infertile', $clutch->eggs_infertile)"
+            <x-field name="eggs_infertile" label="Slugs" :value="old('eggs_infertile', $clutch->eggs_infertile)"
                 inputmode="numeric"/>
             <x-field name="hatched" label="Hatched" unit="how many" :value="old('hatched', $clutch->hatched)" inputmode="numeric"/>
         </div>
@@ -46,7 +46,7 @@
             hint="Needed where the house rules warn of the pairing."/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes', $clutch->notes)"/>
         <x-unlikely/>
-        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Record it' : 'Save' }}</button><a
+        <div class="row-flow"><button class="button main" type="submit">{{ $isNew ? 'Save' : 'Save' }}</button><a
             href="{{ $isNew ? route('clutches.index') : route('clutches.show', $clutch) }}">Cancel</a></div>
     </form>
     @if (! $isNew && Gate::allows('manage', $clutch))<div class="mt-3"><x-take-out kind="clutch" :record="$clutch" :label="$clutch->title()"

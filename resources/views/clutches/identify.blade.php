@@ -52,7 +52,8 @@
                 href="{{ route('bench', $clutch) }}">The whole clutch</a> <a class="button"
                 href="{{ route('animals.show', $animal) }}">{{ $animal->name }}</a></p>
         </section>
-        <p class="soft small mb-0 by-order">{{ $page->sure() }} of {{ count($page->bench->hatchlings) }} sure. Order: @if ($page->byPlace)<a href="{{ route('identify', [$clutch, $animal]) }}">what tells
+        <p class="soft small mb-0 by-order">{{ $page->sure() }} of {{ count($page->bench->hatchlings) }} sure. Order:
+            @if ($page->byPlace)<a href="{{ route('identify', [$clutch, $animal]) }}">what tells
             most</a> · by place on the body @else what tells most · <a
             href="{{ route('identify', [$clutch, $animal, 'order' => 'place']) }}">by place on the body</a>@endif</p>
         <div class="identify-foot no-print" data-with-script hidden>

@@ -2,11 +2,11 @@
     <x-slot:actions><a class="button" href="{{ route('season.board') }}"><x-icon name="diagram-3"/>Season board</a><a class="button"
         href="{{ route('young') }}"><x-icon name="signpost-split"/>Keep or sell</a><a class="button"
         href="{{ route('incubators.index') }}"><x-icon name="thermometer-half"/>Incubators</a>@can('log')<a class="button main"
-        href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Record a clutch</a>@endcan</x-slot:actions>
+        href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Add a clutch</a>@endcan</x-slot:actions>
     @if ($seasons->isEmpty())
         <section class="sheet empty"><p class="answer">No clutches yet.</p><p class="soft">Record past seasons too, as well as you know
             them: what hatched says what the parents carry.</p>@can('log')<p><a class="button main"
-            href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Record a clutch</a></p>@endcan</section>
+            href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Add a clutch</a></p>@endcan</section>
     @endif
     <div class="stack">
     @foreach ($seasons as $season => $clutches)
@@ -14,10 +14,10 @@
             <div class="head"><h2>{{ $season === '' ? 'Planned' : $season }}</h2><span class="soft small">{{ $clutches->count() }}
                 {{ Str::plural('clutch', $clutches->count()) }}, {{ $clutches->sum('eggs_good') }} good eggs,
                 {{ $clutches->sum('hatched') }} hatched</span>@if ($season !== '')<a class="button ms-auto"
-                href="{{ route('season.reckoning', $season) }}">The season on a page</a>@endif</div>
+                href="{{ route('season.reckoning', $season) }}">Season summary</a>@endif</div>
             <div class="scroll" tabindex="0" role="region" aria-label="Clutches of {{ $season === '' ? 'the plans' : $season }}">
                 <table class="list stacked">
-                <thead><tr><th>Pairing</th><th>Stage</th><th>Laid</th><th class="num">Good</th><th class="num">Infertile</th>
+                <thead><tr><th>Pairing</th><th>Stage</th><th>Laid</th><th class="num">Good</th><th class="num">Slugs</th>
                     <th>Hatched on</th><th class="num">Hatched</th><th>Kept and counted</th></tr></thead>
                 <tbody>@foreach ($clutches as $clutch)
                     <tr><td data-label="Pairing"><a
@@ -27,7 +27,7 @@
                         <td data-label="Stage"><span class="tag">{{ $clutch->stage() }}</span></td>
                         <td data-label="Laid">{{ $clutch->laid_on?->format('j M Y') }}</td><td class="num"
                             data-label="Good eggs">{{ $clutch->eggs_good }}</td><td class="num"
-                            data-label="Infertile">{{ $clutch->eggs_infertile }}</td>
+                            data-label="Slugs">{{ $clutch->eggs_infertile }}</td>
                             <td data-label="Hatched on">{{ $clutch->hatched_on?->format('j M Y') }}</td><td class="num"
                             data-label="Hatched">{{ $clutch->hatched }}</td>
                         <td data-label="Kept and counted">{{ $clutch->hatchlings_count }} kept, {{ $clutch->counts->sum('count') }}

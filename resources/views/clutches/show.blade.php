@@ -57,11 +57,11 @@
             @if ($worth && ($worth->left() > 0 || $worth->hatched()['known'] > 0))
             <section class="sheet"><div class="head"><h2>By your price book</h2><span class="soft small"><a
                 href="{{ route('money') }}#prices">prices</a></span></div>
-                @if ($worth->hatched()['known'] > 0)<p class="mb-1">Hatched and kept:
+                @if ($worth->hatched()['known'] > 0)<p class="mb-1">Kept hatchlings:
                     {{ $page->money($worth->hatched()['low']) }}{{ $worth->hatched()['high'] > $worth->hatched()['low']
                     ? ' to '.$page->money($worth->hatched()['high']) : '' }} <span class="soft small">for
                     {{ $worth->hatched()['known'] }}{{ $worth->hatched()['open'] > 0
-                    ? "; of {$worth->hatched()['open']} the book says nothing" : '' }}</span></p>@endif
+                    ? ". No price set for {$worth->hatched()['open']}" : '' }}</span></p>@endif
                 @foreach ($worth->forecasts() as $one)<p class="mb-1">@if (count($clutch->sires) > 1)<strong>If {{ $one['name'] }} is the
                     sire:</strong> @endif {{ $worth->left() }} {{ Str::plural('egg', $worth->left()) }},
                     {{ $page->money((int) round($one['forecast']->mean->toFloat())) }} on average <span class="soft small">in eight of ten
@@ -70,7 +70,7 @@
             </section>
             @endif
             <section class="sheet">
-                <div class="head"><h2>Kept as animals</h2></div>
+                <div class="head"><h2>Hatchlings in your animals</h2></div>
                 <ul class="plain">
                     @forelse ($page->hatchlings as $card)<li><a
                         href="{{ route('animals.show', $card->animal) }}">{{ $card->animal->name }}</a> <x-sex :animal="$card->animal"/>
@@ -83,7 +83,7 @@
                         <summary>Add a hatchling</summary>
                         <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2"
                             data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
-                            <div class="two"><x-field name="name" bag="hatchling" label="Name for now"
+                            <div class="two"><x-field name="name" bag="hatchling" label="Temporary name"
                                 :value="old('name', $clutch->dam->name.'
                                     '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))"
                                 maxlength="80"/>
@@ -98,7 +98,7 @@
                                 value="{{ old('genotype') }}" data-reads="female" spellcheck="false" autocapitalize="off"><x-field-error
                                 id="hatchling-genotype-error" :message="implode(' ', $errors->hatchling->get('genotype'))"/>
                                 <div class="reading flat" data-reading aria-live="polite"></div></div>
-                            <div class="two"><x-field name="certainty" bag="hatchling" label="How sure" unit="%"
+                            <div class="two"><x-field name="certainty" bag="hatchling" label="Certainty" unit="%"
                                 :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight"
                                 unit="g" :value="old('grams')" inputmode="numeric"/></div>
                             @endcan
@@ -123,7 +123,7 @@
             </section>
             @endif
             <section class="sheet">
-                <div class="head"><h2>Seen and not kept</h2><span class="soft small">counts with a look; they say what the parents
+                <div class="head"><h2>Hatchlings only counted</h2><span class="soft small">counts with a look; they say what the parents
                     carry</span></div>
                 <ul class="plain lines">
                     @forelse ($clutch->counts as $count)
@@ -135,12 +135,12 @@
                 </ul>
                 @if ($mayLog)
                     <details class="mt-3" id="count-form" @if ($errors->count->any() || request()->query('dead')) open @endif>
-                        <summary>Count some by look</summary>
+                        <summary>Add a count</summary>
                         <form method="post" action="{{ route('counts.store', $clutch) }}" class="stack mt-2" data-module="once">@csrf<input
                             type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="count" bag="count" label="How many" :value="old('count')" inputmode="numeric"/>
-                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="saw">What they
-                                looked like</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400"
+                            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label
+                                for="saw">Look</label><input class="input" id="saw" name="saw" value="{{ old('saw') }}" maxlength="400"
                                 data-reads="target" placeholder="not Genetic Stripe" spellcheck="false" autocapitalize="off"
                                 @if ($errors->count->has('saw')) aria-invalid="true" @endif><x-field-error id="saw-error"
                                 :message="$errors->count->first('saw')"/><div class="reading flat" data-reading
@@ -148,7 +148,7 @@
                             <label class="switch"><input type="checkbox" name="dead" value="1"
                                 @checked(old('dead', request()->query('dead')))> dead in the egg</label>
                             <x-field name="note" bag="count" label="Note" :value="old('note')" maxlength="200"/>
-                            <div><button class="button" type="submit">Count them</button></div>
+                            <div><button class="button" type="submit">Save count</button></div>
                         </form></details>
                 @endif
             </section>

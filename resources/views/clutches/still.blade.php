@@ -1,6 +1,6 @@
 {{-- what has come of the eggs, and what the rest still gives --}}
 <section class="sheet">
-    <div class="head"><h2>What the rest still gives</h2></div>
+    <div class="head"><h2>Chances in the remaining eggs</h2></div>
     @if ($still->target !== null)
         <p class="answer mb-2">@if ($so['known'] + $so['open'] > 0){{ $so['hits'] }} {{ $so['hits'] === 1 ? 'hit' : 'hits' }} among
             {{ $so['known'] + $so['open'] }} kept{{ $so['open'] > 0 ? ", {$so['open']} still open" : '' }};
@@ -10,23 +10,23 @@
             is the sire:</strong> @endif
             @if ($odds['egg'] === null)<span class="soft">{{ $odds['why'] ?? 'not known' }}</span>
             @elseif ($odds['egg']->isZero())<span>never</span>
-            @else {{ $say->percent($odds['egg']) }} an egg ({{ $say->oneIn($odds['egg']) }}){{ $odds['still'] === null || $left === 0 ? ''
-                : '; at least one in '.($left === 1 ? 'it'
-                : "the {$left}").': '.$say->percent($odds['still']) }}@if ($odds['clutch'] !== null
-                && $left !== $still->clutch->eggs_good)<span class="soft small d-block">Among all {{ $still->clutch->eggs_good }} as they
-                were laid, by what is known now: at least one with {{ $say->percent($odds['clutch']) }}.</span>@endif
+            @else {{ ucfirst($say->perEgg($odds['egg'])) }}.{{ $odds['still'] === null || $left === 0 ? ''
+                : ' At least one in '.($left === 1 ? 'the last egg'
+                : "{$left} eggs").': '.$say->percent($odds['still']).'.' }}@if ($odds['clutch'] !== null
+                && $left !== $still->clutch->eggs_good)<span class="soft small d-block">For all {{ $still->clutch->eggs_good }} eggs
+                laid: {{ $say->percent($odds['clutch']) }}.</span>@endif
                 @endif</li>@endforeach</ul>
-        @if (count($still->clutch->sires) === 0)<p class="soft mb-0">Without a sire nothing can be said.</p>@endif
+        @if (count($still->clutch->sires) === 0)<p class="soft mb-0">Add the sire to see the chances.</p>@endif
     @elseif ($still->error === null)
-        <p class="soft">No project hopes for something from this pair. Type what you hope for.</p>
+        <p class="soft">No project has a target for this pair. Type a target to see its chance.</p>
     @endif
     <form method="get" action="{{ url()->current() }}" class="ask-line mt-2">
         @if (request()->query('egg'))<input type="hidden" name="egg" value="{{ request()->query('egg') }}">@endif
-        <div class="field"><label for="still-target">Hoped for</label><input class="input" id="still-target" name="target"
+        <div class="field"><label for="still-target">Target</label><input class="input" id="still-target" name="target"
             value="{{ $still->asked }}" maxlength="400" spellcheck="false" autocapitalize="off" list="still-targets" @if ($still->error)
             aria-invalid="true" aria-describedby="still-error" @endif><datalist
             id="still-targets">@foreach ($still->targets() as $text => $from)<option
             value="{{ $text }}">{{ $from }}</option>@endforeach</datalist><x-field-error id="still-error" :message="$still->error"/></div>
-        <button class="button" type="submit">Work it out</button>
+        <button class="button" type="submit">Show the odds</button>
     </form>
 </section>

@@ -1,4 +1,4 @@
-<x-door title="Make this collection yours">
+<x-door title="Create your account">
     @if ($isHere)
         <p class="soft mb-0">The first account owns the collection. Helpers and viewers can be added later. The address is only used to sign
             in: Destino sends no mail and asks no other host.</p>

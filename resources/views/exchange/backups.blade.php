@@ -8,7 +8,7 @@
         @if ($problem)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $problem }}</span></p>@endif
         <p class="soft">A copy of the database is made every night while Destino runs, and checked. The last {{ $keep }} are kept, and one a
             month for {{ $months }} months. Photographs are kept beside the copies, in a folder of their own, each once; the archive under
-            “In and out” holds everything in one file. Keep a copy on another disk.</p>
+            “Import and export” holds everything in one file. Keep a copy on another disk.</p>
         <ul class="plain">
             @foreach ($backups as $backup)
                 <li class="row-flow"><a href="{{ route('backups.download', $backup['file']) }}">{{ $backup['file'] }}</a>

@@ -1,14 +1,14 @@
-<x-station title="In and out" station="house">
+<x-station title="Import and export" station="house">
     <x-house-tabs here="exchange"/>
     <div class="two">
         <section class="sheet">
-            <div class="head"><h2>Bring in</h2></div>
+            <div class="head"><h2>Import</h2></div>
             <p class="soft">A list of animals from a spreadsheet (CSV or XLSX, one row an animal, headings in the first row), or an archive
                 of a whole collection. You see first what was understood; nothing is written until you say so.</p>
             <form method="post" action="{{ route('exchange.upload') }}" enctype="multipart/form-data" class="stack" data-module="once">
                 @csrf
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.xlsx,.zip,.json"/>
-                <div><button class="button main" type="submit">Look at it</button></div>
+                <div><button class="button main" type="submit">Check the file</button></div>
             </form>
             @if (count($imports) > 0)<h3 class="h6 mt-3 mb-1">Brought in before</h3><ul class="plain">@foreach ($imports as $import)<li><a
                 href="{{ route('imports.show', $import) }}">{{ $import->name }}</a>
@@ -20,7 +20,7 @@
                 the notes.</p>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Take out</h2><span class="soft small">{{ $animals }} {{ Str::plural('animal', $animals) }}</span></div>
+            <div class="head"><h2>Export</h2><span class="soft small">{{ $animals }} {{ Str::plural('animal', $animals) }}</span></div>
             <ul class="plain">
                 @foreach (['zip' => ['Archive',
                     'Everything: animals, statements, care, clutches, photographs, rules, history. Read back by Destino.'],

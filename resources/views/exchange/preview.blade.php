@@ -1,4 +1,4 @@
-<x-station :title="$upload->name" station="house" crumb="In and out" :crumb-link="route('exchange')">
+<x-station :title="$upload->name" station="house" crumb="Import and export" :crumb-link="route('exchange')">
     <x-field-error id="file-error" :message="$errors->first('file')"/>
     @if ($archive)
         <section class="sheet stack measure">
@@ -8,7 +8,7 @@
                 <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $refusal }}</span></p>
             @else
                 <form method="post" action="{{ route('exchange.store', $upload->id) }}" data-module="once">@csrf<button class="button main"
-                    type="submit">Take it in</button> <a href="{{ route('exchange') }}">Cancel</a></form>
+                    type="submit">Import</button> <a href="{{ route('exchange') }}">Cancel</a></form>
             @endif
         </section>
     @else
@@ -29,7 +29,7 @@
                 @csrf
                 @if ($counts['repeated'])<label class="switch"><input type="checkbox" name="repeated" value="1"> also rows that repeat an
                     animal</label>@endif
-                <button class="button main" type="submit" @disabled($counts['rows'] === $counts['wrong'])>Bring in</button><a
+                <button class="button main" type="submit" @disabled($counts['rows'] === $counts['wrong'])>Import</button><a
                     href="{{ route('exchange') }}">Cancel</a>
             </form>
         </section>
@@ -47,8 +47,8 @@
         </form>
         @if (($problems = $plan->problems()) !== [])
             <section class="sheet" id="problems">
-                <div class="head"><h2>What needs a word from you</h2><span class="soft small">equal cells are answered once; where only one
-                    name comes near, it is filled in: look, and read again. Left as they are, their text stays with the animals</span></div>
+                <div class="head"><h2>Questions about this list</h2><span class="soft small">equal cells are answered once; where only one
+                    name comes near, it is filled in: look, and read again. Unanswered cells stay in the notes</span></div>
                 <form method="post" action="{{ route('exchange.answer', [$upload->id] + request()->query()) }}" data-module="once">@csrf
                     <ul class="plain problems">
                         @foreach (array_slice($problems, 0, 120) as $i => $one)
@@ -59,14 +59,14 @@
                                 <span class="d-block small soft">{{ $one['message'] }}</span>
                                 <input class="input" id="answer-{{ $i }}" name="answers[{{ $one['key'] }}]" maxlength="500"
                                     value="{{ count($one['choices']) === 1 ? $one['choices'][0] : '' }}" list="choices-{{ $i }}"
-                                    placeholder="{{ $one['choices'][0] ?? 'write it anew, or leave it' }}" spellcheck="false"
+                                    placeholder="{{ $one['choices'][0] ?? 'Type the genes, or leave it' }}" spellcheck="false"
                                     autocapitalize="off">
                                 @if ($one['choices'] !== [])<datalist id="choices-{{ $i }}">@foreach ($one['choices'] as $choice)<option
                                     value="{{ $choice }}"></option>@endforeach</datalist>@endif</li>
                         @endforeach
                     </ul>
                     @if (count($problems) > 120)<p class="soft small">And {{ count($problems) - 120 }} more, after these.</p>@endif
-                    <button class="button main mt-2" type="submit">Read again</button>
+                    <button class="button main mt-2" type="submit">Check again</button>
                     @if ($upload->answers() !== [])<span class="soft small">{{ count($upload->answers()) }} answered so far; kept for a
                         day.</span>@endif
                 </form>

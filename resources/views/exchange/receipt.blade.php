@@ -1,4 +1,4 @@
-<x-station :title="$import->name" station="house" crumb="In and out" :crumb-link="route('exchange')">
+<x-station :title="$import->name" station="house" crumb="Import and export" :crumb-link="route('exchange')">
     <div class="stack">
     <section class="sheet">
         @if ($import->isOpen())
@@ -16,9 +16,9 @@
                     type="submit">Stop</button></form>
             </div>
         @elseif ($import->state === 'taken back')
-            <p class="answer">Taken back: nothing of this list is in the collection.</p>
+            <p class="answer">Import undone.</p>
             <form method="post" action="{{ route('imports.again', $import) }}" data-module="once">@csrf<button class="button"
-                type="submit">Put it back</button></form>
+                type="submit">Import again</button></form>
         @elseif ($import->state !== 'done')
             <p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $receipt['error']
                 ?? 'The import stopped before its end.' }}</span></p>
@@ -40,7 +40,7 @@
             </dl>
             <div class="row-flow mt-3"><a class="button main" href="{{ route('animals.index') }}">To the animals</a>
                 @if ($receipt['left'] !== [] || $receipt['remarks'] !== [])<a class="button"
-                    href="{{ route('imports.rest', $import) }}"><x-icon name="download"/>The rest, with why</a>@endif
+                    href="{{ route('imports.rest', $import) }}"><x-icon name="download"/>Download skipped rows</a>@endif
                 <form method="post" action="{{ route('imports.back', $import) }}" data-module="once">@csrf @method('delete')<button
                     class="button" type="submit">Take this import back</button></form></div>
         @endif

@@ -28,8 +28,7 @@
                 </tbody>
             </table>
             </div>
-            <p class="small soft mb-0 mt-2">“Inferred” pairs are extrapolated from their relatives; nobody is known to us to have described
-                them.</p>
+            <p class="small soft mb-0 mt-2">“Inferred”: estimated from related pairs. We know of no description.</p>
         </section>
     </div>
 </x-station>

@@ -1,6 +1,6 @@
 <x-station title="Genes" station="genes">
-    <x-slot:actions>@can('manage')<a class="button" href="{{ route('genes.own') }}"><x-icon name="plus-lg"/>A gene of your
-        own</a>@endcan</x-slot:actions>
+    <x-slot:actions>@can('manage')<a class="button" href="{{ route('genes.own') }}"><x-icon name="plus-lg"/>Add a
+        gene</a>@endcan</x-slot:actions>
     <x-gene-tabs here="genes"/>
     <form class="find mb-3" method="get" role="search" data-module="autosend">
         <div class="field"><label for="find">Find by name, nickname or look</label><input class="input" id="find" type="search" name="find"

@@ -115,7 +115,7 @@
                     are kept but not used any more: a cue is read from the look now. @can('manage')<x-take-out kind="gene"
                     :record="$change" label="your percentages" class=""/>@endcan</p>@endforeach
                 <p class="small soft mb-0 mt-2">How often each is seen in grown animals: keepers' estimates, no counts. How you read them
-                    yourself stands under <a href="{{ route('looks.confusions') }}">Masks and confusions</a>.</p>
+                    yourself stands under <a href="{{ route('looks.confusions') }}">Look-alikes</a>.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">

@@ -1,4 +1,5 @@
-<p>Choose two on <a href="{{ route('pair') }}">Pair</a>, or type them. The tray is 100 % of what an egg can be, cut by look; say what you
+<p>Choose two on <a href="{{ route('pair') }}">Pair</a>, or type them. What can hatch is 100 % of what an egg can be, cut by look; say
+    what you
     want and the ladder tells how likely at least one is in a clutch.</p>
 <p><strong>Worked:</strong> {{ $sire }} × {{ $dam }} gives a {{ $target }} with {{ $worked->egg($sire, $dam, $target)->toString() }} an egg
     ({{ $say->percent($worked->egg($sire, $dam, $target)) }}), and at least one in six eggs with

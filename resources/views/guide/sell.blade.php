@@ -2,5 +2,5 @@
     those kept, genes of which you have many. A label never claims more than the records do: “66% het” stays 66 %.</p>
 <p>Papers and rack labels print with a code that opens the record. Prices of your own make clutches worth something before they hatch; the
     <a href="{{ Gate::allows('manage') ? route('money') : route('young') }}">account</a> counts each amount once.</p>
-<p class="mb-0">Never let a male go whose females have not laid: you are warned. Selling and sending live animals is regulated in many
+<p class="mb-0">Destino warns you before you sell a male whose females have not laid. Selling and sending live animals is regulated in many
     places; ask your authority.</p>

@@ -8,8 +8,8 @@
         <fieldset class="bare" @disabled(! $may)>
         <div class="stack">
         <section class="sheet">
-            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: say it. Warn: ask for a reason
-                first. Refuse: do not note such a pairing as planned.</span></div>
+            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: show a note. Warn: ask for a
+                reason. Refuse: block planning.</span></div>
             <div class="rule-grid">
                 @foreach ($lists->houseStances($catalogue) as $key => $entry)
                     <fieldset class="rule">
@@ -42,7 +42,7 @@
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>How often records are wrong</h2><span class="soft small">weighs the explanations where young hatched that
+            <div class="head"><h2>How often records are wrong</h2><span class="soft small">used when a hatchling does not fit what
                 the records exclude</span></div>
             <div class="four">
                 @foreach ($lists->houseNumbers() as $key => $number)
@@ -76,8 +76,8 @@
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Facts that keepers dispute</h2><span class="soft small">The choice changes odds everywhere; a pairing page
-                can still be asked under another.</span></div>
+            <div class="head"><h2>Disputed genetics</h2><span class="soft small">Your choice changes the odds everywhere. You can try
+                another choice on a pairing.</span></div>
             <div class="stack">
                 @foreach ($catalogue->claims as $claim)
                     <div class="field">
@@ -96,8 +96,8 @@
             </div>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Words that several genes share</h2><span class="soft small">Without a choice Destino asks each time, and
-                never guesses.</span></div>
+            <div class="head"><h2>Names with several meanings</h2><span class="soft small">With no choice, Destino asks each
+                time.</span></div>
             <div class="four">
                 @foreach ($catalogue->sharedLines() as $shared)
                     <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me"
@@ -106,7 +106,7 @@
                 @endforeach
             </div>
         </section>
-        @if ($may)<div class="save-foot"><button class="button main" type="submit">Keep these rules</button></div>@endif
+        @if ($may)<div class="save-foot"><button class="button main" type="submit">Save house rules</button></div>@endif
         </div>
         </fieldset>
     </form>

@@ -25,12 +25,12 @@
                             }}</span>@endif</li>
                 @empty<li class="soft">None.</li>@endforelse</ul>
                 @if ($may && $elsewhere->isNotEmpty())<form method="post" action="{{ route('incubators.place', $incubator) }}"
-                    class="ask-line mt-3" data-module="once">@csrf<x-choice name="clutch" label="Put eggs in" blank="choose"
+                    class="ask-line mt-3" data-module="once">@csrf<x-choice name="clutch" label="Add a clutch" blank="choose"
                     :options="$elsewhere->mapWithKeys(fn ($clutch) => [$clutch->id => $clutch->title()])->all()"/><button class="button"
-                    type="submit">They lie here</button></form>@endif
+                    type="submit">Add to this incubator</button></form>@endif
             </section>
             @if ($may)
-            <section class="sheet"><div class="head"><h2>Read by hand</h2></div>
+            <section class="sheet"><div class="head"><h2>Add a reading</h2></div>
                 <form method="post" action="{{ route('incubators.read', $incubator) }}" class="stack" data-module="once">@csrf<input
                     type="hidden" name="form_token" value="{{ $token }}">
                     <div class="two"><x-field name="temperature" bag="reading" label="Temperature" :unit="$unit" :value="old('temperature')"
@@ -40,11 +40,11 @@
                         label="When" type="datetime-local" :value="old('at')"/></details>
                     <div><button class="button" type="submit">Keep it</button></div>
                 </form>
-                <details class="mt-3" @if ($errors->file->any()) open @endif><summary>From a file</summary>
+                <details class="mt-3" @if ($errors->file->any()) open @endif><summary>Import readings</summary>
                     <form method="post" action="{{ route('incubators.file', $incubator) }}" enctype="multipart/form-data" class="stack mt-2"
                         data-module="once">@csrf<x-field name="file" bag="file" label="Readings as CSV" type="file" accept=".csv,.txt"
                         hint="A first line that names the columns: at, temperature, humidity. What is there already is not taken twice."/>
-                        <div><button class="button" type="submit">Take them in</button></div></form></details>
+                        <div><button class="button" type="submit">Import</button></div></form></details>
                 <p class="soft small mb-0 mt-3">A probe sends by itself: docs/formats/api.md says how, and <code>bin/destino probe</code>
                     plays one.</p>
             </section>

@@ -1,8 +1,8 @@
-<x-station title="Masks and confusions" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
+<x-station title="Look-alikes" station="genes" crumb="Genes" :crumb-link="route('genes.index')">
     <x-gene-tabs here="confusions"/>
     <div class="stack">
     <section class="sheet">
-        <div class="head"><h2>Which looks you will mix up</h2><span class="soft small">of the genes that are in your collection; what your
+        <div class="head"><h2>Looks that are easy to mix up</h2><span class="soft small">of the genes that are in your collection; what your
             plans can give this season first</span></div>
         @if ($pairs === [])<p class="soft mb-0">Nothing in this collection looks alike enough to be mixed up. Add animals, and this page
             looks through their genes.</p>@endif

@@ -5,7 +5,7 @@
         <div class="field"><label for="base">What you have</label><input class="input" id="base" name="base" value="{{ $page->base }}"
             maxlength="300" placeholder="Ultramel" spellcheck="false" autocapitalize="off" @if ($page->error) aria-invalid="true"
             aria-describedby="base-error" @endif><x-field-error id="base-error" :message="$page->error"/></div>
-        <fieldset class="plain-set mt-3"><legend class="h6">What you wish</legend>
+        <fieldset class="plain-set mt-3"><legend class="h6">What should change</legend>
             <ul class="wishes">
                 @foreach ($lists->wishes() as $key => $wish)
                     <li><label for="wish-{{ $key }}">{{ $wish->words }}</label><select class="input slim" id="wish-{{ $key }}"

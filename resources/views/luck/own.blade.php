@@ -3,7 +3,7 @@
         <div class="head"><h2 id="own-title">From your own records</h2><span class="soft small">eggs and hits are counted for
             you</span></div>
         <form method="get" action="{{ route('luck') }}" class="ask-line">
-            <div class="field"><label for="of">Whose luck</label><select class="input" id="of" name="of"
+            <div class="field"><label for="of">Clutch, pair or female</label><select class="input" id="of" name="of"
                 @if (array_sum(array_map('count', $choices)) > 15) data-module="choice" @endif @if (isset($own->errors['of']))
                 aria-invalid="true" aria-describedby="of-error" @endif>
                 <option value="">choose</option>@foreach ($choices as $kind => $options)<optgroup
@@ -14,11 +14,11 @@
                 value="{{ $own->target }}" maxlength="400" placeholder="Clown" spellcheck="false" autocapitalize="off"
                 @if (isset($own->errors['target'])) aria-invalid="true" aria-describedby="luck-target-error" @endif><x-field-error
                 id="luck-target-error" :message="$own->errors['target'] ?? null"/></div>
-            <button class="button" type="submit">How unlikely?</button>
+            <button class="button" type="submit">Check luck</button>
         </form>
         @if ($own->isAsked() && $own->errors === [])
             @if ($own->rows === [])
-                <p class="mb-0 mt-3 soft">Nothing to reckon with: of these parents {{ $own->target }} does not come by chance, the sire is
+                <p class="mb-0 mt-3 soft">Nothing to compare: these parents do not give {{ $own->target }} by chance, the sire is
                     one of several, or of none of the young is it known whether it is a hit.</p>
             @else
                 <p class="answer mt-3">{{ $all->hits }} {{ $all->hits === 1 ? 'hit' : 'hits' }} in {{ $all->eggs }} young,

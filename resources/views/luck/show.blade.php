@@ -12,9 +12,9 @@
                     <x-field-error :id="$field.'-error'" :message="$page->errors[$field] ?? null"/>
                 </div>
             @endforeach
-            <button class="button main" type="submit">How unlikely?</button>
+            <button class="button main" type="submit">Check luck</button>
             <details class="whole-line" @if (isset($page->errors['not_carried']) || isset($page->errors['hidden'])) open @endif>
-                <summary>What you thought before the eggs</summary><div class="two mt-2">
+                <summary>Chance of other causes</summary><div class="two mt-2">
                 @foreach ([['not_carried', 'A parent does not carry it', '5%'], ['hidden', 'Hits are overlooked', '5%']] as [$field, $label,
                     $example])
                     <div class="field"><label for="{{ $field }}">{{ $label }}</label><input class="input" id="{{ $field }}"

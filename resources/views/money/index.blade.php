@@ -48,7 +48,7 @@
             </section>
         </div>
         <div class="stack">
-            <section class="sheet"><div class="head"><h2>Book something</h2></div>
+            <section class="sheet"><div class="head"><h2>Add income or a cost</h2></div>
                 <form method="post" action="{{ route('money.book') }}" class="stack" data-module="once">@csrf<input type="hidden"
                     name="form_token" value="{{ $token }}">
                     <div class="three"><x-choice name="kind" bag="booking" label="For" :value="old('kind', 'feed')"
@@ -61,11 +61,11 @@
                         project</summary><div class="two mt-2"><x-choice name="animal_id" bag="booking" label="Animal" blank="none"
                         :value="old('animal_id')" :options="$animals"/><x-choice name="project_id" bag="booking" label="Project"
                         blank="none" :value="old('project_id')" :options="$projects"/></div></details>
-                    <div><button class="button main" type="submit">Book it</button></div>
+                    <div><button class="button main" type="submit">Save</button></div>
                 </form>
             </section>
-            <section class="sheet" id="prices"><div class="head"><h2>Price book</h2><span class="soft small">an animal goes for the dearest
-                line that it surely meets</span></div>
+            <section class="sheet" id="prices"><div class="head"><h2>Price book</h2><span class="soft small">Each animal gets the highest
+                price whose genes are certain</span></div>
                 <ul class="plain lines">@forelse ($prices as $price)<li class="row-flow"><span><strong>{{ $price->target }}</strong>:
                     {{ $house->money($price->low) }}{{ $price->high > $price->low ? ' to '.$house->money($price->high) : '' }}
                     <span class="soft small">{{ $price->note }}@if (isset($own[$price->id])) own sales: {{ count($own[$price->id]) }},
@@ -85,7 +85,7 @@
                         inputmode="decimal" maxlength="30"/><x-field name="high" bag="price" label="to" :unit="$house->currency()"
                         :value="old('high')" inputmode="decimal" maxlength="30"/></div>
                     <x-field name="note" bag="price" id="price-note" label="Note" :value="old('note')" maxlength="200"/>
-                    <div><button class="button" type="submit">Put it in the book</button></div>
+                    <div><button class="button" type="submit">Add price</button></div>
                 </form>
             </section>
             <p class="soft small mb-0">Selling live animals is regulated in many places: licences, papers and how they are sent. Ask your

@@ -29,29 +29,29 @@
     || $page->isImpossible()])>
     <section class="sheet" data-module="tray" aria-labelledby="tray-title">
         <div class="head">
-            <h2 id="tray-title">The tray</h2>
+            <h2 id="tray-title">What can hatch</h2>
             <form method="get" action="{{ route('pair') }}" class="row-flow no-print" data-module="autosend">
                 @foreach ($inquiry->query(['by' => null, 'sexed' => null, 'hatched' => null, 'alike' => null,
                     'school' => null]) as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
                 @foreach ($inquiry->schools as $claim => $choice) <input type="hidden" name="school[{{ $claim }}]" value="{{ $choice }}">
                     @endforeach
-                <label class="switch">Told apart by <select class="input in-words" name="by"><option value="look"
+                <label class="switch">Group by <select class="input in-words" name="by"><option value="look"
                     @selected($question->by->value === 'look')>look</option><option value="genotype"
                     @selected($question->by->value === 'genotype')>genotype</option></select></label>
                 @if ($question->by->value === 'look')<label class="switch"><input type="checkbox" name="alike" value="1"
-                    @checked($question->alike)> merge look-alikes</label>@endif
-                <label class="switch"><input type="checkbox" name="sexed" value="1" @checked($question->sexed)> by sex</label>
-                <label class="switch"><input type="checkbox" name="hatched" value="1" @checked($question->hatched)> per living
-                    hatchling</label>
+                    @checked($question->alike)> Merge look-alikes</label>@endif
+                <label class="switch"><input type="checkbox" name="sexed" value="1" @checked($question->sexed)> Split by sex</label>
+                <label class="switch"><input type="checkbox" name="hatched" value="1" @checked($question->hatched)> Count living
+                    hatchlings only</label>
                 <button class="button" data-without-script>Show</button>
             </form>
         </div>
         <x-tray :tray="$page->tray()" :prints="$prints" class="wide"/>
         <x-tray :tray="$page->narrowTray()" :prints="$prints" class="tall"/>
-        <p class="tray-reading mb-2" data-tray-reading>Each piece is as large as its chance per
+        <p class="tray-reading mb-2" data-tray-reading>The larger the piece, the likelier per
             {{ $page->unit() }}.{{ $page->prediction->target
-            ? ' Outlined pieces, starred where there is room, meet the target or may meet it.' : '' }} Point at one to read it, choose it to
-            find its line in the list.</p>
+            ? ' Outlined pieces, starred where there is room, meet the target or may meet it.' : '' }} Tap a piece to find it in
+            the list.</p>
         <x-bead-key/>
     </section>
     @if ($page->prediction->target !== null && ! $page->isImpossible())
@@ -72,7 +72,8 @@
                     @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it:
                         {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span
                         class="d-block small soft">{{ $look->sureness->value === 'unknown'
-                        ? 'Nobody has told us how it looks: drawn from its parts.' : 'Drawn from its parts.' }}</span>@endif</p></li>
+                        ? 'Nobody has told us how it looks: drawn from its parts.' : 'No description of this combination is known. Drawn
+                            from its single genes.' }}</span>@endif</p></li>
             @endforeach
         </ul>
     </section>

@@ -25,6 +25,6 @@
             value="1"> @endif @endforeach
         @foreach ($inquiry->schools as $claim => $choice) <input type="hidden" name="school[{{ $claim }}]" value="{{ $choice }}">
             @endforeach
-        <button class="button main" type="submit">Work out the odds</button>
+        <button class="button main" type="submit">Show the odds</button>
     </div>
 </form>

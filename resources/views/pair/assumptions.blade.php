@@ -22,8 +22,8 @@
         <div><button class="button" data-without-script>Work it out again</button></div>
     </form>
 @endif
-<p class="mb-1">House rules in use: {{ $house->choices === [] ? 'the defaults' : 'your own' }} (version {{ $house->version }});
+<p class="mb-1">Uses {{ $house->choices === [] ? 'the default house rules' : 'your house rules' }} (version {{ $house->version }});
     <a href="{{ route('house') }}">see them</a>. Parents chosen from the collection count as their records say, the reasons are on their
     pages.</p>
 <p class="soft small mb-0 mt-2">The address of this page opens exactly this pairing again:
-    <a href="{{ route('pair', $inquiry->query()) }}">link to it</a>.</p>
+    <a href="{{ route('pair', $inquiry->query()) }}">Link to this pairing</a>.</p>

@@ -9,7 +9,7 @@
     <div class="two">
         @if ($grants !== [])
             <section class="sheet" aria-labelledby="asked-title">
-                <div class="head"><h2 id="asked-title">Asked for by your projects</h2><a href="{{ route('projects.index') }}">The season
+                <div class="head"><h2 id="asked-title">Suggested by your projects</h2><a href="{{ route('projects.index') }}">The season
                     over all projects</a></div>
                 <ul class="plain lines mb-0">
                     @foreach ($grants as $grant)

@@ -1,8 +1,8 @@
 <x-station title="Pair" station="pair">
     @if ($page)
         <x-slot:actions>
-            <a class="button" href="{{ route('pair.sheet', $inquiry->query()) }}"><x-icon name="printer"/>Sheet to print</a>
-            <a class="button" href="{{ route('pair.export', $inquiry->query()) }}"><x-icon name="download"/>All outcomes as CSV</a>
+            <a class="button" href="{{ route('pair.sheet', $inquiry->query()) }}"><x-icon name="printer"/>Print</a>
+            <a class="button" href="{{ route('pair.export', $inquiry->query()) }}"><x-icon name="download"/>Download CSV</a>
         </x-slot:actions>
     @endif
     <div class="stack">

@@ -1,4 +1,4 @@
-<x-station :title="'Ask somebody about '.$of->animal->name" station="animals" :crumb="$of->animal->name"
+<x-station :title="'Get a second opinion about '.$of->animal->name" station="animals" :crumb="$of->animal->name"
     :crumb-link="route('animals.show', $of->animal)">
     <div class="two wide-left">
         <section class="sheet paper" aria-label="The page as it is sent">@include('papers.opinion-body', ['title' => 'h2'])</section>
@@ -18,7 +18,7 @@
             </section>
             @can('manage', $of->animal)
                 <section class="sheet">
-                    <div class="head"><h2>What they said</h2></div>
+                    <div class="head"><h2>Their answer</h2></div>
                     <form method="post" action="{{ route('statements.store', $of->animal) }}" class="stack" data-module="once">@csrf<input
                         type="hidden" name="form_token" value="{{ old('form_token', (string) Illuminate\Support\Str::uuid()) }}"><input
                         type="hidden" name="source" value="own">
@@ -29,12 +29,12 @@
                             aria-describedby="text-error" @if ($errors->statement->has('text')) aria-invalid="true" @endif><x-field-error
                             id="text-error" :message="implode(' ', $errors->statement->get('text'))"/><div class="reading flat" data-reading
                             aria-live="polite"></div></div>
-                        <x-field name="certainty" bag="statement" label="How sure" unit="%" :value="old('certainty', 60)"
+                        <x-field name="certainty" bag="statement" label="Certainty" unit="%" :value="old('certainty', 60)"
                             inputmode="numeric" hint="As much as you trust it: it counts with that weight, under their name, and can be
                                 corrected."/>
                         <x-field name="note" bag="statement" label="In their words" type="textarea" rows="2" :value="old('note')"
                             maxlength="2000"/>
-                        <div><button class="button" type="submit">Note it as theirs</button></div>
+                        <div><button class="button" type="submit">Save opinion</button></div>
                     </form>
                     @if ($of->animal->clutch_id)<p class="soft small mb-0 mt-2">Cues that they read are noted on
                         <a href="{{ route('bench', $of->animal->clutch_id) }}">the bench</a>, under their name; there they stand beside

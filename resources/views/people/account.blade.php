@@ -28,7 +28,7 @@
                         {{ $token->last_used_at ? 'last used '.$token->last_used_at->format('j M Y H:i') : 'not used yet' }}</span>
                         <form class="ms-auto" method="post" action="{{ route('tokens.destroy', $token->id) }}">@csrf
                             @method('delete')<button class="quiet" type="submit"
-                            aria-label="revoke {{ $token->name }}">revoke</button></form></li>
+                            aria-label="revoke {{ $token->name }}">Revoke</button></form></li>
                 @endforeach
             </ul>
             <form method="post" action="{{ route('tokens.store') }}" class="stack" data-module="once">

@@ -16,7 +16,7 @@
                                 @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
                             <button class="button slim" type="submit">Change</button></form>
                         <form method="post" action="{{ route('people.destroy', $person) }}">@csrf @method('delete')<button class="quiet"
-                            type="submit" aria-label="remove {{ $person->name }}">remove</button></form></li>
+                            type="submit" aria-label="remove {{ $person->name }}">Remove</button></form></li>
                 @endforeach
             </ul>
             @if ($people->isEmpty())<p class="soft mt-2 mb-0">Only you so far. A helper can log feeding and weighing rounds from a phone
@@ -28,7 +28,7 @@
                 @csrf
                 <x-field name="name" label="Name" :value="old('name')" maxlength="80" autocomplete="off"/>
                 <x-field name="email" label="E-mail address" type="email" :value="old('email')" autocomplete="off"/>
-                <x-field name="password" label="First password" type="password"
+                <x-field name="password" label="Password" type="password"
                     hint="At least 10 characters. Tell it to the person, who can change it." autocomplete="new-password"/>
                 <x-choice name="role" label="May" :value="old('role', 'helper')" :options="$lists->roleOptions()"/>
                 <div><button class="button main" type="submit">Add</button></div>

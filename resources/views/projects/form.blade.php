@@ -28,7 +28,7 @@
             <x-field name="budget" label="Budget for buying" :unit="$house->currency()" :value="old('budget', $project->budget)"
                 inputmode="numeric"/>
             <x-field name="tubs" label="Tubs for young of the plan" :value="old('tubs', $project->tubs)" inputmode="numeric"/>
-            <x-field name="weight" label="Weight against other projects" unit="1 to 9" :value="old('weight', $project->weight)"
+            <x-field name="weight" label="Priority" unit="1 low to 9 high" :value="old('weight', $project->weight)"
                 inputmode="numeric"/>
             <x-field name="begun_on" label="Begun on" type="date" :value="old('begun_on', $project->begun_on?->format('Y-m-d'))"/>
         </div>

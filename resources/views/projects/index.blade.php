@@ -9,12 +9,13 @@
         <ul class="cards">
             @foreach ($projects as $project)
                 <li><a class="card-link" href="{{ route('projects.show', $project) }}"><span class="title">{{ $project->name }}
-                    <span class="tag">counts {{ $project->weight }}×</span></span><span>{{ $project->target }}</span><span
+                    <span class="tag">priority {{ $project->weight }}</span></span><span>{{ $project->target }}</span><span
                     class="soft small">{{ $pages[$project->id]->answer() }}</span></a></li>
             @endforeach
         </ul>
         <section class="sheet mt-3" id="season">
-            <div class="head"><h2>The season that comes</h2><span class="soft small">the matings that together do most for all projects; one
+            <div class="head"><h2>Best pairings this season</h2><span class="soft small">the matings that together do most for all
+                projects; one
                 mate a female, and no more females a male than your house rules give him</span></div>
             @if ($season->grants === [])<p class="soft mb-0">{{ $season->made === []
                 ? 'No project gains by a pairing of animals that are ready now: what they need is too young, or has to be bought.'
@@ -26,20 +27,20 @@
                         {{ $season->name($grant['dam']) }}</strong></a>
                         <span class="soft">@foreach ($grant['serves'] as $one)<a
                             href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>:
-                            {{ $one['egg'] > 0 ? 'the target in '.$say->share($one['egg']).' of the young that hatch'
-                            : 'young to build on' }}{{ $loop->last ? ''
+                            {{ $one['egg'] > 0 ? $say->share($one['egg']).' of hatchlings are the target'
+                            : 'makes breeders for the next step' }}{{ $loop->last ? ''
                             : '; ' }}@endforeach</span>@if (($seen = $season->seenBefore($grant['sire'], $grant['dam'])) !== '')<span
                             class="field-error d-block"><x-icon name="exclamation-triangle"/><span>{{ $seen }}: counted for that much less
                             here.</span></span>@endif</span>
                         @can('log')<a class="quiet ms-auto no-print"
                             href="{{ route('clutches.create', ['sire_id' => ltrim($grant['sire'], 'a'), 'dam_id' => ltrim($grant['dam'],
-                            'a'), 'target' => $grant['serves'][0]['project']->target ?? null]) }}">note the pairing</a>@endcan</li>
+                            'a'), 'target' => $grant['serves'][0]['project']->target ?? null]) }}">Plan this pairing</a>@endcan</li>
                 @endforeach
             </ul>
             @foreach ($season->waiting as $one)<p class="field-error mt-2"><x-icon name="exclamation-triangle"/><span><a
                 href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a> would have
                 {{ $season->name($one['sire']) }} × {{ $season->name($one['dam']) }}: {{ $one['why'] }}.</span></p>@endforeach
-            @if ($season->made !== [])<p class="soft small mt-2 mb-0">Together already, and left as they are:
+            @if ($season->made !== [])<p class="soft small mt-2 mb-0">Already paired:
                 @foreach ($season->made as $one)<a href="{{ route('clutches.show', $one['clutch']) }}">{{ $one['sires'] }} ×
                 {{ $one['dam'] }}</a>{{ $loop->last ? '.' : ', ' }}@endforeach</p>@endif
         </section>
@@ -47,14 +48,14 @@
         <section class="sheet" id="buy">
             <div class="head"><h2>What to buy next</h2><span class="soft small">grown animals that would move a project most, whatever they
                 cost</span></div>
-            @if ($buys === [])<p class="soft mb-0">Nothing that could be bought would move a project by more than chance would.</p>@endif
+            @if ($buys === [])<p class="soft mb-0">No purchase makes a clear difference to your projects.</p>@endif
             <ol class="plain">@foreach ($buys as $buy)<li><strong>{{ $buy['sex'] }} {{ $buy['genes'] }}</strong>
                 <span class="soft">@foreach ($buy['serves'] as $one)<a
                 href="{{ route('projects.show', $one['project']) }}">{{ $one['project']->name }}</a>: {{ $one['says'] }}{{ $loop->last ? ''
                 : '; ' }}@endforeach</span></li>@endforeach</ol>
         </section>
         <section class="sheet" id="worth">
-            <div class="head"><h2>What would it be worth to you?</h2><span class="soft small">a gift, a find, an offer: the chance with it,
+            <div class="head"><h2>Is this animal worth buying?</h2><span class="soft small">a gift, a find, an offer: the chance with it,
                 less that without it</span></div>
             <form method="get" action="{{ route('projects.index') }}#worth" class="row-flow">
                 <div class="field grow"><label for="worth-genes">Genes</label><input class="input" id="worth-genes" name="genes"

@@ -18,7 +18,7 @@
                         class="small">{{ $say->shares($step['shares']) }}</span></li>
                 @endforeach
             </ol>
-            @if ($one['evidence']->statements() !== [])<p class="soft small mb-0 mt-2">Statements of its own that it rests on:
+            @if ($one['evidence']->statements() !== [])<p class="soft small mb-0 mt-2">Based on its statements:
                 @foreach ($one['evidence']->statements() as $statement){{ $statement['text'] }} (without it:
                 {{ $statement['without'] }}){{ $loop->last ? '.' : '; ' }}@endforeach</p>@endif
         </section>

@@ -5,15 +5,16 @@
         <p class="answer mb-2">@if (count($answers) < 2){{ array_key_first($answers) }}, for sure: there is nothing to
             prove.@elseif ($animal->sex === null)Find out the sex first; then the mates can be
             ranked.@elseif (($mates[0]['eggs95'] ?? null) === null)No mate of the collection can settle it{{ $sons ? '; sons held back can.'
-            : '. A visual mate could.' }}@else{{ $mates[0]['mate']->name }} tells soonest: {{ $mates[0]['eggs95'] }} eggs for 95
+            : '. A visual mate could.' }}@else{{ $mates[0]['mate']->name }} gives the fastest test: {{ $mates[0]['eggs95'] }} hatchlings
+                for 95
             %{{ $mates[0]['eggs99'] ? ', '.$mates[0]['eggs99'].' for 99 %' : '' }}, about {{ $mates[0]['seasons'] }}
             {{ $mates[0]['seasons'] > 1 ? 'seasons' : 'season' }}.@endif</p>
         <x-shares :shares="$answers"/><p class="small soft mb-0 mt-1">{{ $say->shares($answers) }}</p>
     </section>
     @if ($mates !== [] && count($answers) > 1)
         <section class="sheet">
-            <div class="head"><h2>Every mate that tells something</h2><span class="soft small">eggs that hatch, until one answer stands at
-                95 or 99 % with 19 in 20</span></div>
+            <div class="head"><h2>Test pairings</h2><span class="soft small">hatchlings needed for a 95 or 99 % answer (in 19 of 20
+                cases)</span></div>
             <svg class="plan-curves" viewBox="-18 0 738 190" role="img"
                 aria-label="Chance to know after each number of eggs, for the first three mates">
                 @foreach ([0, .5, 1] as $share)<path class="grid" d="M44 {{ 14 + 140 * (1 - $share) }} H690"/><text x="38"
@@ -44,8 +45,8 @@
     @endif
     @if ($sons !== null && count($answers) > 1)
         <section class="sheet">
-            <div class="head"><h2>Or with sons held back</h2><span class="soft small">sons of hers by a male without it, each bred back to
-                her</span></div>
+            <div class="head"><h2>Or breed her sons back to her</h2><span class="soft small">sons by a male without the gene, each bred
+                back to her</span></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Sons held back"><table class="list"><thead><tr><th>Sons kept</th>
                 <th class="num">One of them carries it, if she does</th><th class="num">A visual hatches, 10 eggs of each
                 son</th></tr></thead><tbody>@foreach ($sons as $one)<tr><td>{{ $one['sons'] }}</td>

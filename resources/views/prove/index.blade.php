@@ -22,8 +22,7 @@
     @endforeach
     <div class="two wide-left">
         <section class="sheet">
-            <div class="head"><h2>Open questions</h2><span class="soft small">by what an answer is worth to your projects and
-                sales</span></div>
+            <div class="head"><h2>Open questions</h2><span class="soft small">Most useful for your projects and sales first</span></div>
             @if (! $hasAnimals)<p>Here stands what you do not know of your animals, which mate would tell it soonest, and what their young
                 have shown. It begins with the first animal.</p>@can('manage')<p class="mb-0"><a class="button main"
                 href="{{ route('animals.create') }}">Add an animal</a></p>@endcan
@@ -43,14 +42,14 @@
         <section class="sheet">
             <div class="head"><h2>What changed</h2>@if ($digest->lastRead())<span class="soft small">since
                 {{ $digest->lastRead() }}</span>@endif</div>
-            @if ($changes === null)<p>Nobody has looked yet. From the day you note it, changes are told here, with what brought them.</p>
+            @if ($changes === null)<p>See what new evidence changes, from today on.</p>
             @elseif ($changes === [])<p class="mb-2">Nothing is believed otherwise than then.</p>
             @else<ul class="plain">@foreach ($changes as $change)<li><a
                 href="{{ route('animals.show', $change['id']) }}"><strong>{{ $change['name'] }}</strong></a>
                 @if ($change['before'] !== null)<s class="soft">{{ $change['before'] }}</s> → @endif{{ $change['after'] }}
                 <span class="soft small d-block">{{ $change['why'] }}</span></li>@endforeach</ul>@endif
             @can('manage')<form method="post" action="{{ route('prove.read') }}" class="mt-2">@csrf<button class="button"
-                type="submit">{{ $changes === null ? 'Note what is believed today' : 'Read; count from today' }}</button></form>@endcan
+                type="submit">{{ $changes === null ? 'Start tracking changes' : 'Read; count from today' }}</button></form>@endcan
         </section>
         <section class="sheet">
             <div class="head"><h2>Odd looks</h2></div>

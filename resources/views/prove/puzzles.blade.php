@@ -17,10 +17,10 @@
                 </fieldset>
                 <p class="soft small mb-0">Until you decide, every explanation counts with these odds; they rest on how often records are
                     wrong, which you can set in the <a href="{{ route('house') }}">house rules</a>.</p>
-                @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Why you decide so" :value="old('reason')"
+                @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Reason" :value="old('reason')"
                     maxlength="1000" hint="The decision is kept with its reason, and can be taken back."/><x-field-error
                     id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main"
-                    type="submit">Decide</button></div>@endcan
+                    type="submit">Save decision</button></div>@endcan
             </form>@endif
         </section>
     @endforeach

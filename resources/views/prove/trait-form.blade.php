@@ -10,7 +10,7 @@
             :value="old('on', now()->format('Y-m-d'))"/></div>
         <x-choice name="gene" label="Could it belong to a known gene?" :value="old('gene')" :options="['' => 'nothing in mind'] + $genes"/>
         <x-field name="notes" label="Notes" type="textarea" rows="3" :value="old('notes')"/>
-        <div class="row-flow"><button class="button main" type="submit">Begin the notebook</button><a
+        <div class="row-flow"><button class="button main" type="submit">Add odd look</button><a
             href="{{ route('prove') }}">Cancel</a></div>
     </form>
 </x-station>

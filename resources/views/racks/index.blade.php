@@ -12,7 +12,7 @@
             </ul>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Build a rack</h2></div>
+            <div class="head"><h2>Add a rack</h2></div>
             <form method="post" action="{{ route('racks.store') }}" class="stack" data-module="once">
                 @csrf
                 <input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">
@@ -21,7 +21,7 @@
                     <x-field name="rows" label="Rows, from the top" :value="$isOfRack ? 5 : old('rows', 5)" inputmode="numeric"/>
                     <x-field name="columns" label="Tubs in a row" :value="$isOfRack ? 3 : old('columns', 3)" inputmode="numeric"/>
                 </div>
-                <div><button class="button main" type="submit">Build it</button></div>
+                <div><button class="button main" type="submit">Add rack</button></div>
             </form>
         </section>
     </div>

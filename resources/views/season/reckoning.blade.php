@@ -9,10 +9,10 @@
         </section>
         @endif
         <section class="sheet">
-            <div class="head"><h2>What came of it</h2><span class="soft small">{{ $page->clutches->count() }}
+            <div class="head"><h2>Results</h2><span class="soft small">{{ $page->clutches->count() }}
                 {{ Str::plural('clutch', $page->clutches->count()) }}, of which {{ $eggs['clutches'] }} laid</span></div>
             <dl class="facts mb-0">
-                <dt>Eggs</dt><dd>{{ $eggs['laid'] }} good, {{ $eggs['infertile'] }} infertile</dd>
+                <dt>Eggs</dt><dd>{{ $eggs['laid'] }} good, {{ $eggs['infertile'] }} {{ Str::plural('slug', $eggs['infertile']) }}</dd>
                 <dt>Hatched</dt><dd>{{ $eggs['of'] > 0
                     ? "{$eggs['hatched']} of {$eggs['of']} good eggs (".round(100 * $eggs['hatched'] / $eggs['of']).' %), in clutches where
                         both are noted'
@@ -25,10 +25,10 @@
             </dl>
         </section>
         <section class="sheet">
-            <div class="head"><h2>Hits against what was to be expected</h2><span class="soft small">young of which it is known, alive, by
+            <div class="head"><h2>Hits compared with the odds</h2><span class="soft small">young of which it is known, alive, by
                 the first target that a pairing can do something for</span></div>
             <form method="get" action="{{ route('season.reckoning', $page->season) }}" class="ask-line mb-3">
-                <div class="field"><label for="target">Toward another target</label><input class="input" id="target" name="target"
+                <div class="field"><label for="target">Other target</label><input class="input" id="target" name="target"
                     value="{{ $page->typed }}" maxlength="400" placeholder="Clown, or leave empty for your projects" spellcheck="false"
                     autocapitalize="off" @if ($page->error) aria-invalid="true" aria-describedby="target-error" @endif><x-field-error
                     id="target-error" :message="$page->error"/></div>

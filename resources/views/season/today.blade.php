@@ -9,14 +9,15 @@
     @if ($page->due === [] && $page->isQuiet())<section class="sheet empty"><p class="answer">Nothing is due.</p><p class="soft">Pairs, eggs
         and hatchlings come here by themselves, with the days in which to look, once a pairing is noted.</p></section>@endif
     @if ($page->alarms() !== [])
-        <section class="sheet"><div class="head"><h2><x-icon name="exclamation-triangle"/> Incubators to look at</h2></div>
+        <section class="sheet"><div class="head"><h2><x-icon name="exclamation-triangle"/> Incubator alarms</h2></div>
             <ul class="plain">@foreach ($page->alarms() as $card)<li><a href="{{ route('incubators.show', [$card->incubator,
                 'span' => 'day']) }}"><strong>{{ $card->incubator->name }}</strong></a> @foreach ($card->alarms as $alarm)<span
                 class="d-block">{{ ucfirst($alarm) }}</span>@endforeach</li>@endforeach</ul></section>
     @endif
     @if ($page->due !== [])
         <section class="sheet">
-            <div class="head"><h2>Pairs and eggs</h2><span class="soft small">windows hold nine of ten; a tap logs it for today</span></div>
+            <div class="head"><h2>Pairs and eggs</h2><span class="soft small">Expected dates cover 9 in 10 clutches. Tap a button to log
+                it for today.</span></div>
             <ul class="plain due">
                 @foreach ($page->due as $one)
                     <li><p class="mb-1"><a
@@ -25,11 +26,12 @@
                         'with '.($one->clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'a sire not known')])) }}</span>
                         @if ($one->isOverdue)<span class="tag dead">overdue</span>@elseif ($one->isNow($today))<span
                             class="tag hit">now</span>@endif
-                        <span class="d-block">Expect {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">,
-                            {{ $say->share($one->thisWeek) }} within a week</span>@endif</span><span
-                            class="d-block soft small">{{ ucfirst($one->rests) }}.</span></p>
+                        <span class="d-block">Next: {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">,
+                            {{ $say->share($one->thisWeek) }} this week</span>@endif</span></p><details
+                            class="fold-line"><summary class="soft small">Why</summary><p
+                            class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>
                         @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p
-                            class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>egg by
+                            class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>Egg by
                             egg</a></p>@endif @endif</li>
                 @endforeach
             </ul>
@@ -38,8 +40,8 @@
         </section>
     @endif
     @unless ($week->isEmpty())
-        <section class="sheet"><div class="head"><h2>This week and the next</h2><span class="soft small">windows on the day they open and
-            their last day</span></div>
+        <section class="sheet"><div class="head"><h2>This week and the next</h2><span class="soft small">First and last day of each
+            expected event</span></div>
             <ol class="week">@foreach ($week->days as $day)<li @class(['is-today' => $day['isToday'], 'is-past' => $day['isPast'],
                 'is-bare' => $day['says'] === []])><span class="day"><span class="soft">{{ $day['day']->format('D') }}</span>
                 {{ $day['day']->format('j M') }}@if ($day['isToday'])<span class="visually-hidden">,
@@ -68,9 +70,9 @@
                 <span class="soft small">{{ implode(' · ', array_filter([$animal->placeWords(), $says])) }}</span></span>@if ($may)<form
                 class="ms-auto taps" method="post" action="{{ route('animals.tap', $animal) }}" data-module="event-taps"
                 data-about="{{ $animal->name }}">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><button
-                class="button slim" name="what" value="shed" type="submit">shed</button><button class="button slim" name="what" value="fed"
-                type="submit">fed</button><button class="button slim" name="what" value="refused"
-                type="submit">refused</button></form>@endif</li>@endforeach</ul>@if (count($begin) > 30)<p class="soft small mb-0">and
+                class="button slim" name="what" value="shed" type="submit">Shed</button><button class="button slim" name="what" value="fed"
+                type="submit">Fed</button><button class="button slim" name="what" value="refused"
+                type="submit">Refused</button></form>@endif</li>@endforeach</ul>@if (count($begin) > 30)<p class="soft small mb-0">and
                 {{ count($begin) - 30 }} more</p>@endif @if ($may)<x-taps-for-several id="several-begin"/>@endif</section>
     @endif
     @if (($sex = $page->toSex()) !== [])
@@ -92,7 +94,7 @@
             {{ count($failing) - 20 }} more</p>@endif</section>
     @endif
     @if (($unweighed = $page->concerns->unweighed()) !== [])
-        <section class="sheet"><div class="head"><h2>Not weighed for long</h2><span class="soft small">{{ count($unweighed) }}</span></div>
+        <section class="sheet"><div class="head"><h2>Weighing overdue</h2><span class="soft small">{{ count($unweighed) }}</span></div>
             <ul class="plain">@foreach (array_slice($unweighed, 0, 10) as $one)<li><a
             href="{{ route('animals.show', $one['animal']) }}">{{ $one['animal']->name }}</a>
             <span class="soft small">{{ implode(' · ', array_filter([$one['animal']->placeWords(),
@@ -109,8 +111,8 @@
                 "{$days} days"])) }}</span></span>@if ($may)<form class="ms-auto taps" method="post"
                 action="{{ route('animals.tap', $animal) }}" data-module="event-taps" data-about="{{ $animal->name }}">@csrf<input
                 type="hidden" name="form_token" value="{{ Str::uuid() }}"><button class="button slim" name="what" value="fed"
-                type="submit">fed</button><button class="button slim" name="what" value="refused" type="submit">refused</button><button
-                class="button slim" name="what" value="shed" type="submit">shed</button></form>@endif</li>@endforeach</ul>
+                type="submit">Fed</button><button class="button slim" name="what" value="refused" type="submit">Refused</button><button
+                class="button slim" name="what" value="shed" type="submit">Shed</button></form>@endif</li>@endforeach</ul>
                 @if ($may)<x-taps-for-several id="several-hungry"/>@endif</section>
     @endif
     </div>

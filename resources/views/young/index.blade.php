@@ -10,8 +10,7 @@
             <p class="mb-0">{{ $page->heldWords() }} {{ $page->tubs() }} <span class="soft">The tool says what speaks for and against; you
                 decide.</span></p>
             @if ($page->unplanned() !== [])<p class="field-error mb-0"><x-icon name="hourglass-split"/><span>What
-                {{ implode(' and ', $page->unplanned()) }} would need is not worked out yet: look again when the plan is
-                made.</span></p>@endif
+                {{ implode(' and ', $page->unplanned()) }} would need is still being calculated.</span></p>@endif
             <ul class="cards young">
                 @foreach ($page->rows as $row)
                     <li class="sheet">
@@ -22,7 +21,8 @@
                                 class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
                         <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling',
                             'open' => 'Nothing decides', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney
-                            && $row['price'] && $row['leans'] !== 'ill')<span class="soft">; goes for {{ $row['price'] }}</span>@endif</p>
+                            && $row['price'] && $row['leans'] !== 'ill')<span class="soft">; guide price {{ $row['price']
+                                }}</span>@endif</p>
                         @if ($row['ill'] !== [])
                             <p class="mb-1"><x-icon name="exclamation-triangle"/> {{ implode('; ', $row['ill']) }}. If you sell, tell the
                                 buyer. Ask a reptile vet what is best for it.</p>
@@ -31,8 +31,8 @@
                             keeping</span> {{ $why }}</li>@endforeach</ul>@endif
                         @if ($row['sell'] !== [])<ul class="reasons small mb-1">@foreach ($row['sell'] as $why)<li><span class="tag">for
                             selling</span> {{ $why }}</li>@endforeach</ul>@endif
-                        @if ($row['ill'] === [] && $row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No plan needs it,
-                            and no gene or sex of those held back speaks against it.</p>@endif
+                        @if ($row['ill'] === [] && $row['keep'] === [] && $row['sell'] === [])<p class="small soft mb-1">No clear reason
+                            to keep or sell.</p>@endif
                         @if ($may && $row['status']->value !== 'hold-back')
                             <form method="post" action="{{ route('status.store', $row['animal']) }}" class="row-flow mt-2 no-print"
                                 data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}"><input
@@ -43,7 +43,7 @@
                                     class="button slim" type="submit">Hold back</button><a class="button slim"
                                     href="{{ route('animals.show', $row['animal']) }}#sale">Offer</a></form>
                         @elseif ($row['status']->value === 'hold-back' && $row['animal']->latestStatus?->review_on)<p
-                            class="small soft mb-0">Look again on {{ $row['animal']->latestStatus->review_on->format('j M Y') }}.</p>@endif
+                            class="small soft mb-0">Review on {{ $row['animal']->latestStatus->review_on->format('j M Y') }}.</p>@endif
                     </li>
                 @endforeach
             </ul>

@@ -41,7 +41,7 @@ final class ReadinessTest extends TestCase
             false, '2022-07-01', ['2026-10-14' => 1400, '2026-11-23' => 1300], false, 'Too light', null,
         ];
         yield 'too light, weighed once: no date' => [false, '2022-07-01', ['2026-11-20' => 1400], false, 'Too light', null];
-        yield 'of age, never weighed' => [true, '2023-01-01', [], true, 'No weight is recorded.', null];
+        yield 'of age, never weighed' => [true, '2023-01-01', [], true, 'No weight recorded.', null];
         yield 'heavy enough, age unknown' => [false, null, ['2026-11-01' => 1700], true, 'The hatch date is not known', null];
         yield 'nothing known' => [false, null, [], null, 'The hatch date is not known', null];
         yield 'an old weight says so' => [

@@ -24,8 +24,8 @@ final class FaultsTest extends TestCase
     /** @return iterable<string, array{FaultKind, float, float, bool, string}> chance of one, of three eggs, heard anywhere, words */
     public static function kinds(): iterable
     {
-        yield 'unrecorded' => [FaultKind::Unrecorded, .05, .05, true, 'Skiff carries Clown, and nobody recorded it: not known, or overlooked.'];
-        yield 'misidentified' => [FaultKind::Misidentified, 1e-3, 1e-9, false, 'Skiff is not what it was taken for.'];
+        yield 'unrecorded' => [FaultKind::Unrecorded, .05, .05, true, 'Skiff carries Clown, but this was never recorded.'];
+        yield 'misidentified' => [FaultKind::Misidentified, 1e-3, 1e-9, false, 'Skiff was misidentified.'];
         yield 'other sire' => [FaultKind::OtherSire, .01, .01, false, 'Another male is the sire of Skiff; sperm can be kept from an earlier season.'];
         yield 'misnamed' => [FaultKind::Misnamed, 1e-3, 1e-9, false, 'What is called Clown in Skiff is some other gene.'];
         yield 'one copy' => [FaultKind::OneCopy, .02, 8e-6, false, 'Skiff has one copy of Clown, not two.'];
@@ -95,7 +95,7 @@ final class FaultsTest extends TestCase
         self::assertNull($two->kind());
         self::assertSame(FaultKind::Unrecorded, (new Explanation([new Unrecorded('a'), new Unrecorded('b')], .5))->kind());
         self::assertSame(
-            'A carries Clown, and nobody recorded it: not known, or overlooked. And: Another male is the sire of B; sperm can be kept from an '
+            'A carries Clown, but this was never recorded. And: Another male is the sire of B; sperm can be kept from an '
                 .'earlier season.',
             $two->words($name, Shelf::catalogue()),
         );

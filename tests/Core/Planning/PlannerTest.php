@@ -343,7 +343,7 @@ final class PlannerTest extends TestCase
         $bought = array_values(array_filter($project->founders, static fn (Founder $founder): bool => $founder->isOffer()));
         $choices = Dilemma::of($policy, $bought, 200, 1);
         self::assertSame(
-            ['as planned', 'buy nothing', 'only what is sure'],
+            ['as planned', 'without buying', 'only what is sure'],
             array_slice(array_map(static fn (Dilemma $one): string => $one->choice, $choices), 0, 3),
         );
         self::assertSame(
@@ -396,7 +396,7 @@ final class PlannerTest extends TestCase
         yield 'an unknown assumption' => [['assumptions' => ['layrate' => 1]] + $right, '“layrate” is not an assumption'];
         yield 'an impossible rate' => [['assumptions' => ['lay_rate' => 1.5]] + $right, 'between 0 and 1'];
         yield 'a horizon in the past' => [['horizon' => 0] + $right, 'horizon'];
-        yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” is not a known name'];
+        yield 'a misspelt gene' => [['animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clwn']]] + $right, '“Clwn” is not a known gene'];
         yield 'two of one name' => [
             [
                 'animals' => [['id' => 'A', 'sex' => 'male', 'genes' => 'Clown'], ['id' => 'A', 'sex' => 'male', 'genes' => 'Clown']],

@@ -18,7 +18,7 @@ class CalendarController extends Controller
     {
         $found = PersonalAccessToken::findToken($token);
         $person = $found?->can('calendar') ? $found->tokenable : null;
-        abort_unless($person instanceof User, 404, 'This link opens nothing; a new one is made under House, Your account.');
+        abort_unless($person instanceof User, 404, 'This calendar link no longer works. Make a new one under House, Your account.');
         $found?->forceFill(['last_used_at' => now()])->save();
 
         return $doorway->within($person->keeper(), fn (): Response => response(SeasonCalendar::of($person->keeper()), 200, [

@@ -6,6 +6,6 @@
             <use href="#bead-rim"/>
         </svg> {{ $effect->value }}</span>
     @endforeach
-    <span>{{ $sides ? 'Left half from the sire, right half from the dam. ' : '' }}Full: sure. Partly filled: a chance. Empty: wild type.
-        Two letters of the gene; ? where several may lie there.</span>
+    <span>{{ $sides ? 'Left half from the sire, right half from the dam. ' : '' }}Full: certain. Part: possible. Empty: normal. The
+        letters name the gene; ? means more than one gene is possible.</span>
 </p>

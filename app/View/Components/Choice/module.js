@@ -31,7 +31,7 @@ export async function enhance(select) {
     allowEmptyOption: select.options[0]?.text.trim() !== '', hideSelected: false, closeAfterSelect: !select.multiple,
     placeholder: 'type a name or a gene', selectOnTab: true,
     render: {
-      no_results: () => '<div class="no-results">Nobody fits.</div>',
+      no_results: () => '<div class="no-results">No match.</div>',
     },
     ...asking(select.dataset.from),
   })

@@ -8,7 +8,7 @@ use App\Models\Clutch;
 use App\Models\Enums\EventKind;
 use App\View\Components\Part\Part;
 
-/** What is logged of a clutch most, a tap each; another day or number in place. */
+/** What is logged of a clutch most, a tap each; Other date or number in place. */
 class EventTaps extends Part
 {
     /** @param list<EventKind> $taps */

@@ -11,7 +11,8 @@ export function enhance(root) {
     const form = new FormData(root, button)
     if (!form.get('on')) form.set('on', today())
     if (!form.get('form_token')) form.set('form_token', token())
-    const what = button?.textContent.trim() ?? 'entry'
+    const words = button?.textContent.trim() || 'entry'
+    const what = words[0].toLowerCase() + words.slice(1)
     const about = `${what}, ${root.dataset.about ?? ''}`
     for (const one of root.querySelectorAll('button[type=submit]')) one.disabled = true
     const result = await send({ url: root.action, fields: [...form.entries()], about, what })

@@ -4,15 +4,15 @@
     <input type="hidden" name="from" value="{{ $from }}">
     <input type="hidden" name="form_token" value="{{ Str::uuid() }}">
     @foreach ($taps as $kind)<button class="button slim" type="submit" name="kind"
-        value="{{ $kind->value }}">{{ $kind->words() }}</button>@endforeach
+        value="{{ $kind->value }}">{{ ucfirst($kind->words()) }}</button>@endforeach
     <details class="tap-more">
-        <summary>another day or number</summary>
+        <summary>Other date or number</summary>
         <div class="row-flow mt-2">
             <label>day <input class="input slim" type="date" name="on" max="{{ now()->format('Y-m-d') }}"></label>
-            <label>number <input class="input slim" name="count" inputmode="numeric" size="3" maxlength="2"></label>
-            <label>bad <input class="input slim" name="infertile" inputmode="numeric" size="3" maxlength="2"></label>
+            <label>Number <input class="input slim" name="count" inputmode="numeric" size="3" maxlength="2"></label>
+            <label>Slugs <input class="input slim" name="infertile" inputmode="numeric" size="3" maxlength="2"></label>
             <input class="input slim" name="note" maxlength="200" placeholder="note" aria-label="Note">
         </div>
-        <p class="soft small mb-0">Then tap what happened, above.</p>
+        <p class="soft small mb-0">Then tap a button above.</p>
     </details>
 </form>

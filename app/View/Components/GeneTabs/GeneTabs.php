@@ -20,7 +20,7 @@ class GeneTabs extends Tabs
             'genes' => ['All genes', route('genes.index')],
             'compare' => ['Compare', route('looks.compare')],
             'design' => ['Design', route('looks.design')],
-            'confusions' => ['Masks and confusions', route('looks.confusions')],
+            'confusions' => ['Look-alikes', route('looks.confusions')],
             'train' => ['Train', route('train')],
         ];
     }

@@ -21,7 +21,7 @@ class HouseTabs extends Tabs
             'rules' => ['Rules', route('house')],
             'racks' => Gate::allows('manage') ? ['Racks', route('racks.index')] : null,
             'money' => Gate::allows('money') ? ['Money', route('money')] : null,
-            'exchange' => Gate::allows('manage') ? ['In and out', route('exchange')] : null,
+            'exchange' => Gate::allows('manage') ? ['Import and export', route('exchange')] : null,
             'backups' => Gate::allows('keep-installation') ? ['Backups', route('backups')] : null,
             'people' => Gate::allows('manage') ? ['People', route('people.index')] : null,
             'account' => ['Your account', route('account')],

@@ -4,13 +4,13 @@
     @if ($incubator) @method('put') @else<input type="hidden" name="form_token" value="{{ old('form_token', $token) }}">@endif
     <div class="two">
         <x-field name="name" label="Name" :value="old('name', $incubator->name ?? '')" maxlength="60"/>
-        <x-field name="place" label="The probe calls it" :value="old('place', $incubator->place ?? $place)" maxlength="60"
+        <x-field name="place" label="Probe name" :value="old('place', $incubator->place ?? $place)" maxlength="60"
             hint="If it has one; else its name."/>
     </div>
     <div class="three">
         <x-field name="celsius" label="Set to" :unit="$unit" :value="old('celsius', $typed($incubator->celsius ?? 31.5))"
             inputmode="decimal"/>
-        <x-field name="low" label="Right from" :unit="$unit" :value="old('low', $typed($incubator->low ?? 31))" inputmode="decimal"/>
+        <x-field name="low" label="Alarm below" :unit="$unit" :value="old('low', $typed($incubator->low ?? 31))" inputmode="decimal"/>
         <x-field name="high" label="to" :unit="$unit" :value="old('high', $typed($incubator->high ?? 32))" inputmode="decimal"/>
     </div>
     <div class="two">

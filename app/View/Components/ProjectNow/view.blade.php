@@ -42,7 +42,7 @@
                         <form class="ms-auto no-print" method="post" action="{{ route('projects.forbid', $project) }}">
                             @csrf
                             <input type="hidden" name="pairs[]" value="{{ $mating['forbid'] }}">
-                            <button class="quiet" type="submit" aria-label="leave out {{ $mating['pair'] }}">leave out</button>
+                            <button class="quiet" type="submit" aria-label="leave out {{ $mating['pair'] }}">Leave out</button>
                         </form>
                     @endif
                 @endcan

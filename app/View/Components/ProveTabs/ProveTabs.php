@@ -16,6 +16,6 @@ class ProveTabs extends Tabs
 
     public function rooms(): array
     {
-        return ['desk' => ['The desk', route('prove')], 'luck' => ['Luck', route('luck')]];
+        return ['desk' => ['Open questions', route('prove')], 'luck' => ['Luck', route('luck')]];
     }
 }

@@ -17,7 +17,7 @@
         <span class="soft small">{{ $rack->animals_count }} of {{ $rack->rows * $rack->columns }} tubs taken</span>
         <form class="ms-auto" method="post" action="{{ route('racks.destroy', $rack) }}">
             @csrf @method('delete')
-            <button class="quiet" type="submit" aria-label="take down {{ $rack->name }}">take down</button>
+            <button class="quiet" type="submit" aria-label="Remove {{ $rack->name }}">Remove</button>
         </form>
     </div>
 </li>

@@ -2,10 +2,10 @@
     data-about="those ticked">
     @csrf
     <input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-    <span class="small soft">Those ticked:</span>
-    <button class="button slim" name="what" value="shed" type="submit">shed</button>
-    <button class="button slim" name="what" value="fed" type="submit">fed</button>
-    <button class="button slim" name="what" value="refused" type="submit">refused</button>
+    <span class="small soft">For the ticked animals:</span>
+    <button class="button slim" name="what" value="shed" type="submit">Shed</button>
+    <button class="button slim" name="what" value="fed" type="submit">Fed</button>
+    <button class="button slim" name="what" value="refused" type="submit">Refused</button>
     <label class="visually-hidden" for="{{ $id }}-on">On</label>
     <input class="input slim" type="date" id="{{ $id }}-on" name="on" max="{{ now()->format('Y-m-d') }}">
 </form>

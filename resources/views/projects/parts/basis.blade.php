@@ -7,7 +7,7 @@
                 @can('manage', $project)
                     <form class="ms-auto" method="post" action="{{ route('projects.pin', $project) }}">@csrf
                         <input type="hidden" name="animal" value="{{ $id }}">
-                        <button class="quiet" type="submit" aria-label="take the pin out of {{ $name }}">take the pin out</button></form>
+                        <button class="quiet" type="submit" aria-label="Stop always using {{ $name }}">Stop always using</button></form>
                 @endcan
             </li>
         @endforeach
@@ -21,7 +21,7 @@
                 @can('manage', $project)
                     <form class="ms-auto" method="post" action="{{ route('projects.forbid', $project) }}">@csrf
                         <input type="hidden" name="pairs[]" value="{{ $pair }}">
-                        <button class="quiet" type="submit" aria-label="allow again: {{ $words }}">allow again</button></form>
+                        <button class="quiet" type="submit" aria-label="allow again: {{ $words }}">Allow again</button></form>
                 @endcan
             </li>
         @endforeach

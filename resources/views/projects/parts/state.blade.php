@@ -3,7 +3,7 @@
         <span>A first answer; the whole one is being worked out.</span>
         <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>
         @can('manage', $project)
-            <form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">stop</button></form>
+            <form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">Stop</button></form>
         @endcan
     </div>
 @elseif ($page->isOutdated())

@@ -1,6 +1,6 @@
 <section id="route-{{ $i }}">
     <h3>{{ chr(65 + $i) }} {{ $route['name'] }}</h3>
-    <p class="soft small">{{ $route['why'] }}{{ $i > 0 ? ' Against A: '.$page->against($i).'.' : '' }}</p>
+    <p class="soft small">{{ $route['why'] }}{{ $i > 0 ? ' Compared with A: '.$page->against($i).'.' : '' }}</p>
     @if ($page->closeness($route['inbreeding'], $house->relatednessLimit()) !== null)
         <p class="field-error mt-0"><x-icon name="diagram-3"/><span>{{ $page->closeness($route['inbreeding'],
             $house->relatednessLimit()) }}</span></p>
@@ -9,7 +9,7 @@
     <ol class="steps mt-2">
         @foreach ($route['steps'] as $step)
             <li>{{ $page->named($step['sire']) }} × {{ $page->named($step['dam']) }}, from {{ $page->year($step['season']) }}:
-                {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> an egg;
+                {{ $step['keep'][0]['genes'] }}, <strong>{{ $step['probability'] }}</strong> per egg;
                 {{ $step['key'] === 'target' ? 'the target' : 'keep '.$step['keep'][0]['count'].' '.($step['keep'][0]['sex']
                     ?? 'of either sex') }}
                 @foreach ($step['buy'] as $buy)
@@ -32,20 +32,20 @@
                                             @selected(($project->keep[$step['keep'][0]['young']] ?? null) === $count)>{{ $count }}</option>
                                     @endforeach
                                 </select>
-                                <button class="button slim" type="submit">Plan with it</button>
+                                <button class="button slim" type="submit">Apply</button>
                             </form>
                         @endif
                         @foreach ([...$page->animalsOf($step['sire']), ...$page->animalsOf($step['dam'])] as $animal)
                             @unless (in_array($animal, $project->pinned, true))
                                 <form method="post" action="{{ route('projects.pin', $project) }}">@csrf
                                     <input type="hidden" name="animal" value="{{ $animal }}">
-                                    <button class="quiet" type="submit">pin {{ $page->named("a{$animal}") }}</button></form>
+                                    <button class="quiet" type="submit">Always use {{ $page->named("a{$animal}") }}</button></form>
                             @endunless
                         @endforeach
                         @if ($page->pairsOf($step) !== [])
                             <form method="post" action="{{ route('projects.forbid', $project) }}">@csrf
                                 @foreach ($page->pairsOf($step) as $pair)<input type="hidden" name="pairs[]" value="{{ $pair }}">@endforeach
-                                <button class="quiet" type="submit">leave this cross out</button></form>
+                                <button class="quiet" type="submit">Skip this pairing</button></form>
                         @endif
                     </span>
                 @endcan

@@ -1,6 +1,6 @@
 @if ($page->policy() !== null)
     <h3>The chance by year</h3>
-    <p class="soft small">{{ number_format($page->policy()['runs']) }} simulated keepers who decide each season by what hatched.
+    <p class="soft small">From {{ number_format($page->policy()['runs']) }} simulated runs.
         The shade is the band in which the chance lies with 95 %.</p>
     @include('projects.parts.chart')
 @endif
@@ -26,7 +26,7 @@
         </tbody>
     </table>
 </div>
-<p class="soft small mb-0 mt-2">A, B and so on are single ways, held to whatever hatches: what the plan draws on.
+<p class="soft small mb-0 mt-2">Routes A to D stick to one plan whatever hatches. The best plan switches between them.
     @if ($page->result->isCut())The search for them stopped before it was through.@endif</p>
 @foreach ($routes as $i => $route)
     @include('projects.parts.way')

@@ -5,7 +5,7 @@
     <form method="post" action="{{ route('projects.try', $project) }}" class="row-flow why-not no-print mt-3" id="why-not"
         data-module="once">
         @csrf
-        <span class="soft">Why not</span>
+        <span class="soft">Compare another pair:</span>
         @foreach (['sire' => 'male', 'dam' => 'female'] as $role => $sex)
             @if ($role === 'dam')<span aria-hidden="true">×</span>@endif
             <select class="input slim" name="{{ $role }}" aria-label="{{ ucfirst($role) }}" required>
@@ -15,7 +15,7 @@
                 @endforeach
             </select>
         @endforeach
-        <button class="button slim" type="submit">Try it</button>
+        <button class="button slim" type="submit">Compare</button>
         <x-field-error id="why-not-error" :message="$errors->first('sire') ?: $errors->first('dam')"/>
     </form>
 @endcan
