@@ -46,7 +46,7 @@ Route::get('/sign-in', [DoorController::class, 'show'])->name('login');
 Route::post('/sign-in', [DoorController::class, 'enter'])->middleware('throttle:sign-in')->name('login.attempt');
 Route::post('/sign-out', [DoorController::class, 'leave'])->name('logout');
 
-Route::redirect('/', '/pair');
+Route::redirect('/', '/today');
 Route::get('/build/{version}/{path}', fn (string $version, string $path) => Assets::file($path))
     ->where(['version' => '[0-9a-f]{8,32}', 'path' => '(css|js)/[a-z0-9/.-]+'])->name('assets')->withoutMiddleware('web');
 

@@ -19,6 +19,12 @@ class GeneSearch
         public readonly ?Effect $effect = null,
     ) {}
 
+    /** Whether it asks for less than all genes. */
+    public function isNarrowed(): bool
+    {
+        return trim($this->words) !== '' || $this->locus !== null || $this->inheritance !== null || $this->effect !== null;
+    }
+
     /** @return list<Allele> in catalogue order */
     public function in(Catalogue $catalogue): array
     {

@@ -105,7 +105,7 @@ class LuckPage
             [
                 'name' => 'Hits are there and overlooked', 'share' => $after[LuckAlternatives::HIDDEN]->toFloat(),
                 'text' => 'Half of them taken as hidden by another gene: look at the young beside each other after the first shed, and '
-                    .'ask somebody who knows the look.',
+                    .'ask a keeper who knows the look.',
             ],
         ];
     }

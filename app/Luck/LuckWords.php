@@ -41,7 +41,7 @@ class LuckWords
     private static function badLuck(float $tail): string
     {
         return match (true) {
-            $tail > 0.05 => 'Unlucky, but seen every season by somebody. No reason to doubt the parents yet.',
+            $tail > 0.05 => 'Unlucky, but some keeper sees it every season. No reason to doubt the parents yet.',
             $tail > 0.005 => 'Rare. Worth asking whether a parent carries what you think, and whether you would recognise a hit.',
             default => 'So rare that other explanations deserve a look before more waiting: a parent may not carry it, the chance may be '
                 .'lower than thought, or hits may be overlooked.',
@@ -51,11 +51,11 @@ class LuckWords
     private static function goodLuck(float $tail): string
     {
         return match (true) {
-            $tail > 0.05 => 'Lucky, but seen every season by somebody. Do not count on it next time.',
+            $tail > 0.05 => 'Lucky, but some keeper sees it every season. Do not count on it next time.',
             $tail > 0.005 => 'Rare luck. Enjoy it, and ask whether the chance is higher than you thought: a parent may have two copies, '
                 .'or carry it where you took it for possible.',
             default => 'So rare that the chance is likely higher than thought: a parent may have two copies, or carry what was only '
-                .'possible. Or something else looks like a hit: have the young told apart once more.',
+                .'possible. Or something else looks like a hit: identify the hatchlings again.',
         };
     }
 }

@@ -60,7 +60,7 @@ class OwnLuck
         foreach ($this->clutches as $clutch) {
             $sire = $this->sire($clutch);
             $name = $clutch->sires->map(fn ($one): string => $one->animal->name ?? (string) $one->name)->filter()->implode(' or ');
-            $day = $clutch->hatched_on?->format('j M Y') ?? 'on a day not noted';
+            $day = $clutch->hatched_on?->format('j M Y') ?? 'on an unrecorded day';
             $choices['A clutch']["clutch-{$clutch->id}"] = "{$clutch->dam->name} × {$name}, hatched {$day}";
             $choices['All clutches of a female']["dam-{$clutch->dam_id}"] = $clutch->dam->name;
             if ($sire !== null) {
@@ -86,7 +86,7 @@ class OwnLuck
 
             return [(new LuckSoFar($target, $asked, $this->opened->beliefs(), $this->opened->shelf))->rows(), []];
         } catch (DestinoError $error) {
-            return [[], ['target' => $this->target === '' ? 'Say what you hoped for, for example Clown.' : $error->getMessage()]];
+            return [[], ['target' => $this->target === '' ? 'Enter a target, for example Clown.' : $error->getMessage()]];
         }
     }
 

@@ -88,8 +88,8 @@ class BestMates
         $name = $this->inquiry->sireAnimal->name ?? $this->inquiry->damAnimal?->name;
 
         return match (true) {
-            $this->rows === [] && $this->looked === 0 => 'Nobody of the other sex is here to be paired.',
-            $this->rows === [] => "Nobody here can give {$wanted} at once".($name === null ? '.' : " with {$name}.")
+            $this->rows === [] && $this->looked === 0 => 'No animal of the other sex is available. Add one, or type a genotype.',
+            $this->rows === [] => "None of your animals can make {$wanted} in one clutch".($name === null ? '.' : " with {$name}.")
                 .' A project finds ways over several generations.',
             $name !== null => "The best mates for {$name} toward {$wanted}",
             $this->inquiry->sire.$this->inquiry->dam !== '' => "The best mates toward {$wanted}",

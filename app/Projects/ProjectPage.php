@@ -136,7 +136,7 @@ class ProjectPage
     public function sinceWords(): string
     {
         return 'Your animals have changed since this plan: '.implode('; ', $this->since()).'. '
-            .($this->isFollowed() ? 'A new plan is being worked out.' : 'It will be updated soon.');
+            .($this->isFollowed() ? 'A new plan is being calculated.' : 'It will be updated soon.');
     }
 
     /** Whether a plan is being made in the place of the one that is shown. */

@@ -192,7 +192,7 @@ class KeepOrSell
         $free = $all - (int) $racks->sum('animals_count');
 
         return $all === 0
-            ? 'No racks are noted, so that nobody counts the tubs.'
+            ? 'No racks yet, so free tubs are not counted.'
             : "{$free} of {$all} tubs ".($free === 1 ? 'is' : 'are').' free.';
     }
 

@@ -8,7 +8,7 @@ class MainPathTest extends BrowserTestCase
 {
     public function test_from_two_snakes_of_the_collection_to_true_odds(): void
     {
-        $browser = $this->browser()->visit('/');
+        $browser = $this->browser()->visit('/')->waitFor('h1', 'Today')->visit('/pair');
         $browser->click('#sire_id option[data-genotype="Mojave/Mystic het Ultramel"]');
         $browser->waitFor('#sire-reading', 'Mojave/Mystic');
         $browser->click('#dam_id option[data-genotype="Mystic 39% het Ultramel"]');
@@ -176,6 +176,7 @@ class MainPathTest extends BrowserTestCase
         $browser = $this->browser()->visit('/pair?sire=Spider+Blackhead&dam=Normal&by=genotype');
         $browser->waitFor('.answer', '2 genotypes are possible');
         $browser->waitFor('th[data-sort] button', 'Outcome');
+        $browser->script('for (const one of document.querySelectorAll("details.folded")) one.open = true');
         $browser->click('#school-spider-blackhead-allelism option[value="separate"]');
         $browser->waitFor('.answer', '4 genotypes are possible');
     }
@@ -315,10 +316,10 @@ class MainPathTest extends BrowserTestCase
     public function test_it_works_without_scripts(): void
     {
         $browser = $this->browser()->withoutScripts()->visit('/pair?sire=Pastel&dam=het+Clown&target=Pastel');
-        self::assertStringContainsString('Pastel: 1/2 per egg', $browser->text());
+        self::assertStringContainsString('Pastel: 1 in 2 per egg', $browser->text());
         self::assertStringContainsString('98.4 %', $browser->text('[data-rung="6"]'));
         $browser->click('#ask summary')->click('.ask button');
-        $browser->waitFor('.answer', 'Pastel: 1/2 per egg');
+        $browser->waitFor('.answer', 'Pastel: 1 in 2 per egg');
         self::assertTrue($browser->find('[data-without-script]')->isDisplayed());
     }
 

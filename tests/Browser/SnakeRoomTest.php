@@ -94,7 +94,7 @@ class SnakeRoomTest extends BrowserTestCase
         }
         $browser->click('#several-begin button[value="fed"]');
         $browser->waitFor('.said', 'Fed logged for '.implode(', ', $names));
-        $browser->click('.said button')->waitFor('.said', 'Taken back for 2.');
+        $browser->click('.said button')->waitFor('.said', 'Undone for 2.');
         $browser->click('#several-begin button[value="shed"]')->waitFor('main', 'Tick the animals first');
     }
 
@@ -376,7 +376,7 @@ class SnakeRoomTest extends BrowserTestCase
     {
         $browser = $this->browser()->visit('/pair?sire_id=10&dam_id=11&target=Ultramel');
         $browser->visit('/clutches/create?sire_id=9&dam_id=10&target=Ultramel')->click('form button.main');
-        $browser->waitFor('.said', 'is noted.');
+        $browser->waitFor('.said', 'added.');
         $clutch = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
         foreach (['paired', 'locked', 'ovulation', 'pre-lay shed'] as $what) {
             $browser->visit('/today');

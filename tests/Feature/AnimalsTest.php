@@ -124,9 +124,9 @@ class AnimalsTest extends TestCase
             Animal::factory()->for($this->keeper(), 'keeper')->create(['name' => $name, 'genotype' => $genotype]);
         }
         $this->get('/animals?genes=carries+Clown')
-            ->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "fits with 67\u{a0}%", 'Charlie', "fits with 50\u{a0}%"])
+            ->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "67\u{a0}% chance", 'Charlie', "50\u{a0}% chance"])
             ->assertDontSee('Delta');
-        $this->get('/animals?genes=Gravel')->assertSeeInOrder(['1 of 4', 'Delta', "fits with 50\u{a0}%"]);
+        $this->get('/animals?genes=Gravel')->assertSeeInOrder(['1 of 4', 'Delta', "50\u{a0}% chance"]);
         $this->get('/animals?genes=Gravvel')->assertStatus(422)->assertSee('Did you mean Gravel?')->assertSee('value="Gravvel"', false);
     }
 

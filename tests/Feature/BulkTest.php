@@ -40,7 +40,7 @@ class BulkTest extends TestCase
             [3, Status::Growing],
             [StatusEvent::query()->where('status', Status::ForSale)->count(), Animal::query()->findOrFail($d)->status()],
         );
-        $this->post('/animals/chosen/undo')->assertSessionHas('said', 'Taken back for 3.');
+        $this->post('/animals/chosen/undo')->assertSessionHas('said', 'Undone for 3.');
         $this->assertSame(0, StatusEvent::query()->count());
         $this->post('/animals/chosen/undo')->assertSessionHas('said', 'There is nothing left to undo.');
         $this->for([$a], ['do' => 'status', 'status' => 'hold-back'])->assertSessionHasErrors('reason', null, 'bulk');

@@ -66,7 +66,7 @@ class DemoTest extends TestCase
             '/pair?'
                 .http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $this->id('Calico Jenny'), 'target' => 'Genetic Stripe']),
         )->assertOk()
-            ->assertSee('Genetic Stripe: 1/18 per egg')->assertSee("no number of eggs passes 11\u{a0}%");
+            ->assertSee('Genetic Stripe: 1 in 18 per egg')->assertSee("no number of eggs passes 11\u{a0}%");
     }
 
     public function test_the_first_project_in_one_pairing(): void

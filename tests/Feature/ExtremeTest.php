@@ -57,7 +57,7 @@ class ExtremeTest extends TestCase
         foreach ([['sires' => [$sire->id, $other->id]], ['sires' => [$sire->id], 'outside' => 'A neighbour’s male'], ['outside' => 'Nobody’s']] as $sires) {
             $this->followingRedirects()->post(
                 '/clutches', $sires + ['dam_id' => $dam->id, 'laid_on' => '2026-04-01', 'sure' => '1', 'form_token' => (string) Str::uuid()],
-            )->assertOk()->assertSee('is noted');
+            )->assertOk()->assertSee('added');
         }
         foreach ($this->keeper()->clutches()->get() as $clutch) {
             $this->get("/clutches/{$clutch->id}")->assertOk();

@@ -181,7 +181,7 @@ class ImportTest extends TestCase
         $this->travel(21)->seconds();
         $this->get("/imports/{$import->id}")->assertSee('stopped before its end')->assertSee('Go on with the rest')->assertSee('Take back what came in');
         $this->getJson("/imports/{$import->id}/progress")->assertJsonPath('state', 'ended');
-        $this->delete("/imports/{$import->id}")->assertSessionHas('said', '120 animals taken back.');
+        $this->delete("/imports/{$import->id}")->assertSessionHas('said', '120 animals removed: import undone.');
         $this->assertSame([0, 'taken back'], [Animal::query()->count(), $import->refresh()->state]);
         app()->call([new BringIn($import->id), 'handle']);
         $this->assertSame(0, Animal::query()->count(), 'a worker that comes late finds nothing to do');

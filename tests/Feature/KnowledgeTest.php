@@ -27,7 +27,7 @@ class KnowledgeTest extends TestCase
             'het Clown', 'Statements', '66% het Clown', 'own identification', 'het Clown', 'a laboratory, shed sample',
         ]);
         $this->get("/pair?dam_id={$dam->id}&sire=Clown&target=Clown")->assertSee('Clown: 1/2 per egg');
-        $this->get('/animals?genes=carries+Clown')->assertSee('1 of 1 animal fit.')->assertDontSee('fits with');
+        $this->get('/animals?genes=carries+Clown')->assertSee('1 of 1 animal fit.')->assertDontSee('chance it fits');
     }
 
     public function test_young_follow_their_parents(): void
@@ -85,14 +85,14 @@ class KnowledgeTest extends TestCase
     {
         $animal = $this->made(['name' => 'Cleat', 'sex' => null, 'genotype' => 'Clown']);
         $this->get("/animals/{$animal->id}")->assertOk()->assertSee('sex not known')->assertDontSee('Pair it');
-        $this->get('/animals?genes=Clown,+female')->assertSee("fits with 50\u{a0}%");
+        $this->get('/animals?genes=Clown,+female')->assertSee("50\u{a0}%");
         $this->get("/pair?sire_id={$animal->id}&dam=Normal")->assertStatus(422)->assertSee('The sex of Cleat is not known');
 
         $this->post(
             "/animals/{$animal->id}/status", ['status' => 'hold-back', 'on' => now()->format('Y-m-d')],
         )->assertSessionHasErrorsIn('status', 'reason');
         $this->post("/animals/{$animal->id}/status", ['status' => 'sold', 'on' => now()->format('Y-m-d')])->assertSessionHasNoErrors();
-        $this->get('/animals')->assertSee('0 of 1 animal.')->assertSee('With sold and dead ones');
+        $this->get('/animals')->assertSee('0 of 1 animal.')->assertSee('Include sold and dead');
         $this->get('/animals?gone=1')->assertSee('Cleat');
         $this->get('/animals?genes=Clown,+sold')->assertSee('1 of 1 animal fit.');
     }

@@ -109,7 +109,7 @@ class LuckSoFarTest extends TestCase
         $ask("pair-{$males[0]->id}-{$female->id}")->assertSee('1 hit in 6 young, 3.0 expected')->assertSee('About 11 in 100 do as badly.');
         $ask("dam-{$female->id}")->assertSee('4 hits in 9 young, 4.5 expected')->assertSee('Wherry × Tender');
         $ask("dam-{$female->id}", 'Piebald')->assertOk()->assertSee('Nothing to compare');
-        $ask("dam-{$female->id}", '')->assertUnprocessable()->assertSee('Say what you hoped for');
+        $ask("dam-{$female->id}", '')->assertUnprocessable()->assertSee('Enter a target');
         $ask("dam-{$female->id}", 'Clwon')->assertUnprocessable()->assertSee('Clwon');
         $ask('clutch-99999')->assertUnprocessable()->assertSee('Choose one of your hatched clutches');
         $this->get('/luck')->assertOk()->assertSee('From your own records');
@@ -120,7 +120,7 @@ class LuckSoFarTest extends TestCase
         $this->get('/luck?chance=1+in+16&eggs=20&hits=6')->assertOk()
             ->assertSee('So rare that the chance is likely higher than thought')
             ->assertDontSee('Luck, or something else')->assertDontSee('How long to stay calm');
-        $this->get('/luck?chance=1/4&eggs=8&hits=4')->assertOk()->assertSee('Lucky, but seen every season by somebody');
+        $this->get('/luck?chance=1/4&eggs=8&hits=4')->assertOk()->assertSee('Lucky, but some keeper sees it every season');
     }
 
     public function test_a_season_is_reckoned_each_pairing_once(): void

@@ -24,7 +24,7 @@ class PairTest extends TestCase
         $this->get("/animals/{$sire->id}")->assertSee('Find mates')->assertSee('name="sire_id" value="'.$sire->id.'"', false);
         $this->get('/pair?target=Clown')->assertOk()->assertSeeInOrder(['The best pairs for Clown', 'Skiff × Tender']);
         $this->get('/pair?dam=het+Clown&target=Clown')->assertOk()->assertSeeInOrder(['The best mates toward Clown', 'Skiff × het Clown']);
-        $this->get("/pair?sire_id={$sire->id}&target=Piebald")->assertOk()->assertSee('Nobody here can give Piebald at once with Skiff.');
+        $this->get("/pair?sire_id={$sire->id}&target=Piebald")->assertOk()->assertSee('None of your animals can make Piebald in one clutch with Skiff.');
         $this->get("/pair?sire_id={$sire->id}&target=Pidbald")->assertUnprocessable();
         $this->get('/pair?dam=Clwn&target=Clown')->assertUnprocessable();
     }
@@ -51,7 +51,7 @@ class PairTest extends TestCase
         )
             ->assertOk()
             ->assertSeeInOrder([
-                "Clown: 1/6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes are possible', 'In one clutch',
+                "Clown: 1 in 6 per egg (17\u{a0}%), likely in one clutch.", 'genotypes are possible', 'In one clutch',
                 'Before you pair them', 'All outcomes', 'The square behind each locus', 'What this rests on',
             ])
             // 2/3·(1 − (3/4)⁵) = 0.5085
@@ -182,7 +182,7 @@ class PairTest extends TestCase
     {
         $this->get('/pair/sheet?sire=Banana+(male+maker)&dam=Pinstripe&target=Banana,+female&eggs=7')
             ->assertOk()
-            ->assertSee('7/200 per egg')
+            ->assertSee('7 in 200 per egg')
             ->assertSee('In 7 eggs');
         $this->get('/pair/sheet?sire=Pastle&dam=Normal')->assertStatus(422);
     }

@@ -55,7 +55,7 @@ final class PlansFollowTest extends TestCase
         Artisan::call('queue:work', ['--queue' => 'later', '--once' => true, '--sleep' => 0, '--memory' => 1024]);
         $this->assertSame(['done', Plan::FOLLOWING], Plan::query()->orderBy('id')->pluck('state')->all());
         $this->assertSame($old->id, $this->project()->latestPlan->id, 'the older one is shown');
-        $this->get($this->page())->assertSee('Buoy is new. A new plan is being worked out.');
+        $this->get($this->page())->assertSee('Buoy is new. A new plan is being calculated.');
 
         $this->work();
         $new = $this->project()->latestPlan;

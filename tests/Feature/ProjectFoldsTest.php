@@ -58,7 +58,7 @@ class ProjectFoldsTest extends TestCase
             return $this->answer($project->refresh())->bound();
         };
         $this->assertSame(['', ''], [$bound(null), $bound(.98)]);
-        $this->assertSame("Nobody could do better than 83\u{a0}%, whatever you pair and keep.", $bound(.83));
+        $this->assertSame("The best possible: 83\u{a0}%, whatever you pair and keep.", $bound(.83));
         $this->assertStringContainsString("70\u{a0}%", $bound(.69), 'never less than what is promised');
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('2 at any one time are enough');
     }

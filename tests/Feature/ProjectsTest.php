@@ -46,7 +46,7 @@ class ProjectsTest extends TestCase
         $plan = $project->plans()->sole();
         $this->assertSame('waiting', $plan->state);
         $this->get("/projects/{$project->id}")
-            ->assertSee('A first answer')
+            ->assertSee('First estimate')
             ->assertSee('first estimate')
             ->assertDontSee('of those who try')
             ->assertSee('Skiff');

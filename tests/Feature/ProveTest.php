@@ -41,7 +41,7 @@ class ProveTest extends TestCase
             ->assertSee('Is Pontoon Banana');
         $this->get(
             '/pair?'.http_build_query(['sire_id' => $this->id('Anchor'), 'dam_id' => $jenny, 'target' => 'Genetic Stripe']),
-        )->assertSee('1/18 per egg');
+        )->assertSee('1 in 18 per egg');
     }
 
     public function test_the_hatchling_that_should_not_exist_is_explained_decided_and_taken_back(): void

@@ -43,7 +43,7 @@ class BulkController extends Controller
         });
 
         return redirect()->route('animals.index', ['view' => 'list'])->with(
-            'said', $count === 0 ? 'There is nothing left to undo.' : "Taken back for {$count}.",
+            'said', $count === 0 ? 'There is nothing left to undo.' : "Undone for {$count}.",
         );
     }
 }

@@ -66,7 +66,7 @@ class ClutchController extends Controller
     {
         $clutch = $request->addTo($keeper);
 
-        return redirect()->route('clutches.show', $clutch)->with('said', "{$clutch->title()} is noted.");
+        return redirect()->route('clutches.show', $clutch)->with('said', "{$clutch->title()} added.");
     }
 
     public function show(Request $request, Clutch $clutch): View

@@ -52,6 +52,6 @@ class EggController extends Controller
 
         return $request->expectsJson()
             ? response()->json(['across' => $egg->across, 'down' => $egg->down])
-            : redirect()->route('eggs', [$egg->clutch_id, 'egg' => $egg->id])->with('said', "Egg {$egg->number} is noted so.");
+            : redirect()->route('eggs', [$egg->clutch_id, 'egg' => $egg->id])->with('said', "Egg {$egg->number} saved.");
     }
 }

@@ -128,7 +128,7 @@ class ExchangeController extends Controller
         }
         $upload = Upload::find($keeper, $upload);
         if ($upload === null) {
-            return redirect()->route('exchange')->with('said', 'That file was taken in or left already. Look at the animals.');
+            return redirect()->route('exchange')->with('said', 'That file was already imported. See the animals.');
         }
         if (! $upload->isArchive()) {
             return $this->bringIn($request, $upload, $keeper);

@@ -47,10 +47,25 @@ class GeneController extends Controller
             'house' => $this->house,
             'catalogue' => $catalogue,
             'search' => $search,
-            'genes' => $genes, 'owned' => $owned,
+            'genes' => $genes, 'owned' => $owned, 'walls' => $search->isNarrowed() ? ['all' => $genes] : self::walls($genes, $owned),
             'prints' => new Prints($gallery = new Gallery($this->shelf), kept: $this->opened->kept), 'gallery' => $gallery,
             'complexes' => array_filter($catalogue->loci, fn (Locus $locus): bool => $locus->isComplex()),
         ]);
+    }
+
+    /**
+     * What is in the collection stands open, the rest a tap away; all of it where nothing is here.
+     *
+     * @param list<Allele> $genes
+     * @param array<string, int> $owned by allele
+     * @return array<string, list<Allele>>
+     */
+    private static function walls(array $genes, array $owned): array
+    {
+        $yours = array_values(array_filter($genes, fn (Allele $one): bool => isset($owned[$one->key])));
+        $rest = array_values(array_filter($genes, fn (Allele $one): bool => ! isset($owned[$one->key])));
+
+        return $yours === [] ? ['all' => $genes] : ['yours' => $yours] + ($rest === [] ? [] : ['rest' => $rest]);
     }
 
     public function show(string $gene, #[CurrentKeeper] User $keeper): View

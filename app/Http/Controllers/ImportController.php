@@ -95,7 +95,7 @@ class ImportController extends Controller
         $this->authorize('manage', $import);
         $count = Bringing::takeBack($import);
 
-        return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' taken back.');
+        return redirect()->route('imports.show', $import)->with('said', "{$count} ".Str::plural('animal', $count).' removed: import undone.');
     }
 
     public function putBack(Import $import): RedirectResponse

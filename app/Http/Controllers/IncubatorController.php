@@ -66,7 +66,7 @@ class IncubatorController extends Controller
         $incubator = $request->addTo($this->opened->keeper());
 
         return redirect()->route('incubators.show', $incubator)->with(
-            'said', "{$incubator->name} is noted. Readings come to it from the place “{$incubator->place}”.",
+            'said', "{$incubator->name} added. Readings come to it from the place “{$incubator->place}”.",
         );
     }
 
@@ -92,7 +92,7 @@ class IncubatorController extends Controller
         $request->validateWithBag('file', ['file' => ['required', 'file', 'max:20480', 'extensions:csv,txt']], [
             'file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 20 MB.',
             'file.extensions' => 'Choose a list of readings as .csv.',
-            'file' => 'The file could not be uploaded: this server takes '.Limits::words(Limits::upload(20)).' at the most.',
+            'file' => 'The file could not be uploaded: this server takes at most '.Limits::words(Limits::upload(20)).'.',
         ]);
         $readings = new ReadingFile($incubator, $this->opened->house);
         try {

@@ -155,7 +155,7 @@ class SeasonController extends Controller
         DB::transaction(fn () => $entries->each->delete());
 
         return redirect()->route('today')->with(
-            'said', $entries->isEmpty() ? 'There is nothing left to undo.' : "Taken back for {$entries->count()}.",
+            'said', $entries->isEmpty() ? 'There is nothing left to undo.' : "Undone for {$entries->count()}.",
         );
     }
 }

@@ -65,7 +65,7 @@ class EventRequest extends RecordRequest
             $on = Carbon::parse($this->input('on') ?? Carbon::today());
             $objection = EggTray::objection($this->clutch(), $this->opened()->house, $on);
             if ($objection !== null) {
-                $validator->errors()->add('sure', "{$objection} To log it all the same, tick “all the same” and tap again.");
+                $validator->errors()->add('sure', "{$objection} To log it anyway, tick “Save anyway” and tap again.");
             }
         });
     }

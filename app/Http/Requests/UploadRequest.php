@@ -20,7 +20,7 @@ class UploadRequest extends RecordRequest
         return [
             'file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 200 MB.',
             'file.extensions' => 'Choose a list (.csv or .xlsx) or an archive (.zip or .json).',
-            'file' => 'The file could not be uploaded: this server takes '.Limits::words(Limits::upload(200)).' at the most.',
+            'file' => 'The file could not be uploaded: this server takes at most '.Limits::words(Limits::upload(200)).'.',
         ];
     }
 }

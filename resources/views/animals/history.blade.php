@@ -1,6 +1,6 @@
 <x-station title="History" station="animals" :crumb="$animal->name" :crumb-link="route('animals.show', $animal)">
     <section class="sheet">
-        <div class="head"><h2>What was changed, by whom and when</h2><span class="soft small">newest first{{ count($history) >= 300
+        <div class="head"><h2>Changes: what, who and when</h2><span class="soft small">newest first{{ count($history) >= 300
             ? '; the last 300' : '' }}</span></div>
         @if ($history === [])<p class="soft mb-0">Nothing was changed since histories are kept.</p>@endif
         <ul class="plain history">

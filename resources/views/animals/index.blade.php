@@ -13,7 +13,10 @@
                 list</a></p>@endcan
         </section>
     @else
-        <form class="find mb-2" method="get" role="search">
+        <form @class(['find mb-2', 'is-folded' => ! $search->isNarrowed() && ! $search->error]) method="get" role="search"
+            data-module="filters">
+            <div class="field"><label for="find">Name or note</label><input class="input" id="find" type="search" name="find"
+                value="{{ $search->words }}"></div>
             <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Genes
                 <span class="soft">(you can add “ready” or a status)</span></label>
                 <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false"
@@ -21,14 +24,13 @@
                     @if ($search->error) aria-invalid="true" @endif>
                 <x-field-error id="genes-error" :message="$search->error"/>
                 <div class="reading flat" id="genes-reading" data-reading aria-live="polite"></div></div>
-            <div class="field"><label for="find">by name or note</label><input class="input" id="find" type="search" name="find"
-                value="{{ $search->words }}"></div>
-            <x-choice name="status" label="status" blank="all that are here" :value="$search->status?->value"
+            <x-choice name="status" label="Status" blank="all that are here" :value="$search->status?->value"
                 :options="$lists->statusOptions()"/>
-            @if ($racks->isNotEmpty())<x-choice name="rack" label="rack" blank="any" :value="$search->rack"
+            @if ($racks->isNotEmpty())<x-choice name="rack" label="Rack" blank="any" :value="$search->rack"
                 :options="$racks->pluck('name', 'id')->all()"/>@endif
             <input type="hidden" name="view" value="{{ $search->view }}">
             <div><button class="button high"><x-icon name="search"/>Find</button></div>
+            <button class="button filters-button" type="button" data-filters aria-expanded="false">Filters</button>
         </form>
         <div class="row-flow mb-3 under-find">
             <nav class="choices" aria-label="View">@foreach ($search::VIEWS as $view => $words)<a
@@ -38,8 +40,9 @@
                 {{ Str::plural('animal', $all) }}{{ $search->isNarrowed() && ! $search->error ? ' fit. ' : '.' }}
                 @if (! $search->open && $open > 0)<a href="{{ route('animals.index', ['open' => 1]) }}">{{ $open }} with genes to read</a>
                 @endif @if ($search->isNarrowed())<a href="{{ route('animals.index', ['view' => $search->view]) }}">Show all</a>@endif
-                @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query()) }}">With
-                sold and dead ones</a>@endif</span>
+                @if (! $search->gone && $pages->total() < $all)<a href="{{ route('animals.index', ['gone' => 1] + $search->query())
+                    }}">Include
+                sold and dead</a>@endif</span>
             @if ($cards !== [])<a class="small" href="{{ route('papers.labels', $search->query()) }}"
                 title="The codes open the records under {{ request()->getHttpHost() }}: print from the address that your telephone
                     uses.">Labels
@@ -55,7 +58,7 @@
                 <details class="keep-search"><summary>Save this search</summary><form method="post" action="{{ route('searches.store') }}"
                     class="row-flow mt-2">@csrf<input type="hidden" name="query" value="{{ http_build_query($search->query()) }}"><label
                     class="visually-hidden" for="search-name">Name</label><input class="input slim" id="search-name" name="name"
-                    maxlength="60" placeholder="Clown females"><button class="button slim" type="submit">Keep</button></form></details>
+                    maxlength="60" placeholder="Clown females"><button class="button slim" type="submit">Save</button></form></details>
             @endif
         </div>
         @if ($cards === [] && ! $search->error)<section class="sheet empty"><p class="answer">No animal fits all of
@@ -110,7 +113,7 @@
                 </tbody>
             </table></div>
         @else
-            <ul class="cards">
+            <ul class="cards animal-rows">
                 @foreach ($cards as $card)
                     <li><a class="card-link" href="{{ route('animals.show', $card->animal) }}">
                         <span class="title"><span>{{ $card->animal->name }} <span class="number">{{ $card->animal->number }}</span></span>
@@ -120,8 +123,9 @@
                             height="{{ $photo->height }}">@else{!! $prints->ofBelief($card->belief(), $card->days(),
                             $card->animal->id) !!}@endif
                         <span>{{ $card->genotype() }}</span>
-                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">fits with
-                            {{ $say->percent($card->chance()) }}</span></span>@endif
+                        @if ($card->chance() && ! $card->chance()->isOne())<span><span class="tag doubt">{{ $say->percent($card->chance())
+                            }} chance
+                            it fits</span></span>@endif
                         @if ($card->isUnreadable())<span class="tag dead">a statement cannot be read any more</span>@endif
                         @beads($card->beads())
                         <span class="soft small">{{ implode(' · ', array_filter([$card->age(), $card->status()->value === 'growing' ? null

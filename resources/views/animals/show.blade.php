@@ -3,7 +3,7 @@
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
         <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Paper</a>
         <a class="button" href="{{ route('papers.opinion', $animal) }}"><x-icon name="chat-quote"/>Get a second opinion</a>
-        @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Change</a>@endif
+        @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Edit</a>@endif
         @if ($animal->sex)<a class="button main"
             href="{{ route('pair', [($animal->isMale() ? 'sire' : 'dam').'_id' => $animal->id]) }}"><x-icon name="grid-3x3"/>Pair
             {{ $animal->objectPronoun() }}</a>@endif
@@ -30,7 +30,8 @@
             @if (($off = $page->off()) !== '')<p class="field-error"><x-icon name="info-circle"/><span>{{ $off }}</span></p>@endif
             @if ($animal->hasOpenGenes())<p class="field-error"><x-icon
                 name="question-circle"/><span>{{ trim((string) $animal->genes_open) === ''
-                ? 'Nobody said what '.$animal->pronoun().' carries.' : 'Written was “'.$animal->genes_open.'”, which could not be read.' }}
+                ? 'Nothing is recorded of what '.$animal->pronoun().' carries.' : 'Written was “'.$animal->genes_open.'”, which could not
+                    be read.' }}
                 State it below, and it counts; until then it is not known, and no plan builds on it.</span></p>@endif
             <figure class="mb-3">@snake($look, $animal->name.': '.$card->genotype())<figcaption class="soft small">A drawing of the
                 likeliest look, not of this very animal.
@@ -176,8 +177,8 @@
                 </form></details>
         </section>
         @endif
-        <section class="sheet" id="conditions">
-            <div class="head"><h2>Health checks</h2></div>
+        <details class="sheet folded" id="conditions" open data-module="fold-narrow">
+            <summary><h2>Health checks</h2></summary>
             <ul class="plain lines">
                 @forelse ($page->observations() as $seen)<li class="row-flow"><span
                     class="soft small">{{ $seen->on->format('j M Y') }}</span>
@@ -200,15 +201,15 @@
                             type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation"
                             label="Decided" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
                         <x-field name="note" bag="observation" label="Note" :value="old('note')" maxlength="400"/>
-                        <div><button class="button" type="submit">Note it</button> <span class="soft small">For an ailing animal, and for
+                        <div><button class="button" type="submit">Save</button> <span class="soft small">For an ailing animal, and for
                             any humane end, ask a reptile veterinarian.</span></div>
                     </form></details>
             @endif
-        </section>
+        </details>
         @if ($animal->sex)
-        <section class="sheet">
-            <div class="head"><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ $mates->count() }}
-                {{ Str::plural($page->sexOfMates(), $mates->count()) }}</span></div>
+        <details class="sheet folded" open data-module="fold-narrow">
+            <summary><h2>Pair {{ $animal->objectPronoun() }} with</h2><span class="soft small">{{ $mates->count() }}
+                {{ Str::plural($page->sexOfMates(), $mates->count()) }}</span></summary>
             @if ($mates->isEmpty())
                 <p class="soft mb-0">No {{ $page->sexOfMates() ?: 'mate' }} in the collection yet.
                     <a href="{{ route('animals.create') }}">Add one</a>, or type one on the pairing page.</p>
@@ -236,13 +237,13 @@
                     @endforeach
                 </ul>
             @endif
-        </section>
+        </details>
         @endif
         </div>
     </div>
     @include('animals.care')
-    <section class="sheet mt-3" id="photos">
-        <div class="head"><h2>Photographs</h2><span class="soft small">{{ count($photos) }}</span></div>
+    <details class="sheet folded mt-3" id="photos" open data-module="fold-narrow">
+            <summary><h2>Photographs</h2><span class="soft small">{{ count($photos) }}</span></summary>
         @if ($photos !== [])
             <ul class="photos">@foreach ($photos as $photo)<li><figure><a href="{{ route('photos.show', $photo) }}"><img
                 src="{{ route('photos.show', $photo) }}" width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy"
@@ -258,26 +259,24 @@
                     <x-field name="photo" bag="photo" label="JPEG, PNG or WebP" type="file" accept="image/jpeg,image/png,image/webp"/>
                     <x-field name="on" bag="photo" id="photo-on" label="Taken on" type="date" :value="old('on', now()->format('Y-m-d'))"/>
                     <x-field name="caption" bag="photo" label="Caption" :value="old('caption')" maxlength="200"/>
-                    <div class="align-button"><button class="button" type="submit">Keep it</button></div>
+                    <div class="align-button"><button class="button" type="submit">Add photograph</button></div>
                 </form>
                 <p class="soft small mb-0 mt-2">Location and camera data are removed from the photograph.</p></details>
         @endif
-    </section>
+    </details>
     @if ($clutches !== [])
-        <section class="sheet mt-3">
-            <div class="head"><h2>Clutches</h2></div>
+        <details class="sheet folded mt-3" open data-module="fold-narrow">
+            <summary><h2>Clutches</h2></summary>
             <ul class="plain">@foreach ($clutches as $clutch)<li><a href="{{ route('clutches.show', $clutch) }}">{{ $clutch->title() }}</a>
                 <span class="soft small">{{ $clutch->stage() }}{{ $clutch->eggs_good === null ? ''
                 : ', '.$clutch->eggs_good.' good eggs' }}{{ $clutch->hatched === null ? ''
                 : ', '.$clutch->hatched.' hatched' }}</span></li>@endforeach</ul>
-        </section>
+        </details>
     @endif
-    <section class="sheet mt-3" id="family">
-        <div class="head"><h2>Family</h2>
-            <span class="soft small">{{ $page->tree->isKnown()
+    <details class="sheet folded mt-3" id="family" open data-module="fold-narrow">
+            <summary><h2>Family</h2><span class="soft small">{{ $page->tree->isKnown()
                 ? 'Inbreeding coefficient F = '.$say->fraction($inbreeding).($inbreeding->isZero() ? ', as far as the records go'
-                : ' ('.$say->percent($inbreeding).')') : 'No parents recorded' }}</span>
-        </div>
+                : ' ('.$say->percent($inbreeding).')') : 'No parents recorded' }}</span></summary>
         @if ($page->tree->isKnown())
             <h3 class="mb-2">Ancestors</h3>
             <div class="scroll" tabindex="0" role="region" aria-label="Ancestors"><x-pedigree :tree="$page->tree"/></div>
@@ -292,5 +291,5 @@
             @if ($page->descendants->more > 0)<p class="soft small mb-0">{{ $page->descendants->more }} more are not drawn; they stand on
                 the pages of their parents.</p>@endif
         @endunless
-    </section>
+    </details>
 </x-station>

@@ -44,7 +44,7 @@
                 @foreach ($bench->sires() as $sire)<strong>{{ $sire['name'] }}</strong> {{ $say->share($sire['share']) }}{{ $loop->last ? ''
                 : ', ' }}@endforeach</p>@endif
             @if (($bench->found->impossible ?? []) !== [])<p class="field-error mt-2"><x-icon name="exclamation-triangle"/><span>What may
-                explain a hatchling that cannot be, with the odds, stands under <a href="{{ route('prove') }}">Prove</a> once its look is
+                explain a hatchling that cannot be, with the odds, is under <a href="{{ route('prove') }}">Prove</a> once its look is
                 stated. The others are answered without it.</span></p>@endif
         </section>
         <section class="sheet at-width">
@@ -109,7 +109,7 @@
                     odds</span></div>
                 <ul class="plain">@forelse ($opinions as [$animal, $one])<li class="row-flow">{{ $animal->name }}: {{ $one->sentence() }}
                     <span class="soft small">{{ $one->on->format('j M Y') }}</span> @if ($may)<x-take-out kind="sighting" :record="$one"
-                    :label="$one->sentence()"/>@endif</li>@empty<li class="soft">Nobody else was asked yet.</li>@endforelse</ul>
+                    :label="$one->sentence()"/>@endif</li>@empty<li class="soft">No second opinions yet.</li>@endforelse</ul>
                 @if ($may)
                     <details class="mt-2" @if ($errors->hasAny(['who', 'state', 'cue', 'animal'])) open @endif><summary>Add a second
                         opinion</summary>
@@ -122,7 +122,7 @@
                                 :options="collect($bench->cues)->map(fn ($cue) => $cue->name)->all()"/>
                             <x-field name="state" label="What it shows" :value="old('state')"
                                 hint="One of the states of the cue, as above."/>
-                            <div><button class="button" type="submit">Note it</button></div></form></details>
+                            <div><button class="button" type="submit">Save opinion</button></div></form></details>
                 @endif
             </section>
         </div>

@@ -2,7 +2,7 @@
     @if ($tray->eggs->isEmpty())
         <section class="sheet empty"><p class="answer">{{ $clutch->laid_on === null && $clutch->eggs_good === null
             ? 'No eggs are logged yet.' : ($tray->missing() > 0 ? "{$clutch->eggs_good} good eggs".($clutch->eggs_infertile
-            ? " and {$clutch->eggs_infertile} slugs" : '').' were laid.' : 'How many eggs were laid is not noted.') }}</p>
+            ? " and {$clutch->eggs_infertile} slugs" : '').' were laid.' : 'The number of eggs is not recorded.') }}</p>
             <p class="soft">{{ $tray->missing() > 0
                 ? 'Place the eggs as they are in the box: each keeps its place, its weight and what happens to it.'
                 : 'Log the laying with the number of eggs on the page of the clutch; then they can be laid out here.' }}</p>
@@ -67,13 +67,13 @@
                         @if ($tray->objectionToday())<p class="mb-0 field-error"><x-icon
                             name="exclamation-triangle"/><span>{{ $tray->objectionToday() }}</span></p>@endif
                         <div class="two"><x-field name="on" id="opened-on" label="Day" type="date"
-                            :value="old('on', now()->format('Y-m-d'))"/><x-field name="who" label="By whom"
+                            :value="old('on', now()->format('Y-m-d'))"/><x-field name="who" label="Who opened it"
                             :value="old('who', auth()->user()?->name)" maxlength="80"/></div>
                         <x-field name="note" id="opened-note" label="Why, and what was seen" :value="old('note')" maxlength="200"/>
                         <x-field name="saw" label="First guess" :value="old('saw')" maxlength="400"
                             hint="What shows through the slit is a guess; it is kept as one, and changes no odds."/>
                         @if ($tray->objectionToday() || $errors->has('sure'))<label class="switch"><input type="checkbox" name="sure"
-                            value="1"> all the same</label><x-field-error id="sure-error" :message="$errors->first('sure')"/>@endif
+                            value="1"> Save anyway</label><x-field-error id="sure-error" :message="$errors->first('sure')"/>@endif
                         <div><button class="button" type="submit" name="kind" value="opened">Log it as opened</button></div>
                         <p class="soft small mb-0">Cut only the shell, on top, away from veins; leave the hatchling and its yolk be. If it
                             bleeds or looks ill, ask a reptile veterinarian.</p>

@@ -39,7 +39,7 @@
         <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="target">Made for</label><input
             class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target"
             spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target'))
-            aria-invalid="true" @endif><span class="hint" id="target-hint">What you hope for, such as “Clown, female”: the page of the
+            aria-invalid="true" @endif><span class="hint" id="target-hint">The target, such as “Clown, female”: the page of the
             clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/>
             <div class="reading flat" data-reading aria-live="polite"></div></div>
         <x-field name="reason" label="Reason" :value="old('reason', $clutch->reason)" maxlength="2000"

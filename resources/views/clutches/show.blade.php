@@ -2,7 +2,7 @@
     <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell
         them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon
         name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon
-        name="pencil"/>Change</a>@endif
+        name="pencil"/>Edit</a>@endif
         @if (count($page->sires()) === 1)<a class="button"
             href="{{ route('pair', ['sire_id' => $page->sires()[0]->id, 'dam_id' => $clutch->dam_id]) }}"><x-icon name="grid-3x3"/>Odds of
             this pairing</a>@endif</x-slot:actions>

@@ -4,7 +4,7 @@
     @if ($still->target !== null)
         <p class="answer mb-2">@if ($so['known'] + $so['open'] > 0){{ $so['hits'] }} {{ $so['hits'] === 1 ? 'hit' : 'hits' }} among
             {{ $so['known'] + $so['open'] }} kept{{ $so['open'] > 0 ? ", {$so['open']} still open" : '' }};
-            @endif{{ $left === null ? 'how many eggs were laid is not noted' : ($left === 0 ? 'no egg is left' : "{$left} ".($left === 1
+            @endif{{ $left === null ? 'the number of eggs is not recorded' : ($left === 0 ? 'no egg is left' : "{$left} ".($left === 1
             ? 'egg is' : 'eggs are').' left') }}.</p>
         <ul class="plain lines">@foreach ($still->bySire() as $odds)<li>@if (count($still->clutch->sires) > 1)<strong>If {{ $odds['name'] }}
             is the sire:</strong> @endif

@@ -2,7 +2,7 @@
     <x-slot:actions>@can('manage')<a class="button" href="{{ route('genes.own') }}"><x-icon name="plus-lg"/>Add a
         gene</a>@endcan</x-slot:actions>
     <x-gene-tabs here="genes"/>
-    <form class="find mb-3" method="get" role="search" data-module="autosend">
+    <form @class(['find mb-3', 'is-folded' => ! $search->isNarrowed()]) method="get" role="search" data-module="autosend filters">
         <div class="field"><label for="find">Find by name, nickname or look</label><input class="input" id="find" type="search" name="find"
             value="{{ $search->words }}" placeholder="caramel"></div>
         <div class="field"><label for="complex">Complex</label><select class="input" id="complex" name="complex">
@@ -15,6 +15,7 @@
             <option value="">any</option>@foreach ($lists->effects() as $effect)<option value="{{ $effect->value }}"
             @selected($search->effect === $effect)>{{ $effect->value }}</option>@endforeach</select></div>
         <div><button class="button high"><x-icon name="search"/>Find</button></div>
+        <button class="button filters-button" type="button" data-filters aria-expanded="false">Filters</button>
     </form>
     <p class="soft small">{{ count($genes) }} of {{ count($catalogue->alleles) }} genes. @if (count($genes) < count($catalogue->alleles))<a
         href="{{ route('genes.index') }}">Show all</a>@endif</p>
@@ -22,18 +23,12 @@
         <section class="sheet empty"><p class="answer">No gene fits all of that.</p><p class="soft mb-0">Use fewer words, or
             <a href="{{ route('genes.index') }}">start again</a>.</p></section>
     @endif
-    <ul class="cards gene-wall">
-        @foreach ($genes as $allele)
-            <li><a class="card-link" href="{{ route('genes.show', $allele->key) }}">
-                {!! $prints->loose($gallery->ofForms([$shown($allele)])) !!}
-                <span class="title">{{ $allele->name }} <x-bead :bead="$bead($catalogue->oneCopy($allele))" aria-hidden="true"/></span>
-                @isset($owned[$allele->key])<span><span class="tag">in your collection</span></span>@endisset
-                <span class="soft small">{{ $allele->inheritance->words($house->saysCoDominant()) }} ·
-                    {{ $allele->effect->value }}{{ $catalogue->locus($allele->locus)->isComplex()
-                    ? ' · '.$catalogue->locus($allele->locus)->name : '' }}</span>
-                <span class="small">{{ $allele->summary }}</span>
-                @if ($catalogue->twoCopies($allele)->isLethal())<span><span class="tag dead">two copies do not live</span></span>@endif
-            </a></li>
-        @endforeach
-    </ul>
+    @foreach ($walls as $name => $wall)
+        @if ($name === 'all')<ul class="cards gene-wall">@foreach ($wall as $allele)@include('genes.card')@endforeach</ul>
+        @elseif ($name === 'yours')<h2 class="wall-title">In your collection <span class="soft small">{{ count($wall) }}</span></h2>
+            <ul class="cards gene-wall">@foreach ($wall as $allele)@include('genes.card')@endforeach</ul>
+        @else<details class="wall-fold"><summary>All other genes <span class="soft small">{{ count($wall) }}, A to Z</span></summary>
+            <ul class="cards gene-wall mt-2">@foreach ($wall as $allele)@include('genes.card')@endforeach</ul></details>
+        @endif
+    @endforeach
 </x-station>

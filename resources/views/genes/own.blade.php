@@ -25,7 +25,7 @@
                     'lethal' => 'die in the egg or soon after', 'unknown' => 'not known']"/></div>
                 <x-field name="two_looks" label="How two copies look" :value="old('two_looks')" maxlength="500"/>
                 <x-choice name="two_told_apart" label="Can two copies be told from one by eye?" blank="as the inheritance has it"
-                    :value="old('two_told_apart')" :options="['yes' => 'yes', 'no' => 'no', 'unknown' => 'nobody is sure']"/>
+                    :value="old('two_told_apart')" :options="['yes' => 'yes', 'no' => 'no', 'unknown' => 'not known']"/>
                 <x-field name="compounds" label="Compounds with other alleles of the complex" type="textarea" rows="3"
                     :value="old('compounds')" hint="A line for each: other allele = name of the compound, lives (or weak, or dies)."/>
                 <x-field name="nicknames" label="Nicknames of combinations" type="textarea" rows="3" :value="old('nicknames')"

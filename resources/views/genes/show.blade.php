@@ -99,7 +99,7 @@
             <section class="sheet">
                 <div class="head"><h2>How to recognise it</h2></div>
                 @if ($own === [])<p class="soft mb-0">{{ $isDescribed ? 'Hardly to be seen: nothing shows much oftener than in a normal.'
-                    : 'Nobody has told us what to look for.' }}</p>@endif
+                    : 'We know of no description yet.' }}</p>@endif
                 <ul class="plain cue-list" data-module="lift">
                     @foreach (array_slice($own, 0, $first) as $lines)@include('genes.sign', ['lines' => $lines])@endforeach
                 </ul>
@@ -115,7 +115,7 @@
                     are kept but not used any more: a cue is read from the look now. @can('manage')<x-take-out kind="gene"
                     :record="$change" label="your percentages" class=""/>@endcan</p>@endforeach
                 <p class="small soft mb-0 mt-2">How often each is seen in grown animals: keepers' estimates, no counts. How you read them
-                    yourself stands under <a href="{{ route('looks.confusions') }}">Look-alikes</a>.</p>
+                    yourself is under <a href="{{ route('looks.confusions') }}">Look-alikes</a>.</p>
             </section>
             @if ($page->lookAlikes() !== [])
                 <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">

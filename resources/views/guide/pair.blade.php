@@ -6,4 +6,4 @@
     {{ $say->percent($worked->clutch($sire, $dam, $target, 6)) }}. It is less than six times one egg would suggest: if he carries nothing,
     no egg ever hits, and then one clutch says a lot.</p>
 <p class="mb-0">Leave one side empty and say what you want: you get the best mates, with when they are ready and what your house rules say.
-    <a href="{{ route('season.board') }}">The season board</a> shows who goes to whom.</p>
+    <a href="{{ route('season.board') }}">The season board</a> shows all pairings of the season.</p>

@@ -7,9 +7,9 @@
         <x-field-error id="version-error" :message="$errors->first('version')"/>
         <fieldset class="bare" @disabled(! $may)>
         <div class="stack">
-        <section class="sheet">
-            <div class="head"><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: show a note. Warn: ask for a
-                reason. Refuse: block planning.</span></div>
+        <details class="sheet folded" @if ($errors->any()) open @endif data-module="fold-narrow">
+            <summary><h2>When a pairing can bring one of these</h2><span class="soft small">Inform: show a note. Warn: ask for a
+                reason. Refuse: block planning.</span></summary>
             <div class="rule-grid">
                 @foreach ($lists->houseStances($catalogue) as $key => $entry)
                     <fieldset class="rule">
@@ -30,9 +30,9 @@
             </div>
             <p class="soft small mb-0 mt-3">This is record keeping, not veterinary advice. For an ailing or malformed animal ask a reptile
                 veterinarian, and mind your local law on keeping, breeding and selling.</p>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>Ready to breed</h2></div>
+        </details>
+        <details class="sheet folded" open>
+            <summary><h2>Ready to breed</h2></summary>
             <div class="four">
                 @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(str_starts_with($key, 'error_'))
@@ -40,10 +40,10 @@
                         :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>How often records are wrong</h2><span class="soft small">used when a hatchling does not fit what
-                the records exclude</span></div>
+        </details>
+        <details class="sheet folded" @if ($errors->any()) open @endif data-module="fold-narrow">
+            <summary><h2>How often records are wrong</h2><span class="soft small">used when a hatchling does not fit what
+                the records exclude</span></summary>
             <div class="four">
                 @foreach ($lists->houseNumbers() as $key => $number)
                     @continue(! str_starts_with($key, 'error_'))
@@ -51,9 +51,9 @@
                         :hint="$number['hint']" inputmode="numeric"/>
                 @endforeach
             </div>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>Choices</h2></div>
+        </details>
+        <details class="sheet folded" @if ($errors->any()) open @endif data-module="fold-narrow">
+            <summary><h2>Choices</h2></summary>
             <div class="rule-grid">
                 @foreach ($lists->houseChoices() as $key => $choice)
                     <fieldset class="rule">
@@ -74,10 +74,10 @@
                             {yy}-{000}."/>
                 </div>
             </div>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>Disputed genetics</h2><span class="soft small">Your choice changes the odds everywhere. You can try
-                another choice on a pairing.</span></div>
+        </details>
+        <details class="sheet folded" @if ($errors->any()) open @endif data-module="fold-narrow">
+            <summary><h2>Disputed genetics</h2><span class="soft small">Your choice changes the odds everywhere. You can try
+                another choice on a pairing.</span></summary>
             <div class="stack">
                 @foreach ($catalogue->claims as $claim)
                     <div class="field">
@@ -94,10 +94,10 @@
                     </div>
                 @endforeach
             </div>
-        </section>
-        <section class="sheet">
-            <div class="head"><h2>Names with several meanings</h2><span class="soft small">With no choice, Destino asks each
-                time.</span></div>
+        </details>
+        <details class="sheet folded" @if ($errors->any()) open @endif data-module="fold-narrow">
+            <summary><h2>Names with several meanings</h2><span class="soft small">With no choice, Destino asks each
+                time.</span></summary>
             <div class="four">
                 @foreach ($catalogue->sharedLines() as $shared)
                     <x-choice name="lines[{{ $shared->name }}]" :label="'“'.$shared->name.'” means'" blank="ask me"
@@ -105,7 +105,7 @@
                         :options="array_combine($shared->choices, $shared->choices)"/>
                 @endforeach
             </div>
-        </section>
+        </details>
         @if ($may)<div class="save-foot"><button class="button main" type="submit">Save house rules</button></div>@endif
         </div>
         </fieldset>

@@ -1,7 +1,7 @@
 <x-station title="Incubators" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
     <div class="stack">
     @if ($cards === [])<section class="sheet empty"><p class="answer">No incubators yet.</p><p class="soft">With one here, the days in which
-        eggs are due follow the warmth that they really had, and a door left open or a heater that fails stands under
+        eggs are due follow the warmth that they really had, and a door left open or a failed heater shows under
         Today.</p></section>@endif
     <ul class="cards">
         @foreach ($cards as $card)

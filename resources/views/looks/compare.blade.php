@@ -43,7 +43,7 @@
                         @if ($comparison->isHardToTell($i))<span class="tag doubt">hard to tell apart</span>@endif
                         @if ($look->hidden !== [])<span class="soft small">Hidden in it: {{ implode(', ', $look->hidden) }}.</span>@endif
                         @if ($look->sureness->value !== 'known')<span class="soft small">{{ $look->sureness->value === 'unknown'
-                            ? 'Nobody has told us how it looks: drawn from its parts.' : 'No description of this combination is known.
+                            ? 'We know of no description: drawn from its genes.' : 'No description of this combination is known.
                                 Drawn from its single genes.' }}</span>@endif
                         @foreach ($comparison->without($i) as [$gene, $query])<a class="quiet small"
                             href="{{ route('looks.compare', $query) }}">without {{ $gene }}</a>@endforeach

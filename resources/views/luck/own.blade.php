@@ -10,7 +10,7 @@
                 label="{{ $kind }}">@foreach ($options as $key => $words)<option value="{{ $key }}"
                 @selected($own->of === $key)>{{ $words }}</option>@endforeach</optgroup>@endforeach</select><x-field-error id="of-error"
                 :message="$own->errors['of'] ?? null"/></div>
-            <div class="field"><label for="luck-target">What you hoped for</label><input class="input" id="luck-target" name="target"
+            <div class="field"><label for="luck-target">Target</label><input class="input" id="luck-target" name="target"
                 value="{{ $own->target }}" maxlength="400" placeholder="Clown" spellcheck="false" autocapitalize="off"
                 @if (isset($own->errors['target'])) aria-invalid="true" aria-describedby="luck-target-error" @endif><x-field-error
                 id="luck-target-error" :message="$own->errors['target'] ?? null"/></div>

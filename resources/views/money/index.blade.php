@@ -6,7 +6,7 @@
     <div class="two">
         <div class="stack">
             <section class="sheet">
-                <p class="answer">{{ $ledger->year }}: {{ $ledger->result()->words() }}</p>
+                <p class="answer">Balance {{ $ledger->year }}: {{ $ledger->result()->words() }}</p>
                 <table class="list"><caption class="visually-hidden">The account of {{ $ledger->year }}</caption><tbody>
                     <tr><td>Animals sold <span class="soft small">{{ $ledger->sold->count() }}{{ $ledger->unpriced() > 0
                         ? ", {$ledger->unpriced()} without a price" : '' }}</span></td>
@@ -19,7 +19,7 @@
                         <td>{{ ucfirst($kind->words()) }}@if ($kind->value === 'feed' && $ledger->perMeal())
                         <span class="soft small">{{ $ledger->perMeal()->words() }} a meal, of {{ number_format($ledger->meals()) }}
                         taken</span>@endif</td><td class="num">{{ $ledger->of($kind)->negated()->words() }}</td></tr>@endif @endforeach
-                </tbody><tfoot><tr><th scope="row">Left</th>
+                </tbody><tfoot><tr><th scope="row">Balance</th>
                     <td class="num"><strong>{{ $ledger->result()->words() }}</strong></td></tr></tfoot></table>
                 @if ($ledger->deposits->isNotEmpty())<p class="mb-0 mt-2">Held as deposits: {{ $ledger->held()->words() }}
                     <span class="soft small">for {{ $ledger->deposits->pluck('name')->implode(', ') }}; counted when they are
@@ -31,7 +31,8 @@
                     spent{{ $one['earned']->minor > 0 ? ", {$one['earned']->words()} earned" : '' }}</p>@endforeach
             </section>
             <section class="sheet">
-                <div class="head"><h2>Booked</h2><span class="soft small">purchases and sales stand with the animals</span></div>
+                <div class="head"><h2>Other income and costs</h2><span class="soft small">purchases and sales of animals are added from
+                    the animals</span></div>
                 <ul class="plain lines">@forelse ($ledger->bookings as $one)<li
                     class="row-flow"><span><strong>{{ $house->money($one->amount) }}</strong> {{ $one->kind->words() }}
                     <span class="soft small">{{ $one->on->format('j M Y') }}{{ $one->note ? ', '.$one->note : '' }}{{ $one->animal

@@ -72,7 +72,7 @@
                     @if ($look->hidden !== [])<span class="d-block small soft">Not to be seen in it:
                         {{ implode(', ', $look->hidden) }}.</span>@elseif ($look->sureness->value !== 'known')<span
                         class="d-block small soft">{{ $look->sureness->value === 'unknown'
-                        ? 'Nobody has told us how it looks: drawn from its parts.' : 'No description of this combination is known. Drawn
+                        ? 'We know of no description: drawn from its genes.' : 'No description of this combination is known. Drawn
                             from its single genes.' }}</span>@endif</p></li>
             @endforeach
         </ul>
@@ -103,17 +103,19 @@
     <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search"
         id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>
-    @include('pair.rows')
+    @if (count($page->rows) > 12)<details class="all-rows" @if (request()->query('rows')) open @endif
+        data-module="fold-hash"><summary>Show all
+        {{ count($page->rows) }}, most likely first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
 </section>
 
-<section class="sheet" aria-labelledby="squares-title">
-    <div class="head"><h2 id="squares-title">The square behind each locus</h2><span class="soft small">Multiply one cell of each square to
-        get an outcome: loci are independent.</span></div>
+<details class="sheet folded">
+            <summary><h2 id="squares-title">The square behind each locus</h2><span class="soft small">Multiply one cell of each square to
+        get an outcome: loci are independent.</span></summary>
     <div class="squares">@foreach ($page->squares() as $square)<x-square :square="$square" :page="$page"/>@endforeach</div>
-</section>
+</details>
 
-<section class="sheet" aria-labelledby="rests-title">
-    <div class="head"><h2 id="rests-title">What this rests on</h2></div>
+<details class="sheet folded">
+            <summary><h2 id="rests-title">What this rests on</h2></summary>
     @include('pair.assumptions')
-</section>
+</details>
 {!! $prints->symbols() !!}

@@ -23,7 +23,7 @@
                 without being able to change a genotype or a price.</p>@endif
         </section>
         <section class="sheet">
-            <div class="head"><h2>Add somebody</h2></div>
+            <div class="head"><h2>Add a person</h2></div>
             <form method="post" action="{{ route('people.store') }}" class="stack" data-module="once">
                 @csrf
                 <x-field name="name" label="Name" :value="old('name')" maxlength="80" autocomplete="off"/>

@@ -2,7 +2,7 @@
     <x-slot:actions>
         <a class="button" href="{{ route('projects.story', $project) }}"><x-icon name="book"/>Story</a>
         @can('manage', $project)
-            <a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Change</a>
+            <a class="button" href="{{ route('projects.edit', $project) }}"><x-icon name="pencil"/>Edit</a>
             <form method="post" action="{{ route('projects.replan', $project) }}" data-module="once">
                 @csrf<button class="button main" type="submit">Plan again</button>
             </form>

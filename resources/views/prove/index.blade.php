@@ -5,7 +5,7 @@
     <div class="stack">
     @foreach ($desk->faults() as $fault)<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $fault }} Until it is mended,
         nothing is concluded of this family from its young.</span></p>@endforeach
-    @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to be worked out exactly. Its odds are
+    @if ($error > 0)<p class="field-error"><x-icon name="info-circle"/><span>A family is too tangled to calculate exactly. Its odds are
         sampled, within about {{ $say->share($error) }}.</span></p>@endif
     @include('prove.puzzles', ['puzzles' => $open])
     @foreach ($unlikely as $one)

@@ -18,7 +18,7 @@
                 <p class="soft small mb-0">Until you decide, every explanation counts with these odds; they rest on how often records are
                     wrong, which you can set in the <a href="{{ route('house') }}">house rules</a>.</p>
                 @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Reason" :value="old('reason')"
-                    maxlength="1000" hint="The decision is kept with its reason, and can be taken back."/><x-field-error
+                    maxlength="1000" hint="The decision is saved with its reason. You can undo it."/><x-field-error
                     id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main"
                     type="submit">Save decision</button></div>@endcan
             </form>@endif

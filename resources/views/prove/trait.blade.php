@@ -16,7 +16,8 @@
     <div class="two">
         <section class="sheet">
             <div class="head"><h2>Best test pairing</h2><span class="soft small">chance of a 95 % answer after this many eggs</span></div>
-            @if ($next === [])<p class="mb-0">Add a mate of the other sex, or young of two animals of the notebook: then the crosses can be
+            @if ($next === [])<p class="mb-0">Add a mate of the other sex, or young of two animals of the notebook: then test pairings can
+                be
                 compared.</p>@else
             <div class="scroll" tabindex="0" role="region" aria-label="Crosses compared"><table class="list stacked"><thead><tr>
                 <th>Cross</th><th class="num">tells</th>@foreach ([4, 6, 8, 12] as $eggs)<th class="num">{{ $eggs }}

@@ -12,7 +12,7 @@
                     @class(['small', 'soft' => count($male['places']) <= $male['most'],
                     'text-odd' => count($male['places']) > $male['most']])>{{ $male['serves'] }}
                     noted{{ count($male['places']) > $male['serves'] ? ', '.(count($male['places']) - $male['serves']).' suggested' : '' }},
-                    {{ $male['most'] }} at the most</span></div>
+                    {{ $male['most'] }} at most</span></div>
                 <ol class="plain lines">
                     @foreach ($male['places'] as $place)
                         <li><div class="row-flow"><a href="{{ $place['clutch'] ? route('clutches.show', $place['clutch']) : route('pair',

@@ -36,8 +36,9 @@
             </form>
             @if ($page->rows === [])
                 <p class="mb-0 soft">Nothing to compare yet:
-                    {{ $page->typed === '' ? 'a project, or a target typed here, says what you hope for'
-                    : 'no pairing of the season gives it by chance' }}, and the young have to be told apart, kept as animals or counted by
+                    {{ $page->typed === '' ? 'a project, or a target typed here, gives the target'
+                    : 'no pairing of the season gives it by chance' }}, and the hatchlings have to be identified, added as animals or
+                        counted by
                     look.</p>
             @else
                 <p class="answer">{{ $all->hits }} of {{ $all->eggs }} young, {{ number_format($all->expected()->toFloat(), 1) }} expected.

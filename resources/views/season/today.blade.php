@@ -7,7 +7,7 @@
     @if ($errors->any())<p class="field-error"><x-icon name="exclamation-triangle"/><span>{{ $errors->first() }} Nothing was
         logged.</span></p>@endif
     @if ($page->due === [] && $page->isQuiet())<section class="sheet empty"><p class="answer">Nothing is due.</p><p class="soft">Pairs, eggs
-        and hatchlings come here by themselves, with the days in which to look, once a pairing is noted.</p></section>@endif
+        and hatchlings come here by themselves, with the days in which to look, once a pairing is planned.</p></section>@endif
     @if ($page->alarms() !== [])
         <section class="sheet"><div class="head"><h2><x-icon name="exclamation-triangle"/> Incubator alarms</h2></div>
             <ul class="plain">@foreach ($page->alarms() as $card)<li><a href="{{ route('incubators.show', [$card->incubator,
@@ -28,7 +28,7 @@
                             class="tag hit">now</span>@endif
                         <span class="d-block">Next: {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">,
                             {{ $say->share($one->thisWeek) }} this week</span>@endif</span></p><details
-                            class="fold-line"><summary class="soft small">Why</summary><p
+                            class="why-line"><summary class="soft small">Why</summary><p
                             class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>
                         @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p
                             class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>Egg by

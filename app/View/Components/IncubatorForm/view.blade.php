@@ -20,5 +20,5 @@
     </div>
     <x-field name="notes" label="Notes" :value="old('notes', $incubator->notes ?? '')" maxlength="1000"
         hint="Medium, water, how the probe lies."/>
-    <div><button class="button {{ $incubator ? '' : 'main' }}" type="submit">{{ $incubator ? 'Save' : 'Note it' }}</button></div>
+    <div><button class="button {{ $incubator ? '' : 'main' }}" type="submit">{{ $incubator ? 'Save' : 'Add incubator' }}</button></div>
 </form>

@@ -36,7 +36,7 @@ class ProjectAnswer extends Part
         }
         $bound = max($bound, ...$reached); // both have errors of their own: the page never says less than it promises
 
-        return $bound > self::CERTAIN ? '' : 'Nobody could do better than '.self::told($bound).', whatever you pair and keep.';
+        return $bound > self::CERTAIN ? '' : 'The best possible: '.self::told($bound).', whatever you pair and keep.';
     }
 
     /** @return list<array{year: string, share: float, told: string}> */

@@ -11,7 +11,7 @@
 </defs></svg>
 <div @class(['frame', 'in-focus' => $focus])>
     <nav class="rail" aria-label="Stations">
-        <a class="home" href="{{ route('pair') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true">
+        <a class="home" href="{{ route('today') }}"><svg width="38" height="24" viewBox="0 0 42 22" aria-hidden="true">
             <path d="M21 1 H11 A10 10 0 0 0 11 21 H21 Z" fill="currentColor"/>
             <path d="M21 11 H41 A10 10 0 0 1 31 21 H21 Z" fill="currentColor" opacity=".55"/>
             <path d="M11 1 H31 A10 10 0 0 1 31 21 H11 A10 10 0 0 1 11 1 Z" fill="none" stroke="currentColor" stroke-width="2"/>
@@ -33,23 +33,23 @@
         <button type="button" class="station push theme" data-module="theme-switch" hidden><x-icon name="moon-stars"/>Dark</button>
     </nav>
     <main class="page" id="main">
+        @if (config('destino.collection') === 'demo')
+            <p class="demo-flag">Demo collection</p>
+        @elseif (auth()->user()?->owner_id)
+            <p class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</p>
+        @endif
         <header class="top">
             <div>
                 @if ($crumb)<a class="crumb" href="{{ $crumbLink }}">{{ $crumb }}</a>@endif
                 <h1>{{ $title }}</h1>
             </div>
-            <div class="row-flow">
+            <div class="row-flow actions" data-module="more-actions">
                 {{ $actions ?? '' }}
                 @if ($chapter)
                     <a class="ask-guide no-print" href="{{ route('guide') }}#{{ $chapter->value }}"
                         aria-label="Guide: {{ $chapter->title() }}">
-                        <x-icon name="question-circle"/>
+                        <x-icon name="question-circle"/><span class="in-menu">Help for this page</span>
                     </a>
-                @endif
-                @if (config('destino.collection') === 'demo')
-                    <span class="demo-flag">Demo collection</span>
-                @elseif (auth()->user()?->owner_id)
-                    <span class="demo-flag">{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>
                 @endif
             </div>
         </header>

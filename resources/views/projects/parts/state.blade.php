@@ -1,6 +1,6 @@
 @if ($plan?->isOpen())
     <div class="row-flow mt-2" data-module="plan-progress" data-address="{{ route('plans.progress', $plan) }}" role="status">
-        <span>A first answer; the whole one is being worked out.</span>
+        <span>First estimate. The full plan is being calculated.</span>
         <progress max="100" value="{{ $plan->progress }}" data-bar>{{ $plan->progress }} %</progress>
         @can('manage', $project)
             <form method="post" action="{{ route('plans.cancel', $plan) }}">@csrf<button class="quiet" type="submit">Stop</button></form>
