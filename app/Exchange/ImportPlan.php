@@ -26,6 +26,7 @@ class ImportPlan
      * @param  string  $slashes  DAY_FIRST, MONTH_FIRST or empty where not chosen
      * @param  array<string, string>  $answers  what to read in place of a text, by keyOf()
      * @param  list<int>  $made  animals that came from this list already
+     * @param  string  $weighed  day of weights that have none, or empty
      */
     public function __construct(
         public readonly Table $table,
@@ -36,8 +37,9 @@ class ImportPlan
         string $slashes = '',
         array $answers = [],
         array $made = [],
+        string $weighed = '',
     ) {
-        $this->cells = new RowCells($shelf, $house->currency(), RowReader::orders($table, $columns, $slashes));
+        $this->cells = new RowCells($shelf, $house->currency(), RowReader::orders($table, $columns, $slashes), $weighed);
         $this->animals = new ListedAnimals($keeper, $this->listed(), $made);
         $reader = new RowReader($table, $columns, $this->cells, $this->animals, $answers);
         $rows = [];
@@ -51,6 +53,12 @@ class ImportPlan
         }
         $this->hasUnclearDates = $this->cells->hasUnclearDates;
         $this->rows = $rows;
+    }
+
+    /** Whether a column has weights, which need a day. */
+    public function hasWeights(): bool
+    {
+        return in_array(Field::Weight, $this->columns, true);
     }
 
     /** @return array<string, true> names and numbers of the list, in lower case */

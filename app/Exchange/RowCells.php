@@ -26,7 +26,7 @@ final class RowCells
 
     /** @param array<string, bool|null> $dayFirst whether the day comes first in the dates of a column, where that is known */
     public function __construct(private readonly CatalogueShelf $shelf, private readonly string $currency,
-        private readonly array $dayFirst) {}
+        private readonly array $dayFirst, private readonly string $weighed = '') {}
 
     public function genes(ImportRow $row, string $text): void
     {
@@ -118,10 +118,11 @@ final class RowCells
 
             return;
         }
+        $day = $day === '' ? $this->weighed : $day;
         $on = $cell->on ?? ($day === '' ? null : DateCell::read($day, $this->dayFirst[Field::Weighed->value] ?? null));
         [$row->grams, $row->weighedOn] = [$cell->grams, $on?->day];
         if ($row->weighedOn === null) {
-            $row->remark('weight', $text, "{$cell->grams} g, on a day that is not known: kept in the notes until it is weighed.");
+            $row->remark('weight', $text, "{$cell->grams} g, on a day that is not known: kept in the notes. Answer “Weighed when?” to record it.");
         } elseif ($cell->isAbout || $on?->precision !== Precision::Day || $on->isAbout) {
             $row->remark('weight', $text, "“{$text}”: taken as {$cell->grams} g on {$row->weighedOn}, about.");
         }

@@ -57,7 +57,8 @@ class RowReader
         foreach ($cells as $i => $text) {
             $field = $this->columns[$i] ?? null;
             if ($field === null) {
-                $rest[] = $text === '' ? '' : "{$this->table->headings[$i]}: {$text}";
+                $heading = $this->table->headings[$i];
+                $rest[] = $text === '' || $heading === '' ? $text : "{$heading}: {$text}";
             } else {
                 $texts[$field->value] = $this->answers[self::keyOf($field->value, $text)] ?? $text;
                 if ($texts[$field->value] !== $text) { // what was written stays with the animal

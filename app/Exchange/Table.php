@@ -14,7 +14,7 @@ use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\Shared\Date;
 use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
 
-/** Rows of text under headings, as read from a CSV or XLSX file. */
+/** Rows of text under headings, as read from a CSV or XLSX file; a list that has none begins with its first animal. */
 class Table
 {
     public const MOST_ROWS = 5000;
@@ -26,30 +26,32 @@ class Table
 
     /**
      * @param  list<string>  $headings
-     * @param  array<int, list<string>>  $rows  by the row's number in the file, from 2
+     * @param  array<int, list<string>>  $rows  by the row's number in the file
      */
-    private function __construct(public readonly array $headings, public readonly array $rows) {}
+    private function __construct(public readonly array $headings, public readonly array $rows, public readonly bool $hasHeadings) {}
 
     /** @throws ExchangeError */
     public static function read(string $path, string $name): self
     {
         $lines = self::looksLikeZip($path) ? self::xlsx($path, $name) : self::csv($path, $name);
-        $headings = array_map(trim(...), array_shift($lines) ?? []);
-        while ($headings !== [] && end($headings) === '') {
+        $hasHeadings = ColumnGuess::isHeading($lines[0] ?? [], $lines[1] ?? []);
+        $wide = $hasHeadings ? 0 : max([0, ...array_map(count(...), array_slice($lines, 0, 200))]);
+        $headings = $hasHeadings ? array_map(trim(...), array_shift($lines)) : array_fill(0, $wide, '');
+        while ($hasHeadings && end($headings) === '') {
             array_pop($headings);
         }
         $rows = [];
         foreach ($lines as $i => $line) {
             $cells = array_map(fn (int $at): string => trim((string) ($line[$at] ?? '')), array_keys($headings));
             if (implode('', $cells) !== '') {
-                $rows[$i + 2] = $cells;
+                $rows[$i + ($hasHeadings ? 2 : 1)] = $cells;
             }
         }
         if ($rows === []) {
             throw ExchangeError::empty();
         }
 
-        return count($rows) > self::MOST_ROWS ? throw ExchangeError::tooLong(self::MOST_ROWS) : new self($headings, $rows);
+        return count($rows) > self::MOST_ROWS ? throw ExchangeError::tooLong(self::MOST_ROWS) : new self($headings, $rows, $hasHeadings);
     }
 
     private static function looksLikeZip(string $path): bool

@@ -107,7 +107,7 @@ class Upload
     public function plan(array $choices, User $keeper, CatalogueShelf $shelf, House $house, array $made = []): ImportPlan
     {
         $table = Table::read($this->path(), $this->name);
-        $columns = Field::match($table->headings);
+        $columns = $table->hasHeadings ? Field::match($table->headings) : (new ColumnGuess($shelf))->of($table);
         $chosen = (array) ($choices['columns'] ?? []);
         foreach (array_keys($columns) as $i) {
             if (is_string($chosen[$i] ?? null)) {
@@ -116,9 +116,12 @@ class Upload
         }
         $dates = is_string($choices['dates'] ?? null) ? $choices['dates'] : '';
 
+        $weighed = is_string($choices['weighed'] ?? null) ? $choices['weighed'] : '';
+        $isDay = preg_match('/^\d{4}-\d\d-\d\d$/D', $weighed) === 1 && $weighed <= now()->format('Y-m-d');
+
         return new ImportPlan(
             $table, $columns, $keeper, $shelf, $house,
-            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(), $made,
+            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(), $made, $isDay ? $weighed : '',
         );
     }
 

@@ -13,4 +13,5 @@ enum Effect: string
     case Pattern = 'pattern';
     case White = 'white';
     case Scale = 'scale';
+    case Unclear = 'unclear';
 }

@@ -84,11 +84,13 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
 
     public static function howLikely(string $piece, int $position, string $form): self
     {
+        $isHet = str_starts_with($form, 'het ');
+
         return new self(
-            "How likely is “{$piece}”? Give the chance: 66% (from two hets), 50% (from one het).",
+            "How likely is “{$piece}”? Give the chance".($isHet ? ': 66% (from two hets), 50% (from one het).' : ', such as 50%.'),
             self::shown($piece),
             $position,
-            ["66% {$form}", "50% {$form}"],
+            $isHet ? ["66% {$form}", "50% {$form}"] : ["50% {$form}"],
         );
     }
 

@@ -17,6 +17,8 @@ final class StatementParser
 {
     private readonly TokenStream $stream;
 
+    private readonly Remarks $remarks;
+
     private readonly NameParser $nameParser;
 
     private readonly FormReader $forms;
@@ -60,7 +62,8 @@ final class StatementParser
         string $text,
         private readonly bool $isSlashEither = false,
     ) {
-        $this->stream = new TokenStream($text);
+        $this->remarks = new Remarks($text, $names);
+        $this->stream = new TokenStream($this->remarks->text);
         $this->nameParser = new NameParser($catalogue, $names, $lines, $this->stream);
         $this->amounts = new Amounts($this->stream, $names);
         $this->behind = new BehindReader($this->stream, $names);
@@ -85,7 +88,7 @@ final class StatementParser
     /** @return list<string> */
     public function notes(): array
     {
-        return [...$this->nameParser->notes(), ...$this->forms->notes, ...$this->particulars->notes()];
+        return [...$this->nameParser->notes(), ...$this->forms->notes, ...$this->particulars->notes(), ...$this->remarks->notes];
     }
 
     /** @return list<NotationError> */
@@ -159,8 +162,10 @@ final class StatementParser
         if ($announced->isList) {
             $this->list = $announced;
         }
-        for ($i = 0; $i < $announced->count; $i++) {
-            while ($i > 0 && ($this->stream->takeType(TokenType::Separator) || $this->stream->take('and', 'het'))) {
+        $before = count($this->statements);
+        for ($i = 0; $i < $announced->count && ($i === 0 || count($this->statements) - $before < $announced->count); $i++) {
+            while ($i > 0 && ($this->stream->takeType(TokenType::Separator) || $this->stream->takeType(TokenType::Slash)
+                || $this->stream->take('and', 'het'))) {
                 continue;
             }
             $this->form($i === 0 ? $start : $this->stream->current(), $announced, $announced->count - $i);

@@ -44,6 +44,30 @@ class ExchangeTest extends TestCase
         $this->assertSame(['1/2', '1/2', '0', '0'], array_map($chance, ['Pastel', 'Enchi', 'Pastel + Enchi', 'not Pastel, not Enchi']));
     }
 
+    public function test_a_list_without_headings_is_read_by_what_stands_in_it(): void
+    {
+        $list = "Luna;f;2021-05-04;Pastel het Clown;1450 g;under the window\nSol;m;2020-06-11;Mojave 66% het Pied;780 g;\nAster;f;2022-07-01;Enchi;910 g;\n";
+        $file = UploadedFile::fake()->createWithContent('animals.csv', $list);
+        $location = (string) $this->post('/exchange', ['file' => $file])->headers->get('Location');
+        $this->get($location)->assertOk()->assertSee('3 of 3 rows')->assertSee('Weighed when?');
+        $this->post("{$location}?weighed=2026-10-01")->assertSessionHasNoErrors();
+        $this->assertSame(
+            [['Luna', 'female', '2021-05-04', 1450], ['Sol', 'male', '2020-06-11', 780], ['Aster', 'female', '2022-07-01', 910]],
+            Animal::query()->orderBy('id')->get()->map(fn (Animal $one): array => [
+                $one->name, $one->sex?->value, $one->hatched_on?->format('Y-m-d'), $one->care()->where('kind', 'weight')->value('grams'),
+            ])->all(),
+        );
+        $this->assertSame('Pastel het Clown', Animal::query()->where('name', 'Luna')->sole()->statements()->sole()->text);
+        $this->assertStringContainsString('under the window', (string) Animal::query()->where('name', 'Luna')->sole()->notes);
+    }
+
+    public function test_headings_in_words_of_ones_own_are_no_animal(): void
+    {
+        $file = UploadedFile::fake()->createWithContent('animals.csv', "Tier;Gewicht\nLuna;1450\nSol;780\n");
+        $location = (string) $this->post('/exchange', ['file' => $file])->headers->get('Location');
+        $this->get($location)->assertOk()->assertSee('Tier')->assertSee('Gewicht');
+    }
+
     public function test_an_archive_read_into_an_empty_application_gives_the_same_data(): void
     {
         $this->seed(DemoSeeder::class);

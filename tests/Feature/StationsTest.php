@@ -34,10 +34,10 @@ class StationsTest extends TestCase
 
     public function test_the_library_filters(): void
     {
-        $this->get('/genes?kind=recessive&effect=white')->assertSee('1 of 82 genes')->assertSee('Piebald');
-        $this->get('/genes?complex=albino')->assertSee('3 of 82 genes');
+        $this->get('/genes?kind=recessive&effect=white')->assertSee('1 of 137 genes')->assertSee('Piebald');
+        $this->get('/genes?complex=albino')->assertSee('3 of 137 genes');
         $this->get('/genes?find=zzz')->assertSee('No gene fits all of that.');
-        $this->get('/genes?kind=odd')->assertOk()->assertSee('82 of 82 genes');
+        $this->get('/genes?kind=odd')->assertOk()->assertSee('137 of 137 genes');
         $this->get('/genes?complex[]=x')->assertStatus(400)->assertSee('“complex” takes one value.');
     }
 

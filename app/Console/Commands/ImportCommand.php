@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Exchange\Archive\Archive;
+use App\Exchange\ColumnGuess;
 use App\Exchange\Errors\ExchangeError;
 use App\Exchange\Field;
 use App\Exchange\Importer;
@@ -53,7 +54,7 @@ class ImportCommand extends AnswerCommand
         }
         $table = Table::read($path, basename($path));
         $plan = new ImportPlan(
-            $table, Field::match($table->headings), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
+            $table, $table->hasHeadings ? Field::match($table->headings) : (new ColumnGuess($opened->shelf))->of($table), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
         );
         $rows = $plan->ready((bool) $this->option('repeated'));
         $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->atOnce($rows));

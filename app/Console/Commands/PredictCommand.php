@@ -80,13 +80,19 @@ class PredictCommand extends AnswerCommand
         $this->line(
             "{$question->sire} × {$question->dam}, by {$question->by->value}, per ".($question->hatched ? 'living hatchling' : 'egg'),
         );
-        $this->table(['', 'chance', '%', 'sex', ''], array_map(fn (Outcome $outcome): array => [
+        $columns = ['Offspring', 'Chance', '%', 'Sex', ''];
+        $rows = array_map(fn (Outcome $outcome): array => [
             $outcome->label.($outcome->knownAs === [] ? '' : ' ('.implode(', ', $outcome->knownAs).')'),
-            $outcome->probability->toString(),
-            $outcome->probability->toPercent(2),
-            $outcome->sex->value ?? '',
+            $outcome->probability->toString(), $outcome->probability->toPercent(2), $outcome->sex->value ?? '',
             $outcome->isLethal ? 'does not live' : '',
-        ], $outcomes));
+        ], $outcomes);
+        foreach ([4, 3] as $column) { // what says nothing of any of them is left out
+            if (array_filter(array_column($rows, $column)) === []) {
+                unset($columns[$column]);
+                $rows = array_map(fn (array $row): array => array_diff_key($row, [$column => true]), $rows);
+            }
+        }
+        $this->table($columns, $rows);
         $shown = array_reduce(
             $outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero(),
         );

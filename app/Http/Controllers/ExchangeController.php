@@ -150,6 +150,7 @@ class ExchangeController extends Controller
     {
         $choices = [
             'columns' => (array) $request->query('columns', []), 'dates' => $request->query('dates'),
+                'weighed' => $request->query('weighed'),
                 'repeated' => $request->boolean('repeated'),
         ];
         try {

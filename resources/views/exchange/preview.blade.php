@@ -42,6 +42,8 @@
                 @endforeach
                 <x-choice name="dates" label="Dates like 03/04/2022" blank="not chosen" :value="request('dates')"
                     :options="['day-first' => 'day first: 3 April', 'month-first' => 'month first: March 4']"/>
+                @if ($plan->hasWeights())<x-field name="weighed" label="Weighed when?" type="date"
+                    :value="request('weighed')" hint="The day of weights that have none. Without it they stay in the notes."/>@endif
             </div>
             <div class="mt-3"><button class="button" type="submit">Look again</button></div>
         </form>

@@ -11,6 +11,7 @@ use Destino\Appearance\LookFacts;
 use Destino\Appearance\SkinMap;
 use Destino\Appearance\Sureness;
 use Destino\Genome\Allele;
+use Destino\Genome\Effect;
 use Destino\Genome\Expressions;
 use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
@@ -26,9 +27,14 @@ final class LookTest extends TestCase
     {
         $same = [];
         foreach (Shelf::catalogue()->alleles as $allele) {
-            if (self::facts()->look(Shelf::catalogue(), [self::shownForm($allele)])->values === []) {
+            $look = self::facts()->look(Shelf::catalogue(), [self::shownForm($allele)]);
+            if ($look->values === [] && $allele->effect !== Effect::Unclear) {
                 $same[] = $allele->key;
             }
+            self::assertSame(
+                $allele->effect === Effect::Unclear, $look->sureness === Sureness::Unknown && $look->values === [],
+                "{$allele->key}: what nobody described is not drawn as if it were known",
+            );
         }
         self::assertSame([], $same);
     }

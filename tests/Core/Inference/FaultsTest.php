@@ -27,7 +27,7 @@ final class FaultsTest extends TestCase
         yield 'unrecorded' => [FaultKind::Unrecorded, .05, .05, true, 'Skiff carries Clown, but this was never recorded.'];
         yield 'misidentified' => [FaultKind::Misidentified, 1e-3, 1e-9, false, 'Skiff was misidentified.'];
         yield 'other sire' => [FaultKind::OtherSire, .01, .01, false, 'Another male is the sire of Skiff; sperm can be kept from an earlier season.'];
-        yield 'misnamed' => [FaultKind::Misnamed, 1e-3, 1e-9, false, 'What is called Clown in Skiff is some other gene.'];
+        yield 'misnamed' => [FaultKind::Misnamed, 1e-3, 1e-9, false, 'Skiff’s Clown is a different gene.'];
         yield 'one copy' => [FaultKind::OneCopy, .02, 8e-6, false, 'Skiff has one copy of Clown, not two.'];
         yield 'masked' => [FaultKind::Masked, .1, .1, true, 'Skiff carries Clown, hidden by its own form.'];
         yield 'mutation' => [FaultKind::Mutation, 2e-6, 8e-18, true, 'A new mutation in Skiff.'];

@@ -34,13 +34,13 @@ class MoneyTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function none(): iterable
     {
-        yield 'nothing' => ['', 'is no amount'];
-        yield 'a word' => ['gift', 'is no amount'];
+        yield 'nothing' => ['', 'is not an amount'];
+        yield 'a word' => ['gift', 'is not an amount'];
         yield 'another currency' => ['£80', 'not in €'];
         yield 'with words' => ['400 (with enclosure)', 'not in €'];
-        yield 'three decimals beside a thousand' => ['1,250.505', 'is no amount'];
-        yield 'two points' => ['1.2.3', 'is no amount'];
-        yield 'a point alone' => ['.', 'is no amount'];
+        yield 'three decimals beside a thousand' => ['1,250.505', 'is not an amount'];
+        yield 'two points' => ['1.2.3', 'is not an amount'];
+        yield 'a point alone' => ['.', 'is not an amount'];
         yield 'too many digits' => ['12345678901234', 'more than anybody pays'];
         yield 'broken text' => ["\xff1", ''];
     }

@@ -96,12 +96,12 @@ final class HabitsTest extends TestCase
         yield 'possible without a chance' => ['pos het clown', 'pos het clown', 1, ['66% het Clown', '50% het Clown']];
         yield 'possible with a full stop' => ['poss. het clown', 'poss. het clown', 1, ['66% het Clown', '50% het Clown']];
         yield 'ph without a chance' => ['ph clown', 'ph clown', 1, ['66% het Clown', '50% het Clown']];
-        yield 'probable' => ['prob. Enchi', 'prob. Enchi', 1, ['66% Enchi', '50% Enchi']];
+        yield 'probable' => ['prob. Enchi', 'prob. Enchi', 1, ['50% Enchi']];
         yield 'two alleles of a series as hets' => ['het albino/candy', 'albino/candy', 5, ['het Albino or het Candy', 'Albino/Candy']];
         yield 'two chances with a slash' => ['50/66% het clown', '50/66%', 1, ['50%', '66%']];
         yield 'two chances with a hyphen' => ['50-66% het clown', '50-66%', 1, ['50%', '66%']];
         yield 'a question mark' => ['Clown?', 'Clown?', 1, ['66% het Clown', '50% het Clown']];
-        yield 'a question mark in parentheses' => ['(Enchi?)', 'Enchi?', 2, ['66% Enchi', '50% Enchi']];
+        yield 'a question mark in parentheses' => ['(Enchi?)', 'Enchi?', 2, ['50% Enchi']];
         yield 'a class without its pair' => ['Mojave BlkEL', 'BlkEL', 8, ['Super Fire', 'Fire/Sulfur', 'Super Sulfur']];
         yield 'not of what is carried' => ['not Clown', 'not Clown', 1, ['no Clown']];
         yield 'a dark piebald' => [

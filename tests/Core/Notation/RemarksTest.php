@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Notation;
+
+use Destino\Genome\Sex;
+use Destino\Notation\GenotypeReader;
+use Destino\Notation\NotationError;
+use Destino\Notation\Printer;
+use Destino\Notation\Reading;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shelf;
+
+/** Lines of lists and adverts: what is no gene is left out with a note, the rest read as meant. */
+final class RemarksTest extends TestCase
+{
+    private static function read(string $text, Sex $sex = Sex::Male): Reading
+    {
+        return (new GenotypeReader(Shelf::catalogue()))->read($text, $sex);
+    }
+
+    /** @return iterable<string, array{string, string, list<string>}> typed, printed, what is left out */
+    public static function lines(): iterable
+    {
+        yield 'an age' => ['Pastel adult', 'Pastel', ['adult']];
+        yield 'an age in parentheses' => ['Pastel, Enchi (juvenile)', 'Pastel Enchi', ['(juvenile)']];
+        yield 'sold' => ['SOLD Pastel het Clown', 'Pastel het Clown', ['SOLD']];
+        yield 'a price' => ['Pastel $350', 'Pastel', ['$350']];
+        yield 'a price with words' => ['Pastel 66% het clown 350 usd', 'Pastel 66% het Clown', ['350 usd']];
+        yield 'a year' => ['Pastel 2023', 'Pastel', ['2023']];
+        yield 'bred in' => ["Pastel CB'23", 'Pastel', ["CB'23"]];
+        yield 'hatched in' => ['Mojave hatched 2022', 'Mojave', ['hatched 2022']];
+        yield 'a weight' => ['Enchi 1,200g', 'Enchi', ['1,200g']];
+        yield 'all at once' => ['Super Pastel 50% het Clown, CB 2022, 1450 g, 350€', 'Super Pastel 50% het Clown', ['CB 2022', '1450 g', '350€']];
+        yield 'a name in quotes' => ['“Luna” Pastel', 'Pastel', ['“Luna”']];
+        yield 'a gene in quotes' => ['"Pastel" Enchi', 'Pastel Enchi', []];
+        yield 'the animal itself' => ['Pastel ball python', 'Pastel', ['ball python']];
+        yield 'a bullet' => ['• Pastel Enchi', 'Pastel Enchi', []];
+        yield 'a picture' => ['Pastel 🔥 Enchi', 'Pastel Enchi', []];
+        yield 'a het in parentheses' => ['Pastel (het clown)', 'Pastel het Clown', []];
+        yield 'a chance in parentheses' => ['Pastel (66% het clown)', 'Pastel 66% het Clown', []];
+        yield 'a sex in parentheses' => ['Clown (male)', 'Clown', []];
+        yield 'a maker without parentheses' => ['Banana male maker', 'Banana (male maker)', []];
+        yield 'hets with a slash' => ['dh Clown/Pied', 'het Clown het Piebald', []];
+        yield 'three with slashes' => ['trip het Clown/Pied/Albino', 'het Albino het Clown het Piebald', []];
+        yield 'het in parentheses still is behind' => ['Clown (het)', 'het Clown', []];
+        yield 'a known chance is no year' => ['50% het Clown', '50% het Clown', []];
+    }
+
+    /** @param list<string> $left */
+    #[DataProvider('lines')]
+    public function test_what_is_no_gene_is_left_out_and_said(string $typed, string $printed, array $left): void
+    {
+        $reading = self::read($typed);
+        self::assertSame([], array_map(static fn (NotationError $error): string => $error->getMessage(), $reading->errors), $typed);
+        self::assertSame($printed, (new Printer(Shelf::catalogue()))->belief($reading->beliefOrFail()));
+        foreach ($left as $piece) {
+            self::assertContains("“{$piece}” is no gene: it is left out.", $reading->notes);
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> typed, what is asked */
+    public static function asked(): iterable
+    {
+        yield 'a pair' => ['1.1 Pastel', 'counts males and females'];
+        yield 'a doubt belongs to what follows' => ['Pastel ?enchi', '“enchi?”'];
+        yield 'no het where there is none' => ['poss enchi', 'such as 50%'];
+        yield 'two hets' => ['poss het clown', '66% (from two hets)'];
+        yield 'a word of two meanings' => ['Calico Bee', 'can mean several things'];
+    }
+
+    #[DataProvider('asked')]
+    public function test_what_may_mean_two_things_is_asked(string $typed, string $says): void
+    {
+        self::assertStringContainsString($says, implode(' ', array_map(
+            static fn (NotationError $error): string => $error->getMessage(), self::read($typed)->errors,
+        )));
+    }
+
+    public function test_a_message_stands_at_the_place_that_was_typed(): void
+    {
+        $error = self::read('Pastel $350 adult Enchhi')->errors[0];
+        self::assertSame(19, $error->position);
+    }
+}
