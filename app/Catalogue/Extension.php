@@ -6,7 +6,7 @@ namespace App\Catalogue;
 
 use App\Models\GeneChange;
 
-/** What a keeper adds to the gene facts: other names and own genes. */
+/** What a keeper adds to the gene facts: other names, own genes, own names for combinations. */
 class Extension
 {
     /** How a gene of unknown inheritance is computed until it is known. */
@@ -33,6 +33,11 @@ class Extension
             }
         }
         $places = array_flip(array_column($document['genes'], 'key'));
+        foreach ($this->changes as $change) {
+            if ($change->kind === 'nickname' && array_diff($change->data['alleles'], array_keys($places)) === []) {
+                $document['names']['nicknames'][] = ['name' => $change->data['name'], 'means' => $change->data['means']];
+            }
+        }
         foreach ($this->changes as $change) {
             $at = $places[$change->gene] ?? null;
             if ($at === null) {

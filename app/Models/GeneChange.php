@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind gene, alias, eye (how the keeper reads a cue) or counts (a friend's readings); cue is read no more
+ * @property string $kind gene, alias, nickname (of a combination), eye (how the keeper reads a cue) or counts (a friend's readings); cue is read no more
  * @property string $gene key of the gene, or of the cue
  * @property array<string, mixed> $data
  */
@@ -36,6 +36,7 @@ class GeneChange extends Model implements Removable
     {
         return match ($this->kind) {
             'gene' => route('genes.index'),
+            'nickname' => route('genes.own').'#names',
             'eye', 'counts' => route('looks.confusions'),
             default => route('genes.show', $this->gene),
         };
@@ -45,6 +46,7 @@ class GeneChange extends Model implements Removable
     {
         return match ($this->kind) {
             'alias' => "the name {$this->data['name']}",
+            'nickname' => "{$this->data['name']} for {$this->data['means']}",
             'cue' => 'the changed weight of a cue',
             'eye' => 'how you read a cue',
             'counts' => "counts of {$this->data['from']}",

@@ -27,7 +27,9 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
     public static function unknownName(string $piece, int $position, string ...$suggestions): self
     {
         $shown = self::shown($piece);
-        $hint = $suggestions === [] ? 'Check the spelling, or see all genes under Genes.' : 'Did you mean '.self::list($suggestions, 'or').'?';
+        $hint = $suggestions === []
+            ? 'Check the spelling, or add it under Genes, as a gene or as your name for a combination.'
+            : 'Did you mean '.self::list($suggestions, 'or').'?';
 
         return new self("“{$shown}” is not a known gene. {$hint}", $shown, $position, array_values($suggestions));
     }

@@ -131,4 +131,24 @@ class HouseRulesTest extends TestCase
             $this->post('/genes/own', ['name' => 'Sunlit', $field => $wrong] + $own)->assertSessionHasErrors($field);
         }
     }
+
+    public function test_a_combination_has_the_name_that_the_house_gives_it(): void
+    {
+        $name = fn (string $name, string $means): \Illuminate\Testing\TestResponse => $this->post(
+            '/genes/own', ['kind' => 'nickname', 'combination' => $name, 'means' => $means],
+        );
+        $name('Harbour Gold', 'pastel  enchi clown')->assertSessionHasNoErrors()->assertRedirect('/genes/own#names');
+        $this->get('/genes/own')->assertSee('Harbour Gold')->assertSee('Pastel Enchi Clown');
+        $this->get('/pair?sire=Harbour+Gold&dam=Clown')->assertOk()->assertSee('4 looks are possible')->assertDontSee('not a known gene');
+        $animal = $this->made(['name' => 'Skiff', 'genotype' => 'Harbour Gold het Piebald']);
+        $this->get("/animals/{$animal->id}")->assertSee('Pastel Enchi Clown het Piebald');
+        $name('harbour gold', 'Mojave Clown')->assertSessionHasErrors('combination');
+        $name('Pastel', 'Mojave Clown')->assertSessionHasErrors('combination');
+        foreach (['Pastle Clown', 'Pastel', '50% het Clown Pastel', ''] as $wrong) {
+            $name('Harbour Rose', $wrong)->assertSessionHasErrors('means');
+        }
+        $this->delete('/records/gene/'.$this->keeper()->geneChanges()->sole()->id)->assertRedirect();
+        $this->get('/pair?sire=Harbour+Gold&dam=Clown')->assertStatus(422);
+        $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Harbour Gold het Piebald');
+    }
 }

@@ -16,17 +16,21 @@ use Illuminate\Support\Str;
 /** What a keeper adds to the gene facts. */
 class GeneChangeController extends Controller
 {
-    public function create(CatalogueShelf $shelf, House $house): View
+    public function create(CatalogueShelf $shelf, House $house, #[CurrentKeeper] User $keeper): View
     {
         $this->authorize('manage');
 
-        return view('genes.own', ['catalogue' => $shelf->catalogue(), 'house' => $house, 'token' => (string) Str::uuid()]);
+        return view('genes.own', [
+            'catalogue' => $shelf->catalogue(), 'house' => $house, 'token' => (string) Str::uuid(),
+            'names' => $keeper->geneChanges()->where('kind', 'nickname')->orderBy('id')->get(),
+        ]);
     }
 
     public function store(GeneChangeRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
     {
         $change = $request->addTo($keeper);
 
-        return redirect()->route('genes.show', $change->gene)->with('said', "Added: {$change->sentence()}.");
+        return redirect()->to($change->kind === 'gene' ? route('genes.show', $change->gene) : $change->home())
+            ->with('said', "Added: {$change->sentence()}.");
     }
 }

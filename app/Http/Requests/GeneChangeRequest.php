@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Catalogue\CatalogueShelf;
 use App\Catalogue\Extension;
 use App\Catalogue\OwnGene;
+use App\Clutch\GeneShares;
 use App\Looks\CountsFile;
 use App\Looks\OwnEyes;
 use App\Models\GeneChange;
@@ -15,9 +16,11 @@ use Closure;
 use Destino\DestinoError;
 use Destino\Genome\Effect;
 use Destino\Genome\Inheritance;
+use Destino\Genome\Sex;
 use Destino\Genome\Viability;
 use Destino\Identification\Reading\EyeFit;
 use Destino\Identification\Reading\OwnEye;
+use Destino\Notation\Printer;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -39,11 +42,15 @@ class GeneChangeRequest extends RecordRequest
         $known = ['required', Rule::in(array_keys($catalogue->alleles))];
 
         return [
-            'kind' => ['required', Rule::in(['alias', 'gene', 'eye', 'counts'])], 'form_token' => ['nullable', 'uuid'],
+            'kind' => ['required', Rule::in(['alias', 'gene', 'eye', 'counts', 'nickname'])], 'form_token' => ['nullable', 'uuid'],
         ] + match ($this->input('kind')) {
             'alias' => [
                 'gene' => $known,
                 'name' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
+            ],
+            'nickname' => [
+                'combination' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
+                'means' => ['required', 'string', 'max:400', $this->isCombination($shelf)],
             ],
             'eye' => ['gene' => ['required', Rule::in(array_keys($shelf->cues())), $this->isRead()]],
             'counts' => [
@@ -68,6 +75,8 @@ class GeneChangeRequest extends RecordRequest
             'name.max' => 'The name has more than 60 characters.',
             'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
             'effect' => 'Choose what it mainly does.',
+            'combination.required' => 'Enter the name.', 'combination.regex' => 'A name has letters, digits, blanks and hyphens only.',
+            'means.required' => 'Enter the genes, for example Pastel Enchi Clown.',
             'gene' => 'That gene is not in the library.', 'from.required' => 'Say whose counts they are.',
             'weight' => 'Give a weight between 1 and 100 %.', 'file.required' => 'Choose the file of counts.',
             'file.max' => 'The file is larger than 2 MB.', 'note.max' => 'The note has more than 2,000 characters.',
@@ -158,6 +167,10 @@ class GeneChangeRequest extends RecordRequest
         $valid = $this->safe();
         $values = match ($this->validated('kind')) {
             'alias' => ['kind' => 'alias', 'gene' => $valid['gene'], 'data' => ['name' => trim($valid['name'])]],
+            'nickname' => [
+                'kind' => 'nickname', 'gene' => 'named-'.Str::slug($valid['combination']),
+                'data' => ['name' => trim($valid['combination'])] + self::meant((string) $valid['means'], $this->opened()->shelf),
+            ],
             'eye' => ['kind' => 'eye', 'gene' => $valid['gene'], 'data' => $this->ownEye((string) $valid['gene'])],
             'counts' => ['kind' => 'counts', 'gene' => 'counts', 'data' => [
                 'from' => trim($valid['from']), 'weight' => $valid['weight'] / 100,
@@ -211,6 +224,32 @@ class GeneChangeRequest extends RecordRequest
                 $fail($error->getMessage());
             }
         };
+    }
+
+    /** A name stands for genes that are sure: what is only possible has none. */
+    private function isCombination(CatalogueShelf $shelf): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
+            $reading = $shelf->reader()->read((string) $value, Sex::Male);
+            match (true) {
+                $reading->belief === null => $fail($reading->errors[0]->getMessage()),
+                ! $reading->belief->isCertain() => $fail('Enter genes that are sure, without chances.'),
+                count(self::meant((string) $value, $shelf)['alleles']) < 2 => $fail('A name stands for two genes or more.'),
+                default => null,
+            };
+        };
+    }
+
+    /** @return array{means: string, alleles: list<string>} the genes as they are printed, whatever names they were typed by */
+    private static function meant(string $text, CatalogueShelf $shelf): array
+    {
+        $belief = $shelf->reader()->read($text, Sex::Male)->beliefOrFail();
+        $catalogue = $shelf->catalogue();
+        $alleles = array_values(array_filter(
+            array_keys(GeneShares::of($belief, $catalogue)), fn (string $key): bool => $catalogue->allele($key)->locus !== Sex::LOCUS,
+        ));
+
+        return ['means' => (new Printer($catalogue))->belief($belief), 'alleles' => $alleles];
     }
 
     private function isFree(CatalogueShelf $shelf): Closure

@@ -45,4 +45,15 @@
         </details>
         <div><button class="button main" type="submit">Add the gene</button></div>
     </form>
+    <section class="sheet mt-3 measure" id="names">
+        <div class="head"><h2>Your names for combinations</h2><span class="soft small">read everywhere you type genes</span></div>
+        <ul class="plain">@foreach ($names as $one)<li class="row-flow"><strong>{{ $one->data['name'] }}</strong>
+            <span>{{ $one->data['means'] }}</span> <x-take-out kind="gene" :record="$one" :label="$one->sentence()"/></li>@endforeach</ul>
+        <form class="stack" method="post" action="{{ route('genes.change') }}" data-module="once">@csrf<input type="hidden" name="kind"
+            value="nickname"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+            <div class="two"><x-field name="combination" label="Name" :value="old('combination')" maxlength="60" autocomplete="off"
+                placeholder="Harbour Gold"/><x-field name="means" label="Genes" :value="old('means')" maxlength="400"
+                placeholder="Pastel Enchi Clown" spellcheck="false" autocapitalize="off"/></div>
+            <div><button class="button" type="submit">Add name</button></div></form>
+    </section>
 </x-station>
