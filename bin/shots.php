@@ -13,7 +13,8 @@ $views = [
     'pair-phone' => ['/pair?'.http_build_query(['sire_id' => 7, 'dam_id' => 3, 'target' => 'Genetic Stripe']), 390, 844, 'light'],
     'animals' => ['/animals', 1280, 800, 'light'],
     'today-phone' => ['/today', 390, 844, 'light'],
-    'bench' => ['/clutches/8/bench', 1280, 1100, 'light'],
+    'bench' => ['hatchlings', 1280, 1000, 'light'],
+    'identify-phone' => ['hatchling', 390, 844, 'light'],
     'clutch' => ['/clutches/4', 1280, 760, 'light'],
     'eggs-phone' => ['/clutches/9/eggs?egg=5', 390, 844, 'light'],
     'incubator' => ['/incubators/2?span=day', 1280, 900, 'light'],
@@ -27,7 +28,6 @@ $views = [
     'prove' => ['/prove', 1280, 1100, 'light'],
     'genes' => ['/genes', 1280, 800, 'light'],
     'design' => ['/genes/design?'.http_build_query(['base' => 'Ultramel', 'wish' => ['contrast' => 'more', 'stripe' => 'keep']]), 1280, 1200, 'light'],
-    'train-phone' => ['/genes/train', 390, 844, 'dark'],
 ];
 /** Uploads a small list with the usual faults, and stays on its preview. */
 function importPreview(Browser $browser): void
@@ -39,6 +39,28 @@ function importPreview(Browser $browser): void
     $browser->click('main form button[type="submit"]');
     $browser->waitFor('.answer', 'rows can be brought in');
 }
+/** Four young of the clutch that hatches, one of them looked at. */
+function hatchlings(Browser $browser): void
+{
+    $browser->size(1280, 900)->visit('/clutches/9');
+    for ($i = 1; $i <= 4; $i++) {
+        $browser->script('document.querySelector("#hatchling-form").open = true');
+        $browser->click('#hatchling-form button[type=submit]')->waitFor('.said', 'is in the collection')->visit('/clutches/9');
+    }
+    identified($browser);
+    for ($i = 0; $i < 3; $i++) {
+        $browser->click('.question:not([hidden]) .reply:nth-child(2)');
+    }
+    $browser->until('return Object.keys(localStorage).every(key => !key.startsWith("destino.outbox"))');
+    $browser->visit('/clutches/9/bench');
+}
+
+function identified(Browser $browser): void
+{
+    $browser->visit('/clutches/9/identify')->until('return document.querySelectorAll("[data-question]:not([hidden])").length === 1');
+    $browser->until('return document.querySelector(".question:not([hidden]) img")?.complete ?? true');
+}
+
 /** The same picture, small, for the chapters of the guide that show it. */
 function forTheGuide(string $name, string $picture): void
 {
@@ -61,16 +83,12 @@ foreach ($views as $name => [$path, $width, $height, $theme]) {
     // Phone widths come from the device emulation: a window cannot be made that narrow.
     $browser->size($width, $height);
     $browser->theme($theme);
-    if ($name === 'train-phone') {
-        $browser->visit($path)->click('.trainer button.main');
-        usleep(500_000);
-        $browser->picture("{$folder}/{$name}.png");
-        forTheGuide($name, "{$folder}/{$name}.png");
-        echo "{$name}.png\n";
-
-        continue;
-    }
-    $path === 'import' ? importPreview($browser) : $browser->visit($path);
+    match ($path) {
+        'import' => importPreview($browser),
+        'hatchlings' => hatchlings($browser),
+        'hatchling' => identified($browser),
+        default => $browser->visit($path),
+    };
     usleep(700_000);
     $browser->picture("{$folder}/{$name}.png");
     forTheGuide($name, "{$folder}/{$name}.png");

@@ -99,6 +99,7 @@ Route::post('/animals/{animal}/tap', [SeasonController::class, 'tap'])->name('an
 
 Route::resource('clutches', ClutchController::class)->except('destroy');
 Route::post('/clutches/{clutch}/counts', [ClutchController::class, 'count'])->name('counts.store');
+Route::post('/clutches/{clutch}/hatchlings/all', [ClutchController::class, 'hatchlings'])->name('hatchlings.all');
 Route::post('/clutches/{clutch}/hatchlings', [ClutchController::class, 'hatchling'])->name('hatchlings.store');
 
 Route::get('/young', [YoungController::class, 'index'])->name('young');

@@ -75,17 +75,37 @@ class ClutchPage
         return $this->clutch->events->whereNotNull('egg_id')->count();
     }
 
-    /** The number that a further hatchling is called by: that of its egg, or the next one. */
-    public function nextNumber(mixed $egg): int
+    /** What a further hatchling is called by for now: with the number of its egg, or the next one. */
+    public function nextName(mixed $egg): string
     {
-        return is_string($egg) && ctype_digit($egg) && strlen($egg) < 4 ? (int) $egg : count($this->hatchlings) + 1;
+        return NewHatchling::name(
+            $this->clutch, is_string($egg) && ctype_digit($egg) && strlen($egg) < 4 ? (int) $egg : count($this->hatchlings) + 1,
+        );
+    }
+
+    /** How many have hatched that are neither animals here nor counted. */
+    public function withoutRecord(): int
+    {
+        return max(0, $this->unaccounted());
+    }
+
+    private function seen(): int
+    {
+        return (int) $this->clutch->counts->where('dead', false)->sum(fn (ClutchCount $count): int => $count->count);
+    }
+
+    private function unaccounted(): int
+    {
+        $shared = $this->beliefs->kin->tallyOf($this->clutch->id)->shared;
+
+        return ($this->clutch->hatched ?? 0) - count($this->hatchlings) - $this->seen() + $shared;
     }
 
     /** How the eggs add up, and what is still without an account. */
     public function account(): string
     {
         $kept = count($this->hatchlings);
-        $seen = (int) $this->clutch->counts->where('dead', false)->sum(fn (ClutchCount $count): int => $count->count);
+        $seen = $this->seen();
         $dead = (int) $this->clutch->counts->where('dead', true)->sum(fn (ClutchCount $count): int => $count->count);
         $parts = array_filter([
             $this->clutch->eggs_good === null ? null : "{$this->clutch->eggs_good} good eggs",
@@ -96,7 +116,7 @@ class ClutchPage
             "{$seen} counted",
         ]);
         $tally = $this->beliefs->kin->tallyOf($this->clutch->id);
-        $open = ($this->clutch->hatched ?? 0) - $kept - $seen + $tally->shared;
+        $open = $this->unaccounted();
         $both = $tally->shared === 0
             ? ''
             : '. '.$tally->shared.' of the counted '.($tally->shared === 1 ? 'is' : 'are')

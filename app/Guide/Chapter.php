@@ -23,7 +23,7 @@ enum Chapter: string
             self::Pair => 'Choose a pairing',
             self::Lay => 'From lock to eggs',
             self::Hatch => 'From eggs to young',
-            self::TellApart => 'Tell them apart',
+            self::TellApart => 'Identify hatchlings',
             self::Prove => 'Prove what is unsure',
             self::Plan => 'Plan over years',
             self::Sell => 'Keep, sell, account',

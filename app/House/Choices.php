@@ -93,23 +93,23 @@ class Choices
         return [
             'female_months' => [
                 'label' => 'A female breeds from', 'unit' => 'months', 'min' => 12, 'max' => 72, 'default' => 30,
-                'hint' => 'Schools: 24 for well-grown ones, 30, 36 to be on the safe side.',
+                'hint' => 'Common choices:  24 for well-grown ones, 30, 36 to be on the safe side.',
             ],
             'female_grams' => [
                 'label' => 'and from', 'unit' => 'g', 'min' => 500, 'max' => 5000, 'default' => 1500,
-                'hint' => 'Schools: 1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.',
+                'hint' => 'Common choices:  1,200, since some lay well; 1,500; 1,700, since light ones recover slowly.',
             ],
             'male_months' => [
                 'label' => 'A male breeds from', 'unit' => 'months', 'min' => 3, 'max' => 48, 'default' => 12,
-                'hint' => 'Schools: from 6 if he is keen and heavy enough, to 18.',
+                'hint' => 'Common choices:  from 6 if he is keen and heavy enough, to 18.',
             ],
             'male_grams' => [
                 'label' => 'and from', 'unit' => 'g', 'min' => 200, 'max' => 3000, 'default' => 500,
-                'hint' => 'Schools: 500 to 700.',
+                'hint' => 'Common choices:  500 to 700.',
             ],
             'females_per_male' => [
                 'label' => 'A male serves in a season', 'unit' => 'females at the most', 'min' => 1, 'max' => 12, 'default' => 4,
-                'hint' => 'Schools: 2 or 3 for young ones, 4 to 6 for a keen adult that eats between.',
+                'hint' => 'Common choices:  2 or 3 for young ones, 4 to 6 for a keen adult that eats between.',
             ],
             'opening_day' => [
                 'label' => 'Chosen day for opening eggs', 'unit' => 'days', 'min' => 48, 'max' => 70, 'default' => 55,

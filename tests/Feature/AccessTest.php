@@ -34,7 +34,7 @@ class AccessTest extends TestCase
         'observations.store' => 'helper', 'photos.store' => 'helper', 'searches.store' => 'helper',
         'searches.destroy' => 'helper',
         'clutches.create' => 'helper', 'clutches.store' => 'helper', 'clutches.edit' => 'helper', 'clutches.update' => 'helper',
-        'counts.store' => 'helper', 'hatchlings.store' => 'helper', 'records.destroy' => 'helper', 'records.restore' => 'helper',
+        'counts.store' => 'helper', 'hatchlings.store' => 'helper', 'hatchlings.all' => 'helper', 'records.destroy' => 'helper', 'records.restore' => 'helper',
         'animals.create' => 'owner', 'animals.store' => 'owner', 'animals.edit' => 'owner', 'animals.update' => 'owner',
         'statements.store' => 'owner', 'statements.edit' => 'owner', 'statements.update' => 'owner', 'status.store' => 'owner',
         'prove' => 'viewer', 'prove.animal' => 'viewer', 'prove.design' => 'viewer', 'traits.show' => 'viewer',

@@ -112,6 +112,29 @@ class IdentifyPagesTest extends TestCase
         $this->get("/clutches/{$this->clutch->id}/bench")->assertOk()->assertSeeInOrder(['0 of 3 sure', 'Not looked at', 'Identify One']);
     }
 
+    public function test_all_that_hatched_are_added_at_once_and_once(): void
+    {
+        $this->hatch();
+        $this->clutch->update(['hatched' => 7]);
+        $this->clutch->counts()->create(['saw' => 'Pastel', 'count' => 1]);
+        $page = $this->get("/clutches/{$this->clutch->id}")->assertOk()->assertSee('Hatchlings to add');
+        $this->assertMatchesRegularExpression('/name="how_many"[^>]*value="3"/', (string) $page->getContent());
+        $form = ['how_many' => '3', 'form_token' => (string) Str::uuid()];
+        foreach (['3 hatchlings added.', 'These hatchlings are added already.'] as $said) {
+            $this->post("/clutches/{$this->clutch->id}/hatchlings/all", $form)
+                ->assertRedirect("/clutches/{$this->clutch->id}/bench")->assertSessionHas('said', $said);
+        }
+        $new = Animal::query()->where('clutch_id', $this->clutch->id)->latest('id')->limit(3)->get();
+        $this->assertSame(6, Animal::query()->where('clutch_id', $this->clutch->id)->count());
+        $this->assertSame([3, 3], [$new->pluck('name')->unique()->count(), $new->pluck('number')->unique()->count()]);
+        $this->assertSame([$this->clutch->dam_id], $new->pluck('dam_id')->unique()->all());
+        $this->get("/clutches/{$this->clutch->id}")->assertDontSee('Hatchlings to add');
+        foreach (['0', '31', 'x', ''] as $wrong) {
+            $this->post("/clutches/{$this->clutch->id}/hatchlings/all", ['how_many' => $wrong] + $form)
+                ->assertSessionHasErrorsIn('hatchlings', 'how_many');
+        }
+    }
+
     public function test_what_shows_and_what_is_carried_are_not_mixed(): void
     {
         $catalogue = $this->app->make(CatalogueShelf::class)->catalogue();

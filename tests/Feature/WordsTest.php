@@ -19,7 +19,8 @@ class WordsTest extends TestCase
     private const NOT = [
         '/>\s*take out\s*</i', '/\bTaken out:/', '/\bLeave it\b/', '/\bshipped\b(?!\()/', '/\blitter\b/i', '/\bN\/A\b/',
         '/\bunknown\b(?![\'"\]])/',
-        '/\bmother\b|\bfather\b/i', '/\bbab(y|ies)\b/i', '/\bsettings\b|\bpreferences\b/i', '/\bDelete\b/',
+        '/\bmother\b|\bfather\b/i', '/\breckon/i', '/\banew\b/i', '/\bwhom\b/i', '/\ball the same\b/i', '/\bat the most\b/i', '/\binfertile\b(?![\'"_])/i',
+        '/\block seen\b/i', '/\beggs felt\b/i', '/\bTold apart\b/', '/>\s*(?:Work it out|Note it|Book it|Keep it|Record it|Build it|Set it)\s*</', '/ an egg \(/', '/\bbab(y|ies)\b/i', '/\bsettings\b|\bpreferences\b/i', '/\bDelete\b/',
     ];
 
     public function test_pages_say_what_was_chosen(): void

@@ -10,6 +10,7 @@ use App\House\House;
 use App\Http\Requests\ClutchRequest;
 use App\Http\Requests\CountRequest;
 use App\Http\Requests\HatchlingRequest;
+use App\Http\Requests\HatchlingsRequest;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
@@ -106,6 +107,16 @@ class ClutchController extends Controller
         $count = $request->addTo($clutch);
 
         return redirect()->route('clutches.show', $clutch)->with('said', "Noted: {$count->sentence()}");
+    }
+
+    /** All at once, and then one after the other to be identified. */
+    public function hatchlings(HatchlingsRequest $request, Clutch $clutch): RedirectResponse
+    {
+        $count = $request->addTo($clutch, $this->house);
+
+        return redirect()->route('bench', $clutch)->with(
+            'said', $count === 0 ? 'These hatchlings are added already.' : $count.' '.Str::plural('hatchling', $count).' added.',
+        );
     }
 
     public function hatchling(HatchlingRequest $request, Clutch $clutch): RedirectResponse

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueShelf;
-use App\Collection\Numbering;
+use App\Clutch\NewHatchling;
 use App\House\House;
 use App\Models\Animal;
 use App\Models\Clutch;
@@ -78,21 +78,12 @@ class HatchlingRequest extends RecordRequest
     {
         return DB::transaction(function () use ($clutch, $house): Animal {
             $keeper = $clutch->dam->keeper()->firstOrFail();
-            $sires = $clutch->sires;
-            $only = $sires->count() === 1 ? $sires->first() : null;
             $day = $clutch->hatched_on ?? now();
+            $sex = $this->validated('sex');
             /** @var Animal $animal */
-            $animal = $this->once($keeper->animals(), [
-                'name' => $this->validated('name'),
-                'number' => Numbering::next($keeper, $house, (int) $day->format('Y')),
-                'sex' => $this->validated('sex'),
-                'sex_found' => $this->validated('sex') === null ? null : SexFound::Popped,
-                'hatched_on' => $clutch->hatched_on?->format('Y-m-d'),
-                'clutch_id' => $clutch->id,
-                'dam_id' => $clutch->dam_id,
-                'sire_id' => $this->validated('sire_id') ?? $only?->animal_id,
-                'sire_name' => $only?->name,
-            ]);
+            $animal = $this->once($keeper->animals(), (new NewHatchling($clutch, $keeper, $house))->values(
+                (string) $this->validated('name'), $sex, $this->validated('sire_id') === null ? null : (int) $this->validated('sire_id'),
+            ) + ['sex_found' => $sex === null ? null : SexFound::Popped]);
             if ($animal->wasRecentlyCreated) {
                 if ($this->validated('genotype') !== null) {
                     $animal->statements()->create([

@@ -57,7 +57,7 @@
                         <span class="soft small">{{ $statement->byWhom() }}{{ $statement->names_all ? ''
                         : '; may leave out what shows' }}</span></span>
                         @if ($may)<span class="ms-auto row-flow"><a class="small"
-                            href="{{ route('statements.edit', $statement) }}">correct</a><x-take-out kind="statement" :record="$statement"
+                            href="{{ route('statements.edit', $statement) }}">Edit</a><x-take-out kind="statement" :record="$statement"
                             :label="$statement->text"/></span>@endif</div>
                         @if ($statement->note)<p class="soft small mb-0">{{ $statement->note }}</p>@endif
                         @foreach ($page->faultsOf($statement) as $fault)<p class="field-error"><x-icon

@@ -1,4 +1,5 @@
-<x-station :title="'Bench: '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
+<x-station :title="'Identify: '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show',
+    $clutch)">
     <div class="stack">
     @if ($bench->hatchlings === [])
         <section class="sheet empty"><p class="answer">No hatchlings yet.</p><p class="soft">Add the hatchlings on the page of the clutch;

@@ -1,6 +1,7 @@
 <x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
-    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon name="search"/>Tell
-        them apart</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs', $clutch) }}"><x-icon
+    <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon
+        name="search"/>Identify hatchlings</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs',
+        $clutch) }}"><x-icon
         name="egg"/>The eggs</a>@endif @if ($mayLog)<a class="button" href="{{ route('clutches.edit', $clutch) }}"><x-icon
         name="pencil"/>Edit</a>@endif
         @if (count($page->sires()) === 1)<a class="button"
@@ -79,13 +80,17 @@
                         <x-clash-mark :animal="$card->animal"/>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
+                    @if ($page->withoutRecord() > 0)<form method="post" action="{{ route('hatchlings.all', $clutch) }}"
+                        class="row-flow mt-3" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                        <x-field name="how_many" bag="hatchlings" label="Hatchlings to add" :value="old('how_many', $page->withoutRecord())"
+                            inputmode="numeric" maxlength="2"/><button class="button main" type="submit">Add hatchlings</button>
+                        <span class="soft small">then identify them one by one</span></form>@endif
                     <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif>
                         <summary>Add a hatchling</summary>
                         <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2"
                             data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="name" bag="hatchling" label="Temporary name"
-                                :value="old('name', $clutch->dam->name.'
-                                    '.$clutch->season().'-'.$page->nextNumber(request()->query('egg')))"
+                                :value="old('name', $page->nextName(request()->query('egg')))"
                                 maxlength="80"/>
                             <x-choice name="sex" bag="hatchling" label="Sex" :value="old('sex', 'unknown')"
                                 :options="['unknown' => 'not known', 'male' => 'male', 'female' => 'female']"/></div>

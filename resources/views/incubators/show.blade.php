@@ -38,7 +38,7 @@
                         inputmode="decimal"/></div>
                     <details @if ($errors->reading->has('at')) open @endif><summary>another time</summary><x-field name="at" bag="reading"
                         label="When" type="datetime-local" :value="old('at')"/></details>
-                    <div><button class="button" type="submit">Keep it</button></div>
+                    <div><button class="button" type="submit">Save</button></div>
                 </form>
                 <details class="mt-3" @if ($errors->file->any()) open @endif><summary>Import readings</summary>
                     <form method="post" action="{{ route('incubators.file', $incubator) }}" enctype="multipart/form-data" class="stack mt-2"

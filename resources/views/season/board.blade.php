@@ -11,7 +11,8 @@
                 <div class="head"><h2><a href="{{ route('animals.show', $male['sire']) }}">{{ $male['sire']->name }}</a></h2><span
                     @class(['small', 'soft' => count($male['places']) <= $male['most'],
                     'text-odd' => count($male['places']) > $male['most']])>{{ $male['serves'] }}
-                    noted{{ count($male['places']) > $male['serves'] ? ', '.(count($male['places']) - $male['serves']).' suggested' : '' }},
+                    planned{{ count($male['places']) > $male['serves'] ? ', '.(count($male['places']) - $male['serves']).' suggested' : ''
+                        }},
                     {{ $male['most'] }} at most</span></div>
                 <ol class="plain lines">
                     @foreach ($male['places'] as $place)

@@ -32,7 +32,7 @@
                     value="{{ $page->typed }}" maxlength="400" placeholder="Clown, or leave empty for your projects" spellcheck="false"
                     autocapitalize="off" @if ($page->error) aria-invalid="true" aria-describedby="target-error" @endif><x-field-error
                     id="target-error" :message="$page->error"/></div>
-                <button class="button" type="submit">Reckon</button>
+                <button class="button" type="submit">Compare</button>
             </form>
             @if ($page->rows === [])
                 <p class="mb-0 soft">Nothing to compare yet:
