@@ -75,7 +75,10 @@ final class SnakeSvg
     /** A drawing with all that it stands on, for a page or a file of its own. */
     public static function alone(Look $look, string $label, string $size = 'full'): string
     {
-        return self::framed('<defs>'.self::common($size).'</defs>'.self::content($look, $size), $label, $size);
+        $content = '<defs>'.self::common($size).'</defs>'.self::content($look, $size);
+        $own = substr(hash('xxh32', $label.$content), 0, 6); // two on one page do not name each other's parts
+
+        return self::framed(str_replace(['"lie-', '#lie-'], ["\"lie-{$own}-", "#lie-{$own}-"], $content), $label, $size);
     }
 
     /** Content that was kept, in its frame. */

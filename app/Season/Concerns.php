@@ -26,6 +26,9 @@ class Concerns
     /** Days in which a hatchling is one that begins. */
     private const BEGINS = 120;
 
+    /** Days after which one of which nothing was ever logged is no hatchling any more. */
+    private const NEVER = 365;
+
     /** Meals in a row that are common before a sale. */
     private const MEALS = 3;
 
@@ -96,11 +99,14 @@ class Concerns
         [$from, $to] = Expectation::of(Gap::hatchToShed())->window();
         foreach ($this->animals as $animal) {
             $age = $animal->clutch_id === null ? null : $animal->ageInDays($this->today);
-            if ($age === null || $age > self::BEGINS) {
+            if ($age === null || $age > self::NEVER) {
                 continue;
             }
             $meals = $this->standings->of($animal->id)->mealsInARow();
             $hasShed = $animal->care->contains(fn (CareEntry $entry): bool => $entry->kind === CareKind::Shed);
+            if ($age > self::BEGINS && ($hasShed || $meals > 0)) {
+                continue; // it has begun; one of which nothing is logged stays
+            }
             $says = array_filter([
                 $hasShed ? null : (
                     $age > $to

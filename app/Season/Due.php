@@ -144,8 +144,10 @@ class Due
 
     public function words(): string
     {
-        return $this->from === null || $this->to === null
-            ? $this->what
-            : "{$this->what} ".($this->isOverdue ? 'overdue: ' : '')."{$this->from->format('j M')} to {$this->to->format('j M')}";
+        return match (true) {
+            $this->from === null || $this->to === null => $this->what,
+            $this->isOverdue => "{$this->what} was due by {$this->to->format('j M')}. What happened?",
+            default => "{$this->what} {$this->from->format('j M')} to {$this->to->format('j M')}",
+        };
     }
 }

@@ -3,6 +3,13 @@ import { watch } from './outbox.js'
 
 enhanceAll(document.querySelectorAll('[data-module]'), name => import(`./modules/${name}.js`))
 watch(document.querySelector('[data-outbox]'))
+// A form that was refused stands where its first fault is, and a screen reader says it.
+const wrong = document.querySelector('[aria-invalid=true]')
+if (wrong) {
+  for (let fold = wrong.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true
+  wrong.focus()
+  ;(wrong.closest('.field') ?? wrong).scrollIntoView({ block: 'center', behavior: 'instant' })
+}
 // Pages of the snake room open without a connection too, where the browser allows it: at this machine, or over TLS. What is kept for
 // that is of the person whose page this is.
 if ('serviceWorker' in navigator && isSecureContext) {

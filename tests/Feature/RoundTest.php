@@ -154,6 +154,17 @@ class RoundTest extends TestCase
         $this->get('/today')->assertDontSee('Hatchlings');
     }
 
+    public function test_one_of_which_nothing_is_logged_does_not_drop_off(): void
+    {
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->made(['name' => 'Tender'])->id]);
+        $hatched = fn (int $days): string => Carbon::today()->subDays($days)->format('Y-m-d');
+        $young = $this->made(['name' => 'Jib', 'clutch_id' => $clutch->id, 'hatched_on' => $hatched(200)]);
+        $this->made(['name' => 'Kedge', 'clutch_id' => $clutch->id, 'hatched_on' => $hatched(366)]);
+        $this->get('/today')->assertSeeInOrder(['Hatchlings', 'Jib', 'first shed overdue (day 200'])->assertDontSee('Kedge');
+        $this->post("/animals/{$young->id}/tap", ['what' => 'shed', 'form_token' => (string) Str::uuid()]);
+        $this->get('/today')->assertDontSee('first shed overdue');
+    }
+
     public function test_the_outbox_is_told_where_to_go_and_a_tap_with_a_token_is_made_once(): void
     {
         $animal = $this->made(['name' => 'Skiff']);

@@ -132,7 +132,7 @@
                 <details class="mt-3" @if ($errors->status->any()) open @endif><summary>Change status</summary>
                     <form method="post" action="{{ route('status.store', $animal) }}" class="stack mt-2" data-module="once">@csrf<input
                         type="hidden" name="form_token" value="{{ $token }}">
-                        <div class="two"><x-choice name="status" bag="status" label="Status"
+                        <div class="two"><x-choice name="status" bag="status" id="status-now" label="Status"
                             :value="old('status', $animal->status()->value)" :options="$lists->statusOptions()"/>
                         <x-field name="on" bag="status" id="status-on" label="From" type="date"
                             :value="old('on', now()->format('Y-m-d'))"/></div>
@@ -200,7 +200,7 @@
                             placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on"
                             type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation"
                             label="Decided" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
-                        <x-field name="note" bag="observation" label="Note" :value="old('note')" maxlength="400"/>
+                        <x-field name="note" bag="observation" id="observation-note" label="Note" :value="old('note')" maxlength="400"/>
                         <div><button class="button" type="submit">Save</button> <span class="soft small">For an ailing animal, and for
                             any humane end, ask a reptile veterinarian.</span></div>
                     </form></details>

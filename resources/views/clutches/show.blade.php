@@ -13,7 +13,7 @@
                 <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched'
                     ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid'
                     ? ' on '.$clutch->laid_on->format('j F Y').'; '.($due === null ? 'nothing more is expected'
-                    : 'expected: '.$due->words()) : '') }}.</p>
+                    : ($due->isOverdue ? "{$due->what} was due by {$due->to->format('j M')}" : 'expected: '.$due->words())) : '') }}.</p>
                 <p class="mb-0">{{ $page->account() }}</p>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>

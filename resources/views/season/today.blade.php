@@ -26,7 +26,8 @@
                         'with '.($one->clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'a sire not known')])) }}</span>
                         @if ($one->isOverdue)<span class="tag dead">overdue</span>@elseif ($one->isNow($today))<span
                             class="tag hit">now</span>@endif
-                        <span class="d-block">Next: {{ $one->words() }}@if ($one->thisWeek !== null)<span class="soft">,
+                        <span class="d-block">{{ $one->isOverdue ? ucfirst($one->words()) : "Next: {$one->words()}" }}@if ($one->thisWeek
+                            !== null && ! $one->isOverdue)<span class="soft">,
                             {{ $say->share($one->thisWeek) }} this week</span>@endif</span></p><details
                             class="why-line"><summary class="soft small">Why</summary><p
                             class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>

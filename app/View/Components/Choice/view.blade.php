@@ -1,7 +1,7 @@
 <div class="field">
     <label for="{{ $id }}">{{ $label }}</label>
     <select @if ($isLong) data-module="choice" @endif id="{{ $id }}" name="{{ $name }}" {{ $attributes->class('input') }}
-        aria-describedby="{{ $id }}-error {{ $id }}-hint" @if ($error) aria-invalid="true" @endif>
+        aria-describedby="{{ $id }}-error{{ $hint ? " {$id}-hint" : '' }}" @if ($error) aria-invalid="true" @endif>
         @if ($blank !== null)<option value="">{{ $blank }}</option>@endif
         @foreach ($options as $key => $words)
             <option value="{{ $key }}" @selected((string) $value === (string) $key)>{{ $words }}</option>
