@@ -191,6 +191,23 @@ class SnakeRoomTest extends BrowserTestCase
         self::assertGreaterThanOrEqual(2, (int) $browser->script('return document.querySelectorAll("[data-seen]:not([data-seen=\'\'])").length'));
     }
 
+    public function test_a_question_and_its_pictures_open_without_a_connection(): void
+    {
+        $browser = $this->identified('Coxswain', 7);
+        $page = $browser->driver->getCurrentURL();
+        $browser->until('return navigator.serviceWorker.controller !== null');
+        $isDrawn = 'const all = [...document.querySelectorAll("[data-question]:not([hidden]) img")];
+            return all.length > 1 && all[0].complete && all[0].naturalWidth > 0';
+        $first = fn (): string => $browser->find('[data-question]:not([hidden])')->getAttribute('data-question') ?? '';
+        $browser->driver->get($page);
+        $browser->until($isDrawn);
+        $before = $first();
+        $this->hang();
+        $browser->driver->get($page);
+        $browser->until($isDrawn);
+        self::assertSame($before, $first());
+    }
+
     public function test_pages_of_the_snake_room_open_without_a_connection(): void
     {
         $browser = $this->browser()->visit('/today');
