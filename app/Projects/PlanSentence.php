@@ -17,7 +17,7 @@ use Closure;
 class PlanSentence
 {
     /** The share of keepers by whose year a plan is judged, by the house's openness to risk. */
-    private const RISKS = ['careful' => [.9, 'nine in ten'], 'even' => [.5, 'half'], 'bold' => [.25, 'a quarter']];
+    private const RISKS = ['careful' => .9, 'even' => .5, 'bold' => .25];
 
     /** Simulated keepers of whom a share is told in years. */
     private const FEWEST_TOLD = 20;
@@ -49,17 +49,17 @@ class PlanSentence
         }
         $horizon = ($this->year)($this->project->horizon);
         $last = $policy['probability_by_season'][count($policy['probability_by_season']) - 1];
-        [$share, $who] = self::RISKS[$this->risk];
-        if (($policy['runs'] ?? self::FEWEST_TOLD) < self::FEWEST_TOLD) { // nine in ten of four keepers is nothing that could be said
-            return "By {$horizon}: ".self::reached($last).' (first estimate).';
+        $share = self::RISKS[$this->risk];
+        if (($policy['runs'] ?? self::FEWEST_TOLD) < self::FEWEST_TOLD) { // 90 % of four runs is nothing that could be said
+            return "Chance by {$horizon}: ".self::reached($last).' (first estimate).';
         }
         $season = self::seasonOf($policy, $share);
 
         $by = $season === null ? '' : ($this->year)($season);
 
-        return "By {$horizon}: ".self::reached($last).'. '.($season === null
-            ? ucfirst($who).' of those who try have to wait longer.'
-            : ucfirst($who)." of those who try have it by {$by}.");
+        $chance = OddsWords::share($share).' chance';
+
+        return "Chance by {$horizon}: ".self::reached($last).'. '.($season === null ? "A {$chance} takes longer." : "{$chance} by {$by}.");
     }
 
     /** @param array{decimal: float, low: float} $at what every run reached is not sure for that */

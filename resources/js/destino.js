@@ -3,6 +3,7 @@ import { watch } from './outbox.js'
 
 enhanceAll(document.querySelectorAll('[data-module]'), name => import(`./modules/${name}.js`))
 watch(document.querySelector('[data-outbox]'))
+document.querySelector('.tabs [aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest', behavior: 'instant' })
 // A form that was refused stands where its first fault is, and a screen reader says it.
 const wrong = document.querySelector('[aria-invalid=true]')
 if (wrong) {

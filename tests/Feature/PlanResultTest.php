@@ -52,12 +52,12 @@ class PlanResultTest extends TestCase
         yield 'no target' => [['error' => '“Clwn” is no name.'], 'even', '“Clwn” is no name.'];
         yield 'no way' => [['unreachable' => ['why' => 'Nobody carries Clown.']], 'even', 'Nobody carries Clown.'];
         yield 'one already' => [['already' => 'a7', 'names' => ['a7' => 'Skiff']], 'even', 'Skiff is one already: Clown.'];
-        yield 'half of them' => [$course([.2, .55, .93]), 'even', "By year 3: 93\u{a0}%. Half of those who try have it by year 2."];
-        yield 'careful' => [$course([.2, .55, .93]), 'careful', "By year 3: 93\u{a0}%. Nine in ten of those who try have it by year 3."];
-        yield 'bold' => [$course([.26, .55, .93]), 'bold', "By year 3: 93\u{a0}%. A quarter of those who try have it by year 1."];
-        yield 'later' => [$course([.1, .2, .3]), 'even', "By year 3: 30\u{a0}%. Half of those who try have to wait longer."];
-        yield 'all of them' => [$course([.2, .9, 1.0]), 'even', 'By year 3: over 90 %. Half of those who try have it by year 2.'];
-        yield 'a few keepers' => [$course([.2, .55, .93], ['runs' => 8]), 'careful', "By year 3: 93\u{a0}% (first estimate)."];
+        yield 'half of them' => [$course([.2, .55, .93]), 'even', "Chance by year 3: 93\u{a0}%. 50\u{a0}% chance by year 2."];
+        yield 'careful' => [$course([.2, .55, .93]), 'careful', "Chance by year 3: 93\u{a0}%. 90\u{a0}% chance by year 3."];
+        yield 'bold' => [$course([.26, .55, .93]), 'bold', "Chance by year 3: 93\u{a0}%. 25\u{a0}% chance by year 1."];
+        yield 'later' => [$course([.1, .2, .3]), 'even', "Chance by year 3: 30\u{a0}%. A 50\u{a0}% chance takes longer."];
+        yield 'all of them' => [$course([.2, .9, 1.0]), 'even', "Chance by year 3: over 90 %. 50\u{a0}% chance by year 2."];
+        yield 'a few keepers' => [$course([.2, .55, .93], ['runs' => 8]), 'careful', "Chance by year 3: 93\u{a0}% (first estimate)."];
     }
 
     /** @param array<string, mixed> $stored */

@@ -24,7 +24,7 @@ class ProjectFoldsTest extends TestCase
     {
         $project = $this->planned();
         $page = $this->get("/projects/{$project->id}")->assertOk()->assertSeeInOrder([
-            'By 20', 'On average it takes', 'What to do now', 'Keep, in this order', 'The path', 'Ways compared',
+            'Chance by 20', 'On average it takes', 'What to do now', 'Keep, in this order', 'The path', 'Ways compared',
             'the chance by year, and', 'Other choices', 'What happened so far', 'clutches', 'What this rests on', 'none of your own',
         ]);
         $html = (string) $page->getContent();

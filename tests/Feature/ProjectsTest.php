@@ -48,7 +48,7 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$project->id}")
             ->assertSee('First estimate')
             ->assertSee('first estimate')
-            ->assertDontSee('of those who try')
+            ->assertDontSee("90\u{a0}% chance by")
             ->assertSee('Skiff');
         Queue::assertPushed(\App\Jobs\MakePlan::class, 1);
 
@@ -56,7 +56,7 @@ class ProjectsTest extends TestCase
         $this->getJson("/plans/{$plan->id}")->assertJson(['state' => 'done', 'progress' => 100]);
         $this->get("/projects/{$project->id}")
             ->assertSee('Without buying')
-            ->assertSee('Nine in ten of those who try have it by')
+            ->assertSee("90\u{a0}% chance by")
             ->assertSee('What matters most')
             ->assertSee('Young kept')
             ->assertSee('Best pairings')

@@ -3,8 +3,8 @@
     <div class="two">
         <section class="sheet">
             <div class="head"><h2>Import</h2></div>
-            <p class="soft">A list of animals from a spreadsheet (CSV or XLSX, one row an animal, headings in the first row), or an archive
-                of a whole collection. You see first what was understood; nothing is written until you say so.</p>
+            <p class="soft">A list of animals from a spreadsheet (CSV or XLSX, one row an animal; headings help but are not
+                needed), or an archive of a whole collection. You see first what was understood; nothing is saved until you import.</p>
             <form method="post" action="{{ route('exchange.upload') }}" enctype="multipart/form-data" class="stack" data-module="once">
                 @csrf
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.xlsx,.zip,.json"/>

@@ -15,8 +15,8 @@
                         <strong class="ms-auto num">{{ $why['share'] }}</strong></label><div class="bar" aria-hidden="true"><i
                         style="width:{{ $why['width'] }}%"></i></div></li>@endforeach</ul>
                 </fieldset>
-                <p class="soft small mb-0">Until you decide, every explanation counts with these odds; they rest on how often records are
-                    wrong, which you can set in the <a href="{{ route('house') }}">house rules</a>.</p>
+                <p class="soft small mb-0">Until you decide, all explanations count with these chances. You can change how often records are
+                    wrong in the <a href="{{ route('house') }}">house rules</a>.</p>
                 @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Reason" :value="old('reason')"
                     maxlength="1000" hint="The decision is saved with its reason. You can undo it."/><x-field-error
                     id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main"

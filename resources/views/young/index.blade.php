@@ -20,7 +20,7 @@
                                 <x-sex :animal="$row['animal']"/> <span class="tag">{{ $row['status']->value }}</span><span
                                 class="d-block small">{{ $row['card']->genotype() }}</span></span></div>
                         <p class="mb-1 mt-2"><strong>{{ ['keep' => 'Speaks for keeping', 'sell' => 'Speaks for selling',
-                            'open' => 'Nothing decides', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney
+                            'open' => 'No clear reason', 'ill' => 'Not for breeding'][$row['leans']] }}</strong>@if ($seesMoney
                             && $row['price'] && $row['leans'] !== 'ill')<span class="soft">; guide price {{ $row['price']
                                 }}</span>@endif</p>
                         @if ($row['ill'] !== [])

@@ -48,7 +48,7 @@
 @endif
 @if ($page->notes()->influence() !== [])
     <h3>What matters most</h3>
-    <p class="soft small">Half of those who try have it by, with a low and a high figure.</p>
+    <p class="soft small">Year of a 50 % chance, with a low and a high value.</p>
     <div class="scroll" tabindex="0" role="region" aria-label="What matters most">
         <table class="list">
             <thead><tr><th>Assumption</th><th class="num">With a low figure</th><th class="num">With a high one</th></tr></thead>
