@@ -192,6 +192,11 @@ class IdentifyPagesTest extends TestCase
         $this->assertStringNotContainsString($this->fill($draw('back-band', 1, false)), $draw('back-band', 1, true), 'in its own colours');
         $address = $pictures->address('back-band', 1, $look, 'x');
         $this->assertSame($draw('back-band', 1, true), $this->get($address)->assertOk()->getContent());
+        $normal = LoosePrint::exact((new Gallery($shelf))->ofText('Normal'));
+        $this->assertSame([], $normal->values);
+        $this->assertSame(
+            $pictures->draw('back-band', 1, $normal), $this->get($pictures->address('back-band', 1, $normal, 'x'))->getContent(), 'a normal too',
+        );
         foreach (['look=nothing~1', 'look=yellow~x', 'seed=x'] as $wrong) {
             $this->get("/genes/states/back-band/1.svg?{$wrong}")->assertNotFound();
         }

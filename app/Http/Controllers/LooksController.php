@@ -70,13 +70,16 @@ class LooksController extends Controller
         $seed = $request->string('seed', '0')->toString();
         $own = LoosePrint::told($amounts, $seed, 'card', $this->shelf->looks());
         abort_if($own === null, 404);
-        $name = "state {$cue} {$state} ".($amounts === '' ? '' : hash('xxh128', "{$amounts} {$seed}"));
-        $svg = $this->opened->kept->get($name);
-        if (! is_string($svg)) {
-            $svg = (new StatePictures($this->shelf))->draw($cue, $state, $amounts === '' ? null : $own->look);
-            abort_if($svg === null, 404);
-            $this->opened->kept->put($name, $svg);
+        $pictures = new StatePictures($this->shelf);
+        if ($request->has('seed')) { // of one animal: whoever asked keeps it, here it would only fill the disk
+            $svg = $pictures->draw($cue, $state, $own->look);
+        } else {
+            $name = "state {$cue} {$state}";
+            $kept = $this->opened->kept->get($name);
+            $svg = is_string($kept) ? $kept : $pictures->draw($cue, $state);
+            $svg === null || is_string($kept) ?: $this->opened->kept->put($name, $svg);
         }
+        abort_if($svg === null, 404);
 
         return response($svg, 200, [
             'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable',
