@@ -17,8 +17,7 @@
             data-module="filters">
             <div class="field"><label for="find">Name or note</label><input class="input" id="find" type="search" name="find"
                 value="{{ $search->words }}"></div>
-            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Genes
-                <span class="soft">(you can add “ready” or a status)</span></label>
+            <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="genes">Genes</label>
                 <input class="input" id="genes" name="genes" value="{{ $search->genes }}" data-reads="search" spellcheck="false"
                     autocapitalize="off" placeholder="carries Clown, female, ready" aria-describedby="genes-error genes-reading"
                     @if ($search->error) aria-invalid="true" @endif>

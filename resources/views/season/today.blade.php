@@ -28,9 +28,10 @@
                             class="tag hit">now</span>@endif
                         <span class="d-block">{{ $one->isOverdue ? ucfirst($one->words()) : "Next: {$one->words()}" }}@if ($one->thisWeek
                             !== null && ! $one->isOverdue)<span class="soft">,
-                            {{ $say->share($one->thisWeek) }} this week</span>@endif</span></p><details
+                            {{ $say->share($one->thisWeek) }} this week</span>@endif @if ($one->from === null)<span
+                            class="soft">· {{ $one->rests }}</span>@endif</span></p>@if ($one->from !== null)<details
                             class="why-line"><summary class="soft small">Why</summary><p
-                            class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>
+                            class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>@endif
                         @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p
                             class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>Egg by
                             egg</a></p>@endif @endif</li>
