@@ -107,9 +107,10 @@ class ClutchPage
         $kept = count($this->hatchlings);
         $seen = $this->seen();
         $dead = (int) $this->clutch->counts->where('dead', true)->sum(fn (ClutchCount $count): int => $count->count);
+        $slugs = $this->clutch->eggs_infertile;
         $parts = array_filter([
             $this->clutch->eggs_good === null ? null : "{$this->clutch->eggs_good} good eggs",
-            $this->clutch->eggs_infertile === null ? null : $this->clutch->eggs_infertile.($this->clutch->eggs_infertile === 1 ? ' slug' : ' slugs'),
+            $slugs === null ? null : $slugs.($slugs === 1 ? ' slug' : ' slugs'),
             $this->clutch->hatched === null ? null : "{$this->clutch->hatched} hatched",
             $dead === 0 ? null : "{$dead} seen dead in the egg",
             "{$kept} added as animals",

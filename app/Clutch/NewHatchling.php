@@ -20,7 +20,8 @@ final readonly class NewHatchling
         $only = $this->clutch->sires->count() === 1 ? $this->clutch->sires->first() : null;
 
         return [
-            'name' => $name, 'number' => Numbering::next($this->keeper, $this->house, (int) ($this->clutch->hatched_on ?? now())->format('Y')),
+            'name' => $name,
+            'number' => Numbering::next($this->keeper, $this->house, (int) ($this->clutch->hatched_on ?? now())->format('Y')),
             'sex' => $sex, 'hatched_on' => $this->clutch->hatched_on?->format('Y-m-d'), 'clutch_id' => $this->clutch->id,
             'dam_id' => $this->clutch->dam_id, 'sire_id' => $sire ?? $only?->animal_id, 'sire_name' => $only?->name,
         ];

@@ -93,7 +93,8 @@ final readonly class SnakeHead
     {
         $d = '';
         foreach (self::GAPS as [$from, $to, $one, $other]) {
-            $d .= $shape([[$from, $one], [$to, $one], [$to + .03, ($one + $other) / 2], [$to, $other], [$from, $other], [$from - .03, ($one + $other) / 2]]);
+            $middle = ($one + $other) / 2;
+            $d .= $shape([[$from, $one], [$to, $one], [$to + .03, $middle], [$to, $other], [$from, $other], [$from - .03, $middle]]);
         }
         foreach (self::SPOTS as [$a, $v]) {
             $d .= $shape([[$a - .03, $v], [$a, $v + .07], [$a + .03, $v], [$a, $v - .07]]);

@@ -122,7 +122,9 @@ final class RowCells
         $on = $cell->on ?? ($day === '' ? null : DateCell::read($day, $this->dayFirst[Field::Weighed->value] ?? null));
         [$row->grams, $row->weighedOn] = [$cell->grams, $on?->day];
         if ($row->weighedOn === null) {
-            $row->remark('weight', $text, "{$cell->grams} g, on a day that is not known: kept in the notes. Answer “Weighed when?” to record it.");
+            $row->remark(
+                'weight', $text, "{$cell->grams} g, on a day that is not known: kept in the notes. Answer “Weighed when?” to record it.",
+            );
         } elseif ($cell->isAbout || $on?->precision !== Precision::Day || $on->isAbout) {
             $row->remark('weight', $text, "“{$text}”: taken as {$cell->grams} g on {$row->weighedOn}, about.");
         }

@@ -121,7 +121,8 @@ class Upload
 
         return new ImportPlan(
             $table, $columns, $keeper, $shelf, $house,
-            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(), $made, $isDay ? $weighed : '',
+            in_array($dates, [DateCell::DAY_FIRST, DateCell::MONTH_FIRST], true) ? $dates : '', $this->answers(), $made,
+            $isDay ? $weighed : '',
         );
     }
 

@@ -50,7 +50,9 @@ final readonly class StatePictures
         }
         $values = ($own === null ? null : $this->onOwn($this->shelf->cues()[$key], $own)[$state] ?? null) ?? $picture['amounts'];
 
-        return SnakeSvg::closeUp(new Look($picture['drawn'] + $values, [], Sureness::Known, [], LookFacts::ADULT, $own->seed ?? 0), $picture['crop'], $own !== null);
+        $look = new Look($picture['drawn'] + $values, [], Sureness::Known, [], LookFacts::ADULT, $own->seed ?? 0);
+
+        return SnakeSvg::closeUp($look, $picture['crop'], $own !== null);
     }
 
     /** @return array<int, array<string, float>>|null amounts by state; null where one of them would be read as another state */

@@ -12,7 +12,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind gene, alias, nickname (of a combination), eye (how the keeper reads a cue) or counts (a friend's readings); cue is read no more
+ * @property string $kind gene, alias, nickname (of a combination), eye (how the keeper reads a cue) or counts (a friend's readings);
+ *     cue is read no more
  * @property string $gene key of the gene, or of the cue
  * @property array<string, mixed> $data
  */

@@ -58,7 +58,8 @@ final class Kinds
             new RecordKind('rules', HouseRules::class, 'house rules', [], isNumbered: false),
             new RecordKind(
                 'gene', GeneChange::class, 'change of the gene facts',
-                ['kind' => ['gene', 'alias', 'cue', 'eye', 'counts', 'nickname'], 'gene' => 'string', 'data' => 'object'], removal: Right::Manage,
+                ['kind' => ['gene', 'alias', 'cue', 'eye', 'counts', 'nickname'], 'gene' => 'string', 'data' => 'object'],
+                removal: Right::Manage,
                 section: 'genes', relation: 'geneChanges',
             ),
             new RecordKind(

@@ -121,7 +121,8 @@ class PairPage
             return "This pairing cannot make {$target->target->text}: {$why}";
         }
 
-        return "{$target->target->text}: ".OddsWords::perEgg($chance->perEgg(), $this->unit()).', '.OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
+        return "{$target->target->text}: ".OddsWords::perEgg($chance->perEgg(), $this->unit()).', '
+            .OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
     }
 
     /** Whether the chance of the target is said in words, its fraction being none that can be read. */

@@ -18,7 +18,8 @@ final class Remarks
 
     private const WEIGHT = '\d[\d.,]*\s?(?:g|gr|grams?|kg|oz|lbs?)\b';
 
-    private const YEAR = "(?:c\\.?b\\.?b?'?\\s?(?:(?:19|20)\\d\\d|\\d\\d)|(?:hatched\\s+|born\\s+)(?:in\\s+)?(?:19|20)\\d\\d|(?:19|20)\\d\\d(?!\\s?%))";
+    private const YEAR = "(?:c\\.?b\\.?b?'?\\s?(?:(?:19|20)\\d\\d|\\d\\d)|(?:hatched\\s+|born\\s+)(?:in\\s+)?(?:19|20)\\d\\d"
+        .'|(?:19|20)\\d\\d(?!\\s?%))';
 
     private const SIGNS = '^\s*[•*·–—]+|[\x{1F000}-\x{1FAFF}\x{2600}-\x{263F}\x{2643}-\x{27BF}\x{FE0F}]+';
 

@@ -54,7 +54,8 @@ class ImportCommand extends AnswerCommand
         }
         $table = Table::read($path, basename($path));
         $plan = new ImportPlan(
-            $table, $table->hasHeadings ? Field::match($table->headings) : (new ColumnGuess($opened->shelf))->of($table), $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
+            $table, $table->hasHeadings ? Field::match($table->headings) : (new ColumnGuess($opened->shelf))->of($table),
+            $keeper, $opened->shelf, $opened->house, (string) $this->option('dates'),
         );
         $rows = $plan->ready((bool) $this->option('repeated'));
         $written = $this->option('dry-run') ? 0 : count((new Importer($opened))->atOnce($rows));
