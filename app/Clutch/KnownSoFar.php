@@ -26,6 +26,9 @@ final readonly class KnownSoFar
 
     private const TOLD = .01;
 
+    /** Names that a card has room for. */
+    private const NAMED = 4;
+
     /** @var list<Told> what shows, the likeliest first */
     public array $visual;
 
@@ -37,10 +40,16 @@ final readonly class KnownSoFar
     {
         $seen = $unseen = [];
         foreach ($forms as ['form' => $form, 'decimal' => $share]) {
-            if ($share >= self::TOLD) {
-                $form->shows === [] ? $unseen[] = ['form' => $form, 'share' => $share] : $seen[] = ['form' => $form, 'share' => $share];
+            if ($form->shows === []) {
+                $unseen[] = ['form' => $form, 'share' => $share];
+            } else { // of copies that look the same, one copy and two, it is the look that counts
+                $look = "{$form->locus}:{$form->look}";
+                $before = $seen[$look] ?? ['form' => $form, 'share' => 0.0];
+                $seen[$look] = ['form' => $before['form']->isTwoCopies() ? $form : $before['form'], 'share' => $before['share'] + $share];
             }
         }
+        $isTold = static fn (array $one): bool => $one['share'] >= self::TOLD;
+        [$seen, $unseen] = [array_values(array_filter($seen, $isTold)), array_values(array_filter($unseen, $isTold))];
         $this->visual = self::ordered(self::alike($seen, $catalogue, Stage::at($days)));
         $this->hets = self::ordered(array_map(self::told(...), $unseen));
     }
@@ -139,6 +148,15 @@ final readonly class KnownSoFar
     public function open(): array
     {
         return self::words(array_filter($this->visual, static fn (array $one): bool => self::isOpen($one['share'])));
+    }
+
+    /** What may show, by name: a few of it, where there is much. */
+    public function mayShow(): string
+    {
+        $names = array_column($this->visual, 'text');
+        $more = count($names) - self::NAMED;
+
+        return implode(', ', array_slice($names, 0, self::NAMED)).($more > 0 ? " and {$more} more" : '');
     }
 
     /** @return list<string> all that may show, with its chance */

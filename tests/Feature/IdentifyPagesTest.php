@@ -109,7 +109,7 @@ class IdentifyPagesTest extends TestCase
         $this->get("/clutches/{$this->clutch->id}/identify/{$this->clutch->dam_id}")->assertNotFound();
         $empty = $this->keeper()->clutches()->create(['dam_id' => $this->clutch->dam_id]);
         $this->get("/clutches/{$empty->id}/identify")->assertRedirect(route('bench', $empty));
-        $this->get("/clutches/{$this->clutch->id}/bench")->assertOk()->assertSeeInOrder(['0 of 3 sure', 'Not looked at', 'Identify One']);
+        $this->get("/clutches/{$this->clutch->id}/bench")->assertOk()->assertSeeInOrder(['0 of 3 sure', 'Not looked at', 'May show', 'Clown', 'Identify One']);
     }
 
     public function test_all_that_hatched_are_added_at_once_and_once(): void
@@ -149,6 +149,17 @@ class IdentifyPagesTest extends TestCase
         $this->assertSame(['het Clown '.OddsWords::share(.50)], $known->carried());
         $this->assertSame(['Pastel', false], [$known->name(), $known->isSure()]);
         $this->assertSame(['Clown '.OddsWords::share(.25)], $known->open());
+    }
+
+    public function test_one_copy_and_two_that_look_the_same_are_one_look(): void
+    {
+        $catalogue = $this->app->make(CatalogueShelf::class)->catalogue();
+        $locus = $catalogue->allele('calico')->locus;
+        $forms = [
+            ['form' => $catalogue->form($locus, 'calico', 'calico'), 'decimal' => .3], ['form' => $catalogue->form($locus, 'calico', '+'), 'decimal' => .698],
+        ];
+        $known = new KnownSoFar($forms, $catalogue, 5);
+        $this->assertSame([['Calico almost certain'], 'Calico', true], [$known->shown(), $known->name(), $known->isSure()]);
     }
 
     public function test_what_nobody_tells_apart_at_this_age_is_one_thing(): void

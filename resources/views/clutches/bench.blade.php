@@ -16,7 +16,7 @@
                 $bench->belief($animal), $bench->days($animal) ?? 0, $animal->id) !!}@endif</span>
                 <span class="soft small">{{ $animal->name }} <x-sex :animal="$animal"/></span>
                 @if ($animal->sightings->isEmpty() && $page->known($animal)?->isSure() === false)<strong>Not looked at
-                yet</strong><span class="small">{{ count($page->known($animal)->visual) }} genes may show</span>@elseif ($known =
+                yet</strong><span class="small">May show {{ $page->known($animal)->mayShow() }}</span>@elseif ($known =
                 $page->known($animal))<strong>{{ $known->name() }}</strong>@if ($known->carried() !== [])
                 <span class="small">{{ implode(', ', $known->carried()) }}</span>@endif @if ($known->isSure())<span
                 class="small is-sure"><x-icon name="check-circle"/> Sure</span>@else<span
