@@ -2,7 +2,10 @@
 
 namespace Tests\Feature;
 
+use App\Models\Animal;
 use App\Models\Clutch;
+use App\Models\Incubator;
+use App\Models\Project;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use DOMDocument;
@@ -17,9 +20,9 @@ class IdsTest extends TestCase
     use RefreshDatabase;
 
     private const PAGES = [
-        '/today', '/animals', '/animals?view=list', '/animals/create', '/animals/8', '/animals/8/edit', '/pair', '/pair?sire_id=7&dam_id=3&target=Clown',
-        '/clutches', '/clutches/create', '/clutches/8', '/clutches/8/edit', '/clutches/9/eggs?egg=5', '/clutches/8/bench', '/clutches/8/identify',
-        '/season', '/incubators', '/incubators/2', '/projects', '/projects/create', '/projects/1', '/prove', '/luck', '/genes', '/genes/own',
+        '/today', '/animals', '/animals?view=list', '/animals/create', '/animals/{halyard}', '/animals/{halyard}/edit', '/pair', '/pair?sire_id={gunwale}&dam_id={halyard}&target=Clown',
+        '/clutches', '/clutches/create', '/clutches/{keel}', '/clutches/{keel}/edit', '/clutches/{vellum}/eggs?egg=5', '/clutches/{keel}/bench', '/clutches/{keel}/identify',
+        '/season', '/incubators', '/incubators/{incubator}', '/projects', '/projects/create', '/projects/{project}', '/prove', '/luck', '/genes', '/genes/own',
         '/genes/pastel', '/genes/compare', '/genes/design', '/genes/confusions', '/genes/train', '/house', '/racks', '/money', '/exchange',
         '/people', '/account', '/young', '/round/weight', '/round/feed', '/guide',
     ];
@@ -29,8 +32,14 @@ class IdsTest extends TestCase
         $this->seed(DemoSeeder::class);
         $this->flushSession();
         $this->actingAs(User::query()->where('email', 'boathouse@destino.localhost')->sole());
-        $this->assertSame(9, Clutch::query()->findOrFail(9)->id);
-        foreach (self::PAGES as $page) {
+        $animal = fn (string $name): int => Animal::query()->where('name', $name)->sole()->id;
+        $clutch = fn (string $dam): int => Clutch::query()->where('dam_id', $animal($dam))->latest('id')->firstOrFail()->id;
+        $ids = [
+            '{halyard}' => $animal('Halyard'), '{gunwale}' => $animal('Gunwale'), '{keel}' => $clutch('Keel'), '{vellum}' => $clutch('Vellum'),
+            '{incubator}' => Incubator::query()->firstOrFail()->id, '{project}' => Project::query()->firstOrFail()->id,
+        ];
+        foreach (self::PAGES as $address) {
+            $page = strtr($address, $ids);
             $this->assertSame([], $this->faultsOf((string) $this->get($page)->assertOk()->getContent()), $page);
         }
     }
