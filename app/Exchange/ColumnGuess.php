@@ -21,22 +21,6 @@ final readonly class ColumnGuess
 
     public function __construct(private CatalogueShelf $shelf) {}
 
-    /**
-     * Whether a line names its columns, and is no animal: by its words, or because it has neither sex nor number while the next line has.
-     *
-     * @param list<string|null> $line
-     * @param list<string|null> $next
-     */
-    public static function isHeading(array $line, array $next): bool
-    {
-        $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $line);
-        $isOfAnimal = static fn (array $all): bool => array_filter(
-            $all, static fn (?string $cell): bool => preg_match('/\d/', (string) $cell) === 1 || SoftCells::sex((string) $cell)[0] !== null,
-        ) !== [];
-
-        return array_filter(Field::match($cells)) !== [] || (! $isOfAnimal($cells) && $isOfAnimal($next));
-    }
-
     /** @return array<int, Field|null> by column; each meaning is given once, to the column that fits it best */
     public function of(Table $table): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Exchange\Cells\SoftCells;
 use App\Exchange\Errors\ExchangeError;
 use App\Exchange\Files\Unpacked;
 use App\Tables\Sheet;
@@ -34,7 +35,7 @@ class Table
     public static function read(string $path, string $name): self
     {
         $lines = self::looksLikeZip($path) ? self::xlsx($path, $name) : self::csv($path, $name);
-        $hasHeadings = ColumnGuess::isHeading($lines[0] ?? [], $lines[1] ?? []);
+        $hasHeadings = self::isHeading($lines[0] ?? [], $lines[1] ?? []);
         $wide = $hasHeadings ? 0 : max([0, ...array_map(count(...), array_slice($lines, 0, 200))]);
         $headings = $hasHeadings ? array_map(trim(...), array_shift($lines)) : array_fill(0, $wide, '');
         while ($hasHeadings && end($headings) === '') {
@@ -52,6 +53,22 @@ class Table
         }
 
         return count($rows) > self::MOST_ROWS ? throw ExchangeError::tooLong(self::MOST_ROWS) : new self($headings, $rows, $hasHeadings);
+    }
+
+    /**
+     * Whether a line names its columns, and is no animal: by its words, or because it has neither sex nor number while the next line has.
+     *
+     * @param list<string|null> $line
+     * @param list<string|null> $next
+     */
+    private static function isHeading(array $line, array $next): bool
+    {
+        $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $line);
+        $isOfAnimal = static fn (array $all): bool => array_filter(
+            $all, static fn (?string $cell): bool => preg_match('/\d/', (string) $cell) === 1 || SoftCells::sex((string) $cell)[0] !== null,
+        ) !== [];
+
+        return array_filter(Field::match($cells)) !== [] || (! $isOfAnimal($cells) && $isOfAnimal($next));
     }
 
     private static function looksLikeZip(string $path): bool

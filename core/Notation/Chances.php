@@ -42,15 +42,11 @@ final readonly class Chances
         if ($isFraction) {
             $this->stream->advance(2);
         } elseif (! $this->stream->takeType(TokenType::Percent)) {
-            if (preg_match('/^\d[.,]\d$/D', $number->text) === 1) {
-                throw NotationError::misplaced(
-                    $number->text, $number->from, 'it counts males and females: enter each animal by itself, male or female.',
+            throw preg_match('/^\d[.,]\d$/D', $number->text) === 1
+                ? NotationError::misplaced($number->text, $number->from, 'it counts males and females: enter each animal by itself.')
+                : NotationError::misplaced(
+                    $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"],
                 );
-            }
-            throw NotationError::misplaced(
-                $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.",
-                ["{$number->text}%"],
-            );
         }
         $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
         try {

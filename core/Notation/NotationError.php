@@ -34,6 +34,13 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
         return new self("“{$shown}” is not a known gene. {$hint}", $shown, $position, array_values($suggestions));
     }
 
+    public static function noGene(string $text): self
+    {
+        $shown = self::shown(trim($text));
+
+        return new self("“{$shown}” names no gene. For an animal without any write Normal.", $shown, 1, ['Normal']);
+    }
+
     public static function strayPiece(string $piece, int $position): self
     {
         $shown = self::shown($piece);

@@ -29,7 +29,7 @@ final class Remarks
     /** @var list<string> */
     public readonly array $notes;
 
-    public function __construct(string $text, private readonly NameIndex $names)
+    public function __construct(public readonly string $typed, private readonly NameIndex $names)
     {
         $notes = [];
         $pattern = '~(?<quoted>[“"][^”"]{1,40}[”"])|(?<![\p{L}\p{N}])\(?\s*(?:'.self::WORDS.'|'.self::MONEY.'|'.self::WEIGHT.'|'.self::YEAR
@@ -37,14 +37,14 @@ final class Remarks
         $left = preg_replace_callback($pattern, function (array $found) use (&$notes): string {
             $piece = trim($found[0]);
             $inner = trim($piece, ' “”"()');
-            if ($this->isName($inner) || self::isOneSided($piece)) { // a gene in quotes is a gene
-                return isset($found['quoted']) ? " {$inner} " : $found[0];
+            if (isset($found['quoted']) ? $this->hasGene($inner) : $this->isName($inner) || self::isOneSided($piece)) {
+                return isset($found['quoted']) ? ' '.mb_substr($found[0], 1, -1).' ' : $found[0]; // genes in quotes are genes
             }
             preg_match('/[\p{L}\p{N}]/u', $piece) === 1 ? $notes[] = "“{$piece}” is no gene: it is left out." : null;
 
             return str_repeat(' ', mb_strlen($found[0]));
-        }, mb_scrub($text, 'UTF-8'));
-        $this->text = self::asNotation($left ?? $text);
+        }, mb_scrub($typed, 'UTF-8'));
+        $this->text = self::asNotation($left ?? $typed);
         $this->notes = $notes;
     }
 
@@ -54,6 +54,20 @@ final class Remarks
         $match = $piece === '' ? null : $this->names->match($stream);
 
         return $match !== null;
+    }
+
+    /** Whether any word of it is a gene, or says how one is carried: then it is read, and what is not understood of it is asked. */
+    private function hasGene(string $quoted): bool
+    {
+        $stream = new TokenStream($quoted);
+        while (! $stream->atEnd()) {
+            if ($this->names->match($stream) !== null || Keyword::of($stream->current()) !== null) {
+                return true;
+            }
+            $stream->advance();
+        }
+
+        return false;
     }
 
     /** Half of a parenthesis belongs to something else. */

@@ -122,6 +122,9 @@ final class StatementParser
         [$settled, $questions] = $this->open->settle($this->statements);
         array_push($this->pieces, ...$settled);
         array_push($this->errors, ...$questions);
+        if (trim($this->remarks->text) !== trim($this->remarks->typed) && $this->pieces === [] && $this->errors === [] && $this->absent === []) {
+            $this->errors[] = NotationError::noGene($this->remarks->typed); // remarks alone are no Normal
+        }
         array_push($this->errors, ...$this->normal->against($this->statements, $this->forms));
     }
 

@@ -36,6 +36,7 @@ final class RemarksTest extends TestCase
         yield 'all at once' => ['Super Pastel 50% het Clown, CB 2022, 1450 g, 350€', 'Super Pastel 50% het Clown', ['CB 2022', '1450 g', '350€']];
         yield 'a name in quotes' => ['“Luna” Pastel', 'Pastel', ['“Luna”']];
         yield 'a gene in quotes' => ['"Pastel" Enchi', 'Pastel Enchi', []];
+        yield 'a het in quotes' => ['“66% het Clown” Pastel', 'Pastel 66% het Clown', []];
         yield 'the animal itself' => ['Pastel ball python', 'Pastel', ['ball python']];
         yield 'a bullet' => ['• Pastel Enchi', 'Pastel Enchi', []];
         yield 'a picture' => ['Pastel 🔥 Enchi', 'Pastel Enchi', []];
@@ -68,6 +69,11 @@ final class RemarksTest extends TestCase
         yield 'a doubt belongs to what follows' => ['Pastel ?enchi', '“enchi?”'];
         yield 'no het where there is none' => ['poss enchi', 'such as 50%'];
         yield 'two hets' => ['poss het clown', '66% (from two hets)'];
+        yield 'a remark alone is no Normal' => ['sold', 'names no gene'];
+        yield 'a picture alone' => ['🔥', 'names no gene'];
+        yield 'a price alone' => ['$350', 'names no gene'];
+        yield 'a name alone' => ['“Luna”', 'names no gene'];
+        yield 'a gene among other words in quotes' => ['“my clown girl” Pastel', 'not a known gene'];
         yield 'a word of two meanings' => ['Calico Bee', 'can mean several things'];
     }
 
