@@ -14,7 +14,7 @@ final class Remarks
     private const WORDS = 'sub-?adults?|adults?|juveniles?|juvies?|yearlings?|hatchlings?|breeders?|sold|available|on hold|reserved|'
         .'not for sale|for sale|nfs|obo|captive bred|ball pythons?|python regius';
 
-    private const MONEY = '(?:[$€£]\s?\d[\d.,]*k?|\d[\d.,]*\s?(?:[$€£]|eur\b|euros?\b|usd\b|gbp\b|dollars?\b))';
+    private const MONEY = '(?:[$€£]\s?\d[\d.,]*k?|\d[\d.,]*\s?(?:[$€£](?!\s?\d)|eur\b|euros?\b|usd\b|gbp\b|dollars?\b))';
 
     private const WEIGHT = '\d[\d.,]*\s?(?:g|gr|grams?|kg|oz|lbs?)\b';
 

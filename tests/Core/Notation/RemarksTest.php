@@ -62,6 +62,27 @@ final class RemarksTest extends TestCase
         }
     }
 
+    public function test_remarks_anywhere_change_nothing_that_is_read(): void
+    {
+        $genes = ['Pastel', 'Super Enchi', 'het Clown', '66% het Piebald', 'Mojave/Lesser', 'Stranger', 'Banana', 'Metal Flake'];
+        $remarks = ['adult', '$350', '1,450 g', '350 eur', "CB'23", '2021', '(juvenile)', '“Luna”', 'for sale', '€ 1.200', '🔥'];
+        mt_srand(7);
+        for ($i = 0; $i < 150; $i++) {
+            shuffle($genes);
+            $own = array_slice($genes, 0, 1 + $i % 3);
+            $typed = $own;
+            foreach (array_rand(array_flip($remarks), 3) as $remark) {
+                array_splice($typed, mt_rand(0, count($typed)), 0, [$remark]);
+            }
+            [$plain, $beside] = [self::read(implode(', ', $own)), self::read($text = implode(', ', $typed))];
+            self::assertCount(count($plain->errors), $beside->errors, $text);
+            $printer = new Printer(Shelf::catalogue());
+            if ($plain->belief !== null) {
+                self::assertSame($printer->belief($plain->belief), $printer->belief($beside->beliefOrFail()), $text);
+            }
+        }
+    }
+
     /** @return iterable<string, array{string, string}> typed, what is asked */
     public static function asked(): iterable
     {
