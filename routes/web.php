@@ -115,6 +115,9 @@ Route::post('/incubators/{incubator}/clutches', [IncubatorController::class, 'pl
 
 Route::get('/clutches/{clutch}/eggs', [EggController::class, 'show'])->name('eggs');
 Route::post('/clutches/{clutch}/eggs', [EggController::class, 'layOut'])->name('eggs.lay-out');
+Route::post('/clutches/{clutch}/eggs/weights', [EggController::class, 'weights'])->name('eggs.weights');
+Route::post('/clutches/{clutch}/eggs/candled', [EggController::class, 'candle'])->name('eggs.candled');
+Route::post('/clutches/{clutch}/eggs/candled/undo', [EggController::class, 'undoCandling'])->name('eggs.candled.undo');
 Route::put('/eggs/{egg}', [EggController::class, 'update'])->name('eggs.update');
 
 Route::get('/clutches/{clutch}/bench', [BenchController::class, 'show'])->name('bench');

@@ -42,4 +42,21 @@ class TubOptions
 
         return $options;
     }
+
+    /** @return array<string, string> tubs in which nobody is, by "rack:row:column" */
+    public static function free(User $keeper): array
+    {
+        $taken = $keeper->animals()->whereNotNull('rack_row')->toBase()->whereNull('deleted_at')->get(['rack_id', 'rack_row', 'rack_column'])
+            ->mapWithKeys(fn (object $at): array => ["{$at->rack_id}:{$at->rack_row}:{$at->rack_column}" => true])->all();
+        $free = [];
+        foreach ($keeper->racks()->get() as $rack) {
+            for ($row = 1; $row <= $rack->rows; $row++) {
+                for ($column = 1; $column <= $rack->columns; $column++) {
+                    $free["{$rack->id}:{$row}:{$column}"] = "{$rack->name}, {$row}·{$column}";
+                }
+            }
+        }
+
+        return array_diff_key($free, $taken);
+    }
 }

@@ -121,4 +121,16 @@ class EggTray
 
         return $weighed->isEmpty() ? null : (int) $weighed->sum('grams');
     }
+
+    /** @return list<Egg> eggs of which a hatchling can still come */
+    public function open(): array
+    {
+        return array_values($this->eggs->filter(fn (Egg $egg): bool => $egg->state()->isOpen())->all());
+    }
+
+    /** Eggs whose weight is known. */
+    public function weighed(): int
+    {
+        return $this->eggs->whereNotNull('grams')->count();
+    }
 }

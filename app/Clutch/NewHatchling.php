@@ -27,9 +27,13 @@ final readonly class NewHatchling
         ];
     }
 
-    /** The name that one has until somebody gives it another. */
+    /** The name that one has until somebody gives it another. A dam's second clutch of a year is "2026b". */
     public static function name(Clutch $clutch, int $number): string
     {
-        return mb_substr($clutch->dam->name, 0, 60)." {$clutch->season()}-{$number}";
+        $season = $clutch->season();
+        $before = Clutch::query()->where('dam_id', $clutch->dam_id)->where('id', '<', $clutch->id)->get()
+            ->filter(fn (Clutch $other): bool => $other->season() === $season)->count();
+
+        return mb_substr($clutch->dam->name, 0, 60)." {$season}".($before === 0 ? '' : chr(ord('a') + min($before, 25)))."-{$number}";
     }
 }

@@ -81,6 +81,8 @@ final class RowCells
                 $field, $text, "“{$text}” can be read in two ways: does the day or the month come first?",
                 [DateCell::DAY_FIRST, DateCell::MONTH_FIRST],
             );
+        } elseif ($cell->day === null && $cell->isAbout) {
+            $row->remark($field, $text, "“{$text}”: the date is left open, the words are kept.");
         } elseif ($cell->day === null && ! $cell->isNothing) {
             $row->remark($field, $text, "“{$text}” is no date that could be: not known.");
         } elseif ($cell->isAbout) {

@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $on null where the day is not known
  * @property int|null $count laid: good eggs; hatched: young
  * @property int|null $infertile laid: infertile eggs
+ * @property int|null $grams laid: weight of the clutch
  * @property int|null $egg_id the egg, where it is of a single one
  * @property string|null $who opened it
  * @property string|null $saw a first guess through the slit
@@ -34,15 +35,16 @@ class ClutchEvent extends Model implements Removable
     use OfClutch;
     use SoftDeletes;
 
-    protected $fillable = ['kind', 'on', 'count', 'infertile', 'note', 'egg_id', 'who', 'saw', 'form_token'];
+    protected $fillable = ['kind', 'on', 'count', 'infertile', 'grams', 'note', 'egg_id', 'who', 'saw', 'form_token'];
 
     protected $attributes = [
-        'on' => null, 'count' => null, 'infertile' => null, 'saw' => null, 'dead' => false, 'note' => null, 'egg_id' => null,
+        'on' => null, 'count' => null, 'infertile' => null, 'grams' => null, 'saw' => null, 'dead' => false, 'note' => null, 'egg_id' => null,
         'who' => null, 'deleted_at' => null,
     ];
 
     protected $casts = [
-        'kind' => EventKind::class, 'on' => 'date:Y-m-d', 'count' => 'integer', 'infertile' => 'integer', 'egg_id' => 'integer',
+        'kind' => EventKind::class, 'on' => 'date:Y-m-d', 'count' => 'integer', 'infertile' => 'integer', 'grams' => 'integer',
+        'egg_id' => 'integer',
     ];
 
     protected static function booted(): void
@@ -62,6 +64,7 @@ class ClutchEvent extends Model implements Removable
             $this->egg_id === null ? null : "egg {$this->loadMissing('egg')->egg?->number}",
             $this->count === null || $this->egg_id !== null ? null : $this->count.($this->kind === EventKind::Laid ? ' good' : ''),
             $this->infertile === null ? null : $this->infertile.($this->infertile === 1 ? ' slug' : ' slugs'),
+            $this->grams === null ? null : number_format($this->grams).' g',
         ]);
 
         return $this->kind->words().($this->who === null ? '' : " by {$this->who}").($eggs === [] ? '' : ', '.implode(', ', $eggs))

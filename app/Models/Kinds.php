@@ -147,8 +147,8 @@ final class Kinds
             new RecordKind(
                 'event', ClutchEvent::class, 'event',
                 [
-                    'kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'who' => 'string?',
-                    'saw' => 'string?', 'note' => 'string?',
+                    'kind' => $happens, 'on' => 'string?', 'count' => 'integer?', 'infertile' => 'integer?', 'grams' => 'integer?',
+                    'who' => 'string?', 'saw' => 'string?', 'note' => 'string?',
                 ],
                 ['egg_id' => 'egg'], removal: Right::Log,
             ),

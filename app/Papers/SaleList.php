@@ -14,17 +14,25 @@ class SaleList
 
     public const HEADINGS = ['number', 'name', 'sex', 'hatched', 'genes', 'weight in g', 'weighed', 'status'];
 
+    /** For those who may see money. */
+    public const PRICE = ['price', 'currency'];
+
     /**
      * @param list<AnimalCard> $cards
-     * @return iterable<list<string|int|null>>
+     * @param string|null $currency of the house; null where prices are not told
+     * @return iterable<list<string|int|null>> the price is what was agreed, or else what is asked
      */
-    public static function rows(array $cards): iterable
+    public static function rows(array $cards, ?string $currency): iterable
     {
         foreach ($cards as $card) {
             $animal = $card->animal;
+            $price = $animal->sale->price ?? $animal->sale?->asking;
             yield [
                 $animal->number, $animal->name, $animal->sex->value ?? 'not known', $animal->hatchedWords(), Label::of($card)->genes,
                 $animal->latestWeight?->grams, $animal->latestWeight?->on->format('Y-m-d'), $card->status()->value,
+                ...($currency === null ? [] : [
+                    $price === null ? null : number_format($price / 100, 2, '.', ''), $price === null ? null : $currency,
+                ]),
             ];
         }
     }

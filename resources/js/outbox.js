@@ -24,9 +24,10 @@ export function token() {
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')
 }
 
-/** The day by the clock of this device. */
-export function today() {
+/** The day by the clock of this device, or so many days from it. */
+export function today(days = 0) {
   const now = new Date()
+  now.setDate(now.getDate() + days)
   return [now.getFullYear(), String(now.getMonth() + 1).padStart(2, '0'), String(now.getDate()).padStart(2, '0')].join('-')
 }
 

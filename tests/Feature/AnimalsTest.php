@@ -191,4 +191,41 @@ class AnimalsTest extends TestCase
         $this->get('/animals/create')->assertSee('Zephyr <3')->assertSee('is not a known gene');
         $this->get('/animals/create')->assertDontSee('Zephyr <3');
     }
+
+    public function test_a_new_animal_comes_with_its_weight_and_its_tub(): void
+    {
+        $rack = $this->keeper()->racks()->create(['name' => 'Slipway', 'rows' => 1, 'columns' => 2]);
+        $this->get('/animals/create')->assertSee('Slipway, 1·1')->assertSee('Weight today');
+        $form = ['name' => 'Gig', 'sex' => 'female', 'genotype' => 'Pastel', 'weight' => '1450', 'tub' => "{$rack->id}:1:2",
+            'form_token' => (string) Str::uuid()];
+        foreach ([['tub' => "{$rack->id}:1:9"], ['tub' => 'x'], ['weight' => 'heavy']] as $wrong) {
+            $this->post('/animals', $wrong + $form)->assertSessionHasErrors(array_keys($wrong));
+        }
+        $this->post('/animals', $form)->assertSessionHasNoErrors();
+        $this->post('/animals', $form)->assertSessionHasNoErrors(); // a double click finds the tub taken by its own animal
+        $animal = $this->keeper()->animals()->sole();
+        $this->assertSame([1450, 'Slipway, tub 1·2'], [$animal->latestWeight?->grams, $animal->placeWords()]);
+        $this->get('/animals/create')->assertSee('Slipway, 1·1')->assertDontSee('Slipway, 1·2');
+        $this->post('/animals', ['name' => 'Punt', 'form_token' => (string) Str::uuid()] + $form)
+            ->assertSessionHasErrors(['tub' => 'Another animal is in this tub, or there is no such tub. Choose another.']);
+        $this->assertSame(1, $this->keeper()->animals()->count());
+    }
+
+    public function test_a_hatch_date_is_read_as_people_write_it_and_what_is_open_is_said(): void
+    {
+        foreach ([
+            '14 June 2021' => '2021-06-14 day', '12.7.23' => '2023-07-12 day', 'Aug 2022' => '2022-08-01 month',
+            '25/12/2022' => '2022-12-25 day', 'June 14th, 2021' => '2021-06-14 day', '2020' => '2020-01-01 year', '2022-8' => '2022-08-01 month',
+        ] as $typed => $read) {
+            $this->post('/animals', ['name' => "Of {$typed}", 'sex' => 'male', 'genotype' => 'Normal', 'hatched_on' => (string) $typed])
+                ->assertSessionHasNoErrors();
+            $animal = $this->keeper()->animals()->latest('id')->first();
+            $this->assertSame($read, "{$animal->hatched_on->format('Y-m-d')} {$animal->hatched_precision->value}");
+        }
+        foreach (['3/4/2022' => 'two ways', 'before 2020' => 'not exact', '~2018' => 'not exact', 'soon' => 'Enter the hatch date'] as $typed => $why) {
+            $answer = $this->post('/animals', ['name' => 'No', 'sex' => 'male', 'genotype' => 'Normal', 'hatched_on' => $typed]);
+            $this->assertStringContainsString($why, (string) session('errors')?->first('hatched_on'));
+            $answer->assertSessionHasInput('hatched_on', $typed);
+        }
+    }
 }

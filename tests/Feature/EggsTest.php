@@ -231,4 +231,78 @@ class EggsTest extends TestCase
         unlink($path);
         $this->assertSame(2, (new Archive(User::factory()->create(), app(Darkroom::class)))->take($read, []));
     }
+
+    public function test_eggs_are_weighed_one_after_another_and_a_bad_row_holds_back_no_other(): void
+    {
+        $clutch = $this->clutch();
+        $eggs = $this->laidOut($clutch);
+        $this->get("/clutches/{$clutch->id}/eggs")->assertOk()->assertSee('0 of 7 weighed');
+        $rows = [$eggs[1]->id => '84', $eggs[2]->id => '9999', $eggs[3]->id => ' 77 ', 987654 => '80'];
+        $this->postJson("/clutches/{$clutch->id}/eggs/weights", ['rows' => $rows])->assertOk()
+            ->assertJsonPath("rows.{$eggs[1]->id}.state", 'kept')->assertJsonPath("rows.{$eggs[2]->id}.state", 'refused')
+            ->assertJsonPath("rows.{$eggs[3]->id}.state", 'kept')->assertJsonPath('rows.987654.state', 'gone');
+        $this->assertSame([84, null, 77], array_map(fn (Egg $egg): ?int => $egg->fresh()->grams, [$eggs[1], $eggs[2], $eggs[3]]));
+        $this->postJson("/clutches/{$clutch->id}/eggs/weights", ['rows' => [$eggs[1]->id => '']])
+            ->assertJsonPath("rows.{$eggs[1]->id}.state", 'kept');
+        $this->assertNull($eggs[1]->fresh()->grams); // a field that was emptied is emptied
+        $this->post("/clutches/{$clutch->id}/eggs/weights", ['rows' => [$eggs[1]->id => '81', $eggs[3]->id => '']])
+            ->assertSessionHas('said', '1 egg weight saved.');
+        $this->assertSame([81, 77], [$eggs[1]->fresh()->grams, $eggs[3]->fresh()->grams]); // rows left empty in a whole form are left alone
+        $this->post("/clutches/{$clutch->id}/eggs/weights", ['rows' => [$eggs[1]->id => '3']])
+            ->assertSessionHasErrors(["rows.{$eggs[1]->id}" => 'An egg weighs 5 to 250 g, as a whole number.']);
+    }
+
+    public function test_all_eggs_are_candled_at_once_but_for_those_that_are_named(): void
+    {
+        $clutch = $this->clutch();
+        $eggs = $this->laidOut($clutch);
+        $this->log($eggs[6], 'egg-bad');
+        $form = ['none' => [$eggs[3]->id], 'form_token' => (string) Str::uuid()];
+        $this->post("/clutches/{$clutch->id}/eggs/candled", $form)->assertSessionHas('said', 'Candled: veins in 4 of 5.');
+        $this->post("/clutches/{$clutch->id}/eggs/candled", $form)->assertSessionHas('said', 'This candling is saved already.');
+        $state = fn (int $number): EggState => $eggs[$number]->fresh()->state();
+        $this->assertSame(
+            [EggState::Veins, EggState::Veins, EggState::NoVeins, EggState::GivenUp, EggState::Slug],
+            [$state(1), $state(2), $state(3), $state(6), $state(7)],
+        );
+        $this->assertSame(6, $clutch->events()->whereNotNull('egg_id')->count());
+        $this->post("/clutches/{$clutch->id}/eggs/candled/undo")->assertSessionHas('said', 'The candling is undone.');
+        $this->post("/clutches/{$clutch->id}/eggs/candled/undo")->assertSessionHas('said', 'There is nothing left to undo.');
+        $this->assertSame([1, EggState::Good], [$clutch->events()->whereNotNull('egg_id')->count(), $state(3)]);
+    }
+
+    public function test_a_clutch_without_open_eggs_is_not_candled(): void
+    {
+        $clutch = $this->clutch(good: 1, slugs: 0);
+        $this->log($this->laidOut($clutch)[1], 'egg-bad');
+        $this->post("/clutches/{$clutch->id}/eggs/candled", ['form_token' => (string) Str::uuid()])
+            ->assertSessionHasErrorsIn('candling', ['none' => 'No egg of this clutch is left to candle.']);
+    }
+
+    public function test_laying_takes_the_weight_of_the_clutch_and_of_the_dam(): void
+    {
+        $clutch = $this->clutch();
+        $clutch->events()->delete();
+        $form = ['kind' => 'laid', 'on' => '20 Nov 2026', 'count' => '6', 'grams' => '520', 'dam_grams' => '1480',
+            'form_token' => (string) Str::uuid()];
+        Carbon::setTestNow('2026-12-01 10:00');
+        $this->post("/clutches/{$clutch->id}/events", ['dam_grams' => '0'] + $form)->assertSessionHasErrors('dam_grams');
+        $this->post("/clutches/{$clutch->id}/events", $form)->assertSessionHasNoErrors();
+        $this->post("/clutches/{$clutch->id}/events", $form)->assertSessionHasNoErrors();
+        $this->get("/clutches/{$clutch->id}")->assertSee('laid, 6 good, 520 g on 20 Nov 2026');
+        $weight = $clutch->dam->care()->sole();
+        $this->assertSame([1480, '2026-11-20'], [$weight->grams, $weight->on->format('Y-m-d')]);
+    }
+
+    public function test_hatchlings_of_two_clutches_of_a_dam_in_one_year_have_names_of_their_own(): void
+    {
+        $clutches = [$this->clutch(120), $this->clutch(40)];
+        $clutches[1]->update(['dam_id' => $clutches[0]->dam_id]);
+        foreach ($clutches as $clutch) {
+            $clutch->events()->create(['kind' => 'hatched', 'on' => '2025-06-01', 'count' => 2]);
+            $this->post("/clutches/{$clutch->id}/hatchlings/all", ['how_many' => 2, 'form_token' => (string) Str::uuid()]);
+        }
+        $names = $this->keeper()->animals()->whereNotNull('clutch_id')->orderBy('id')->pluck('name')->all();
+        $this->assertSame(['Tender 2025-1', 'Tender 2025-2', 'Tender 2025b-1', 'Tender 2025b-2'], $names);
+    }
 }

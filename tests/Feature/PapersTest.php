@@ -71,9 +71,11 @@ class PapersTest extends TestCase
                 ['name' => $name, 'sex' => null, 'genotype' => '50% het Clown'],
             )->statusEvents()->create(['status' => $status, 'on' => '2026-01-01']);
         }
+        \App\Models\Animal::query()->where('name', 'Punt')->sole()->sale()->create(['asking' => 30000, 'price' => 27550]);
         $csv = $this->get('/offered.csv')->assertOk()->streamedContent();
         $this->assertStringContainsString("'=Gig,\"not known\",,\"50% het Clown\",,,\"for sale\"", $csv);
         $this->assertStringContainsString('Punt', $csv);
+        $this->assertStringContainsString('reserved,275.50,€', $csv);
         $this->assertStringNotContainsString('Barge', $csv);
     }
 

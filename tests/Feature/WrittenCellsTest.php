@@ -102,7 +102,7 @@ class WrittenCellsTest extends TestCase
             ['2021-06-07 14:30', null, '2021-06-07', 'day'], ['2021-06-07T14:30:00', null, '2021-06-07', 'day'],
             ['2021-06-07T14:30:00.000Z', null, '2021-06-07', 'day'], ['2021-06-07T14:30:00+02:00', null, '2021-06-07', 'day'],
             ['6/14/2021 2:30 PM', null, '2021-06-14', 'day'],
-            ['~2018', null, '2018-01-01', 'year', true], ['before 2018', null, '2018-01-01', 'year', true],
+            ['~2018', null, '2018-01-01', 'year', true], ['before 2018', null, null, 'year', true],
             ['summer 2020', null, '2020-01-01', 'year', true], ['Jun 2022?', null, '2022-06-01', 'month', true],
             ['late Aug 2022', null, '2022-08-01', 'month', true], ["'22", null, null, 'day'], ['31.2.2021', null, null, 'day'],
             ['2021-13-01', null, null, 'day'], ['1850', null, null, 'day'], ['11 May 2026', null, null, 'day'], ['soon', null, null, 'day'],
@@ -162,5 +162,13 @@ class WrittenCellsTest extends TestCase
         $this->assertSame(['Skiff'], SoftCells::parents('Skiff or unknown'));
         $this->assertSame([], SoftCells::parents('wild caught'));
         $this->assertSame(['Dorado'], SoftCells::parents('Dorado'), 'an “or” within a name parts nothing');
+    }
+
+    public function test_a_date_that_is_open_to_one_side_is_no_date(): void
+    {
+        foreach (['before 2020', 'Before Aug 2020', 'after 2018'] as $text) {
+            $cell = DateCell::read($text, null);
+            $this->assertSame([null, true, false], [$cell->day, $cell->isAbout, $cell->isNothing], $text);
+        }
     }
 }

@@ -25,6 +25,9 @@ class DateCell
     private const ABOUT = '/^(?:~|≈|ca\.?|c\.|circa|about|approx\.?|around|before|after|early|late|mid|spring|summer|autumn|fall|winter)'
         .'[\s-]*|\s*(?:\?|ish|or so)$/iu';
 
+    /** Words that leave the date open to one side. */
+    private const OPEN = '/^(?:before|after)\b/iu';
+
     /**
      * @param string|null $day the first day meant; null where it is none
      * @param bool $isAbout whether it is not exact, so that the text is kept as it was written
@@ -50,6 +53,9 @@ class DateCell
         $found = self::named($plain) ?? self::numbers($plain, $dayFirst) ?? self::yearAlone($plain);
         if ($found === null) {
             return new self(null, Precision::Day);
+        }
+        if (preg_match(self::OPEN, $text) === 1) { // "before 2020" is not 2020
+            return new self(null, Precision::Year, isAbout: true);
         }
         [$year, $month, $day, $isUnclear] = $found;
         if ($isUnclear) {

@@ -9,6 +9,7 @@ use App\Animals\AnimalSearch;
 use App\Animals\History;
 use App\Animals\OpenNames;
 use App\Animals\RackView;
+use App\Animals\TubOptions;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\AnimalCard;
 use App\Collection\Candidates;
@@ -108,6 +109,7 @@ class AnimalController extends Controller
             [
                 'animal' => $blank, 'token' => (string) Str::uuid(), 'candidates' => $this->candidates($keeper),
                 'next' => Numbering::next($keeper, $this->house, (int) now()->format('Y')), 'house' => $this->house,
+                'tubs' => TubOptions::free($keeper),
             ],
         );
     }

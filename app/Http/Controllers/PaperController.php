@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -59,8 +60,11 @@ class PaperController extends Controller
             $this->found($request, $keeper), fn (AnimalCard $card): bool => in_array($card->status(), SaleList::OFFERED, true),
         ));
 
+        $currency = Gate::allows('money') ? $this->house->currency() : null;
+
         return Sheet::download(
-            'destino-offered-'.now()->format('Y-m-d'), $format, SaleList::HEADINGS, fn (): iterable => SaleList::rows($cards),
+            'destino-offered-'.now()->format('Y-m-d'), $format, [...SaleList::HEADINGS, ...($currency === null ? [] : SaleList::PRICE)],
+            fn (): iterable => SaleList::rows($cards, $currency),
         );
     }
 
@@ -94,7 +98,7 @@ class PaperController extends Controller
         $cards = $search->in($keeper, $this->opened->beliefs());
         (
             new Collection(array_map(fn (AnimalCard $card): Animal => $card->animal, $cards))
-        )->loadMissing('rack', 'latestStatus', 'latestWeight');
+        )->loadMissing('rack', 'latestStatus', 'latestWeight', 'sale');
 
         return $cards;
     }

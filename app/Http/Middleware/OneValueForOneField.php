@@ -16,8 +16,9 @@ class OneValueForOneField
 {
     /** Fields of forms and addresses that hold several values, and where. */
     private const LISTS = [
-        'rows' => 'round/*', 'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*',
-        'columns' => 'exchange/*', 'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
+        'rows' => ['round/*', 'clutches/*/eggs/weights'], 'none' => 'clutches/*/eggs/candled',
+        'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*', 'columns' => 'exchange/*',
+        'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
         'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*',
         'chosen' => ['animals/chosen', 'today/taps'], 'offers' => 'imports/*',
     ];

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Animals\TubOptions;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\Enums\CareKind;
 use App\Models\Enums\Precision;
 use App\Models\Enums\SexFound;
+use App\Models\Once;
 use App\Models\User;
 use App\Season\Unlikely;
 use Closure;
@@ -40,7 +43,14 @@ class AnimalRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
-        $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]);
+        parent::prepareForValidation();
+        $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]
+            + ($this->has('weight') ? ['weight' => $this->opened()->house->grams($this->input('weight'))] : []));
+    }
+
+    protected function takesPartOfDay(string $field): bool
+    {
+        return $field === 'hatched_on';
     }
 
     /** @return array<string, mixed> */
@@ -64,6 +74,8 @@ class AnimalRequest extends RecordRequest
                     self::readable($shelf, Sex::tryFrom((string) $this->input('sex'))),
                 ]
                 : ['exclude'],
+            'weight' => $isNew ? ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS] : ['exclude'],
+            'tub' => $isNew ? ['nullable', 'string', 'max:40'] : ['exclude'],
             'said_by' => $isNew ? ['nullable', Rule::enum(Source::class)] : ['exclude'],
             'notes' => ['nullable', 'string', 'max:10000'],
             'source' => ['nullable', 'string', 'max:120'],
@@ -90,6 +102,7 @@ class AnimalRequest extends RecordRequest
             'sex_certainty' => 'Give how sure the sex is as a whole number from 50 to 100 %.',
             'genotype.required' => 'Type what it carries, or “Normal” for an animal without any gene.',
             'genotype.max' => 'The text has more than :max characters.',
+            'weight' => 'The weight must be a whole number of grams from 1 to '.number_format(CareRequest::MOST_GRAMS).'.',
             'acquired_on.before_or_equal' => 'The date must be today or earlier.',
             'acquired_on' => 'Enter a date, for example 2026-07-14.',
             'price' => 'Give the price as a number, for example 350 or 349.50.',
@@ -103,6 +116,7 @@ class AnimalRequest extends RecordRequest
     public function addTo(User $keeper, House $house): Animal
     {
         return DB::transaction(function () use ($keeper, $house): Animal {
+            $this->holdTub($keeper);
             $values = $this->values();
             $said = $this->opened()->shelf->reader()->read(
                 (string) $this->validated('genotype'), Sex::tryFrom((string) ($values['sex'] ?? '')),
@@ -119,6 +133,9 @@ class AnimalRequest extends RecordRequest
                 $animal->statements()->create([
                     'text' => $this->validated('genotype'), 'source' => $this->validated('said_by') ?? Source::Own->value,
                     'on' => $values['acquired_on'] ?? null,
+                ]);
+                $this->validated('weight') === null ?: $animal->care()->create([
+                    'kind' => CareKind::Weight, 'on' => Carbon::today()->format('Y-m-d'), 'grams' => (int) $this->validated('weight'),
                 ]);
             }
 
@@ -146,7 +163,11 @@ class AnimalRequest extends RecordRequest
     /** @return array<string, mixed> */
     private function values(): array
     {
-        $values = $this->safe()->except(['version', 'form_token', 'sure', 'genotype', 'said_by', 'price', 'hatched_on', 'sex_certainty']);
+        $values = $this->safe()->except(['version', 'form_token', 'sure', 'genotype', 'said_by', 'price', 'hatched_on', 'sex_certainty',
+            'weight', 'tub']);
+        if ((string) $this->validated('tub') !== '') {
+            $values = array_combine(['rack_id', 'rack_row', 'rack_column'], explode(':', (string) $this->validated('tub'))) + $values;
+        }
         if ($this->has('sex_certainty')) {
             $values['sex_certainty'] = (int) ($this->validated('sex_certainty') ?? 100);
         }
@@ -181,6 +202,22 @@ class AnimalRequest extends RecordRequest
             }
         });
         $validator->after(fn (Validator $validator) => $this->askAboutParents($validator));
+    }
+
+    /**
+     * Asked where nobody else writes, so that two forms never put two animals into one tub.
+     *
+     * @throws ValidationException
+     */
+    private function holdTub(User $keeper): void
+    {
+        $tub = $this->validated('tub');
+        $isAgain = Once::made($keeper->animals(), $this->validated('form_token')) !== null;
+        if ($tub !== null && ! $isAgain && ! array_key_exists((string) $tub, TubOptions::free($keeper))) {
+            throw ValidationException::withMessages([
+                'tub' => 'Another animal is in this tub, or there is no such tub. Choose another.',
+            ]);
+        }
     }
 
     private function possibleParent(Sex $sex): Closure

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Collection\Family;
+use App\Exchange\Cells\DateCell;
 use App\Models\Animal;
 use App\Models\Enums\Precision;
 use Closure;
@@ -18,7 +19,11 @@ class AnimalRules
         return function (string $attribute, mixed $value, Closure $fail): void {
             $day = Precision::read((string) $value);
             if ($day === null) {
-                $fail('Enter the hatch date, for example 2022-08-11, or as much as is known: 2022-08 or 2022.');
+                $fail(match (true) {
+                    DateCell::read((string) $value, null)->isUnclear => "“{$value}” can be read in two ways. Write the month by name.",
+                    DateCell::read((string) $value, null)->isAbout => "“{$value}” is not exact. Leave the date empty, and write it in the notes.",
+                    default => 'Enter the hatch date, for example 11 Aug 2022, or as much as is known: Aug 2022 or 2022.',
+                });
             } elseif ($day[0] > now()->format('Y-m-d')) {
                 $fail('The hatch date lies in the future.');
             } elseif ($day[0] < '1980') {

@@ -31,6 +31,7 @@ class CareRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
+        parent::prepareForValidation();
         $this->merge(['grams' => $this->opened()->house->grams($this->input('grams'))]);
     }
 

@@ -44,6 +44,7 @@ class ClutchRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
+        parent::prepareForValidation();
         $this->merge([
             'sires' => array_values(array_filter((array) $this->input('sires', []), fn (mixed $id): bool => $id !== null && $id !== '')),
         ]);

@@ -14,6 +14,10 @@ class EggRequest extends RecordRequest
     /** Places are whole percents of the box. */
     private const PLACE = ['sometimes', 'required', 'integer', 'between:4,96'];
 
+    public const GRAMS = ['integer', 'between:5,250'];
+
+    public const GRAMS_MESSAGE = 'An egg weighs 5 to 250 g, as a whole number.';
+
     protected function ability(): string
     {
         return 'log';
@@ -36,7 +40,7 @@ class EggRequest extends RecordRequest
         return [
             'across' => self::PLACE, 'down' => self::PLACE, 'slug' => ['sometimes', 'boolean'], 'marked' => ['sometimes', 'boolean'],
             'apart' => ['sometimes', 'boolean'], 'clump' => ['sometimes', 'nullable', 'integer', 'between:1,20'],
-            'grams' => ['sometimes', 'nullable', 'integer', 'between:5,250'], 'note' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'grams' => ['sometimes', 'nullable', ...self::GRAMS], 'note' => ['sometimes', 'nullable', 'string', 'max:200'],
         ];
     }
 
@@ -47,7 +51,7 @@ class EggRequest extends RecordRequest
             'across' => 'The place is a whole percent of the width, from 4 to 96.',
             'down' => 'The place is a whole percent of the length, from 4 to 96.',
             'clump' => 'Give the clump a whole number from 1 to 20, the same for eggs that stick together.',
-            'grams' => 'An egg weighs 5 to 250 g, as a whole number.', 'note.max' => 'The note has more than 200 characters.',
+            'grams' => self::GRAMS_MESSAGE, 'note.max' => 'The note has more than 200 characters.',
         ];
     }
 

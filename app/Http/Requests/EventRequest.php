@@ -7,10 +7,12 @@ namespace App\Http\Requests;
 use App\Clutch\EggTray;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
+use App\Models\Enums\CareKind;
 use App\Models\Enums\EventKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 
@@ -18,6 +20,9 @@ use Illuminate\Validation\Validator;
 class EventRequest extends RecordRequest
 {
     private const MOST_EGGS = 40;
+
+    /** Weight of a clutch. */
+    private const CLUTCH_GRAMS = '10,4000';
 
     protected function ability(): string
     {
@@ -43,6 +48,8 @@ class EventRequest extends RecordRequest
             ],
             'on' => ['nullable', ...self::DAY], 'count' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS],
             'infertile' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS], 'note' => ['nullable', 'string', 'max:200'],
+            'grams' => ['nullable', 'integer', 'between:'.self::CLUTCH_GRAMS],
+            'dam_grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],
             'form_token' => ['nullable', 'uuid'],
             'egg' => ['nullable', 'integer', Rule::exists('eggs', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at')],
             'who' => ['nullable', 'string', 'max:80'], 'saw' => ['nullable', 'string', 'max:400'], 'sure' => ['nullable', 'boolean'],
@@ -76,6 +83,8 @@ class EventRequest extends RecordRequest
         return [
             'kind' => 'Choose what happened.', 'count' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
             'infertile' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
+            'grams' => 'Enter the weight of the clutch in whole grams, from 10 to 4,000.',
+            'dam_grams' => 'Enter the weight of the dam in whole grams, from 1 to '.number_format(CareRequest::MOST_GRAMS).'.',
             'note.max' => 'The note has more than 200 characters.', 'egg' => 'That egg is not in this clutch.',
             'who.max' => 'Shorten the name to 80 characters or fewer.', 'saw.max' => 'The first guess has more than 400 characters.',
         ] + self::DAY_MESSAGES;
@@ -96,9 +105,28 @@ class EventRequest extends RecordRequest
                     : null
             ),
             'infertile' => $kind === EventKind::Laid ? $this->validated('infertile') : null,
+            'grams' => $kind === EventKind::Laid ? $this->validated('grams') : null,
         ];
 
-        /** @var ClutchEvent */
-        return $this->once($clutch->events(), $values);
+        return DB::transaction(function () use ($clutch, $values): ClutchEvent {
+            /** @var ClutchEvent $event */
+            $event = $this->once($clutch->events(), $values);
+            if ($event->wasRecentlyCreated) {
+                $this->weighDam($clutch, $event);
+            }
+
+            return $event;
+        });
+    }
+
+    /** What the dam weighed after laying is a weight of hers like any other. */
+    private function weighDam(Clutch $clutch, ClutchEvent $event): void
+    {
+        $grams = $event->kind === EventKind::Laid ? $this->validated('dam_grams') : null;
+        if ($grams !== null && ! $clutch->dam->trashed()) {
+            $clutch->dam->care()->create([
+                'kind' => CareKind::Weight, 'on' => $event->on?->format('Y-m-d'), 'grams' => (int) $grams, 'words' => 'after laying',
+            ]);
+        }
     }
 }

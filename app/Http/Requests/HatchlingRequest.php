@@ -42,6 +42,7 @@ class HatchlingRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
+        parent::prepareForValidation();
         $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]);
     }
 

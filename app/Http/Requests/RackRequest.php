@@ -19,6 +19,7 @@ class RackRequest extends RecordRequest
     /** What is wrong with a rack stands at that rack. */
     protected function prepareForValidation(): void
     {
+        parent::prepareForValidation();
         $rack = $this->route('rack');
         $this->errorBag = $rack instanceof Rack ? "rack-{$rack->id}" : 'default';
     }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Exchange\Cells\DateCell;
 use App\Models\AlreadyMade;
+use App\Models\Enums\Precision;
 use App\Models\Once;
 use App\Models\Removable;
 use App\Models\RemovedSince;
+use DateTimeImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Database\Eloquent\Model;
@@ -30,6 +33,29 @@ abstract class RecordRequest extends FormRequest
         'on.before_or_equal' => 'The date must be today or earlier.',
         'on' => 'Enter a date, for example 2026-07-14.',
     ];
+
+    /** Fields of days, of all forms. */
+    private const DAYS = ['on', 'paired_on', 'laid_on', 'hatched_on', 'acquired_on', 'sent_on', 'begun_on', 'review_on'];
+
+    /** Days as people write them ("14 June 2021", "12.7.23") are read; what leaves a doubt stays as it was typed, and is asked about. */
+    protected function prepareForValidation(): void
+    {
+        $read = [];
+        foreach (self::DAYS as $field) {
+            $typed = $this->input($field);
+            $cell = is_string($typed) && trim($typed) !== '' ? DateCell::read($typed, null) : null;
+            if ($cell?->day !== null && ! $cell->isAbout && ($cell->precision === Precision::Day || $this->takesPartOfDay($field))) {
+                $read[$field] = $cell->precision->write(new DateTimeImmutable($cell->day));
+            }
+        }
+        $this->merge($read);
+    }
+
+    /** Whether a field takes a month or a year alone. */
+    protected function takesPartOfDay(string $field): bool
+    {
+        return false;
+    }
 
     /** The right that is asked for: "log" or "manage". */
     protected function ability(): string

@@ -24,6 +24,7 @@ class StatementRequest extends RecordRequest
 
     protected function prepareForValidation(): void
     {
+        parent::prepareForValidation();
         $this->merge(['names_all' => $this->boolean('names_all')]);
     }
 

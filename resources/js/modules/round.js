@@ -51,6 +51,14 @@ export function enhance(root) {
     row.addEventListener('round:set', () => { before = row.querySelector('input:checked') })
     const grams = row.querySelector('input[inputmode=decimal]')
     grams?.addEventListener('change', () => write([[row, grams.value.trim()]], ''))
+    grams?.addEventListener('keydown', event => { // the scale is read one animal after another
+      if (event.key !== 'Enter' || event.isComposing) return
+      event.preventDefault()
+      const fields = [...root.querySelectorAll('[data-row]:not([hidden]) input[inputmode=decimal]')]
+      const next = fields[fields.indexOf(grams) + 1]
+      next ? next.focus() : grams.blur() // leaving the field saves it
+      next?.select()
+    })
   }
   for (const button of root.querySelectorAll('[data-all]')) {
     button.addEventListener('click', () => {

@@ -69,6 +69,13 @@
                 </fieldset>
             @endforeach
         </div>
+        @if ($isNew)
+            <div class="two">
+                <x-field name="weight" label="Weight today" :unit="$house->weightUnit()" :value="old('weight')" inputmode="decimal"
+                    autocomplete="off"/>
+                @if ($tubs !== [])<x-choice name="tub" label="Tub" blank="not in a tub" :value="old('tub')" :options="$tubs"/>@endif
+            </div>
+        @endif
         <div class="three">
             <x-field name="source" label="Came from" :value="old('source', $animal->source)" maxlength="120" autocomplete="off"/>
             <x-field name="acquired_on" label="On" type="date" :value="old('acquired_on', $animal->acquired_on?->format('Y-m-d'))"/>

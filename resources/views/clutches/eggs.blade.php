@@ -29,6 +29,7 @@
                     {{ $tray->eggs->count() }}.</span></span>@if ($may && $tray->missing() > 0)<form method="post"
                     action="{{ route('eggs.lay-out', $clutch) }}" data-module="once">@csrf<button class="button slim" type="submit">Lay out
                     the rest</button></form>@endif</div>@endif
+                @if ($may && $tray->open() !== [])@include('clutches.egg-rows')@endif
                 @if ($tray->goneUnnamed() > 0)<p class="soft small mb-0 mt-2">{{ $tray->goneUnnamed() }} more {{ $tray->goneUnnamed() === 1
                     ? 'is' : 'are' }} logged as out, given up or dead without a number: the box cannot show which.</p>@endif
             </section>

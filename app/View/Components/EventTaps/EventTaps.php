@@ -17,4 +17,10 @@ class EventTaps extends Part
         public readonly array $taps,
         public readonly string $from = '',
     ) {}
+
+    /** Whether laying is among them, of which more is known than a number. */
+    public function isLaying(): bool
+    {
+        return in_array(EventKind::Laid, $this->taps, true);
+    }
 }

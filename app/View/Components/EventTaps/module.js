@@ -5,6 +5,11 @@ import { send, today, token } from '../outbox.js'
  * why at its place; what is about a record that is not here any more stays in the outbox.
  */
 export function enhance(root) {
+  const yesterday = root.querySelector('[data-yesterday]')
+  if (yesterday) {
+    yesterday.hidden = false
+    yesterday.addEventListener('click', () => { root.querySelector('[name=on]').value = today(-1) })
+  }
   root.addEventListener('submit', async event => {
     event.preventDefault()
     const button = event.submitter

@@ -8,9 +8,15 @@
     <details class="tap-more">
         <summary>Other date or number</summary>
         <div class="row-flow mt-2">
-            <label>day <input class="input slim" type="date" name="on" max="{{ now()->format('Y-m-d') }}"></label>
+            <span class="row-flow day-of"><label>Day <input class="input slim" type="date" name="on"
+                max="{{ now()->format('Y-m-d') }}"></label><button class="button slim" type="button" data-yesterday
+                hidden>Yesterday</button></span>
             <label>Number <input class="input slim" name="count" inputmode="numeric" size="3" maxlength="2"></label>
-            <label>Slugs <input class="input slim" name="infertile" inputmode="numeric" size="3" maxlength="2"></label>
+            @if ($isLaying())
+                <label>Slugs <input class="input slim" name="infertile" inputmode="numeric" size="3" maxlength="2"></label>
+                <label>Clutch (g) <input class="input slim" name="grams" inputmode="numeric" size="4" maxlength="4"></label>
+                <label>Dam after laying (g) <input class="input slim" name="dam_grams" inputmode="numeric" size="5" maxlength="5"></label>
+            @endif
             <input class="input slim" name="note" maxlength="200" placeholder="note" aria-label="Note">
         </div>
         <p class="soft small mb-0">Then tap a button above.</p>
