@@ -65,7 +65,7 @@ class TodayPage
     }
 
     /**
-     * @return list<array{clutch: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen
+     * @return list<array{clutch: int, animal: int, name: string, cues: list<string>}> young that can now be looked at for what could not be seen
      *     before
      */
     public function toLookAt(): array
@@ -86,7 +86,7 @@ class TodayPage
                 $late, fn (Cue $cue): bool => $cue->fromDays <= $days && ! in_array($cue->key, $seen, true) && isset($open[$cue->key]),
             );
             $cues === [] ?: $look[] = [
-                'clutch' => (int) $animal->clutch_id, 'name' => $animal->name,
+                'clutch' => (int) $animal->clutch_id, 'animal' => $animal->id, 'name' => $animal->name,
                 'cues' => array_map(fn (Cue $cue): string => $cue->name, array_values($cues)),
             ];
         }

@@ -107,6 +107,10 @@ class FollowTest extends TestCase
         $this->put("/clutches/{$clutch->id}", ['kept_id' => '', 'kept' => '', 'version' => $clutch->refresh()->version] + $form)
             ->assertSessionHasNoErrors();
         $this->assertSame('0', $chance());
+        // Certain: he alone is the sire, and Enchi comes to half.
+        $this->put("/clutches/{$clutch->id}", ['sires' => [], 'kept' => '100', 'version' => $clutch->refresh()->version] + $form)
+            ->assertSessionHasNoErrors();
+        $this->assertSame('1/2', $chance());
     }
 
     private function young(Clutch $clutch, ?string $sire): Animal

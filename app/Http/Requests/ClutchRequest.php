@@ -58,7 +58,7 @@ class ClutchRequest extends RecordRequest
             'sires' => ['array', 'max:8'],
             'sires.*' => ['integer', 'distinct'],
             'sire_name' => ['nullable', 'string', 'max:80'],
-            'kept_id' => ['nullable', 'integer'], 'kept' => ['nullable', 'integer', 'between:1,99'],
+            'kept_id' => ['nullable', 'integer'], 'kept' => ['nullable', 'integer', 'between:1,100'],
             'label' => ['nullable', 'string', 'max:60'],
             'paired_on' => ['nullable', ...self::DAY],
             'laid_on' => ['nullable', ...self::DAY],
@@ -91,7 +91,7 @@ class ClutchRequest extends RecordRequest
             'eggs_infertile' => 'Give the infertile eggs as a whole number from 0 to 40.',
             'hatched' => 'Give the hatched as a whole number from 0 to 40.',
             'sire_name.max' => 'The name of the sire has more than 80 characters.',
-            'kept' => 'Give how likely it is that she kept his sperm as a whole number from 1 to 99 %.',
+            'kept' => 'Give how likely it is that she kept his sperm as a whole number from 1 to 100 %.',
             'label.max' => 'The label has more than 60 characters.',
             'reason.max' => 'The reason has more than 2,000 characters.',
             'notes.max' => 'The notes have more than 10,000 characters.',
@@ -170,6 +170,8 @@ class ClutchRequest extends RecordRequest
             $validator->errors()->add('kept_id', 'That male is not in your collection.');
         } elseif ($id !== null && in_array($id, array_map(intval(...), $this->input('sires')), true)) {
             $validator->errors()->add('kept_id', "{$male?->name} is among the sires of this season already.");
+        } elseif ($id !== null && (int) $this->input('kept') === 100 && ($this->input('sires') !== [] || filled($this->input('sire_name')))) {
+            $validator->errors()->add('kept', "At 100 % {$male?->name} is the sire. Take the other males out, or lower the chance.");
         }
     }
 

@@ -59,7 +59,7 @@
     @if (($look = $page->toLookAt()) !== [])
         <section class="sheet"><div class="head"><h2>Look again</h2><span class="soft small">what shows at their age now</span></div>
             <ul class="plain">@foreach (array_slice($look, 0, 12) as $one)<li><a
-            href="{{ route('bench', $one['clutch']) }}"><strong>{{ $one['name'] }}</strong></a>
+            href="{{ route('identify', [$one['clutch'], $one['animal']]) }}"><strong>{{ $one['name'] }}</strong></a>
             <span class="soft small">{{ implode(', ', array_slice($one['cues'], 0, 3)) }}{{ count($one['cues']) > 3
             ? ' and '.(count($one['cues']) - 3).' more' : '' }}</span></li>@endforeach</ul></section>
     @endif
