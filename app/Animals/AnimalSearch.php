@@ -72,7 +72,7 @@ class AnimalSearch
         $this->gone = $request->boolean('gone') || ($this->status !== null && ! $this->status->isHere());
         $target = $error = null;
         try {
-            $target = trim($genes, " ,\t") === '' ? null : $shelf->targets()->read($genes);
+            $target = trim($genes, " ,\t") === '' ? null : $shelf->targetsWithChoices()->read($genes);
         } catch (NotationError $fault) {
             $error = $fault->getMessage();
         }

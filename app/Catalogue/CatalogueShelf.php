@@ -159,6 +159,16 @@ class CatalogueShelf implements GeneFacts
         return new TargetReader($this->catalogue($schools), $this->names($schools), $this->lines);
     }
 
+    /**
+     * Reads what a pairing, a list or a clutch is asked for, where "or" and "at least two of" can be answered.
+     *
+     * @param array<string, string> $schools
+     */
+    public function targetsWithChoices(array $schools = []): TargetReader
+    {
+        return new TargetReader($this->catalogue($schools), $this->names($schools), $this->lines, takesChoices: true);
+    }
+
     /** @var array<string, Cue>|null */
     private ?array $cues = null;
 

@@ -37,7 +37,7 @@ class StillToCome
         $this->asked = trim($typed) !== '' ? trim($typed) : (string) ($clutch->target ?? $this->likely($targets));
         [$target, $error] = [null, null];
         try {
-            $target = $this->asked === '' ? null : $opened->shelf->targets()->read($this->asked);
+            $target = $this->asked === '' ? null : $opened->shelf->targetsWithChoices()->read($this->asked);
         } catch (DestinoError $fault) {
             $error = $fault->getMessage();
         }
@@ -134,7 +134,7 @@ class StillToCome
     {
         foreach ($targets as $text) {
             try {
-                $target = $this->opened->shelf->targets()->read($text);
+                $target = $this->opened->shelf->targetsWithChoices()->read($text);
                 foreach ($this->clutch->sires as $sire) {
                     if ($sire->animal !== null && ! $this->chanceWith($sire->animal, $target)->perEgg()->isZero()) {
                         return $text;

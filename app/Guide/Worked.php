@@ -48,7 +48,7 @@ final readonly class Worked
         $read = fn (string $text, Sex $sex) => $this->shelf->reader()->read($text, $sex)->beliefOrFail();
 
         return TargetOdds::of(
-            Cross::of($this->shelf->catalogue(), $read($sire, Sex::Male), $read($dam, Sex::Female)), $this->shelf->targets()->read($target),
+            Cross::of($this->shelf->catalogue(), $read($sire, Sex::Male), $read($dam, Sex::Female)), $this->shelf->targetsWithChoices()->read($target),
         );
     }
 }

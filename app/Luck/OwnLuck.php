@@ -82,7 +82,7 @@ class OwnLuck
             return [[], ['of' => 'Choose one of your hatched clutches, a pairing or a female.']];
         }
         try {
-            $target = $this->opened->shelf->targets()->read($this->target);
+            $target = $this->opened->shelf->targetsWithChoices()->read($this->target);
 
             return [(new LuckSoFar($target, $asked, $this->opened->beliefs(), $this->opened->shelf))->rows(), []];
         } catch (DestinoError $error) {

@@ -51,7 +51,7 @@ class BestMates
         $target = $error = null;
         $looked = 0;
         try {
-            $target = $opened->shelf->targets()->read($inquiry->target);
+            $target = $opened->shelf->targetsWithChoices()->read($inquiry->target);
             $fixed = ['sire' => $this->fixed('sire', Sex::Male), 'dam' => $this->fixed('dam', Sex::Female)];
             $candidates = new MateCandidates($inquiry, $opened);
             [$sires, $dams] = $candidates->candidates($target, $fixed);

@@ -9,7 +9,6 @@ use App\Collection\Statuses;
 use App\Models\Animal;
 use Destino\Genome\Belief;
 use Destino\Notation\Target;
-use Destino\Notation\TargetCondition;
 
 /** Who may be paired for a target: all that are here, or those that carry most of it where both sides are open. */
 class MateCandidates
@@ -55,7 +54,7 @@ class MateCandidates
         if (! $areBothOpen || count($animals) <= self::CROSSED) {
             return $animals;
         }
-        $wanted = array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $target->conditions));
+        $wanted = $target->wantedAlleles();
         $scores = array_map(fn (array $one): float => $this->copies($one[1], $wanted), $animals);
         arsort($scores);
 

@@ -121,7 +121,7 @@ class PairPage
             return "This pairing cannot make {$target->target->text}: {$why}";
         }
 
-        return "{$target->target->text}: ".OddsWords::perEgg($chance->perEgg(), $this->unit()).', '
+        return ucfirst($target->target->text).': '.OddsWords::perEgg($chance->perEgg(), $this->unit()).', '
             .OddsWords::clutches($chance, $this->prediction->question->eggs).'.';
     }
 

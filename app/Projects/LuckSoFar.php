@@ -10,7 +10,6 @@ use App\Models\Animal;
 use App\Models\Clutch;
 use Destino\DestinoError;
 use Destino\Notation\Target;
-use Destino\Notation\TargetCondition;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
 use Destino\Probability\Luck;
@@ -100,13 +99,12 @@ class LuckSoFar
     /** As many conditions of the target as this pair can bring at once, each of which is possible and not sure. */
     private function hopeOf(Cross $cross): ?Target
     {
-        $possible = array_values(
-            array_filter(
-                $this->target->conditions,
-                fn (TargetCondition $condition): bool => ! TargetOdds::of($cross, self::asked([$condition]))->chance->perEgg()->isZero(),
-            ),
-        );
-        $hope = $possible === [] ? null : self::asked($possible);
+        $possible = array_values(array_filter(
+            $this->target->parts(), fn (Target $part): bool => ! TargetOdds::of($cross, $part)->chance->perEgg()->isZero(),
+        ));
+        $said = implode(' + ', array_map(fn (Target $part): string => $part->text, $possible));
+        $hope = $possible === [] ? null : array_reduce($possible, fn (Target $all, Target $part): Target => $all->and($part),
+            Target::of($said));
 
         return $hope === null || TargetOdds::of($cross, $hope)->chance->perEgg()->isZero() ? null : $hope;
     }
@@ -130,24 +128,13 @@ class LuckSoFar
             }
             foreach ($clutch->counts->where('dead', false) as $seen) {
                 $saw = $this->shelf->targets()->read($seen->saw);
-                $both = TargetOdds::of(
-                    $cross, new Target('', [...$saw->conditions, ...$hope->conditions], $saw->only, $saw->sex),
-                )->chance->perEgg();
+                $both = TargetOdds::of($cross, $saw->and($hope))->chance->perEgg();
                 $alone = TargetOdds::of($cross, $saw)->chance->perEgg();
                 $alone->isZero() || $count($both->dividedBy($alone), $seen->count);
             }
         }
 
         return [max(0, $known), max(0, $hits)];
-    }
-
-    /** @param list<TargetCondition> $conditions */
-    private static function asked(array $conditions): Target
-    {
-        return new Target(
-            implode(' + ', array_map(fn (TargetCondition $condition): string => $condition->piece, $conditions)), $conditions,
-            false, null,
-        );
     }
 
     private static function sentence(Luck $luck): string

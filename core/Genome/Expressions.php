@@ -62,4 +62,10 @@ final class Expressions
 
         return true;
     }
+
+    /** @return array<string, Form> the forms of a genotype by locus, over all groups that it speaks of */
+    public function formsOf(State $state): array
+    {
+        return array_merge([], ...array_map(static fn (Expression $one): array => $one->forms, $this->ofState($state)));
+    }
 }

@@ -60,7 +60,9 @@ final class NotationError extends InvalidArgumentException implements DestinoErr
         $means = match (count($choices)) {
             0 => ': ',
             1 => " may mean {$choices[0]}. ",
-            default => ' can mean several things: '.self::list($choices, 'or').'? ',
+            default => ' can mean several things: '.self::list(array_map(
+                static fn (string $choice): string => str_contains($choice, ' or ') ? "“{$choice}”" : $choice, $choices,
+            ), 'or').'? ',
         };
 
         return new self("“{$shown}”{$means}{$question}", $shown, $position, $choices);

@@ -14,7 +14,7 @@ use Destino\Genome\Sex;
 use Destino\Probability\Rational;
 use Destino\Probability\Weights;
 
-/** What a keeper wants of an offspring: conditions that must all hold. */
+/** What a keeper wants of an offspring: conditions that must all hold, and choices of which enough options must. */
 final readonly class Target implements Requirement
 {
     /** @var array<string, list<TargetCondition>> */
@@ -23,10 +23,14 @@ final readonly class Target implements Requirement
     /** @var array<string, true> alleles that may show when the target says "only" */
     private array $named;
 
+    /** @var list<self> the options of all choices, in order: each a place in the answers of optionsLeft() */
+    private array $options;
+
     /**
      * @param list<TargetCondition> $conditions
      * @param bool $only shows nothing but what is named; hidden hets are allowed
      * @param list<string> $notes what was assumed in reading
+     * @param list<TargetChoice> $choices
      */
     public function __construct(
         public string $text,
@@ -34,19 +38,117 @@ final readonly class Target implements Requirement
         public bool $only,
         public ?Sex $sex,
         public array $notes = [],
+        public array $choices = [],
     ) {
         $byLocus = $named = [];
         foreach ($conditions as $condition) {
             $byLocus[$condition->locus()][] = $condition;
             $named += array_fill_keys($condition->wantedAlleles(), true);
         }
+        $this->options = array_merge([], ...array_map(static fn (TargetChoice $choice): array => $choice->options, $choices));
         $this->byLocus = $byLocus;
-        $this->named = $named;
+        $this->named = $named + array_fill_keys(self::wantedBy($this->options), true);
+    }
+
+    /**
+     * @param list<TargetCondition> $conditions
+     * @param list<TargetChoice> $choices
+     */
+    public static function of(string $text, array $conditions = [], bool $only = false, ?Sex $sex = null, array $choices = []): self
+    {
+        return new self($text, $conditions, $only, $sex, [], $choices);
+    }
+
+    /** Both together; of two sexes the first. */
+    public function and(self $other): self
+    {
+        return new self(
+            $this->text, [...$this->conditions, ...$other->conditions], $this->only || $other->only, $this->sex ?? $other->sex,
+            array_values(array_unique([...$this->notes, ...$other->notes])), [...$this->choices, ...$other->choices],
+        );
+    }
+
+    /** @param list<string> $notes what was assumed in reading */
+    public function saidAs(string $text, array $notes): self
+    {
+        return new self($text, $this->conditions, $this->only, $this->sex, $notes, $this->choices);
     }
 
     public function withSex(Sex $sex): self
     {
-        return new self($this->text, $this->conditions, $this->only, $sex, $this->notes);
+        return new self($this->text, $this->conditions, $this->only, $sex, $this->notes, $this->choices);
+    }
+
+    /** @return list<self> each condition and each choice as a target of its own */
+    public function parts(): array
+    {
+        return [
+            ...array_map(static fn (TargetCondition $one): self => self::of($one->piece, [$one]), $this->conditions),
+            ...array_map(static fn (TargetChoice $one): self => self::of($one->piece, choices: [$one]), $this->choices),
+        ];
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->conditions === [] && ! $this->isMoreThanConditions();
+    }
+
+    public function isMoreThanConditions(): bool
+    {
+        return $this->only || $this->sex !== null || $this->choices !== [];
+    }
+
+    /**
+     * The options of its choices that what is known of an animal does not rule out: "x" and for each option 1 or 0. What is known of
+     * other groups is joined to it by "&", as PHP joins texts.
+     *
+     * @param iterable<Form> $forms
+     */
+    public function optionsLeft(iterable $forms, ?Sex $sex = null): string
+    {
+        $left = 'x';
+        foreach ($this->options as $option) {
+            $isLeft = $option->acceptsSex($sex);
+            foreach ($forms as $form) {
+                $isLeft = $isLeft && $option->accepts($form);
+            }
+            $left .= $isLeft ? '1' : '0';
+        }
+
+        return $left;
+    }
+
+    /**
+     * The options that an animal can meet which is wild type at all loci but some.
+     *
+     * @param callable(string): bool $isKnown whether a locus is one of these
+     */
+    public function optionsWithin(Catalogue $catalogue, callable $isKnown): string
+    {
+        $left = 'x';
+        foreach ($this->options as $option) {
+            $isLeft = true;
+            foreach ($option->loci() as $locus) {
+                $isLeft = $isLeft && ($isKnown($locus) || $option->accepts($catalogue->form($locus, Allele::WILD, Allele::WILD)));
+            }
+            $left .= $isLeft ? '1' : '0';
+        }
+
+        return $left;
+    }
+
+    /** Whether enough options of each choice are left. */
+    public function suffices(string $left): bool
+    {
+        $at = 1;
+        foreach ($this->choices as $choice) {
+            if (substr_count(substr($left, $at, count($choice->options)), '1') < $choice->atLeast) {
+                return false;
+            }
+            $at += count($choice->options);
+        }
+
+        return true;
     }
 
     /**
@@ -65,6 +167,12 @@ final readonly class Target implements Requirement
         return ! $this->only || $isHidden || array_diff($form->shows, array_keys($this->named)) === [];
     }
 
+    /** Whether the answer depends on the sex of an egg. */
+    public function asksSex(): bool
+    {
+        return $this->sex !== null || array_filter($this->options, static fn (self $option): bool => $option->sex !== null) !== [];
+    }
+
     public function acceptsSex(?Sex $sex): bool
     {
         return $this->sex === null || $sex === null || $this->sex === $sex;
@@ -80,7 +188,6 @@ final readonly class Target implements Requirement
         if (! $this->acceptsSex($belief->sex)) {
             return Rational::zero();
         }
-        $chance = Rational::one();
         foreach (
             array_diff(
                 $this->loci(),
@@ -91,18 +198,54 @@ final readonly class Target implements Requirement
                 return Rational::zero();
             }
         }
+        /** @var Weights<string> $left by the options that are left */
+        $left = new Weights;
+        $known = static fn (string $locus): bool => in_array($catalogue->groupOf($locus)->key, $belief->groups(), true);
+        $open = $this->optionsWithin($catalogue, $known);
+        $left->add($open, $open, Rational::one());
         $expressions = new Expressions($catalogue);
         foreach ($belief->factors as $factor) {
-            $hits = array_filter($factor->states->entries(), fn (array $entry): bool => $expressions->meets($entry[0], $this));
-            $chance = $chance->times(Weights::sum(array_column($hits, 1)));
+            /** @var Weights<string> $next */
+            $next = new Weights;
+            foreach ($factor->states->entries() as [$state, $p]) {
+                foreach ($expressions->meets($state, $this) ? $left->entries() : [] as [$before, $q]) {
+                    $now = $before & $this->optionsLeft($expressions->formsOf($state), $belief->sex);
+                    $next->add($now, $now, $q->times($p));
+                }
+            }
+            $left = $next;
         }
 
-        return $chance;
+        return Weights::sum(array_map(
+            fn (array $entry): Rational => $this->suffices($entry[0]) ? $entry[1] : Rational::zero(), array_values($left->entries()),
+        ));
     }
 
-    /** @return list<string> the loci that conditions name */
+    /** @return list<string> the loci that it names */
     public function loci(): array
     {
-        return array_keys($this->byLocus);
+        $loci = $this->byLocus;
+        foreach ($this->options as $option) {
+            $loci += $option->byLocus;
+        }
+
+        return array_keys($loci);
+    }
+
+    /** @return list<string> alleles that it asks to show or to be carried, those of its options among them */
+    public function wantedAlleles(): array
+    {
+        $own = array_map(static fn (TargetCondition $condition): array => $condition->wantedAlleles(), $this->conditions);
+
+        return array_values(array_unique([...array_merge([], ...$own), ...self::wantedBy($this->options)]));
+    }
+
+    /**
+     * @param list<self> $targets
+     * @return list<string>
+     */
+    private static function wantedBy(array $targets): array
+    {
+        return array_merge([], ...array_map(static fn (self $target): array => $target->wantedAlleles(), $targets));
     }
 }

@@ -37,29 +37,53 @@ final class Block
     }
 
     /**
-     * For each case of the parents: P(case), P(egg is accepted | case), P(egg lives | case).
+     * For each case of the parents: P(case), P(egg leaves so much open | case) by what it leaves, P(egg lives | case). What an egg's
+     * groups leave is joined by "&", as PHP joins texts.
      *
-     * @param callable(Expression): bool $accepts
-     * @return list<array{Rational, Rational, Rational}>
+     * @param callable(Expression): ?string $leaves null where an egg is refused
+     * @return list<array{Rational, array<string, Rational>, Rational}>
      */
-    public function chances(callable $accepts): array
+    public function chances(callable $leaves): array
     {
         $chances = [];
         foreach ($this->cases as [$weight, $byGroup]) {
-            $hit = $lives = Rational::one();
+            $left = null;
+            $lives = Rational::one();
             foreach ($byGroup as $offspring) {
-                $groupHit = $groupLives = Rational::zero();
+                $own = [];
+                $groupLives = Rational::zero();
                 foreach ($offspring->entries() as [$state, $p]) {
-                    $groupHit = $accepts($state) ? $groupHit->plus($p) : $groupHit;
+                    $key = $leaves($state);
+                    if ($key !== null) {
+                        $own[$key] = isset($own[$key]) ? $own[$key]->plus($p) : $p;
+                    }
                     $groupLives = $state->isLethal ? $groupLives : $groupLives->plus($p);
                 }
-                $hit = $hit->times($groupHit);
+                $left = $left === null ? $own : self::joined($left, $own);
                 $lives = $lives->times($groupLives);
             }
-            $chances[] = [$weight, $hit, $lives];
+            $chances[] = [$weight, $left ?? [], $lives];
         }
 
         return $chances;
+    }
+
+    /**
+     * @param array<string, Rational> $one by what is left open
+     * @param array<string, Rational> $other independent of it
+     * @return array<string, Rational>
+     */
+    public static function joined(array $one, array $other): array
+    {
+        $both = [];
+        foreach ($one as $left => $p) {
+            foreach ($other as $also => $q) {
+                $key = $left & $also;
+                $both[$key] = isset($both[$key]) ? $both[$key]->plus($p->times($q)) : $p->times($q);
+            }
+        }
+
+        return $both;
     }
 
     /**

@@ -51,26 +51,57 @@ final readonly class Cross
      */
     public function chance(callable $accepts, bool $hatched = false): ClutchChance
     {
-        /** @var Weights<array{Rational, Rational}> $cases P(hit), P(lives) of the parents' genotypes */
+        return $this->chanceLeft(
+            static fn (Expression $egg): ?string => $accepts($egg) ? 'x' : null, 'x', static fn (string $left): bool => true, $hatched,
+        );
+    }
+
+    /**
+     * A question with a memory: what each linkage group leaves open is joined, and at the end it suffices or does not.
+     *
+     * @param callable(Expression): ?string $leaves null where an egg is refused
+     * @param string $open what is open before any group is looked at
+     * @param callable(string): bool $suffices
+     * @param bool $hatched per living hatchling instead of per egg
+     */
+    public function chanceLeft(callable $leaves, string $open, callable $suffices, bool $hatched = false): ClutchChance
+    {
+        /** @var Weights<array{array<string, Rational>, Rational}> $cases P(left open), P(lives) of the parents' genotypes */
         $cases = new Weights;
-        $cases->add('', [Rational::one(), Rational::one()], Rational::one());
+        $cases->add('', [[$open => Rational::one()], Rational::one()], Rational::one());
         foreach ($this->blocks as $block) {
-            /** @var Weights<array{Rational, Rational}> $next */
+            /** @var Weights<array{array<string, Rational>, Rational}> $next */
             $next = new Weights;
-            foreach ($cases->entries() as [[$hit, $lives], $weight]) {
-                foreach ($block->chances($accepts) as [$w, $h, $l]) {
-                    $h = $hit->times($h);
+            foreach ($cases->entries() as [[$left, $lives], $weight]) {
+                foreach ($block->chances($leaves) as [$w, $own, $l]) {
+                    $both = Block::joined($left, $own);
+                    ksort($both);
                     $l = $hatched ? $lives->times($l) : $lives;
-                    $next->add($h->toString().' '.$l->toString(), [$h, $l], $weight->times($w));
+                    $next->add(self::keyOf($both).$l->toString(), [$both, $l], $weight->times($w));
                 }
             }
             $cases = $next;
         }
-        $cases = array_map(static fn (array $case): array => [$case[1], ...$case[0]], array_values($cases->entries()));
+        $cases = array_map(static function (array $case) use ($suffices): array {
+            $hits = array_filter($case[0][0], static fn (string $left): bool => $suffices($left), ARRAY_FILTER_USE_KEY);
+
+            return [$case[1], Weights::sum($hits), $case[0][1]];
+        }, array_values($cases->entries()));
 
         return ClutchChance::ofCases(
             $hatched ? self::givenLife($cases) : array_map(static fn (array $case): array => [$case[0], $case[1]], $cases),
         );
+    }
+
+    /** @param array<string, Rational> $left */
+    private static function keyOf(array $left): string
+    {
+        $key = '';
+        foreach ($left as $open => $p) {
+            $key .= "{$open}:{$p->toString()} ";
+        }
+
+        return $key;
     }
 
     /** P(an egg does not die of its form). */

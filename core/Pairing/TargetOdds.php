@@ -11,14 +11,16 @@ use Destino\Genome\Form;
 use Destino\Genome\GenotypePattern;
 use Destino\Genome\Sex;
 use Destino\Notation\Target;
+use Destino\Notation\TargetChoice;
 use Destino\Notation\TargetCondition;
 use Destino\Probability\ClutchChance;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 
 /** The odds of a target in a cross. An egg of a lethal form never counts as a hit. */
 final readonly class TargetOdds
 {
-    private function __construct(public Target $target, private Cross $cross, public ClutchChance $chance, private bool $hatched) {}
+    private function __construct(public Target $target, public Cross $cross, public ClutchChance $chance, private bool $hatched) {}
 
     /** @throws PairingError when per hatchling is asked and nothing hatches */
     public static function of(Cross $cross, Target $target, bool $hatched = false): self
@@ -43,22 +45,24 @@ final readonly class TargetOdds
         if ($outcome->isLethal || ! $this->target->acceptsSex($outcome->sex)) {
             return Rational::zero();
         }
-        $share = Rational::one();
+        $left = [$this->target->optionsWithin($this->cross->catalogue, $this->cross->involves(...)) => Rational::one()];
         $seen = [];
         foreach ($outcome->items as $item) {
-            $hits = Rational::zero();
+            $own = [];
             foreach ($item->members as $member) {
-                $hits = array_filter($member->forms, fn (Form $form): bool => ! $this->target->accepts($form)) === []
-                    ? $hits->plus($member->probability)
-                    : $hits;
+                if (array_filter($member->forms, fn (Form $form): bool => ! $this->target->accepts($form)) === []) {
+                    $key = $this->target->optionsLeft($member->forms, $outcome->sex);
+                    $p = $member->probability->dividedBy($item->probability);
+                    $own[$key] = isset($own[$key]) ? $own[$key]->plus($p) : $p;
+                }
             }
-            $share = $share->times($hits->dividedBy($item->probability));
+            $left = Block::joined($left, $own);
             $seen += $item->members[0]->forms;
         }
+        $share = Weights::sum(array_filter($left, $this->target->suffices(...), ARRAY_FILTER_USE_KEY));
+        $asked = array_map(static fn (TargetCondition $one): string => $one->locus(), $this->target->conditions);
 
-        return array_diff($this->target->loci(), array_keys($seen)) === [] || $this->wildTypeWillDo(array_keys($seen))
-            ? $share
-            : Rational::zero();
+        return array_diff($asked, array_keys($seen)) === [] || $this->wildTypeWillDo(array_keys($seen)) ? $share : Rational::zero();
     }
 
     /** @return string|null why no egg can meet the target; null where one can */
@@ -68,9 +72,13 @@ final readonly class TargetOdds
             return null;
         }
         foreach ($this->target->conditions as $condition) {
-            $alone = new Target($condition->piece, [$condition], false, null);
-            if (self::chance($this->cross, $alone, false)->perEgg()->isZero()) {
+            if (self::chance($this->cross, Target::of($condition->piece, [$condition]), false)->perEgg()->isZero()) {
                 return $this->whyNot($condition);
+            }
+        }
+        foreach ($this->target->choices as $choice) {
+            if (self::chance($this->cross, Target::of($choice->piece, choices: [$choice]), false)->perEgg()->isZero()) {
+                return $this->whyNoChoice($choice);
             }
         }
 
@@ -81,7 +89,12 @@ final readonly class TargetOdds
     {
         return ! self::isWithin($cross, $target)
             ? ClutchChance::certain(Rational::zero())
-            : $cross->chance(static fn (Expression $egg): bool => ! $egg->isLethal && $egg->meets($target), $hatched);
+            : $cross->chanceLeft(
+                static fn (Expression $egg): ?string => $egg->isLethal || ! $egg->meets($target)
+                    ? null
+                    : $target->optionsLeft($egg->forms, $egg->sex),
+                $target->optionsWithin($cross->catalogue, $cross->involves(...)), $target->suffices(...), $hatched,
+            );
     }
 
     /** Whether every locus that a target asks about is in a cross, or wild type will do there. */
@@ -134,6 +147,20 @@ final readonly class TargetOdds
                     ? 'the two alleles must come from different parents.'
                     : 'no egg of that form lives, or it always comes with another copy.'
             );
+    }
+
+    private function whyNoChoice(TargetChoice $choice): string
+    {
+        $of = count($choice->options) > 8 ? "what “{$choice->piece}” counts"
+            : implode(', ', array_map(static fn (Target $option): string => $option->text, $choice->options));
+        for ($most = $choice->atLeast - 1; $most > 0; $most--) {
+            $fewer = Target::of('', choices: [new TargetChoice($most, $choice->options, $choice->piece, $choice->from)]);
+            if (! self::chance($this->cross, $fewer, false)->perEgg()->isZero()) {
+                return "an egg of these parents can have at most {$most} of {$of}.";
+            }
+        }
+
+        return "an egg of these parents can have none of {$of}.";
     }
 
     private function clash(): string

@@ -126,6 +126,9 @@ class AnimalsTest extends TestCase
         $this->get('/animals?genes=carries+Clown')
             ->assertSeeInOrder(['3 of 4', 'Baker', 'Able', "67\u{a0}% chance", 'Charlie', "50\u{a0}% chance"])
             ->assertDontSee('Delta');
+        $this->get('/animals?'.http_build_query(['genes' => 'at least two of carries Clown, Gravel, Pastel']))->assertSee('0 of 4');
+        $this->get('/animals?'.http_build_query(['genes' => 'Gravel or Clown']))
+            ->assertSeeInOrder(['2 of 4', 'Baker', 'Delta', "50\u{a0}% chance"])->assertDontSee('Able');
         $this->get('/animals?genes=Gravel')->assertSeeInOrder(['1 of 4', 'Delta', "50\u{a0}% chance"]);
         $this->get('/animals?genes=Gravvel')->assertStatus(422)->assertSee('Did you mean Gravel?')->assertSee('value="Gravvel"', false);
     }

@@ -54,6 +54,26 @@ class PairDrawingTest extends TestCase
         $this->assertEqualsWithDelta(100.0, max(array_map($ladder->length(...), $ladder->needed)), .001);
     }
 
+    public function test_hits_have_a_field_of_their_own_as_large_as_their_chance(): void
+    {
+        foreach ([['Clown', 1 / 4], ['Pastel or Clown', 5 / 8], ['at least two of Pastel, Enchi, Fire', 1 / 2]] as [$target, $of]) {
+            $page = $this->pair(['sire' => 'Pastel Enchi het Clown', 'dam' => 'Fire Mojave het Clown', 'target' => $target, 'by' => 'genotype']);
+            foreach ([$page->tray(), $page->narrowTray()] as $tray) {
+                $isWide = $tray->width >= $tray->height;
+                $ends = $starts = [];
+                foreach ($tray->pieces as $piece) {
+                    preg_match('/\(([\d.]+) ([\d.]+)\)/', $piece->tile->move(), $at);
+                    $from = (float) $at[$isWide ? 1 : 2];
+                    $piece->row->isHit() ? $ends[] = $from + ($isWide ? $piece->tile->width : $piece->tile->height) : $starts[] = $from;
+                }
+                $border = $of * ($isWide ? $tray->width : $tray->height);
+                $this->assertLessThanOrEqual($border, max($ends), $target);
+                $this->assertGreaterThanOrEqual($border, min($starts), $target);
+                $this->assertLessThanOrEqual(24, count($tray->pieces));
+            }
+        }
+    }
+
     public function test_a_chance_that_no_clutch_can_pass_has_no_number_of_eggs(): void
     {
         $ladder = new Ladder($this->pair(['sire' => 'het Clown', 'dam' => '66% het Clown', 'target' => 'Clown', 'eggs' => 6]));

@@ -285,4 +285,23 @@ class PairTest extends TestCase
             '<img', $this->getJson('/read?as=male&text='.urlencode('<img src=x onerror=alert(1)>'))->json('html'),
         );
     }
+
+    public function test_what_is_wanted_may_be_one_of_several_or_so_many_of_a_list(): void
+    {
+        $parents = ['sire' => 'Pastel Enchi het Clown', 'dam' => 'Fire Mojave het Clown'];
+        foreach ([
+            'Pastel or Clown' => '5 in 8 per egg', 'at least two of Pastel, Enchi, Fire' => '1 in 2 per egg',
+            'any Clown with two co-dominants' => '11 in 64 per egg', '(female Clown) or (male Pastel)' => '3 in 8 per egg',
+        ] as $target => $says) {
+            $this->get('/pair?'.http_build_query($parents + ['target' => $target]))->assertOk()->assertSee($says)->assertSee($target);
+            $this->get('/pair?'.http_build_query($parents + ['target' => $target, 'by' => 'look']))->assertOk()->assertSee($says);
+        }
+        $this->get('/pair?'.http_build_query($parents + ['target' => 'at least three of Clown, Piebald, Pastel']))
+            ->assertSee('an egg of these parents can have at most 2 of Clown, Piebald, Pastel.');
+        $this->get('/pair?'.http_build_query($parents + ['target' => 'Pastel Clown or Enchi Clown']))
+            ->assertSee('(Pastel Clown) or (Enchi Clown)')->assertSee('Pastel + (Clown or Enchi) + Clown');
+        $this->get('/read?'.http_build_query(['as' => 'choices', 'text' => 'Pastel or Clown']))->assertOk()->assertJsonPath('errors', []);
+        $this->get('/read?'.http_build_query(['as' => 'target', 'text' => 'Pastel or Clown']))->assertOk()->assertJsonCount(1, 'errors');
+        $this->get('/animals?'.http_build_query(['genes' => 'Pastel or Clown']))->assertOk();
+    }
 }

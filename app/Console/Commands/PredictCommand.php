@@ -139,7 +139,7 @@ class PredictCommand extends AnswerCommand
             $this->line($needed === null
                 ? "For {$level}%: no number of eggs is enough, since a parent may not carry what is needed (at most "
                     .$chance->ceiling()->toPercent(2).'%).'
-                : "For {$level}%: {$needed} eggs.");
+                : "For {$level}%: {$needed} ".($needed === 1 ? 'egg.' : 'eggs.'));
         }
     }
 }

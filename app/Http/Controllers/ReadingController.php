@@ -35,8 +35,10 @@ class ReadingController extends Controller
         if ($request->query('as') === 'search') {
             $text = AnimalSearch::asideFromGenes($text)[0];
         }
-        if (in_array($request->query('as'), ['target', 'search'], true)) {
-            return response()->json($this->target($text, $shelf->targets($schools)));
+        if (in_array($request->query('as'), ['target', 'choices', 'search'], true)) {
+            $reader = $request->query('as') === 'target' ? $shelf->targets($schools) : $shelf->targetsWithChoices($schools);
+
+            return response()->json($this->target($text, $reader));
         }
         $reading = $shelf->reader($schools)->read($text, Sex::tryFrom((string) $request->query('as')));
 

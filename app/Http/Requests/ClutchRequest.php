@@ -67,7 +67,7 @@ class ClutchRequest extends RecordRequest
             'hatched_on' => ['nullable', ...self::DAY],
             'hatched' => ['nullable', 'integer', 'between:0,40'],
             'target' => ['nullable', 'string', 'max:400', function (string $attribute, mixed $value, Closure $fail): void {
-                [, $faults] = $this->opened()->shelf->targets()->readAll((string) $value);
+                [, $faults] = $this->opened()->shelf->targetsWithChoices()->readAll((string) $value);
                 $faults === [] ?: $fail($faults[0]->getMessage());
             }],
             'reason' => ['nullable', 'string', 'max:2000'],

@@ -77,7 +77,7 @@ final readonly class Prediction
         $dam = isset($known['dam']) ? new Reading($question->dam, $known['dam'], [], [], []) : $reader->read($question->dam, Sex::Female);
         [$target, $wrong] = trim($question->target) === ''
             ? [null, []]
-            : (new TargetReader($catalogue, $names, $lines))->readAll($question->target);
+            : (new TargetReader($catalogue, $names, $lines, takesChoices: true))->readAll($question->target);
         $errors = array_filter(['sire' => $sire->errors, 'dam' => $dam->errors, 'target' => $wrong]);
         if ($errors !== []) {
             throw new UnreadableQuestion($errors, $sire, $dam);
@@ -100,7 +100,7 @@ final readonly class Prediction
     /** @throws PairingError when per hatchling is asked and nothing hatches */
     public function outcomes(): OutcomeSpace
     {
-        $sexed = $this->question->sexed || $this->target?->target->sex !== null;
+        $sexed = $this->question->sexed || $this->target?->target->asksSex() === true;
 
         return $this->question->by === By::Genotype
             ? Genotypes::of($this->cross, $sexed, $this->question->phased, $this->question->hatched)

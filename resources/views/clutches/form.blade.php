@@ -37,7 +37,7 @@
             <x-field name="hatched" label="Hatched" unit="how many" :value="old('hatched', $clutch->hatched)" inputmode="numeric"/>
         </div>
         <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="target">Made for</label><input
-            class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="target"
+            class="input" id="target" name="target" value="{{ old('target', $clutch->target) }}" maxlength="400" data-reads="choices"
             spellcheck="false" autocapitalize="off" aria-describedby="target-hint target-error" @if ($errors->has('target'))
             aria-invalid="true" @endif><span class="hint" id="target-hint">The target, such as “Clown, female”: the page of the
             clutch then says what the eggs still give.</span><x-field-error id="target-error" :message="$errors->first('target')"/>

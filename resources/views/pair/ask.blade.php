@@ -8,9 +8,11 @@
     <div class="ask">
         <div class="field" data-module="reading-lines" data-address="{{ route('read', ['school' => $inquiry->schools]) }}">
             <label for="target">Wanted <span class="soft">(leave empty for all)</span></label>
-            <input class="input" id="target" name="target" value="{{ $inquiry->target }}" data-reads="target" spellcheck="false"
-                autocapitalize="off" placeholder="Clown + Pastel, female" aria-describedby="target-error target-reading"
+            <input class="input" id="target" name="target" value="{{ $inquiry->target }}" data-reads="choices" spellcheck="false"
+                autocapitalize="off" placeholder="Clown + Pastel, female" aria-describedby="target-hint target-error target-reading"
                 @if (isset($inquiry->errors['target'])) aria-invalid="true" @endif>
+            <span class="hint" id="target-hint">Also “Pastel or Enchi”, “at least two of Pastel, Enchi, Fire”, “any Clown with two
+                co-dominants”, brackets.</span>
             <x-field-error id="target-error" :message="$inquiry->errors['target'] ?? null"/>
             <div class="reading flat" id="target-reading" data-reading aria-live="polite"></div>
         </div>

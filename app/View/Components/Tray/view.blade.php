@@ -39,13 +39,15 @@
             @endif
         </a>
     @endforeach
-    @if ($tray->rest !== null)
-        <g class="scute" transform="{{ $tray->rest->move() }}">
-            <rect class="fill-none" width="{{ $tray->rest->width }}" height="{{ $tray->rest->height }}" rx="{{ $tray->rest->radius() }}"
-                opacity=".55"/>
-            @foreach ($tray->restLines as $k => $line)
+    @foreach ($tray->rests as $rest)
+        <g @class(['scute', 'is-hit' => $rest['isHit']]) transform="{{ $rest['tile']->move() }}">
+            <rect class="fill-none" width="{{ $rest['tile']->width }}" height="{{ $rest['tile']->height }}"
+                rx="{{ $rest['tile']->radius() }}" opacity=".55"/>
+            @if ($rest['isHit'])<rect class="edge" x="1.5" y="1.5" width="{{ round(max(0, $rest['tile']->width - 3), 2) }}"
+                height="{{ round(max(0, $rest['tile']->height - 3), 2) }}" rx="{{ $rest['tile']->radius(11) }}"/>@endif
+            @foreach ($rest['lines'] as $k => $line)
                 <text class="ink-none" x="11" y="{{ 24 + 17 * $k }}" font-size="13">{{ $line }}</text>
             @endforeach
         </g>
-    @endif
+    @endforeach
 </svg>
