@@ -13,6 +13,7 @@ use Destino\Documents\PredictionDocument;
 use Destino\Genome\Claim;
 use Destino\Genome\Form;
 use Destino\Pairing\Advice\Advice;
+use Destino\Pairing\Advice\LeavingOneOut;
 use Destino\Pairing\Advice\Verdict;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\By;
@@ -189,6 +190,16 @@ class PairPage
         $claims = $this->prediction->catalogue->claims;
 
         return array_values(array_filter(array_map(fn (string $key): ?Claim => $claims[$key] ?? null, $keys)));
+    }
+
+    /** Which genes make the clutch hard to identify, and what leaving one out would give; empty where none does alone. */
+    public function leavingOut(): string
+    {
+        $codes = array_map(fn (Advice $advice): string => $advice->code, $this->advice);
+        $less = in_array('told-by-eye', $codes, true) ? array_slice(LeavingOneOut::of($this->prediction->cross), 0, 2) : [];
+        $parts = array_map(fn (array $one): string => "without {$one['name']} ".OddsWords::percent($one['unread']), $less);
+
+        return $parts === [] ? '' : 'What hides most: '.implode(', ', $parts).' would carry something you cannot see.';
     }
 
     public function names(Form $form): string

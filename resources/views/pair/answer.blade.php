@@ -86,6 +86,7 @@
         <div class="head"><h2 id="advice-title">Before you pair them</h2><span class="soft small">What these genes are known for. Not
             veterinary advice.</span></div>
         <x-advice-list :advice="$page->advice"/>
+        @if (($out = $page->leavingOut()) !== '')<p class="soft small mb-0 mt-2">{{ $out }}</p>@endif
     </section>
 @endif
 
