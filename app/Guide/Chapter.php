@@ -68,7 +68,7 @@ enum Chapter: string
             str_contains($path, 'eggs'), str_starts_with($path, 'incubators') => self::Hatch,
             str_starts_with($path, 'young'), str_starts_with($path, 'money') => self::Sell,
             $station === 'pair' => self::Pair,
-            $station === 'clutches', $station === 'today' => self::Lay,
+            $station === 'season', $station === 'today' => self::Lay,
             $station === 'projects' => self::Plan,
             $station === 'prove' => self::Prove,
             default => self::BringIn,

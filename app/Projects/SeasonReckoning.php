@@ -29,17 +29,22 @@ class SeasonReckoning
 
     public readonly ?string $error;
 
+    /** @var list<string> the last seasons of which clutches are recorded, and this one */
+    public readonly array $seasons;
+
     /** @param string $typed a target in place of those of the projects, or empty */
     public function __construct(public readonly string $season, public readonly string $typed, private readonly Opened $opened)
     {
-        $this->clutches = $opened->keeper()->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get()
-            ->filter(fn (Clutch $clutch): bool => $clutch->season() === $season)->values();
+        $all = $opened->keeper()->clutches()->with('dam', 'sires.animal', 'counts', 'hatchlings')->get();
+        $this->seasons = array_values($all->map(fn (Clutch $clutch): string => $clutch->season())->push($season)->filter()
+            ->unique()->sortDesc()->take(6)->all());
+        $this->clutches = $all->filter(fn (Clutch $clutch): bool => $clutch->season() === $season)->values();
         $rows = [];
         $error = null;
         $targets = trim($typed) === '' ? $opened->keeper()->projects()->orderBy('id')->pluck('target')->all() : [trim($typed)];
         foreach ($targets as $target) {
             try {
-                $read = $opened->shelf->targets()->read((string) $target);
+                $read = $opened->shelf->targetsWithChoices()->read((string) $target);
                 $luck = new LuckSoFar($read, array_values($this->clutches->all()), $opened->beliefs(), $opened->shelf);
                 foreach ($luck->rows() as $row) {
                     $rows[$row['key']] ??= $row;

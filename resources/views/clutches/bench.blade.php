@@ -1,4 +1,4 @@
-<x-station :title="'Identify: '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show',
+<x-station :title="'Identify: '.$clutch->title()" station="season" :crumb="$clutch->title()" :crumb-link="route('clutches.show',
     $clutch)">
     <div class="stack">
     @if ($bench->hatchlings === [])

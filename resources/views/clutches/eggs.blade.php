@@ -1,4 +1,4 @@
-<x-station :title="'Eggs of '.$clutch->title()" station="clutches" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
+<x-station :title="'Eggs of '.$clutch->title()" station="season" :crumb="$clutch->title()" :crumb-link="route('clutches.show', $clutch)">
     @if ($tray->eggs->isEmpty())
         <section class="sheet empty"><p class="answer">{{ $clutch->laid_on === null && $clutch->eggs_good === null
             ? 'No eggs are logged yet.' : ($tray->missing() > 0 ? "{$clutch->eggs_good} good eggs".($clutch->eggs_infertile

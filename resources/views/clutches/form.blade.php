@@ -1,4 +1,4 @@
-<x-station :title="$isNew ? 'Add a clutch' : 'Change '.$clutch->title()" station="clutches" crumb="Clutches"
+<x-station :title="$isNew ? 'Add a clutch' : 'Change '.$clutch->title()" station="season" crumb="Clutches"
     :crumb-link="route('clutches.index')">
     <form class="sheet stack measure wide" method="post" action="{{ $isNew ? route('clutches.store') : route('clutches.update', $clutch) }}"
         data-module="once">

@@ -1,4 +1,4 @@
-<x-station :title="$animal->name" station="clutches" :crumb="$clutch->title()" :crumb-link="route('bench', $clutch)" focus>
+<x-station :title="$animal->name" station="season" :crumb="$clutch->title()" :crumb-link="route('bench', $clutch)" focus>
     <div class="identify" data-module="identify" data-about="{{ $animal->name }}" data-page="{{ $clutch->id }}-{{ $animal->id }}">
         <nav class="siblings" aria-label="Siblings">
             @foreach ($page->bench->hatchlings as $id => $one)<a href="{{ route('identify', [$clutch, $id] + $places) }}"

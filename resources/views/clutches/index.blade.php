@@ -1,8 +1,7 @@
-<x-station title="Clutches" station="clutches">
-    <x-slot:actions><a class="button" href="{{ route('season.board') }}"><x-icon name="diagram-3"/>Season board</a><a class="button"
-        href="{{ route('young') }}"><x-icon name="signpost-split"/>Keep or sell</a><a class="button"
-        href="{{ route('incubators.index') }}"><x-icon name="thermometer-half"/>Incubators</a>@can('log')<a class="button main"
-        href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Add a clutch</a>@endcan</x-slot:actions>
+<x-station title="Clutches" station="season">
+    <x-slot:actions>@can('log')<a class="button main" href="{{ route('clutches.create') }}"><x-icon name="plus-lg"/>Add a
+        clutch</a>@endcan</x-slot:actions>
+    <x-season-tabs here="clutches"/>
     @if ($seasons->isEmpty())
         <section class="sheet empty"><p class="answer">No clutches yet.</p><p class="soft">Record past seasons too, as well as you know
             them: what hatched says what the parents carry.</p>@can('log')<p><a class="button main"

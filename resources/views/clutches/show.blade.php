@@ -1,4 +1,4 @@
-<x-station :title="$clutch->title()" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
+<x-station :title="$clutch->title()" station="season" crumb="Clutches" :crumb-link="route('clutches.index')">
     <x-slot:actions>@if ($page->hatchlings !== [])<a class="button main" href="{{ route('bench', $clutch) }}"><x-icon
         name="search"/>Identify hatchlings</a>@endif @if ($clutch->laid_on || $clutch->eggs_good)<a class="button" href="{{ route('eggs',
         $clutch) }}"><x-icon

@@ -7,4 +7,4 @@
     {{ $say->percent($worked->clutch($sire, $dam, $target, 6)) }}. That is less than six times the chance per egg: if he does not carry it,
     no egg ever hits, and then one clutch tells a lot.</p>
 <p class="mb-0">Leave one side empty and say what you want: you get the best mates, with when they are ready and what your house rules say.
-    The <a href="{{ route('season.board') }}">season board</a> shows all pairings of the season.</p>
+    The <a href="{{ route('season.board') }}">season plan</a> shows all pairings of the season.</p>

@@ -1,4 +1,5 @@
-<x-station title="Incubators" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
+<x-station title="Incubators" station="season">
+    <x-season-tabs here="incubators"/>
     <div class="stack">
     @if ($cards === [])<section class="sheet empty"><p class="answer">No incubators yet.</p><p class="soft">With one here, the days in which
         eggs are due follow the warmth that they really had, and a door left open or a failed heater shows under

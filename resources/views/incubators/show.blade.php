@@ -1,4 +1,4 @@
-<x-station :title="$incubator->name" station="clutches" crumb="Incubators" :crumb-link="route('incubators.index')">
+<x-station :title="$incubator->name" station="season" crumb="Incubators" :crumb-link="route('incubators.index')">
     <div class="two">
         <section class="sheet">
             <p class="answer mb-1">{{ $card->latest['temperature'] ? $house->temperature($card->latest['temperature']->value)

@@ -1,6 +1,7 @@
-<x-station title="Season board" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
+<x-station title="Season plan" station="season">
     <x-slot:actions>@if ($may)<a class="button" href="{{ route('pair') }}"><x-icon name="grid-3x3"/>Find a
         pairing</a>@endif</x-slot:actions>
+    <x-season-tabs here="plan"/>
     <div class="stack">
     @if ($board->males === [])<section class="sheet empty"><p class="answer">No pairings yet.</p><p class="soft">Pairings that you
         note as planned come here, and those that your projects ask for.</p><p><a class="button main" href="{{ route('pair') }}">Find a

@@ -1,6 +1,9 @@
-<x-station title="The season {{ $page->season }}" station="clutches">
-    <x-slot:actions><a class="button" href="{{ route('clutches.index') }}">Clutches</a></x-slot:actions>
+<x-station title="Season {{ $page->season }}" station="season">
+    <x-season-tabs here="results"/>
     <div class="stack">
+        @if (count($page->seasons) > 1)<nav class="choices at-start" aria-label="Season">@foreach ($page->seasons as $one)<a
+            href="{{ route('season.reckoning', $one) }}" @if ((string) $one === $page->season) aria-current="true"
+            @endif>{{ $one }}</a>@endforeach</nav>@endif
         @if ($ribbon->bands !== [])
         <section class="sheet">
             <div class="head"><h2>Over the months</h2><button class="button slim no-print" type="button" data-module="print"

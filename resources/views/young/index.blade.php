@@ -1,4 +1,5 @@
-<x-station title="Keep or sell" station="clutches" crumb="Clutches" :crumb-link="route('clutches.index')">
+<x-station title="Keep or sell" station="season">
+    <x-season-tabs here="young"/>
     <div class="stack">
         @if (count($page->seasons) > 0)<nav class="choices at-start"
             aria-label="Season">@foreach (array_slice($page->seasons, 0, 6) as $season)<a href="{{ route('young', ['season' => $season]) }}"

@@ -35,7 +35,7 @@ class Station extends Part
     {
         return [
             ['today', 'Today', 'sunrise', route('today')], ['animals', 'Animals', 'collection', route('animals.index')],
-            ['pair', 'Pair', 'grid-3x3', route('pair')], ['clutches', 'Clutches', 'egg', route('clutches.index')],
+            ['pair', 'Pair', 'grid-3x3', route('pair')], ['season', 'Season', 'egg', route('clutches.index')],
             ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')],
             ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')],
             ['guide', 'Guide', 'question-circle', route('guide')],
