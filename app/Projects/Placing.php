@@ -81,9 +81,9 @@ class Placing
     {
         return match (true) {
             $clutch === null => 'suggested',
-            $clutch->event(EventKind::Ovulation) !== null => 'ovulated',
+            $clutch->event(EventKind::Ovulation) !== null => 'gravid',
             $clutch->event(EventKind::Lock) !== null => 'locked',
-            $clutch->event(EventKind::Introduced) !== null => 'together',
+            $clutch->event(EventKind::Introduced) !== null => 'paired',
             default => 'planned',
         };
     }
@@ -97,7 +97,7 @@ class Placing
         try {
             $beliefs = $this->opened->beliefs();
             $cross = Cross::of($this->opened->shelf->catalogue(), $beliefs->belief($sire->id), $beliefs->belief($dam->id));
-            $egg = TargetOdds::of($cross, $this->opened->shelf->targets()->read($hope))->chance->perEgg();
+            $egg = TargetOdds::of($cross, $this->opened->shelf->targetsWithChoices()->read($hope))->chance->perEgg();
 
             return [$egg, $egg->isZero() ? "makes breeders for the next step toward {$hope}" : $hope];
         } catch (DestinoError $error) {

@@ -19,7 +19,7 @@ final class Publisher
     /** A rule may take back what stands before it: elements, parts, stations, paper, measures. */
     private const STYLES = [
         'fonts', 'tokens', 'elements', 'surfaces', 'tables', self::PARTS, 'shared', 'pair', 'animals', 'print', 'racks', 'house',
-        'luck', 'projects', 'prove', 'looks', 'clutches', 'today', 'rounds', 'lists', 'guide', 'measures',
+        'luck', 'projects', 'prove', 'looks', 'clutches', 'today', 'rounds', 'lists', 'season', 'guide', 'measures',
     ];
 
     public function __construct(private readonly string $root) {}

@@ -44,9 +44,16 @@ class OddsWords
         return match (true) {
             $chance->isZero() => 'never',
             $chance->isOne() => "every {$unit}",
-            self::isReadable($chance) => "{$chance->numerator()} in {$chance->denominator()} per {$unit} (".self::percent($chance).')',
-            default => self::oneIn($chance)." per {$unit} (".self::percent($chance).')',
+            default => self::outOf($chance)." per {$unit} (".self::percent($chance).')',
         };
+    }
+
+    /** "3 in 8"; "about 1 in 6.1" where nobody could read the fraction. */
+    public static function outOf(Rational $chance): string
+    {
+        return ! $chance->isZero() && ! $chance->isOne() && self::isReadable($chance)
+            ? "{$chance->numerator()} in {$chance->denominator()}"
+            : self::oneIn($chance);
     }
 
     /** "35/72"; where nobody could read it, "about 1 in 6.1". */

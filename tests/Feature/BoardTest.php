@@ -6,6 +6,7 @@ use App\Collection\Doorway;
 use App\Models\Clutch;
 use App\Models\HouseRules;
 use App\Projects\Board;
+use App\Projects\SeasonGrid;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -72,7 +73,7 @@ class BoardTest extends TestCase
         $this->post(
             "/clutches/{$clutch->id}/events", ['kind' => 'introduced', 'form_token' => (string) Str::uuid()],
         )->assertSessionHasNoErrors();
-        $this->assertSame('together', $this->board()->males[0]['places'][0]['stage']);
+        $this->assertSame('paired', $this->board()->males[0]['places'][0]['stage']);
         $clutch->events()->create(['kind' => 'laid', 'on' => Carbon::today()->format('Y-m-d'), 'count' => 5]);
         $this->assertCount(1, $this->board()->males[0]['places'], 'what is laid is no longer of the board');
         $this->assertSame(['Free'], array_map(fn ($dam): string => $dam->name, $this->board()->free), 'she who has just laid is not free');
@@ -100,5 +101,36 @@ class BoardTest extends TestCase
         $grants = $this->board()->season->grants;
         $this->assertSame([["a{$other}", "a{$b}"]], array_map(fn (array $one): array => [$one['sire'], $one['dam']], $grants));
         $this->get('/season')->assertOk()->assertSee('Plan this pairing');
+    }
+
+    public function test_the_grid_has_each_pair_once_and_shows_the_one_that_is_asked_for(): void
+    {
+        [$skiff, $punt] = [$this->adult('Skiff', 'male', 'Clown'), $this->adult('Punt', 'male', 'Pastel')];
+        [$tender, $light] = [$this->adult('Tender', 'female', 'het Clown'), $this->adult('Light', 'female', 'het Clown', 900)];
+        $this->adult('Free', 'female', 'Pastel');
+        foreach ([[$skiff, $tender], [$skiff, $light], [$punt, $light]] as [$sire, $dam]) {
+            $this->plan($sire, $dam);
+        }
+        $grid = fn (int $sire = 0, int $dam = 0): SeasonGrid => new SeasonGrid(
+            $this->board(), app(Doorway::class)->open($this->keeper()->fresh()), $sire, $dam,
+        );
+        $this->assertSame(['Skiff', 'Punt'], array_map(fn (array $male): string => $male['sire']->name, $grid()->males));
+        $this->assertSame(
+            [['Light', [true, true]], ['Tender', [true, false]], ['Free', [false, false]]],
+            array_map(
+                fn (array $row): array => [$row['dam']->name, array_map(fn (?array $cell): bool => $cell !== null, $row['cells'])],
+                $grid()->rows,
+            ),
+        );
+        $this->assertTrue($grid()->isWhole());
+        $chosen = fn (SeasonGrid $of): string => "{$of->chosen['male']['sire']->name} {$of->chosen['place']['dam']->name}";
+        $this->assertSame('Punt Light', $chosen($grid($punt, $light)));
+        $this->assertSame('Skiff Tender', $chosen($grid($punt, $tender)), 'who stands nowhere together: the first pair');
+        $this->assertSame([['Clown', true, '1/2'], ['het Clown', false, '1/2']], array_map(
+            fn (array $look): array => [$look['outcome']->label, $look['isHit'], $look['outcome']->probability->toString()],
+            $grid($skiff, $tender)->looks(),
+        ));
+        $this->get("/season?sire={$punt}&dam={$light}")->assertOk()->assertSeeInOrder(['2 of at most', 'Punt × Light', 'Too light']);
+        $this->get('/season?sire=x&dam=99999999')->assertOk()->assertSee('Skiff × Tender');
     }
 }

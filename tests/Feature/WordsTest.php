@@ -62,7 +62,7 @@ class WordsTest extends TestCase
             ['1/9', '1/33'],
             [$worked->stillCarries(Rational::of(2, 3), 4)->toString(), $worked->stillCarries(Rational::of(2, 3), 6)->toString()],
         );
-        $this->get('/guide')->assertSeeInOrder(['1/6 an egg', '55', 'after 64 days', '11', '3']);
+        $this->get('/guide')->assertSeeInOrder(['1/6 per egg', '55', 'after 64 days', '11', '3']);
     }
 
     public function test_each_chapter_of_the_guide_has_its_picture(): void

@@ -8,6 +8,8 @@ use App\Collection\Opened;
 use App\Http\Middleware\AnswerOutbox;
 use App\Http\Requests\EventRequest;
 use App\Http\RowAnswers;
+use App\Looks\Gallery;
+use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\Clutch;
@@ -15,6 +17,7 @@ use App\Models\Once;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use App\Projects\Board;
+use App\Projects\SeasonGrid;
 use App\Projects\SeasonReckoning;
 use App\Season\Due;
 use App\Season\Order;
@@ -78,12 +81,16 @@ class SeasonController extends Controller
         return view('season.today', ['page' => new TodayPage($this->opened)]);
     }
 
-    /** Who goes to whom. */
-    public function board(): View
+    /** Who goes to whom, and one pair of it in full. */
+    public function board(Request $request): View
     {
         $this->authorize('read');
+        $board = new Board($this->opened);
 
-        return view('season.board', ['board' => new Board($this->opened)]);
+        return view('season.board', [
+            'board' => $board, 'grid' => new SeasonGrid($board, $this->opened, $request->integer('sire'), $request->integer('dam')),
+            'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept, isLoose: true),
+        ]);
     }
 
     /** A season against what was to be expected of it. */
