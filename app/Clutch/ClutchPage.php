@@ -35,7 +35,7 @@ class ClutchPage
     /** @param string $hoped a target as typed, or empty */
     public function __construct(public readonly Clutch $clutch, private readonly Opened $opened, string $hoped = '')
     {
-        $clutch->load('dam', 'sires.animal', 'counts', 'hatchlings.observations', 'hatchlings.latestFeed', 'incubator');
+        $clutch->load('dam', 'sires.animal', 'counts', 'eggs', 'hatchlings.observations', 'hatchlings.latestFeed', 'incubator');
         $this->beliefs = $opened->beliefs();
         $this->still = new StillToCome($clutch, $hoped, $opened);
         $this->hatchlings = array_values(
@@ -43,6 +43,32 @@ class ClutchPage
                 fn (Animal $animal): AnimalCard => new AnimalCard($animal, $this->beliefs, $opened->shelf->catalogue()),
             )->all(),
         );
+    }
+
+    public function cardOf(Animal $animal): ?AnimalCard
+    {
+        foreach ($this->hatchlings as $card) {
+            if ($card->animal->id === $animal->id) {
+                return $card;
+            }
+        }
+
+        return null;
+    }
+
+    /** The eggs as they stand, and the hatchlings out of them. */
+    public function line(): EggLine
+    {
+        return new EggLine($this->clutch);
+    }
+
+    /** What happened, in a line: "6 events, last laid on 6 Oct 2026". */
+    public function happened(): string
+    {
+        $events = $this->clutch->events->whereNull('egg_id');
+        $count = $events->count();
+
+        return $count === 0 ? 'nothing logged yet' : ($count === 1 ? '' : "{$count} events, last ").$events->last()?->sentence();
     }
 
     /** @return list<Animal> the possible sires of the collection */
@@ -113,8 +139,8 @@ class ClutchPage
             $slugs === null ? null : $slugs.($slugs === 1 ? ' slug' : ' slugs'),
             $this->clutch->hatched === null ? null : "{$this->clutch->hatched} hatched",
             $dead === 0 ? null : "{$dead} seen dead in the egg",
-            "{$kept} added as animals",
-            "{$seen} counted",
+            $kept === 0 && $this->clutch->hatched === null ? null : "{$kept} added as animals",
+            $seen === 0 && $this->clutch->hatched === null ? null : "{$seen} counted",
         ]);
         $tally = $this->beliefs->kin->tallyOf($this->clutch->id);
         $open = $this->unaccounted();
@@ -123,7 +149,7 @@ class ClutchPage
             : '. '.$tally->shared.' of the counted '.($tally->shared === 1 ? 'is' : 'are')
                 .' taken to be kept as animals too: each hatchling counts once';
 
-        return implode(', ', $parts).$both.match (true) {
+        return ($parts === [] ? 'No eggs are logged yet' : implode(', ', $parts)).$both.match (true) {
             $this->clutch->hatched === null => '.',
             $open > 0 => ". {$open} hatched without a record of how they looked: count them below if you know.",
             $open < 0 => '. That is '.-$open.' more than hatched: one of the figures is wrong.',

@@ -10,6 +10,7 @@ use App\Catalogue\GeneSigns;
 use App\Catalogue\GeneStrip;
 use App\Clutch\Bench;
 use App\Clutch\ClutchPage;
+use App\Clutch\EggLine;
 use App\Clutch\EggTray;
 use App\Clutch\StillToCome;
 use App\Collection\AnimalCard;
@@ -25,6 +26,7 @@ use App\Incubation\Warmths;
 use App\Looks\Confusions;
 use App\Looks\Gallery;
 use App\Looks\OwnEyes;
+use App\Looks\Prints;
 use App\Luck\LuckChart;
 use App\Luck\LuckPage;
 use App\Luck\OwnLuck;
@@ -122,10 +124,16 @@ final class Prepared
             'season.reckoning' => fn (SeasonReckoning $page): array => [
                 'eggs' => $page->eggs(), 'sexes' => $page->sexes(), 'all' => $page->inAll(),
             ],
-            'clutches.show' => fn (Clutch $clutch, ClutchPage $page): array => [
+            'clutches.show' => fn (Clutch $clutch, ClutchPage $page, Prints $prints): array => [
+                'drawn' => function (Animal $animal) use ($page, $prints): string {
+                    $card = $page->cardOf($animal);
+
+                    return $card === null ? '' : $prints->ofBelief($card->belief(), $card->days(), $animal->id);
+                },
                 'mayLog' => Gate::allows('log', $clutch), 'malformed' => $page->malformed(), 'pattern' => self::pattern($page->malformed()),
                 'worth' => Gate::allows('money') ? $page->worth() : null,
             ],
+            'clutches.index' => fn (): array => ['line' => fn (Clutch $clutch): EggLine => new EggLine($clutch)],
             'clutches.form' => fn (Clutch $clutch, array $chosen): array => [
                 'isNew' => ! $clutch->exists, 'chosen' => array_map(strval(...), (array) old('sires', $chosen)),
             ],

@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Clutch\EggTray as Box;
+use App\Drawing\EggSigns;
 use App\House\House;
 use App\Luck\LuckChart;
 use App\Models\Enums\EggState;
@@ -80,7 +81,7 @@ class DrawingKitTest extends TestCase
         }
         $signs = [];
         foreach (array_diff_key(EggState::cases(), [0 => 1, 1 => 1]) as $state) {
-            $signs[] = (new \ReflectionClassConstant(EggTray::class, 'SIGNS'))->getValue()[$state->value] ?? 'none';
+            $signs[] = EggSigns::of($state->value) ?? 'none';
         }
         $this->assertNotContains('none', $signs, 'every state but a plain egg and a slug has its sign');
         $this->assertSame($signs, array_unique($signs));

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Clutch\EggLine;
 use App\Clutch\EggTray;
 use App\Clutch\StillToCome;
 use App\Collection\Doorway;
@@ -304,5 +305,39 @@ class EggsTest extends TestCase
         }
         $names = $this->keeper()->animals()->whereNotNull('clutch_id')->orderBy('id')->pluck('name')->all();
         $this->assertSame(['Tender 2025-1', 'Tender 2025-2', 'Tender 2025b-1', 'Tender 2025b-2'], $names);
+    }
+
+    public function test_the_row_of_eggs_says_of_each_how_it_stands_also_where_only_numbers_are_logged(): void
+    {
+        $line = fn (Clutch $clutch): EggLine => new EggLine($clutch->fresh()->load('eggs', 'counts', 'hatchlings'));
+        $clutch = $this->clutch();
+        $this->assertSame('6 good, 1 slug', $line($clutch)->words());
+        $clutch->events()->create(['kind' => 'pipped', 'on' => now()->format('Y-m-d'), 'count' => 2]);
+        $this->assertSame('4 good, 1 slug, 2 pipped', $line($clutch)->words());
+        $clutch->events()->create(['kind' => 'egg-bad', 'on' => now()->format('Y-m-d'), 'count' => 1]);
+        $clutch->events()->create(['kind' => 'out', 'on' => now()->format('Y-m-d'), 'count' => 3]);
+        $this->assertSame('2 good, 1 slug, 1 given up, 3 out', $line($clutch)->words());
+        $this->assertCount(7, $line($clutch)->shells);
+
+        $boxed = $this->clutch(good: 3, slugs: 0);
+        $eggs = $this->laidOut($boxed);
+        $this->log($eggs[2], 'out');
+        $this->log($eggs[1], 'veins');
+        $this->assertSame('1 good, 1 veins seen, 1 out', $line($boxed)->words());
+        $this->post("/clutches/{$boxed->id}/hatchlings/all", ['how_many' => 2, 'form_token' => (string) Str::uuid()]);
+        $shells = $line($boxed)->shells;
+        $this->assertCount(3, $shells);
+        $this->assertSame(2, count(array_filter($shells, fn (array $shell): bool => $shell['animal'] !== null)), 'two are out, each of an egg');
+        $this->assertSame([1, 2, 3], array_column($shells, 'number'));
+        $this->get("/clutches/{$boxed->id}")->assertOk()->assertSee('half-shell')->assertSee($shells[1]['animal']->name);
+        $this->get('/clutches')->assertOk()->assertSee('1 good, 2 out')->assertSee('2 kept as animals');
+    }
+
+    public function test_more_hatchlings_than_eggs_lose_nobody(): void
+    {
+        $clutch = $this->clutch(good: 1, slugs: 0);
+        $this->post("/clutches/{$clutch->id}/hatchlings/all", ['how_many' => 3, 'form_token' => (string) Str::uuid()]);
+        $line = new EggLine($clutch->fresh()->load('eggs', 'counts', 'hatchlings'));
+        $this->assertCount(3, array_filter($line->shells, fn (array $shell): bool => $shell['animal'] !== null));
     }
 }

@@ -11,6 +11,8 @@ use App\Http\Requests\ClutchRequest;
 use App\Http\Requests\CountRequest;
 use App\Http\Requests\HatchlingRequest;
 use App\Http\Requests\HatchlingsRequest;
+use App\Looks\Gallery;
+use App\Looks\Prints;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
@@ -31,7 +33,7 @@ class ClutchController extends Controller
     public function index(#[CurrentKeeper] User $keeper): View
     {
         $this->authorize('read');
-        $clutches = $keeper->clutches()->with('dam', 'sires.animal', 'counts')->withCount('hatchlings')->get()
+        $clutches = $keeper->clutches()->with('dam', 'sires.animal', 'counts', 'eggs', 'hatchlings')->get()
             ->sortByDesc(
                 fn (Clutch $clutch): string => $clutch->season().'-'.(
                     $clutch->hatched_on ?? $clutch->laid_on ?? $clutch->paired_on
@@ -39,7 +41,12 @@ class ClutchController extends Controller
             )
             ->groupBy(fn (Clutch $clutch): string => $clutch->season());
 
-        return view('clutches.index', ['seasons' => $clutches]);
+        $due = [];
+        foreach (Due::among($keeper, Carbon::today()) as $one) {
+            $due[$one->clutch->id] = $one;
+        }
+
+        return view('clutches.index', ['seasons' => $clutches, 'due' => $due, 'now' => Carbon::today()->format('Y')]);
     }
 
     public function create(Request $request, #[CurrentKeeper] User $keeper): View
@@ -78,7 +85,10 @@ class ClutchController extends Controller
 
         return view(
             'clutches.show',
-            ['due' => Due::of($clutch, $records, Carbon::today()), 'page' => $page, 'clutch' => $clutch, 'token' => (string) Str::uuid()],
+            [
+                'due' => Due::of($clutch, $records, Carbon::today()), 'page' => $page, 'clutch' => $clutch, 'token' => (string) Str::uuid(),
+                'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept, isLoose: true),
+            ],
         );
     }
 

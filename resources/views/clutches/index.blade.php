@@ -9,31 +9,30 @@
     @endif
     <div class="stack">
     @foreach ($seasons as $season => $clutches)
-        <section class="sheet">
-            <div class="head"><h2>{{ $season === '' ? 'Planned' : $season }}</h2><span class="soft small">{{ $clutches->count() }}
-                {{ Str::plural('clutch', $clutches->count()) }}, {{ $clutches->sum('eggs_good') }} good eggs,
-                {{ $clutches->sum('hatched') }} hatched</span>@if ($season !== '')<a class="button ms-auto"
-                href="{{ route('season.reckoning', $season) }}">Season summary</a>@endif</div>
-            <div class="scroll" tabindex="0" role="region" aria-label="Clutches of {{ $season === '' ? 'the plans' : $season }}">
-                <table class="list stacked">
-                <thead><tr><th>Pairing</th><th>Stage</th><th>Laid</th><th class="num">Good</th><th class="num">Slugs</th>
-                    <th>Hatched on</th><th class="num">Hatched</th><th>Kept and counted</th></tr></thead>
-                <tbody>@foreach ($clutches as $clutch)
-                    <tr><td data-label="Pairing"><a
-                        href="{{ route('clutches.show',
-                        $clutch) }}">{{ $clutch->sires->map(fn ($sire) => $sire->title())->implode(' or ') ?: 'sire not known' }} ×
-                        {{ $clutch->dam->name }}</a>@if ($clutch->label) <span class="soft small">{{ $clutch->label }}</span>@endif</td>
-                        <td data-label="Stage"><span class="tag">{{ $clutch->stage() }}</span></td>
-                        <td data-label="Laid">{{ $clutch->laid_on?->format('j M Y') }}</td><td class="num"
-                            data-label="Good eggs">{{ $clutch->eggs_good }}</td><td class="num"
-                            data-label="Slugs">{{ $clutch->eggs_infertile }}</td>
-                            <td data-label="Hatched on">{{ $clutch->hatched_on?->format('j M Y') }}</td><td class="num"
-                            data-label="Hatched">{{ $clutch->hatched }}</td>
-                        <td data-label="Kept and counted">{{ $clutch->hatchlings_count }} kept, {{ $clutch->counts->sum('count') }}
-                            counted</td></tr>
-                @endforeach</tbody>
-            </table></div>
-        </section>
+        <details class="sheet folded" @if ($season === '' || (string) $season >= $now || $loop->index < 2) open @endif>
+            <summary><h2>{{ $season === '' ? 'Planned' : $season }}</h2><span class="soft small">{{ $clutches->count() }}
+                {{ Str::plural('clutch', $clutches->count()) }}{{ $clutches->sum('eggs_good') > 0
+                ? ', '.$clutches->sum('eggs_good').' good '.Str::plural('egg', $clutches->sum('eggs_good')) : '' }}{{
+                $clutches->sum('hatched') > 0 ? ', '.$clutches->sum('hatched').' hatched' : '' }}</span></summary>
+            <ul class="plain clutch-list mt-2">@foreach ($clutches as $clutch)
+                <li><div class="row-flow"><a href="{{ route('clutches.show', $clutch) }}"><strong>{{ $clutch->sires->map(
+                    fn ($sire) => $sire->title())->implode(' or ') ?: 'sire not known' }} × {{ $clutch->dam->name }}</strong></a>
+                    <span class="tag">{{ $clutch->stage() }}</span>@if ($clutch->label)
+                    <span class="soft small">{{ $clutch->label }}</span>@endif</div>
+                    @if ($clutch->eggs_good || $clutch->hatched || $clutch->hatchlings->isNotEmpty())<x-egg-line
+                        :line="$line($clutch)"/>@endif
+                    <span class="small soft">{{ ucfirst(implode(' · ', array_filter([
+                        isset($due[$clutch->id]) ? ucfirst($due[$clutch->id]->isOverdue ? $due[$clutch->id]->words()
+                            : 'next: '.$due[$clutch->id]->words()) : null,
+                        $clutch->hatched_on ? 'hatched '.$clutch->hatched_on->format('j M Y') : ($clutch->laid_on
+                            ? 'laid '.$clutch->laid_on->format('j M Y') : ($clutch->paired_on
+                            ? 'paired '.$clutch->paired_on->format('j M Y') : null)),
+                        $clutch->hatchlings->isEmpty() ? null : $clutch->hatchlings->count().' kept as animals',
+                        $clutch->counts->isEmpty() ? null : $clutch->counts->sum('count').' counted']))) }}</span></li>
+            @endforeach</ul>
+            @if ($season !== '')<p class="mb-0 mt-2"><a href="{{ route('season.reckoning', $season) }}">Results of
+                {{ $season }}</a></p>@endif
+        </details>
     @endforeach
     </div>
 </x-station>

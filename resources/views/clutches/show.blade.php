@@ -10,11 +10,24 @@
     <div class="two">
         <div class="stack">
             <section class="sheet">
-                <p class="answer mb-2">{{ ucfirst($clutch->stage()) }}{{ $clutch->stage() === 'hatched'
-                    ? ' on '.$clutch->hatched_on->format('j F Y') : ($clutch->stage() === 'laid'
-                    ? ' on '.$clutch->laid_on->format('j F Y').'; '.($due === null ? 'nothing more is expected'
-                    : ($due->isOverdue ? "{$due->what} was due by {$due->to->format('j M')}" : 'expected: '.$due->words())) : '') }}.</p>
-                <p class="mb-0">{{ $page->account() }}</p>
+                @if ($clutch->laid_on || $clutch->eggs_good || $page->hatchlings !== [])<x-egg-line :line="$page->line()"
+                    :drawn="$drawn"/>@endif
+                <p class="answer mb-2">{{ $clutch->stage() === 'hatched' ? 'Hatched on '.$clutch->hatched_on->format('j F Y')
+                    : ($due !== null ? ucfirst($due->isOverdue ? "{$due->what} was due by {$due->to->format('j M')}. What happened?"
+                    : 'next: '.$due->words()) : ucfirst($clutch->stage()).($clutch->laid_on === null ? ''
+                    : ' on '.$clutch->laid_on->format('j F Y'))) }}{{ $due?->isOverdue && $clutch->stage() !== 'hatched' ? '' : '.' }}</p>
+                <p class="mb-2">{{ $page->account() }}</p>
+                @if ($mayLog && $due !== null && $due->taps !== [])<x-event-taps :clutch="$clutch" :taps="$due->taps"
+                    :is-lead="true"/>@endif
+                @if ($mayLog)<details class="mt-2" @if ($errors->any()) open @endif><summary>Log something else</summary><div
+                    class="mt-2">@foreach ($errors->all() as $error)<p class="field-error"><x-icon
+                    name="exclamation-triangle"/><span>{{ $error }}</span></p>@endforeach<x-event-taps :clutch="$clutch"
+                    :taps="$lists->clutchEvents()"/></div></details>@endif
+            </section>
+            <details class="sheet folded" id="facts" open data-module="fold-narrow">
+                <summary><h2>Parents and dates</h2><span class="soft small">{{ implode(', ', array_filter([$clutch->paired_on === null
+                    ? null : 'paired '.$clutch->paired_on->format('j M Y'), $clutch->laid_on === null ? null
+                    : 'laid '.$clutch->laid_on->format('j M Y')])) }}</span></summary>
                 <dl class="facts mt-3">
                     <dt>Dam</dt><dd><a href="{{ route('animals.show', $clutch->dam) }}">{{ $clutch->dam->name }}</a></dd>
                     <dt>{{ $clutch->sires->count() > 1 ? 'Possible sires' : 'Sire' }}</dt>
@@ -32,18 +45,16 @@
                     @if ($clutch->reason)<dt>Reason</dt><dd>{{ $clutch->reason }}</dd>@endif
                     @if ($clutch->notes)<dt>Notes</dt><dd class="as-typed">{{ $clutch->notes }}</dd>@endif
                 </dl>
-            </section>
-            <section class="sheet" id="season">
-                <div class="head"><h2>What happened</h2></div>
-                <ul class="plain">@forelse ($clutch->events->whereNull('egg_id') as $event)<li
-                    class="row-flow"><span>{{ $event->sentence() }}@if ($event->note)
+            </details>
+            <details class="sheet folded" id="season" open data-module="fold-narrow">
+                <summary><h2>What happened</h2><span class="soft small">{{ $page->happened() }}</span></summary>
+                <ul class="plain mt-2">@forelse ($clutch->events->whereNull('egg_id') as $event)<li
+                    class="row-flow"><span>{{ ucfirst($event->sentence()) }}@if ($event->note)
                     <span class="soft small">{{ $event->note }}</span>@endif</span>@if ($mayLog)<x-take-out kind="event" :record="$event"
                     :label="$event->sentence()"/>@endif</li>@empty<li class="soft">Nothing logged yet.</li>@endforelse</ul>
                 @if ($page->ofSingleEggs() > 0)<p class="mb-0"><a href="{{ route('eggs', $clutch) }}">{{ $page->ofSingleEggs() }} more of
                     single eggs, at the eggs</a></p>@endif
-                @if ($mayLog)<p class="mt-3 mb-1 soft small no-print">Log for today:</p><x-event-taps :clutch="$clutch"
-                    :taps="$lists->clutchEvents()"/>@endif
-            </section>
+            </details>
             @foreach ($page->verdicts() as ['sire' => $sire, 'verdict' => $verdict])
                 @if ($verdict->stance->value !== 'inform')
                     <section @class(['sheet', 'verdict', 'is-'.$verdict->stance->value])><div class="head">
@@ -159,4 +170,5 @@
             </section>
         </div>
     </div>
+    {!! $prints->symbols() !!}
 </x-station>

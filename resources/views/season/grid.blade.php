@@ -7,7 +7,8 @@
                     $grid->card($male['sire'])->days(), $male['sire']->id) !!}<a
                     href="{{ route('animals.show', $male['sire']) }}">{{ $male['sire']->name }}</a>
                     <span class="slots" role="img"
-                        aria-label="{{ $male['serves'] }} of at most {{ $male['most'] }} planned">@for ($i = 0; $i < max($male['most'], $male['serves']); $i++)<i @class(['is-full' => $i < $male['serves'],
+                        aria-label="{{ $male['serves'] }} of at most {{ $male['most'] }} planned">@for ($i = 0;
+                        $i < max($male['most'], $male['serves']); $i++)<i @class(['is-full' => $i < $male['serves'],
                         'is-over' => $i >= $male['most']])></i>@endfor</span></th>@endforeach</tr></thead>
             <tbody>
                 @foreach ($grid->rows as $row)

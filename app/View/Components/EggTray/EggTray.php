@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\EggTray;
 
 use App\Clutch\EggTray as Box;
+use App\Drawing\EggSigns;
 use App\Drawing\Scale;
 use App\Models\Egg;
 use App\Models\Enums\EggState;
@@ -18,13 +19,6 @@ class EggTray extends Part
     private const WIDE = 150;
 
     private const DEEP = 100;
-
-    /** What is drawn on an egg, by its state. */
-    private const SIGNS = [
-        'veins' => 'M-6 3q3 -2 4 2t4 1M0 8q1 -3 4 -3', 'no-veins' => 'M-4 6h8', 'pipped' => 'M-7 4l3 -2l2 3l3 -3l3 3l3 -2',
-        'opened' => 'M-6 5q6 5 12 0M-6 5q6 1 12 0', 'out' => 'M-9 2l4 4l4 -4l5 4l5 -4', 'given-up' => 'M-5 3l10 6M-5 9l10 -6',
-        'dead' => 'M0 3v7M-3 5h6',
-    ];
 
     private const TROUBLES = [
         'dented' => 'M-2.2 -1a2.2 2.2 0 0 0 4.4 0', 'mould' => 'M-1.6 0h.01M1.4 -1h.01M.4 1.6h.01M-.6 -1.6h.01',
@@ -85,7 +79,7 @@ class EggTray extends Part
 
     public function sign(Egg $egg): ?string
     {
-        return self::SIGNS[$egg->state()->value] ?? null;
+        return EggSigns::of($egg->state()->value);
     }
 
     public function trouble(EventKind $kind): string

@@ -11,11 +11,15 @@ use App\View\Components\Part\Part;
 /** What is logged of a clutch most, a tap each; Other date or number in place. */
 class EventTaps extends Part
 {
-    /** @param list<EventKind> $taps */
+    /**
+     * @param list<EventKind> $taps
+     * @param bool $isLead whether the first is what the page is for
+     */
     public function __construct(
         public readonly Clutch $clutch,
         public readonly array $taps,
         public readonly string $from = '',
+        public readonly bool $isLead = false,
     ) {}
 
     /** Whether laying is among them, of which more is known than a number. */

@@ -3,7 +3,7 @@
     @csrf
     <input type="hidden" name="from" value="{{ $from }}">
     <input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-    @foreach ($taps as $kind)<button class="button slim" type="submit" name="kind"
+    @foreach ($taps as $kind)<button @class(['button', 'slim' => ! $isLead, 'main' => $isLead && $loop->first]) type="submit" name="kind"
         value="{{ $kind->value }}">{{ ucfirst($kind->words()) }}</button>@endforeach
     <details class="tap-more">
         <summary>Other date or number</summary>
