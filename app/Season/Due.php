@@ -79,7 +79,9 @@ class Due
     private static function ofEggs(Clutch $clutch, Records $records, Carbon $today): self
     {
         $what = $clutch->event(EventKind::Pipped) !== null || $clutch->event(EventKind::Out) !== null ? 'hatching' : 'first pips';
-        $taps = [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal];
+        $taps = $what === 'hatching'
+            ? [EventKind::Out, EventKind::Pipped, EventKind::EggBad, EventKind::FirstMeal]
+            : [EventKind::Pipped, EventKind::Out, EventKind::EggBad, EventKind::FirstMeal];
         $warmth = Warmths::of($clutch, $today);
         if ($warmth === null) {
             return self::expected($clutch, $what, Gap::layingToPip(), EventKind::Laid, $records, $today, $taps);

@@ -11,7 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
 /**
- * A season as one band for each pair, over the months: together, gravid, eggs; what is to be expected stands open.
+ * A season as one band for each pair, over the months: paired, gravid, eggs; what is to be expected stands open.
  *
  * @phpstan-type Span array{phase: string, from: float, to: float, words: string}
  * @phpstan-type Mark array{at: float, words: string}
@@ -21,7 +21,7 @@ class Ribbon
 {
     /** What begins each phase; it lasts until the next begins. */
     private const PHASES = [
-        'together' => [EventKind::Introduced, EventKind::Lock],
+        'paired' => [EventKind::Introduced, EventKind::Lock],
         'gravid' => [EventKind::Ovulation, EventKind::PreLayShed],
         'eggs' => [EventKind::Laid],
     ];

@@ -18,7 +18,9 @@ use App\Models\StatusEvent;
 use App\Projects\PlanUpdates;
 use App\Projects\Workshop;
 use Destino\Identification\Cue;
+use Illuminate\Database\Eloquent\Collection as Eloquent;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 
 /** What is due, overdue or worth checking today, by place in the rack. */
 class TodayPage
@@ -48,6 +50,7 @@ class TodayPage
         $keeper = $opened->keeper();
         $statuses = Statuses::of($keeper);
         $this->due = Due::among($keeper, $this->today);
+        (new Eloquent(array_map(fn (Due $one): Clutch => $one->clutch, $this->due)))->load('eggs', 'counts', 'hatchlings');
         $this->animals = array_values(
             $keeper->animals()->with(['rack', 'sightings', 'care' => fn ($care) => $care->where('kind', CareKind::Shed)])->get()
                 ->filter(fn (Animal $animal): bool => $statuses->status($animal->id)->isHere())
@@ -106,6 +109,12 @@ class TodayPage
     public function toReview(): array
     {
         return array_values(array_filter($this->reviews(), fn (StatusEvent $event): bool => (bool) $event->review_on?->lte($this->today)));
+    }
+
+    /** The pairs and eggs that are under way, over the months. */
+    public function ribbon(): Ribbon
+    {
+        return new Ribbon(new Collection(array_map(fn (Due $one): Clutch => $one->clutch, $this->due)), $this->due, $this->today);
     }
 
     public function week(): Week

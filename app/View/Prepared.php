@@ -118,8 +118,10 @@ final class Prepared
     private static function ofSeason(): array
     {
         return [
-            'season.today' => fn (TodayPage $page): array =>
-                ['may' => Gate::allows('log'), 'today' => $page->today, 'week' => $page->week()],
+            'season.today' => fn (TodayPage $page): array => [
+                'may' => Gate::allows('log'), 'today' => $page->today, 'week' => $page->week(), 'ribbon' => $page->ribbon(),
+                'line' => fn (Clutch $clutch): EggLine => new EggLine($clutch),
+            ],
             'season.board' => fn (): array => ['may' => Gate::allows('log'), 'introduced' => EventKind::Introduced],
             'season.reckoning' => fn (SeasonReckoning $page): array => [
                 'eggs' => $page->eggs(), 'sexes' => $page->sexes(), 'all' => $page->inAll(),

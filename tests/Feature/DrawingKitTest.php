@@ -101,10 +101,10 @@ class DrawingKitTest extends TestCase
 
         $this->assertSame(210.0, $drawing->x(0.0));
         $this->assertSame(1000.0, $drawing->x(1.0));
-        $this->assertEqualsWithDelta($drawing->x($spans['together']['to']), $drawing->x($spans['gravid']['from']), .01);
+        $this->assertEqualsWithDelta($drawing->x($spans['paired']['to']), $drawing->x($spans['gravid']['from']), .01);
         $days = fn (string $phase): float => $spans[$phase]['to'] - $spans[$phase]['from'];
-        $this->assertEqualsWithDelta(59 / 31, $days('together') / $days('gravid'), 1e-6, 'January and February against March');
-        $this->assertGreaterThan($drawing->width($spans['gravid']), $drawing->width($spans['together']));
+        $this->assertEqualsWithDelta(59 / 31, $days('paired') / $days('gravid'), 1e-6, 'January and February against March');
+        $this->assertGreaterThan($drawing->width($spans['gravid']), $drawing->width($spans['paired']));
         $this->assertSame(3.0, $drawing->width(['from' => .5, 'to' => .5]), 'a day can be seen');
         $this->assertFalse($drawing->isNamed(['phase' => 'eggs', 'from' => .5, 'to' => .51]));
         $this->assertSame('Inlet', $drawing->pair($clutches[0]));

@@ -165,7 +165,7 @@ class SeasonTest extends TestCase
         $log('lock', '2026-01-05');
         $log('ovulation', '2026-02-10');
         $band = $ribbon()->bands[0];
-        $this->assertSame(['together', 'gravid', 'expected'], array_column($band['spans'], 'phase'));
+        $this->assertSame(['paired', 'gravid', 'expected'], array_column($band['spans'], 'phase'));
         $this->assertSame(['together, 40 days', 'gravid, 20 days'], array_slice(array_column($band['spans'], 'words'), 0, 2));
         $this->assertSame(
             [0.0, $band['spans'][0]['to']], [$band['spans'][0]['from'], $band['spans'][1]['from']], 'one begins where the other ends',
@@ -175,7 +175,7 @@ class SeasonTest extends TestCase
         $log('laid', '2026-03-01', '6');
         $this->travelTo('2026-05-01');
         $log('out', '2026-04-28', '6');
-        $this->assertSame(['together', 'gravid', 'eggs'], array_column($ribbon()->bands[0]['spans'], 'phase'));
+        $this->assertSame(['paired', 'gravid', 'eggs'], array_column($ribbon()->bands[0]['spans'], 'phase'));
         $this->get('/season/2026')->assertOk()->assertSeeInOrder(['Over the months', 'Skiff × Tender', 'gravid, 19 days', 'eggs, 58 days']);
     }
 

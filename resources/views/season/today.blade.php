@@ -32,15 +32,18 @@
                             class="soft">· {{ $one->rests }}</span>@endif</span></p>@if ($one->from !== null)<details
                             class="why-line"><summary class="soft small">Why</summary><p
                             class="soft small mb-1">{{ ucfirst($one->rests) }}.</p></details>@endif
-                        @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today"/>@if ($one->clutch->eggs_good)<p
-                            class="mb-0 mt-1"><a class="button slim" href="{{ route('eggs', $one->clutch) }}"><x-icon name="egg"/>Egg by
-                            egg</a></p>@endif @endif</li>
+                        @if ($one->clutch->eggs_good)<a class="due-eggs" href="{{ route('eggs', $one->clutch) }}"
+                            aria-label="Egg by egg, {{ $one->clutch->dam->name }}"><x-egg-line :line="$line($one->clutch)"/></a>@endif
+                        @if ($may)<x-event-taps :clutch="$one->clutch" :taps="$one->taps" from="today" :is-lead="$loop->first"
+                            :is-short="true"/>@endif</li>
                 @endforeach
             </ul>
             <p class="soft small mb-0 mt-2">Wash your hands after handling; a female on eggs may bite. A female in trouble laying, or an
                 ailing hatchling, is for a reptile veterinarian.</p>
         </section>
     @endif
+    @if (count($page->due) > 0)<section class="sheet planner"><div class="head"><h2>The season</h2><a class="small"
+        href="{{ route('season.board') }}">Season plan</a></div><x-season-ribbon :ribbon="$ribbon"/></section>@endif
     @unless ($week->isEmpty())
         <section class="sheet"><div class="head"><h2>This week and the next</h2><span class="soft small">First and last day of each
             expected event</span></div>

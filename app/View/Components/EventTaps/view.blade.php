@@ -3,10 +3,12 @@
     @csrf
     <input type="hidden" name="from" value="{{ $from }}">
     <input type="hidden" name="form_token" value="{{ Str::uuid() }}">
-    @foreach ($taps as $kind)<button @class(['button', 'slim' => ! $isLead, 'main' => $isLead && $loop->first]) type="submit" name="kind"
+    @foreach ($first() as $kind)<button @class(['button', 'slim' => ! $isLead, 'main' => $isLead && $loop->first]) type="submit" name="kind"
         value="{{ $kind->value }}">{{ ucfirst($kind->words()) }}</button>@endforeach
     <details class="tap-more">
-        <summary>Other date or number</summary>
+        <summary>{{ $isShort ? 'Other event or day' : 'Other day or number' }}</summary>
+        @if ($others() !== [])<div class="row-flow mt-2">@foreach ($others() as $kind)<button class="button slim" type="submit" name="kind"
+            value="{{ $kind->value }}">{{ ucfirst($kind->words()) }}</button>@endforeach</div>@endif
         <div class="row-flow mt-2">
             <span class="row-flow day-of"><label>Day <input class="input slim" type="date" name="on"
                 max="{{ now()->format('Y-m-d') }}"></label><button class="button slim" type="button" data-yesterday

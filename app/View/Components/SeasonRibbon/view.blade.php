@@ -1,6 +1,6 @@
 <div class="scroll" tabindex="0" role="region" aria-label="The season over the months">
 <svg class="ribbon" viewBox="0 0 1000 {{ $height() }}" role="group" aria-labelledby="ribbon-title">
-    <title id="ribbon-title">{{ count($ribbon->bands) }} {{ Str::plural('pair', count($ribbon->bands)) }} over the months: together,
+    <title id="ribbon-title">{{ count($ribbon->bands) }} {{ Str::plural('pair', count($ribbon->bands)) }} over the months: paired,
         gravid, eggs, and what is to be expected</title>
     @foreach ($ribbon->months as $month)<line class="month" x1="{{ $x($month['at']) }}" x2="{{ $x($month['at']) }}" y1="{{ $top() }}"
         y2="{{ $height() - 8 }}"/><text class="name" x="{{ $x($month['at']) + 4 }}" y="16">{{ $month['name'] }}</text>@endforeach
