@@ -94,6 +94,24 @@ class MainPathTest extends BrowserTestCase
         self::assertStringNotContainsString('not a known name', $browser->text('#sire-reading'));
     }
 
+    public function test_the_answer_follows_while_a_pairing_is_typed(): void
+    {
+        $browser = $this->browser()->visit('/pair');
+        $browser->type('#sire', 'Pastel het Clown')->type('#dam', 'het Clown');
+        $browser->waitFor('#answer', '4 looks are possible');
+        $browser->type('#target', 'Clown or Pastel')->waitFor('#answer', 'Clown or Pastel: 5 in 8 per egg');
+        self::assertSame('target', $browser->script('return document.activeElement.id'), 'whoever types goes on typing');
+        self::assertStringContainsString('target=Clown', $browser->driver->getCurrentURL());
+        self::assertSame(1, count($browser->all('header .actions a[href*="outcomes.csv"]')));
+        $browser->type('#target', 'Clwn')->until('return document.querySelector("#answer").dataset.old !== undefined');
+        $browser->waitFor('#answer', '5 in 8 per egg'); // what cannot be read changes nothing; the old answer is pale
+        $browser->type('#target', 'Clown')->waitFor('#answer', 'Clown: 1 in 4 per egg');
+        $browser->until('return document.querySelector("#answer").dataset.old === undefined');
+        $browser->click('.ask button')->waitFor('#ask summary', 'wanted Clown');
+        $browser->visit('/pair');
+        self::assertStringNotContainsString('Clown or Pastel', $browser->text(), 'what was typed past was not looked at');
+    }
+
     public function test_an_animal_is_added_and_paired(): void
     {
         $browser = $this->browser()->visit('/animals/create');

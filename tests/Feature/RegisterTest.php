@@ -94,7 +94,7 @@ class RegisterTest extends TestCase
         $this->post('/clutches', $form)->assertSessionHasNoErrors();
         $this->post('/clutches', $form);
         $clutch = Clutch::query()->sole();
-        $this->get("/clutches/{$clutch->id}")->assertSee('2026 Skiff × Tender')->assertSee('Paired.');
+        $this->get("/clutches/{$clutch->id}")->assertSee('2026 Skiff × Tender')->assertSee('Next: a lock.');
 
         $this->put("/clutches/{$clutch->id}", ['laid_on' => '2025-12-01'] + $form)
             ->assertSessionHasErrors(['laid_on' => 'The eggs cannot be laid before they are paired.']);

@@ -166,7 +166,7 @@ class SeasonTest extends TestCase
         $log('ovulation', '2026-02-10');
         $band = $ribbon()->bands[0];
         $this->assertSame(['paired', 'gravid', 'expected'], array_column($band['spans'], 'phase'));
-        $this->assertSame(['together, 40 days', 'gravid, 20 days'], array_slice(array_column($band['spans'], 'words'), 0, 2));
+        $this->assertSame(['paired, 40 days', 'gravid, 20 days'], array_slice(array_column($band['spans'], 'words'), 0, 2));
         $this->assertSame(
             [0.0, $band['spans'][0]['to']], [$band['spans'][0]['from'], $band['spans'][1]['from']], 'one begins where the other ends',
         );

@@ -54,7 +54,9 @@ class PairController extends Controller
         }
         $page = $this->answer($inquiry, (int) config($request->query('rows') === 'all' ? 'destino.all_rows' : 'destino.rows'), $keeper);
         $lately = new Lately($request->session());
-        $page === null ?: $lately->note($inquiry, $page);
+        if ($page !== null && ! $request->headers->has('X-Live')) { // what is passed through while typing was not looked at
+            $lately->note($inquiry, $page);
+        }
 
         return response()->view(
             'pair.show', [

@@ -1,4 +1,4 @@
-<form class="{{ $class }}" method="get" action="{{ route('pair') }}#answer" aria-label="The pairing">
+<form class="{{ $class }}" method="get" action="{{ route('pair') }}#answer" aria-label="The pairing" data-module="live-answer">
     <div class="parents">
         <x-parent-field role="sire" sex="male" :inquiry="$inquiry" :candidates="$candidates" :beliefs="$beliefs"/>
         <div class="cross" aria-hidden="true">×</div>
