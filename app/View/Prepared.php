@@ -27,7 +27,6 @@ use App\Looks\Confusions;
 use App\Looks\Gallery;
 use App\Looks\OwnEyes;
 use App\Looks\Prints;
-use App\Luck\LuckChart;
 use App\Luck\LuckPage;
 use App\Luck\OwnLuck;
 use App\Models\Animal;
@@ -179,9 +178,8 @@ final class Prepared
                 'verdict' => $page->verdict, 'both' => $inquiry->sireAnimal !== null && $inquiry->damAnimal !== null,
             ],
             'luck.own' => fn (OwnLuck $own): array => ['choices' => $own->choices(), 'all' => $own->together()],
-            'luck.show' => fn (LuckPage $page): array => [
-                'chart' => $page->luck === null ? null : new LuckChart($page->luck), 'alternatives' => $page->alternatives(),
-                'calm' => $page->calm(),
+            'luck.show' => fn (LuckPage $page, OwnLuck $own): array => [
+                'alternatives' => $page->alternatives(), 'calm' => $page->calm(), 'choices' => $own->choices(),
             ],
         ];
     }

@@ -5,13 +5,14 @@ namespace Tests\Feature;
 use App\Clutch\EggTray as Box;
 use App\Drawing\EggSigns;
 use App\House\House;
-use App\Luck\LuckChart;
+use App\Luck\Heap;
 use App\Models\Enums\EggState;
 use App\Models\Enums\EventKind;
 use App\Season\Due;
 use App\Season\Ribbon;
 use App\View\Components\EggTray\EggTray;
 use App\View\Components\Field\Field;
+use App\View\Components\LuckHeap\LuckHeap;
 use App\View\Components\SeasonRibbon\SeasonRibbon;
 use App\View\Components\Shares\Shares;
 use App\View\Components\Station\Station;
@@ -26,26 +27,28 @@ class DrawingKitTest extends TestCase
 {
     use RefreshDatabase;
 
-    public function test_the_bars_of_a_law_are_as_high_as_their_chances(): void
+    public function test_a_heap_has_a_hundred_dots_and_those_of_the_tail_are_its_share(): void
     {
-        foreach ([[1, 6, 40, 2], [1, 4, 12, 3], [1, 100, 300, 9], [2, 3, 5, 5]] as [$numerator, $denominator, $eggs, $hits]) {
-            $chart = new LuckChart($luck = new Luck(Rational::of($numerator, $denominator), $eggs, $hits));
-            $bars = $chart->bars();
-            $here = array_values(array_filter($bars, fn (array $bar): bool => $bar['isHere']));
-
-            $this->assertSame([$hits], array_column($here, 'hits'), 'what happened is in the window');
-            $this->assertTrue($here[0]['isLabelled'] && $here[0]['inTail']);
-            $highest = $bars[array_search(max(array_column($chart->law(), 'chance')), array_column($chart->law(), 'chance'), true)];
-            $this->assertSame(172.0, $highest['height']);
-            foreach ($bars as $i => $bar) {
-                $share = $luck->probabilityOf($bar['hits'])->toFloat() / $luck->probabilityOf($highest['hits'])->toFloat();
-                $this->assertEqualsWithDelta(max(1.0, 172 * $share), $bar['height'], .01);
-                $this->assertEqualsWithDelta(202.0, $bar['y'] + $bar['height'], .02, 'it stands on the floor');
-                $this->assertLessThanOrEqual(900.0, $bar['x'] + $bar['width']);
-                $i === 0 || $this->assertGreaterThan($bars[$i - 1]['x'] + $bars[$i - 1]['width'], $bar['x'], 'beside the one before');
+        foreach ([[1, 6, 40, 2], [1, 4, 12, 3], [1, 100, 300, 9], [2, 3, 5, 5], [1, 2, 2, 1], [1, 4, 60, 0], [1, 1, 4, 4]] as $case) {
+            [$numerator, $denominator, $eggs, $hits] = $case;
+            $part = new LuckHeap($luck = new Luck(Rational::of($numerator, $denominator), $eggs, $hits));
+            $columns = $part->heap->columns;
+            $this->assertSame(100, array_sum(array_column($columns, 'dots')));
+            $this->assertSame([$hits], array_column(array_filter($columns, fn (array $one): bool => $one['isHere']), 'hits'));
+            $this->assertSame((int) round(100 * $luck->tail()->toFloat()), $part->heap->inTail());
+            $drawn = [];
+            foreach ($columns as $i => $column) {
+                $this->assertEqualsWithDelta(100 * $luck->probabilityOf($column['hits'])->toFloat(), $column['dots'], 1.5);
+                $this->assertCount($column['dots'], $part->dots($i));
+                foreach ($part->dots($i) as [$x, $y]) {
+                    $this->assertTrue($x > 0 && $x < $part->width() && $y > 0 && $y < 170, "{$x} {$y}");
+                    $drawn["{$x} {$y}"] = true;
+                }
             }
-            $this->assertGreaterThan(.999, array_sum(array_column($chart->law(), 'chance')), 'the window holds nearly all of it');
+            $this->assertCount(100, $drawn, 'no dot lies on another');
         }
+        $this->assertSame('Of 100 such runs of 60 eggs, not one would have as few hits or fewer.', (new Heap(new Luck(Rational::of(1, 4), 60, 0)))->sentence());
+        $this->assertSame('Of 100 such runs of 5 eggs, 13 have as many hits or more.', (new Heap(new Luck(Rational::of(2, 3), 5, 5)))->sentence());
     }
 
     public function test_a_share_is_as_wide_as_it_is(): void

@@ -24,6 +24,7 @@
                 <p class="answer mt-3">{{ $all->hits }} {{ $all->hits === 1 ? 'hit' : 'hits' }} in {{ $all->eggs }} young,
                     {{ number_format($all->expected()->toFloat(), 1) }} expected.
                     <span class="soft">{{ $say->together($all, 'runs of eggs') }}</span></p>
+                @if (count($own->rows) === 1)<x-luck-heap :luck="$own->rows[0]['luck']"/>@endif
                 <x-luck-rows :rows="$own->rows" label="Luck by pairing"/>
                 <p class="soft small mb-0 mt-2">Young of which it is known, alive. The odds are those of the parents as they are believed
                     now, with all that their young have said: extreme luck has moved them already.</p>

@@ -1,47 +1,38 @@
 <x-station title="Luck" station="prove">
     <x-prove-tabs here="luck"/>
     <div class="stack">
-        <form class="sheet luck-form" method="get" aria-label="Chance, eggs and hits">
-            @foreach ([['chance', 'Chance per egg', '1/6, 6 % or 1 in 16', 'text'], ['eggs', 'Eggs in all', '40', 'numeric'],
-                ['hits', 'Hits among them', '0', 'numeric']] as [$field, $label, $example, $mode])
-                <div class="field">
-                    <label for="{{ $field }}">{{ $label }}</label>
-                    <input class="input" id="{{ $field }}" name="{{ $field }}" value="{{ $page->typed[$field] }}"
-                        placeholder="{{ $example }}" inputmode="{{ $mode }}" aria-describedby="{{ $field }}-error"
-                        @if (isset($page->errors[$field])) aria-invalid="true" @endif>
-                    <x-field-error :id="$field.'-error'" :message="$page->errors[$field] ?? null"/>
-                </div>
-            @endforeach
-            <button class="button main" type="submit">Check luck</button>
-            <details class="whole-line" @if (isset($page->errors['not_carried']) || isset($page->errors['hidden'])) open @endif>
-                <summary>Chance of other causes</summary><div class="two mt-2">
-                @foreach ([['not_carried', 'A parent does not carry it', '5%'], ['hidden', 'Hits are overlooked', '5%']] as [$field, $label,
-                    $example])
-                    <div class="field"><label for="{{ $field }}">{{ $label }}</label><input class="input" id="{{ $field }}"
-                        name="{{ $field }}" value="{{ $page->typed[$field] }}" placeholder="{{ $example }}"
-                        aria-describedby="{{ $field }}-error" @if (isset($page->errors[$field])) aria-invalid="true" @endif><x-field-error
-                        :id="$field.'-error'" :message="$page->errors[$field] ?? null"/></div>
-                @endforeach
-            </div></details>
-        </form>
         @include('luck.own')
+        <details class="sheet folded" id="figures" @if ($page->luck || $page->errors !== [] || $choices === []) open @endif>
+            <summary><h2>Your own figures</h2><span class="soft small">chance per egg, eggs, hits</span></summary>
+            <form class="luck-form mt-2" method="get" aria-label="Chance, eggs and hits">
+                @foreach ([['chance', 'Chance per egg', '1/6, 6 % or 1 in 16', 'text'], ['eggs', 'Eggs in all', '40', 'numeric'],
+                    ['hits', 'Hits among them', '0', 'numeric']] as [$field, $label, $example, $mode])
+                    <div class="field">
+                        <label for="{{ $field }}">{{ $label }}</label>
+                        <input class="input" id="{{ $field }}" name="{{ $field }}" value="{{ $page->typed[$field] }}"
+                            placeholder="{{ $example }}" inputmode="{{ $mode }}" aria-describedby="{{ $field }}-error"
+                            @if (isset($page->errors[$field])) aria-invalid="true" @endif>
+                        <x-field-error :id="$field.'-error'" :message="$page->errors[$field] ?? null"/>
+                    </div>
+                @endforeach
+                <button class="button main" type="submit">Check luck</button>
+                <details class="whole-line" @if (isset($page->errors['not_carried']) || isset($page->errors['hidden'])) open @endif>
+                    <summary>Chance of other causes</summary><div class="two mt-2">
+                    @foreach ([['not_carried', 'A parent does not carry it', '5%'],
+                        ['hidden', 'Hits are overlooked', '5%']] as [$field, $label, $example])
+                        <div class="field"><label for="{{ $field }}">{{ $label }}</label><input class="input" id="{{ $field }}"
+                            name="{{ $field }}" value="{{ $page->typed[$field] }}" placeholder="{{ $example }}"
+                            aria-describedby="{{ $field }}-error" @if (isset($page->errors[$field])) aria-invalid="true"
+                            @endif><x-field-error :id="$field.'-error'" :message="$page->errors[$field] ?? null"/></div>
+                    @endforeach
+                </div></details>
+            </form>
+        </details>
         @if ($page->luck)
             <section class="sheet">
                 <p class="answer">{{ $page->sentence() }}</p>
                 <p class="mb-3 mt-1">{{ $page->verdict() }}</p>
-                <svg class="law" viewBox="0 0 900 240" role="img"
-                    aria-label="Chance of each number of hits; the coloured part is as far out as what happened">
-                    @foreach ($chart->bars() as $bar)
-                        <rect @class(['tail' => $bar['inTail']]) x="{{ $bar['x'] }}" y="{{ $bar['y'] }}" width="{{ $bar['width'] }}"
-                            height="{{ $bar['height'] }}" rx="{{ $bar['round'] }}"/>
-                        @if ($bar['isLabelled'])<text @class(['here' => $bar['isHere']]) x="{{ $bar['middle'] }}" y="220"
-                            text-anchor="middle">{{ $bar['hits'] }}</text>@endif
-                        @if ($bar['isHere'])<text class="here" x="{{ min(860, max(40, $bar['middle'])) }}" y="{{ $bar['y'] - 10 }}"
-                            text-anchor="middle">you: {{ $bar['hits'] }}</text>@endif
-                    @endforeach
-                    <text x="450" y="237" text-anchor="middle">hits in {{ $page->luck->eggs }} eggs at
-                        {{ $say->fraction($page->luck->chance) }}</text>
-                </svg>
+                <x-luck-heap :luck="$page->luck"/>
                 <dl class="facts mt-2">
                     <dt>Expected</dt><dd>{{ rtrim(rtrim(number_format($page->luck->expected()->toFloat(), 2), '0'), '.') }} hits</dd>
                     <dt>{{ $page->luck->hits }} or fewer</dt><dd>{{ $say->percent($page->luck->atMost()) }}</dd>
@@ -84,8 +75,8 @@
                 </section>
             @endif
         @elseif ($page->errors === [] && ! $own->isAsked())
-            <section class="empty is-low"><p class="answer">Bad luck, or a wrong belief?</p><p class="soft">Give the chance per egg, how
-                many eggs you have had, and how many were hits. You see how often chance alone does that.</p></section>
+            <section class="empty is-low"><p class="answer">Bad luck, or a wrong belief?</p><p class="soft">Choose a clutch and a target, or
+                give the chance per egg, the eggs and the hits. You see how often chance alone does that.</p></section>
         @endif
     </div>
 </x-station>
