@@ -119,6 +119,37 @@ class Ledger
         return $this->income()->minus($this->costs());
     }
 
+    /**
+     * Income, costs and the balance since January, month by month; each amount stands in the month of its day, and counts as it does in
+     * the account.
+     *
+     * @return list<array{month: int, income: Money, costs: Money, balance: Money}>
+     */
+    public function byMonth(): array
+    {
+        $minor = array_fill(1, 12, ['income' => 0, 'costs' => 0]);
+        foreach ($this->sold as $one) {
+            $minor[(int) $this->soldOn[$one->id]->on->format('n')]['income'] += $one->sale->price ?? 0;
+        }
+        foreach ($this->bought as $one) {
+            $minor[(int) $one->acquired_on?->format('n')]['costs'] += (int) $one->price_cents;
+        }
+        foreach ($this->bookings as $one) {
+            $minor[(int) $one->on->format('n')][$one->kind->isIncome() ? 'income' : 'costs'] += $one->amount;
+        }
+        $months = [];
+        $balance = 0;
+        foreach ($minor as $month => $sums) {
+            $balance += $sums['income'] - $sums['costs'];
+            $months[] = [
+                'month' => $month, 'income' => Money::of($sums['income'], $this->currency),
+                'costs' => Money::of($sums['costs'], $this->currency), 'balance' => Money::of($balance, $this->currency),
+            ];
+        }
+
+        return $months;
+    }
+
     /** Meals taken in the year. */
     public function meals(): int
     {

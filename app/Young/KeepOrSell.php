@@ -15,6 +15,7 @@ use App\Models\Observation;
 use App\Models\Project;
 use App\Models\Rack;
 use App\Money\Book;
+use App\Papers\SaleList;
 use App\Projects\Workshop;
 use App\Projects\WorthWords;
 use Destino\Genome\Inheritance;
@@ -77,6 +78,27 @@ class KeepOrSell
             ] <=> [$order[$b['leans']], -count($b['keep']), $b['animal']->name],
         );
         $this->rows = $rows;
+    }
+
+    /**
+     * What the keeper has decided comes first, then what the reasons lean to.
+     *
+     * @return array<string, list<Row>> Keep, Undecided, Sell
+     */
+    public function columns(): array
+    {
+        $columns = ['Keep' => [], 'Undecided' => [], 'Sell' => []];
+        foreach ($this->rows as $row) {
+            $columns[match (true) {
+                $row['status'] === Status::HoldBack => 'Keep',
+                in_array($row['status'], SaleList::OFFERED, true) => 'Sell',
+                $row['leans'] === 'keep' => 'Keep',
+                $row['leans'] === 'open' => 'Undecided',
+                default => 'Sell',
+            }][] = $row;
+        }
+
+        return $columns;
     }
 
     /** @return Row */

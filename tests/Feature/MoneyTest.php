@@ -15,6 +15,7 @@ use App\Money\Book;
 use App\Money\ClutchWorth;
 use App\Money\Ledger;
 use App\Photos\Darkroom;
+use App\View\Components\MoneyMonths\MoneyMonths;
 use App\Young\KeepOrSell;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
@@ -235,5 +236,33 @@ class MoneyTest extends TestCase
         );
         $this->assertSame('Kept', $other->bookings()->sole()->animal?->name);
         $this->assertSame('Clown', $other->prices()->sole()->target);
+    }
+
+    public function test_the_months_of_a_year_add_up_to_its_account(): void
+    {
+        $year = now()->subYear()->format('Y');
+        $keeper = $this->keeper();
+        $keeper->bookings()->create(['kind' => 'feed', 'amount' => 12_345, 'on' => "{$year}-03-31"]);
+        $keeper->bookings()->create(['kind' => 'feed', 'amount' => 655, 'on' => "{$year}-03-01"]);
+        $keeper->bookings()->create(['kind' => 'income', 'amount' => 5_000, 'on' => "{$year}-12-31"]);
+        $this->made(['name' => 'Bought', 'price_cents' => 30_000, 'acquired_on' => "{$year}-01-02"]);
+        $sold = $this->made(['name' => 'Sold']);
+        $sold->sale()->create(['price' => 45_000]);
+        $sold->statusEvents()->create(['status' => 'sold', 'on' => "{$year}-06-15"]);
+        $ledger = new Ledger($keeper, $year, '€');
+        $months = array_column($ledger->byMonth(), null, 'month');
+        $this->assertSame([0, 30_000, -30_000], [$months[1]['income']->minor, $months[1]['costs']->minor, $months[1]['balance']->minor]);
+        $this->assertSame([0, 13_000, -43_000], [$months[3]['income']->minor, $months[3]['costs']->minor, $months[3]['balance']->minor]);
+        $this->assertSame([45_000, 2_000], [$months[6]['income']->minor, $months[6]['balance']->minor]);
+        $this->assertSame($ledger->result()->minor, $months[12]['balance']->minor);
+        $this->assertSame($ledger->income()->minor, array_sum(array_map(fn (array $one): int => $one['income']->minor, $months)));
+        $this->assertSame($ledger->costs()->minor, array_sum(array_map(fn (array $one): int => $one['costs']->minor, $months)));
+        $drawing = new MoneyMonths($ledger);
+        $this->assertCount(4, $drawing->bars());
+        foreach ($drawing->bars() as $bar) {
+            $this->assertEqualsWithDelta($drawing->floor(), $bar['class'] === 'income' ? $bar['y'] + $bar['height'] : $bar['y'], .2);
+        }
+        $this->get("/money?year={$year}")->assertOk()->assertSee('money-months')->assertSee('Mar: income');
+        $this->assertTrue((new MoneyMonths(new Ledger($keeper, '1999', '€')))->isEmpty());
     }
 }

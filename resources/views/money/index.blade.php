@@ -7,6 +7,7 @@
         <div class="stack">
             <section class="sheet">
                 <p class="answer">Balance {{ $ledger->year }}: {{ $ledger->result()->words() }}</p>
+                <x-money-months :ledger="$ledger"/>
                 <table class="list"><caption class="visually-hidden">The account of {{ $ledger->year }}</caption><tbody>
                     <tr><td>Animals sold <span class="soft small">{{ $ledger->sold->count() }}{{ $ledger->unpriced() > 0
                         ? ", {$ledger->unpriced()} without a price" : '' }}</span></td>
