@@ -167,6 +167,7 @@ Route::get('/complexes/{locus}', [GeneController::class, 'complex'])->name('comp
 Route::get('/luck', LuckController::class)->name('luck');
 Route::get('/guide', GuideController::class)->name('guide');
 
+Route::get('/house/all', [HouseController::class, 'index'])->name('house.index');
 Route::get('/house', [HouseController::class, 'show'])->name('house');
 Route::put('/house', [HouseController::class, 'update'])->name('house.update');
 

@@ -7,6 +7,7 @@ class EveryPageOfTheHouseTest extends EveryPageCase
 {
     public static function pages(): iterable
     {
+        yield 'house' => ['/house/all'];
         yield 'house rules' => ['/house'];
         yield 'building racks' => ['/racks'];
         yield 'in and out' => ['/exchange'];

@@ -25,7 +25,7 @@ class AccessTest extends TestCase
         'assets' => 'anyone', 'begin' => 'anyone', 'begin.store' => 'anyone', 'login' => 'anyone', 'login.attempt' => 'anyone',
         'logout' => 'viewer', 'may-send' => 'viewer',
         'pair' => 'viewer', 'pair.sheet' => 'viewer', 'pair.export' => 'viewer', 'read' => 'viewer', 'worked-out' => 'viewer', 'luck' => 'viewer',
-        'house' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
+        'house' => 'viewer', 'house.index' => 'viewer', 'account' => 'viewer', 'account.password' => 'viewer', 'tokens.store' => 'viewer',
         'tokens.destroy' => 'viewer', 'tokens.calendar' => 'viewer', 'api.calendar' => 'anyone',
         'animals.index' => 'viewer', 'animals.names' => 'viewer', 'animals.show' => 'viewer', 'animals.puzzle' => 'viewer', 'animals.history' => 'viewer', 'photos.show' => 'viewer',
         'clutches.index' => 'viewer', 'clutches.show' => 'viewer', 'genes.index' => 'viewer', 'genes.show' => 'viewer',

@@ -151,4 +151,15 @@ class HouseRulesTest extends TestCase
         $this->get('/pair?sire=Harbour+Gold&dam=Clown')->assertStatus(422);
         $this->get("/animals/{$animal->id}")->assertOk()->assertSee('Harbour Gold het Piebald');
     }
+
+    public function test_the_house_is_a_list_of_rooms_with_how_each_stands(): void
+    {
+        $this->get('/house/all')->assertOk()->assertSeeInOrder(
+            ['Rules', 'All as shipped', 'Racks', 'No racks yet', 'Money', 'Balance', 'Import and export', 'Backups', 'People', 'Only you'],
+        );
+        $rack = $this->keeper()->racks()->create(['name' => 'Slipway', 'rows' => 2, 'columns' => 3]);
+        $this->made(['name' => 'Gig', 'rack_id' => $rack->id, 'rack_row' => 1, 'rack_column' => 1]);
+        $this->put('/house', ['weight' => 'oz', 'stances' => ['wobble' => 'inform']])->assertSessionHasNoErrors();
+        $this->get('/house/all')->assertSee('1 rack, 5 of 6 tubs free')->assertSee('2 choices of your own');
+    }
 }

@@ -23,7 +23,7 @@ class IdsTest extends TestCase
         '/today', '/animals', '/animals?view=list', '/animals/create', '/animals/{halyard}', '/animals/{halyard}/edit', '/pair', '/pair?sire_id={gunwale}&dam_id={halyard}&target=Clown',
         '/clutches', '/clutches/create', '/clutches/{keel}', '/clutches/{keel}/edit', '/clutches/{vellum}/eggs?egg=5', '/clutches/{keel}/bench', '/clutches/{keel}/identify',
         '/season', '/incubators', '/incubators/{incubator}', '/projects', '/projects/create', '/projects/{project}', '/prove', '/luck', '/genes', '/genes/own',
-        '/genes/pastel', '/genes/compare', '/genes/design', '/genes/confusions', '/genes/train', '/house', '/racks', '/money', '/exchange',
+        '/genes/pastel', '/genes/compare', '/genes/design', '/genes/confusions', '/genes/train', '/house', '/house/all', '/racks', '/money', '/exchange',
         '/people', '/account', '/young', '/round/weight', '/round/feed', '/guide',
     ];
 

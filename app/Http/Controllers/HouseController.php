@@ -17,6 +17,14 @@ use Illuminate\Http\RedirectResponse;
 /** The house rules: everybody reads them, the owner chooses. */
 class HouseController extends Controller
 {
+    /** The rooms of the house, each with how it stands. */
+    public function index(): View
+    {
+        $this->authorize('read');
+
+        return view('house.index');
+    }
+
     public function show(CatalogueShelf $shelf, House $house): View
     {
         $this->authorize('read');

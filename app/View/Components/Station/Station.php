@@ -37,7 +37,7 @@ class Station extends Part
             ['today', 'Today', 'sunrise', route('today')], ['animals', 'Animals', 'collection', route('animals.index')],
             ['pair', 'Pair', 'grid-3x3', route('pair')], ['season', 'Season', 'egg', route('clutches.index')],
             ['projects', 'Projects', 'signpost-split', route('projects.index')], ['prove', 'Prove', 'search', route('prove')],
-            ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house')],
+            ['genes', 'Genes', 'book', route('genes.index')], ['house', 'House', 'house', route('house.index')],
             ['guide', 'Guide', 'question-circle', route('guide')],
         ];
     }

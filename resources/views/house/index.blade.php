@@ -1,0 +1,3 @@
+<x-station title="House" station="house">
+    <x-house-rooms/>
+</x-station>
