@@ -176,6 +176,7 @@ Route::get(
     '/exchange/download/{format}', [ExchangeController::class, 'download'],
 )->whereIn('format', ['zip', 'csv', 'xlsx', 'ped', 'ics'])->name('exchange.download');
 Route::post('/exchange', [ExchangeController::class, 'upload'])->name('exchange.upload');
+Route::post('/exchange/paste', [ExchangeController::class, 'paste'])->name('exchange.paste');
 Route::delete('/exchange/collection', [ExchangeController::class, 'empty'])->name('exchange.empty');
 Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show');
 Route::get('/imports/{import}/progress', [ImportController::class, 'progress'])->name('imports.progress');

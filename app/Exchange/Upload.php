@@ -33,6 +33,16 @@ class Upload
         return new self($id, $name, $path);
     }
 
+    /** A list that was typed or pasted. */
+    public static function keepText(User $keeper, string $name, string $csv): self
+    {
+        self::sweep($keeper);
+        $id = (string) Str::uuid();
+        Storage::put($path = self::folder($keeper)."/{$id}--{$name}", $csv);
+
+        return new self($id, $name, $path);
+    }
+
     public static function find(User $keeper, string $id): ?self
     {
         if (! Str::isUuid($id)) {

@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Exchange\Bringing;
+use App\Exchange\PastedList;
 use App\Jobs\BringIn;
 use App\Models\Animal;
 use App\Models\Clutch;
@@ -219,5 +220,28 @@ class ImportTest extends TestCase
         $answer = $this->post('/exchange', ['file' => UploadedFile::fake()->createWithContent('list.csv', implode("\n", $lines))]);
 
         return Str::afterLast((string) $answer->headers->get('Location'), '/');
+    }
+
+    public function test_a_pasted_message_is_looked_at_as_a_list_is(): void
+    {
+        $lines = [
+            '• 1.0 Pastel het Clown, 2024, 850 g, €250' => ['', 'male', 'Pastel het Clown', '2024', '850 g'],
+            '2) “Ruby” 0.1 Super Enchi 66% het Piebald (2023) SOLD' => ['Ruby', 'female', 'Super Enchi 66% het Piebald', '2023', ''],
+            '- female Mojave/Lesser — 1,450g, $1.200 obo' => ['', 'female', 'Mojave/Lesser', '', '1,450g'],
+            'Clown 2021 or 2022' => ['', '', 'Clown 2021 or 2022', '', ''], // of two years none is taken
+            '3. Banana (male maker), 2024' => ['', '', 'Banana (male maker)', '2024', ''],
+            '1.1 Pastel' => ['', '', '1.1 Pastel', '', ''], // a pair is asked about
+            'Pastel 66% het Clown 100% het Piebald' => ['', '', 'Pastel 66% het Clown 100% het Piebald', '', ''],
+        ];
+        foreach ($lines as $line => $row) {
+            $this->assertSame($row, array_slice(PastedList::rows($line)[0], 0, 5), $line);
+        }
+        $this->assertSame([], PastedList::rows("\n  \n---\n12345\n"));
+        $this->assertStringContainsString('€250', PastedList::rows('1.0 Pastel €250')[0][5], 'what is taken out of the genes stays in the notes');
+        $this->post('/exchange/paste', ['text' => " \n"])->assertSessionHasErrorsIn('paste', ['text']);
+        $this->post('/exchange/paste', ['text' => str_repeat("Pastel\n", 501)])->assertSessionHasErrorsIn('paste', ['text']);
+        $preview = $this->post('/exchange/paste', ['text' => implode("\n", array_keys(array_slice($lines, 0, 3)))])->assertSessionHasNoErrors();
+        $this->get((string) $preview->headers->get('Location'))->assertOk()->assertSee('Ruby')->assertSee('Super Enchi 66% het Piebald')
+            ->assertSee('Weighed when?');
     }
 }

@@ -12,10 +12,12 @@ use App\Exchange\AnimalSheet;
 use App\Exchange\Archive\Archive;
 use App\Exchange\Bringing;
 use App\Exchange\Emptying;
+use App\Exchange\PastedList;
 use App\Exchange\PedigreeFile;
 use App\Exchange\SeasonCalendar;
 use App\Exchange\Table;
 use App\Exchange\Upload;
+use App\Http\Requests\PasteRequest;
 use App\Http\Requests\UploadRequest;
 use App\Jobs\BringIn;
 use App\Models\User;
@@ -78,6 +80,16 @@ class ExchangeController extends Controller
         }
 
         return redirect()->route('exchange.preview', $upload->id);
+    }
+
+    /** A message of several animals is looked at as a list is. */
+    public function paste(PasteRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse
+    {
+        $name = 'pasted '.now()->format('j M H.i').'.csv';
+
+        return redirect()->route(
+            'exchange.preview', Upload::keepText($keeper, $name, PastedList::csv((string) $request->validated('text')))->id,
+        );
     }
 
     public function preview(Request $request, string $upload, #[CurrentKeeper] User $keeper): View|RedirectResponse

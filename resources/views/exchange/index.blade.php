@@ -10,6 +10,13 @@
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.xlsx,.zip,.json"/>
                 <div><button class="button main" type="submit">Check the file</button></div>
             </form>
+            <details class="mt-3" id="paste" @if ($errors->paste->any()) open @endif><summary>Or paste a message, one animal a
+                line</summary>
+                <form method="post" action="{{ route('exchange.paste') }}" class="stack mt-2" data-module="once">@csrf
+                    <x-field name="text" bag="paste" label="Animals" type="textarea" rows="6" :value="old('text')" spellcheck="false"
+                        autocapitalize="off" placeholder="1.0 Pastel het Clown, 2024, 850 g" hint="Genes, sex, year and weight are read.
+                            Prices and the rest stay in the notes."/>
+                    <div><button class="button" type="submit">Check the lines</button></div></form></details>
             @if (count($imports) > 0)<h3 class="h6 mt-3 mb-1">Brought in before</h3><ul class="plain">@foreach ($imports as $import)<li><a
                 href="{{ route('imports.show', $import) }}">{{ $import->name }}</a>
                 <span class="soft small">{{ $import->created_at?->format('j M Y') }}, {{ $import->state === 'done'
