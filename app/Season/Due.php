@@ -69,7 +69,8 @@ class Due
             $has(EventKind::Introduced) || $has(EventKind::Lock) => new self(
                 $clutch, $has(EventKind::Lock) ? 'ovulation' : 'a lock', null, null, false, null,
                 'no date can be given',
-                [EventKind::Lock, EventKind::Separated, EventKind::Follicles, EventKind::Ovulation],
+                $has(EventKind::Lock) ? [EventKind::Ovulation, EventKind::Lock, EventKind::Separated, EventKind::Follicles]
+                    : [EventKind::Lock, EventKind::Separated, EventKind::Follicles, EventKind::Ovulation],
             ),
             default => new self($clutch, 'to be put together', null, null, false, null, 'planned', [EventKind::Introduced]),
         };

@@ -32,12 +32,13 @@ class TapsTest extends BrowserTestCase
             $browser->waitFor('h1', 'Today');
             foreach ($browser->all('.due > li') as $row) {
                 $buttons = str_contains($row->getText(), 'Estuary')
-                    ? $row->findElements(WebDriverBy::cssSelector('.taps > button'))
+                    ? $row->findElements(WebDriverBy::cssSelector('.taps button[name=kind]'))
                     : [];
                 foreach ($buttons as $button) {
-                    if (lcfirst($button->getText()) === $what) {
+                    if (lcfirst(trim((string) $button->getDomProperty('textContent'))) === $what) {
+                        $browser->open($button); // two, where it is folded
                         $browser->script('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', $button);
-                        $button->click(); // two
+                        $button->click(); // two, or three
 
                         break 2;
                     }
@@ -48,5 +49,17 @@ class TapsTest extends BrowserTestCase
             $next === '' ?: self::assertStringContainsString($next, $browser->text());
         }
         self::assertSame(390, $browser->script('return document.documentElement.scrollWidth'));
+    }
+
+    public function test_a_meal_is_one_tap_and_a_weight_two_on_the_page_of_an_animal(): void
+    {
+        $browser = $this->browser()->size(390, 844)->visit('/animals/8');
+        $browser->click('.quick-log > form button')->waitFor('.said', 'taken');
+        $browser->click('.said button')->waitFor('.said', 'Removed:');
+        $browser->click('.quick-log summary');
+        self::assertSame('grams', $browser->script('return document.activeElement.name'));
+        $browser->driver->getKeyboard()->sendKeys('1555'.WebDriverKeys::ENTER);
+        $browser->waitFor('.said', '1,555 g');
+        $browser->click('.said button')->waitFor('.said', 'Removed:');
     }
 }

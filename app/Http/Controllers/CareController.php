@@ -14,7 +14,8 @@ class CareController extends Controller
     {
         $entry = $request->log($animal);
 
-        return redirect()->to(route('animals.show', $animal).'#care')
-            ->with('said', "Logged for {$entry->on->format('j F')}: {$entry->sentence()}");
+        return redirect()->to(route('animals.show', $animal).($request->input('from') === 'top' ? '' : '#care'))
+            ->with('said', "Logged for {$entry->on->format('j F')}: {$entry->sentence()}")
+            ->with('undo', route('records.destroy', ['care', $entry->id]))->with('undo_method', 'delete');
     }
 }

@@ -12,6 +12,7 @@
         <span class="tag">{{ $animal->status()->value }}</span> @if ($animal->placeWords())<span
         class="tag">{{ $animal->placeWords() }}</span>@endif <x-sex :animal="$animal"/> <span>{{ $animal->sexWords() }}</span>
         @if ($card->age())<span class="soft">{{ $card->age() }} old</span>@endif</p>
+    @if ($mayLog && $animal->status()->isHere())<x-quick-log :animal="$animal" :house="$house"/>@endif
     @if ($named !== [] && $may)
         <section class="asks mb-3" aria-label="A parent by name"><p class="mb-2"><strong>Is this the {{ $animal->name }} that
             {{ count($named) === 1 ? $named[0]->name.' names' : count($named).' animals name' }} as {{ count($named) === 1 ? 'its'

@@ -22,8 +22,9 @@
                                 $grid->males[$i]['sire']->id, 'dam_id' => $row['dam']->id]) }}"
                                 aria-label="Odds of {{ $grid->males[$i]['sire']->name }} × {{ $row['dam']->name }}"></a>
                             @else<a @class(['cell', "is-{$place['stage']}", 'is-chosen' => $grid->isChosen($i, $place)])
-                                href="{{ route('season.board', ['sire' => $grid->males[$i]['sire']->id, 'dam' => $row['dam']->id]) }}#pair"
-                                aria-label="{{ $grid->males[$i]['sire']->name }} × {{ $row['dam']->name }}, {{ $place['stage'] }}">
+                                href="{{ route('season.board', ['sire' => $grid->males[$i]['sire']->id, 'dam' => $row['dam']->id]) }}#pair">
+                                <span class="visually-hidden">{{ $grid->males[$i]['sire']->name }} × {{ $row['dam']->name }},
+                                {{ $place['stage'] === 'suggested' ? 'suggested' : '' }}</span>
                                 <span>{{ $place['stage'] === 'suggested' ? ($place['egg'] === null || $place['egg']->isZero() ? 'for later'
                                     : $say->outOf($place['egg'])) : $place['stage'] }}</span>
                                 @if ($place['ready'] !== [] || $place['stance']->value !== 'inform')<x-icon

@@ -174,6 +174,12 @@ class Browser
         return $this;
     }
 
+    /** Opens the fold that an element stands in, where it is closed. */
+    public function open(RemoteWebElement $element): void
+    {
+        $this->script('const fold = arguments[0].closest("details"); if (fold && !fold.open) fold.querySelector("summary").click()', $element);
+    }
+
     public function click(string $selector): self
     {
         // A page that is still taking shape may move the element between the look and the click.
