@@ -130,7 +130,7 @@ class WorthWords
         $within = number_format(200 * $figure['error'], 1)." in 100 by {$year}, ± "
             .number_format(2 * ($figure['sooner_error'] ?? 0.0), 1).' seasons';
 
-        return self::changes($figure, $year) ?: "no difference that could be told from chance (± {$within})";
+        return self::changes($figure, $year) ?: "no clear difference (± {$within})";
     }
 
     /**
@@ -146,7 +146,7 @@ class WorthWords
     /** @param array<string, mixed> $figure of an animal that is not there */
     public static function gain(array $figure, string $year): string
     {
-        return self::changes($figure, $year) ?: "nothing that could be told from chance by {$year}";
+        return self::changes($figure, $year) ?: "no clear difference by {$year}";
     }
 
     /** @param array<string, mixed> $figure empty where nothing stands out */

@@ -218,7 +218,7 @@ class IncubatorsTest extends TestCase
         $this->eggs($incubator, 20);
         $this->get('/today')->assertSeeInOrder(['Incubator alarms', 'Loft', 'outside its range since']);
         $this->get('/incubators')->assertSee('look');
-        $this->get("/incubators/{$incubator->id}?span=day")->assertOk()->assertSee('Right is 31.0 °C to 32.0 °C.');
+        $this->get("/incubators/{$incubator->id}?span=day")->assertOk()->assertSee('Range: 31.0 °C to 32.0 °C.');
     }
 
     public function test_the_window_follows_the_warmth_that_was_measured(): void

@@ -297,7 +297,7 @@ class ProjectsTest extends TestCase
         $this->get('/projects?genes=Clown+Piebald&sex=female')->assertOk()->assertSeeInOrder(
             ['Is this animal worth buying?', 'Two recessives', 'more have the target'],
         );
-        $this->get('/projects?genes=Pastel&sex=male')->assertOk()->assertSee('nothing that could be told from chance');
+        $this->get('/projects?genes=Pastel&sex=male')->assertOk()->assertSee('no clear difference');
         foreach (['genes=Clwn' => 'Clwn', 'genes=Clown&months=-3' => 'whole months', 'genes=Clown&sex=both' => 'male or female'] as $query => $says) {
             $this->get("/projects?{$query}")->assertUnprocessable()->assertSee($says);
         }

@@ -205,7 +205,7 @@ class TruthTest extends TestCase
         $rows = array_fill(1, $most + 5, '900');
         $this->post(
             '/rounds/weight', ['on' => '2026-01-01', 'form_token' => (string) \Illuminate\Support\Str::uuid(), 'rows' => $rows],
-        )->assertStatus(413)->assertSee('nothing of it was kept');
+        )->assertStatus(413)->assertSee('Nothing was saved.');
         $this->assertSame(0, $animal->care()->count());
         $this->assertStringContainsString('max_input_vars=20000', (string) file_get_contents(base_path('bin/destino')));
     }

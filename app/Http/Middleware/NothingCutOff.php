@@ -21,7 +21,7 @@ class NothingCutOff
             abort(
                 413,
                 'This form has more than '.number_format($most)
-                    .' fields, the most that this server takes; nothing of it was kept. Send it in parts, or start Destino with '
+                    .' fields, the most that this server takes. Nothing was saved. Send it in parts, or start Destino with '
                         .'bin/destino, which sets the limit higher.',
             );
         }

@@ -6,11 +6,10 @@
     @if ($all === 0)
         <section class="sheet empty">
             <p class="answer">No animals yet.</p>
-            <p class="soft">Add the first one: a name, its sex and what it carries are enough. Then pair it. Or bring in a whole list from a
-                spreadsheet.</p>
+            <p class="soft">Add the first one: a name, its sex and what it carries are enough. Or import a list from a spreadsheet.</p>
             @can('manage')<p class="row-flow centred"><a class="button main" href="{{ route('animals.create') }}"><x-icon
-                name="plus-lg"/>Add an animal</a><a class="button" href="{{ route('exchange') }}"><x-icon name="upload"/>Bring in a
-                list</a></p>@endcan
+                name="plus-lg"/>Add an animal</a><a class="button" href="{{ route('exchange') }}"><x-icon name="upload"/>Import
+                a list</a></p>@endcan
         </section>
     @else
         <form @class(['find mb-2', 'is-folded' => ! $search->isNarrowed() && ! $search->error]) method="get" role="search"

@@ -1,7 +1,7 @@
 <x-station :title="$animal->name" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
     <x-slot:actions>
         <a class="button" href="{{ route('animals.history', $animal) }}"><x-icon name="clock-history"/>History</a>
-        <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Paper</a>
+        <a class="button" href="{{ route('papers.animal', $animal) }}"><x-icon name="printer"/>Print record</a>
         <a class="button" href="{{ route('papers.opinion', $animal) }}"><x-icon name="chat-quote"/>Get a second opinion</a>
         @if ($may)<a class="button" href="{{ route('animals.edit', $animal) }}"><x-icon name="pencil"/>Edit</a>@endif
         @if ($animal->sex)<a class="button main"
@@ -135,7 +135,7 @@
                         type="hidden" name="form_token" value="{{ $token }}">
                         <div class="two"><x-choice name="status" bag="status" id="status-now" label="Status"
                             :value="old('status', $animal->status()->value)" :options="$lists->statusOptions()"/>
-                        <x-field name="on" bag="status" id="status-on" label="From" type="date"
+                        <x-field name="on" bag="status" id="status-on" label="Since" type="date"
                             :value="old('on', now()->format('Y-m-d'))"/></div>
                         <x-field name="reason" bag="status" label="Reason" :value="old('reason')" maxlength="400"
                             hint="A hold-back needs one."/>
@@ -159,9 +159,9 @@
                 <form method="post" action="{{ route('sales.update', $animal) }}" class="stack mt-2" data-module="once">@csrf @method('put')
                     <input type="hidden" name="version" value="{{ $sale->version ?? 0 }}"><x-field-error id="sale-version-error"
                     :message="$errors->sale->first('version')"/>
-                    <div class="two"><x-choice name="status" bag="sale" id="sale-status" label="It is" :value="old('status', $saleStatus)"
+                    <div class="two"><x-choice name="status" bag="sale" id="sale-status" label="Status" :value="old('status', $saleStatus)"
                         :options="['for sale' => 'for sale', 'reserved' => 'reserved', 'sold' => 'sold']"/><x-field name="on" bag="sale"
-                        id="sale-on" label="From" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
+                        id="sale-on" label="Since" type="date" :value="old('on', now()->format('Y-m-d'))"/></div>
                     <div class="three"><x-field name="asking" bag="sale" label="Asking" :unit="$house->currency()"
                         :value="old('asking', $typed($sale?->asking))" inputmode="decimal" maxlength="30"/><x-field name="deposit"
                         bag="sale" label="Deposit" :unit="$house->currency()" :value="old('deposit', $typed($sale?->deposit))"
@@ -200,7 +200,7 @@
                         <div class="three"><x-field name="place" bag="observation" label="Where" :value="old('place')" maxlength="60"
                             placeholder="neck, left eye, tail"/><x-field name="on" bag="observation" id="observation-on" label="Seen on"
                             type="date" :value="old('on', now()->format('Y-m-d'))"/><x-choice name="decision" bag="observation"
-                            label="Decided" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
+                            label="Decision" blank="nothing" :value="old('decision')" :options="$lists->courses()"/></div>
                         <x-field name="note" bag="observation" id="observation-note" label="Note" :value="old('note')" maxlength="400"/>
                         <div><button class="button" type="submit">Save</button> <span class="soft small">For an ailing animal, and for
                             any humane end, ask a reptile veterinarian.</span></div>

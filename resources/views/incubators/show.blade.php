@@ -5,7 +5,7 @@
                 : 'Not measured yet' }}{{ $card->latest['humidity'] ? ', '.number_format($card->latest['humidity']->value).' % humidity'
                 : '' }}</p>
             <p class="soft small">{{ $card->latest['temperature'] ? 'Read '.$card->latest['temperature']->at->diffForHumans().'. '
-                : '' }}Set to {{ $house->temperature($incubator->celsius) }}, right from {{ $house->temperature($incubator->low) }} to
+                : '' }}Target {{ $house->temperature($incubator->celsius) }}, range {{ $house->temperature($incubator->low) }} to
                 {{ $house->temperature($incubator->high) }}.</p>
             @foreach ($card->alarms as $alarm)<p class="field-error"><x-icon
                 name="exclamation-triangle"/><span>{{ ucfirst($alarm) }}</span></p>@endforeach

@@ -8,10 +8,10 @@
             hint="If it has one; else its name."/>
     </div>
     <div class="three">
-        <x-field name="celsius" label="Set to" :unit="$unit" :value="old('celsius', $typed($incubator->celsius ?? 31.5))"
+        <x-field name="celsius" label="Target temperature" :unit="$unit" :value="old('celsius', $typed($incubator->celsius ?? 31.5))"
             inputmode="decimal"/>
         <x-field name="low" label="Alarm below" :unit="$unit" :value="old('low', $typed($incubator->low ?? 31))" inputmode="decimal"/>
-        <x-field name="high" label="to" :unit="$unit" :value="old('high', $typed($incubator->high ?? 32))" inputmode="decimal"/>
+        <x-field name="high" label="Alarm above" :unit="$unit" :value="old('high', $typed($incubator->high ?? 32))" inputmode="decimal"/>
     </div>
     <div class="two">
         <x-field name="humid_low" label="Humidity right from" unit="%" :value="old('humid_low', $incubator->humid_low ?? '')"

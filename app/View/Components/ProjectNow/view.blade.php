@@ -42,7 +42,7 @@
                         <form class="ms-auto no-print" method="post" action="{{ route('projects.forbid', $project) }}">
                             @csrf
                             <input type="hidden" name="pairs[]" value="{{ $mating['forbid'] }}">
-                            <button class="quiet" type="submit" aria-label="leave out {{ $mating['pair'] }}">Leave out</button>
+                            <button class="quiet" type="submit" aria-label="Skip this pair, {{ $mating['pair'] }}">Skip this pair</button>
                         </form>
                     @endif
                 @endcan

@@ -13,7 +13,7 @@
     </svg>
     <figcaption class="soft small">{{ $chart->sentence() }}
         @if ($chart->limits() !== [])
-            Right is {{ $chart->words($chart->limits()[0]) }} to {{ $chart->words($chart->limits()[1]) }}.
+            Range: {{ $chart->words($chart->limits()[0]) }} to {{ $chart->words($chart->limits()[1]) }}.
         @endif
     </figcaption>
 </figure>
