@@ -111,16 +111,20 @@ final class TargetParser
     private function alternatives(Token $start, Token $level): Target
     {
         $this->names->match($this->stream) === null && $this->stream->take('any', 'a', 'an');
+        $word = $this->wordHere();
         $options = [$this->operand()];
         $isBare = ! $start->is(TokenType::Open);
         while ($this->stream->take('or')) {
             $isBare = ! $this->stream->current()->is(TokenType::Open) || $isBare;
-            $options[] = $this->operand();
+            $options[] = $this->operand(in_array($word, ['carries', 'carrying'], true) ? $word : '');
         }
         if (count($options) === 1) {
             return $options[0];
         }
         $piece = $this->stream->slice($start->from, $this->stream->previous()->to);
+        if ($word !== '' && ! in_array($word, ['carries', 'carrying'], true)) {
+            throw ChoiceQuestions::neither($word, $piece, $start->from);
+        }
         $clauses = self::clausesOfOneLocus($options);
         if ($clauses !== []) {
             return Target::of('', [new TargetCondition($clauses, $piece, $start->from)]);
@@ -131,6 +135,15 @@ final class TargetParser
         }
 
         return Target::of('', choices: [self::choice(1, $options, $piece, $start)]);
+    }
+
+    /** "not", "carries" and the like, where one stands here and no name begins with it. */
+    private function wordHere(): string
+    {
+        return $this->names->match($this->stream) === null
+            && $this->stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying')
+            ? $this->stream->current()->word
+            : '';
     }
 
     /**
@@ -166,18 +179,18 @@ final class TargetParser
         }
         $whole = trim($this->stream->slice($level->from, $this->stream->previous()->to));
         $after = trim($this->stream->slice($next->from, $this->stream->previous()->to), ' ,;+&');
-        $parts = explode(' or ', (string) preg_replace('/\s+or\s+/iu', ' or ', $whole));
-        throw NotationError::question($whole, $level->from, 'Put brackets where genes belong together.', [
-            implode(' or ', array_map(static fn (string $part): string => "({$part})", $parts)),
-            implode(' + ', array_filter([trim($before, ' ,;+&'), "({$piece})", $after], static fn (string $part): bool => $part !== '')),
-        ]);
+        throw ChoiceQuestions::brackets(trim($before, ' ,;+&'), $piece, $after, $whole, $level->from);
     }
 
-    /** @throws NotationError */
-    private function operand(): Target
+    /**
+     * @param string $word that goes on from the piece before, where this one has none of its own
+     *
+     * @throws NotationError
+     */
+    private function operand(string $word = ''): Target
     {
         if (! $this->stream->takeType(TokenType::Open)) {
-            return $this->condition();
+            return $this->condition($word);
         }
         $open = $this->stream->previous();
         $group = $this->pieces(isGroup: true);
@@ -272,14 +285,12 @@ final class TargetParser
     }
 
     /** @throws NotationError */
-    private function condition(): Target
+    private function condition(string $before = ''): Target
     {
         $start = $this->stream->current();
-        $word = $this->names->match($this->stream) === null
-            && $this->stream->current()->isWord('not', 'no', 'without', 'carries', 'carrying')
-            ? $this->stream->current()->word
-            : '';
-        $this->stream->advance($word === '' ? 0 : 1);
+        $own = $this->wordHere();
+        $this->stream->advance($own === '' ? 0 : 1);
+        $word = $own === '' ? $before : $own;
         if ($this->stream->current()->is(TokenType::Number)) {
             throw NotationError::misplaced(
                 $this->stream->current()->text, $this->stream->current()->from,

@@ -41,6 +41,8 @@ final class ChoiceOddsTest extends TestCase
         yield 'nothing else may show' => ['Pastel Enchi', 'Fire', 'Pastel or Enchi, only', '3/8']; // 3/4 · 1/2
         yield 'two recessives' => ['het Clown het Piebald', 'Clown het Piebald', 'two recessives', '1/8'];
         yield 'under a doubt' => ['66% het Clown', 'Clown Pastel', 'Clown or Pastel', '2/3']; // 1 − 1/2 · 2/3
+        yield '“carries” goes on' => ['het Clown', 'het Piebald', 'carries Clown or Piebald', '3/4'];
+        yield 'a “not” in brackets' => ['Pastel', 'Enchi', '(not Pastel) or (Enchi)', '3/4'];
         yield 'none' => ['Pastel', 'Enchi', 'Clown or Piebald', '0'];
     }
 
@@ -146,6 +148,7 @@ final class ChoiceOddsTest extends TestCase
     {
         yield 'two ways to group' => ['Pastel Clown or Enchi Clown', 'Put brackets where genes belong together'];
         yield 'two ways to group, at its end' => ['Pastel or Enchi Clown', '(Pastel or Enchi) + Clown'];
+        yield 'a “not” of one or of both' => ['Clown, not Pastel or Enchi', 'Does “not” speak of all of them?'];
         yield 'more than are named' => ['at least 3 of Pastel, Enchi', 'only 2 are named'];
         yield 'brackets in brackets' => ['(Pastel + (Clown or Fire)) or Enchi', 'cannot hold another'];
         yield 'an open bracket' => ['Pastel or (Clown', 'not closed'];
