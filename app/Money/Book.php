@@ -28,7 +28,7 @@ class Book
         $unread = [];
         foreach ($opened->keeper()->prices()->get() as $price) {
             try {
-                $this->entries[$price->id] = new PriceEntry($opened->shelf->targets()->read($price->target), $price->low, $price->high);
+                $this->entries[$price->id] = new PriceEntry($opened->shelf->targetsWithChoices()->read($price->target), $price->low, $price->high);
             } catch (DestinoError) {
                 $unread[] = $price;
             }

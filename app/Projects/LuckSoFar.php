@@ -128,7 +128,7 @@ class LuckSoFar
             }
             foreach ($clutch->counts->where('dead', false) as $seen) {
                 $saw = $this->shelf->targets()->read($seen->saw);
-                $both = TargetOdds::of($cross, $saw->and($hope))->chance->perEgg();
+                $both = TargetOdds::of($cross, $saw->both($hope))->chance->perEgg();
                 $alone = TargetOdds::of($cross, $saw)->chance->perEgg();
                 $alone->isZero() || $count($both->dividedBy($alone), $seen->count);
             }

@@ -6,7 +6,6 @@ namespace Destino\Money;
 
 use Destino\Genome\Belief;
 use Destino\Genome\Catalogue;
-use Destino\Genome\Expression;
 use Destino\Genome\Sex;
 use Destino\Pairing\Cross;
 use Destino\Pairing\TargetOdds;
@@ -35,7 +34,7 @@ final readonly class PriceBook
     public function priceOf(Belief $belief, ?Sex $sex, Catalogue $catalogue): ?PriceEntry
     {
         foreach ($this->entries as $entry) {
-            $fits = $entry->target->sex === null || $entry->target->sex === $sex;
+            $fits = $sex === null ? ! $entry->target->asksSex() : $entry->target->acceptsSex($sex);
             if ($fits && $entry->target->withSex($belief->sex)->chanceFor($belief, $catalogue)->isOne()) {
                 return $entry;
             }
@@ -95,14 +94,15 @@ final readonly class PriceBook
      */
     private static function together(Cross $cross, array $entries): Rational
     {
-        return $cross->chance(function (Expression $egg) use ($entries): bool {
-            foreach ($entries as $entry) {
-                if (! $egg->meets($entry->target)) {
-                    return false;
-                }
+        $all = $entries[0]->target;
+        foreach (array_slice($entries, 1) as $entry) {
+            $asked = $entry->target;
+            if ($all->sex !== null && $asked->sex !== null && $all->sex !== $asked->sex) {
+                return Rational::zero();
             }
+            $all = $all->both($asked);
+        }
 
-            return ! $egg->isLethal;
-        })->perEgg();
+        return TargetOdds::of($cross, $all)->chance->perEgg();
     }
 }

@@ -31,6 +31,7 @@ final readonly class Target implements Requirement
      * @param bool $only shows nothing but what is named; hidden hets are allowed
      * @param list<string> $notes what was assumed in reading
      * @param list<TargetChoice> $choices
+     * @param array<string, true>|null $among alleles that may show where the target says "only"; null for those that it names
      */
     public function __construct(
         public string $text,
@@ -39,6 +40,7 @@ final readonly class Target implements Requirement
         public ?Sex $sex,
         public array $notes = [],
         public array $choices = [],
+        ?array $among = null,
     ) {
         $byLocus = $named = [];
         foreach ($conditions as $condition) {
@@ -47,7 +49,7 @@ final readonly class Target implements Requirement
         }
         $this->options = array_merge([], ...array_map(static fn (TargetChoice $choice): array => $choice->options, $choices));
         $this->byLocus = $byLocus;
-        $this->named = $named + array_fill_keys(self::wantedBy($this->options), true);
+        $this->named = $among ?? $named + array_fill_keys(self::wantedBy($this->options), true);
     }
 
     /**
@@ -59,7 +61,24 @@ final readonly class Target implements Requirement
         return new self($text, $conditions, $only, $sex, [], $choices);
     }
 
-    /** Both together; of two sexes the first. */
+    /**
+     * What meets both of two targets: "only Pastel" and "Clown" is nothing at all, since Clown shows. Of two sexes the first is kept; ask
+     * first whether they agree.
+     */
+    public function both(self $other): self
+    {
+        $among = match (true) {
+            $this->only && $other->only => array_intersect_key($this->named, $other->named),
+            $this->only => $this->named,
+            $other->only => $other->named,
+            default => null,
+        };
+        $all = $this->and($other);
+
+        return new self($all->text, $all->conditions, $all->only, $all->sex, $all->notes, $all->choices, $among);
+    }
+
+    /** One more piece of the same target: what it names may show beside the rest; of two sexes the first. */
     public function and(self $other): self
     {
         return new self(
@@ -71,12 +90,14 @@ final readonly class Target implements Requirement
     /** @param list<string> $notes what was assumed in reading */
     public function saidAs(string $text, array $notes): self
     {
-        return new self($text, $this->conditions, $this->only, $this->sex, $notes, $this->choices);
+        return new self($text, $this->conditions, $this->only, $this->sex, $notes, $this->choices, $this->only ? $this->named : null);
     }
 
     public function withSex(Sex $sex): self
     {
-        return new self($this->text, $this->conditions, $this->only, $sex, $this->notes, $this->choices);
+        return new self(
+            $this->text, $this->conditions, $this->only, $sex, $this->notes, $this->choices, $this->only ? $this->named : null,
+        );
     }
 
     /** @return list<self> each condition and each choice as a target of its own */

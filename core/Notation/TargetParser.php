@@ -229,7 +229,9 @@ final class TargetParser
     {
         foreach ($options as $option) {
             if ($option->choices !== []) {
-                throw NotationError::misplaced($piece, $start->from, 'a choice cannot hold another “or” or “at least”. Write each way out.');
+                throw NotationError::misplaced(
+                    $piece, $start->from, 'a choice cannot hold another “or” or “at least”. Write each way out.',
+                );
             }
         }
 
@@ -320,7 +322,9 @@ final class TargetParser
             );
         }
         try {
-            return Target::of($name->text, (new TargetReader($this->catalogue, $this->names, $this->lines))->read($name->means)->conditions);
+            $means = (new TargetReader($this->catalogue, $this->names, $this->lines))->read($name->means);
+
+            return Target::of($name->text, $means->conditions);
         } catch (NotationError $error) {
             $choices = array_map(
                 static fn (string $choice): string => str_replace($error->piece, $choice, $name->means), $error->suggestions,

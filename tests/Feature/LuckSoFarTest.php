@@ -44,6 +44,17 @@ class LuckSoFarTest extends TestCase
         ];
         // Of young that are only known not to be Pastel nobody knows whether they are hets: they count as no hit of both.
         yield 'what is not known is not counted' => ['Pastel het Clown', 'het Clown', 'Clown + Pastel', [['Clown', 4]], null, ''];
+        // A normal shows nothing at all, so it is a miss; so is one that shows Pastel alone.
+        yield 'normals are misses' => [
+            'het Clown', 'het Clown', 'Clown', [['Normal', 12]], ['Clown', 12, 0, 3.0], 'About 3 in 100 do as badly. Prove both parents',
+        ];
+        yield 'only something else is a miss' => [
+            'Pastel het Clown', 'het Clown', 'Clown', [['only Pastel', 3], ['Clown', 1]], ['Clown', 4, 1, 1.0], 'As expected.',
+        ];
+        yield 'a choice' => [
+            'Pastel het Clown', 'het Clown', 'Clown or Pastel', [['Normal', 3], ['Pastel', 4], ['Clown', 1]],
+            ['Clown or Pastel', 8, 5, 5.0], 'As expected.',
+        ];
         yield 'nothing to be lucky about' => ['Clown', 'Clown', 'Clown', [['Clown', 4]], null, ''];
         yield 'not a thing of the target' => ['Pastel', 'Normal', 'Clown', [['Pastel', 2], ['not Pastel', 2]], null, ''];
     }
@@ -178,7 +189,7 @@ class LuckSoFarTest extends TestCase
         }
 
         return (
-            new LuckSoFar($shelf->targets()->read($target), $clutches, app(Doorway::class)->open($this->keeper())->beliefs(), $shelf)
+            new LuckSoFar($shelf->targetsWithChoices()->read($target), $clutches, app(Doorway::class)->open($this->keeper())->beliefs(), $shelf)
         )->rows();
     }
 }

@@ -27,7 +27,7 @@ class PriceRequest extends RecordRequest
     {
         return [
             'target' => ['required', 'string', 'max:400', function (string $attribute, mixed $value, Closure $fail): void {
-                [, $faults] = $this->opened()->shelf->targets()->readAll((string) $value);
+                [, $faults] = $this->opened()->shelf->targetsWithChoices()->readAll((string) $value);
                 $faults === [] ?: $fail($faults[0]->getMessage());
             }],
             'low' => ['required', 'string', 'max:30', $this->amount()], 'high' => ['nullable', 'string', 'max:30', $this->amount()],

@@ -9,6 +9,7 @@ use Destino\Genome\Sex;
 use Destino\Money\Forecast;
 use Destino\Money\PriceBook;
 use Destino\Money\PriceEntry;
+use Destino\Notation\TargetReader;
 use Destino\Pairing\Cross;
 use Destino\Probability\Rational;
 use InvalidArgumentException;
@@ -22,7 +23,8 @@ class PriceBookTest extends TestCase
     {
         return new PriceBook(...array_map(
             fn (string $target, int $price): PriceEntry => new PriceEntry(
-                Shelf::facts()->targets()->read($target), 100 * $price, 100 * $price,
+                (new TargetReader(Shelf::catalogue(), Shelf::facts()->names(), takesChoices: true))->read($target),
+                100 * $price, 100 * $price,
             ),
             array_keys($prices), $prices,
         ));
@@ -53,6 +55,20 @@ class PriceBookTest extends TestCase
         $this->assertSame(
             ['Clown + Pastel' => '1/8', 'Clown' => '1/8', 'Pastel' => '3/8', '' => '3/8'],
             self::classes($book, self::cross('Pastel het Clown', 'het Clown')),
+        );
+    }
+
+    public function testEntriesMayLeaveAChoiceOrNameAllThatShows(): void
+    {
+        $cross = self::cross('Pastel Enchi, het Clown', 'het Clown');
+        self::assertSame(
+            ['Clown' => '1/4', 'at least two of Pastel, Enchi' => '3/16', 'Pastel or Enchi' => '3/8', '' => '3/16'],
+            self::classes(self::book(['Clown' => 500, 'at least two of Pastel, Enchi' => 300, 'Pastel or Enchi' => 100]), $cross),
+        );
+        // Of eggs that show Pastel and nothing else none is Clown: 1/2 · 1/2 · 3/4.
+        self::assertSame(
+            ['only Pastel' => '3/16', 'Clown' => '1/4', '' => '9/16'],
+            self::classes(self::book(['only Pastel' => 900, 'Clown' => 500]), $cross),
         );
     }
 

@@ -121,6 +121,24 @@ final class ChoiceOddsTest extends TestCase
         self::assertSame('7/8', $odds->chance->perEgg()->toString());
     }
 
+    public function testBothIsWhatMeetsEachOfTwo(): void
+    {
+        $cross = Shelf::cross('Pastel Enchi, het Clown', 'Fire, het Clown');
+        $targets = ['Clown', 'only Pastel', 'Normal', 'Pastel or Clown', 'only Pastel + Enchi', 'not Enchi', 'at least two of Pastel, Enchi, Fire',
+            'female Clown', 'carries Clown, only'];
+        foreach ($targets as $one) {
+            foreach ($targets as $other) {
+                [$a, $b] = [self::odds($cross, $one), self::odds($cross, $other)];
+                $sum = Rational::zero();
+                foreach (Genotypes::of($cross, sexed: true)->walk() as $outcome) {
+                    $sum = $a->isHit($outcome) && $b->isHit($outcome) ? $sum->plus($outcome->probability) : $sum;
+                }
+                $both = TargetOdds::of($cross, $a->target->both($b->target))->chance->perEgg();
+                self::assertSame($sum->toString(), $both->toString(), "{$one} and {$other}");
+            }
+        }
+    }
+
     public function testAnAnimalMeetsWhatItIsBelievedToBe(): void
     {
         foreach ([
