@@ -8,7 +8,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Exchange\Cells\DateCell;
 use App\Exchange\Cells\SoftCells;
 use App\Exchange\Cells\WeightCell;
-use App\Http\Requests\CareRequest;
+use App\Models\CareEntry;
 use App\Models\Enums\Precision;
 use App\Models\Enums\Status;
 use Destino\Genome\Sex;
@@ -113,7 +113,7 @@ final class RowCells
     {
         $cell = WeightCell::read($text, $this->dayFirst['hatched'] ?? null);
         if ($cell->grams === null) {
-            $most = number_format(CareRequest::MOST_GRAMS);
+            $most = number_format(CareEntry::MOST_GRAMS);
             $cell->isNothing ?: $row->remark(
                 'weight', $text, "“{$text}” is no weight from 1 to {$most} g: not known. A number without a unit is in grams.",
             );

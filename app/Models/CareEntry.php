@@ -31,6 +31,9 @@ class CareEntry extends Model implements Removable
     use OfAnimal;
     use SoftDeletes;
 
+    /** A ball python beyond this is a slip of the finger. */
+    public const MOST_GRAMS = 8000;
+
     protected $fillable = ['kind', 'on', 'grams', 'outcome', 'prey', 'words', 'form_token'];
 
     protected $attributes = ['grams' => null, 'outcome' => null, 'prey' => null, 'words' => null, 'deleted_at' => null];

@@ -322,7 +322,11 @@ final class TargetParser
             );
         }
         try {
-            $means = (new TargetReader($this->catalogue, $this->names, $this->lines))->read($name->means);
+            $parser = new self($this->catalogue, $this->names, $this->lines, new TokenStream($name->means), takesChoices: false);
+            $means = $parser->pieces();
+            if ($parser->errors !== []) {
+                throw $parser->errors[0];
+            }
 
             return Target::of($name->text, $means->conditions);
         } catch (NotationError $error) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange\Cells;
 
-use App\Http\Requests\CareRequest;
+use App\Models\CareEntry;
 
 /** A weight as people write it: "~1500", "1.2 kg", "1,450 g", "410g (5/24)": 410 g in that month. */
 class WeightCell
@@ -49,7 +49,7 @@ class WeightCell
                     ? DateCell::read("{$short[1]}/20{$short[2]}", $dayFirst)
                     : DateCell::read($when, $dayFirst)
             );
-        $isWeight = $grams >= ($part[3] === '' ? self::LEAST : 1) && $grams <= CareRequest::MOST_GRAMS
+        $isWeight = $grams >= ($part[3] === '' ? self::LEAST : 1) && $grams <= CareEntry::MOST_GRAMS
             && ($on === null || $on->day !== null);
 
         return $isWeight ? new self($grams, $on, $prefix !== '' || ($part[4] ?? '') === '?') : new self(null, null, false);

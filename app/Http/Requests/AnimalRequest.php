@@ -9,6 +9,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Enums\CareKind;
 use App\Models\Enums\Precision;
 use App\Models\Enums\SexFound;
@@ -74,7 +75,7 @@ class AnimalRequest extends RecordRequest
                     self::readable($shelf, Sex::tryFrom((string) $this->input('sex'))),
                 ]
                 : ['exclude'],
-            'weight' => $isNew ? ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS] : ['exclude'],
+            'weight' => $isNew ? ['nullable', 'integer', 'between:1,'.CareEntry::MOST_GRAMS] : ['exclude'],
             'tub' => $isNew ? ['nullable', 'string', 'max:40'] : ['exclude'],
             'said_by' => $isNew ? ['nullable', Rule::enum(Source::class)] : ['exclude'],
             'notes' => ['nullable', 'string', 'max:10000'],
@@ -102,7 +103,7 @@ class AnimalRequest extends RecordRequest
             'sex_certainty' => 'Give how sure the sex is as a whole number from 50 to 100 %.',
             'genotype.required' => 'Type what it carries, or “Normal” for an animal without any gene.',
             'genotype.max' => 'The text has more than :max characters.',
-            'weight' => 'The weight must be a whole number of grams from 1 to '.number_format(CareRequest::MOST_GRAMS).'.',
+            'weight' => 'The weight must be a whole number of grams from 1 to '.number_format(CareEntry::MOST_GRAMS).'.',
             'acquired_on.before_or_equal' => 'The date must be today or earlier.',
             'acquired_on' => 'Enter a date, for example 2026-07-14.',
             'price' => 'Give the price as a number, for example 350 or 349.50.',

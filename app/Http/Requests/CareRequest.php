@@ -14,9 +14,6 @@ use Illuminate\Validation\Rule;
 /** One entry in the care log of one animal. */
 class CareRequest extends RecordRequest
 {
-    /** A ball python beyond this is a slip of the finger. */
-    public const MOST_GRAMS = 8000;
-
     protected $errorBag = 'care';
 
     protected function ability(): string
@@ -41,7 +38,7 @@ class CareRequest extends RecordRequest
         return [
             'kind' => ['required', Rule::enum(CareKind::class)],
             'on' => ['required', ...self::DAY],
-            'grams' => ['nullable', 'required_if:kind,weight', 'integer', 'between:1,'.self::MOST_GRAMS],
+            'grams' => ['nullable', 'required_if:kind,weight', 'integer', 'between:1,'.CareEntry::MOST_GRAMS],
             'outcome' => ['nullable', 'required_if:kind,feed', Rule::enum(FeedOutcome::class)],
             'prey' => ['nullable', 'string', 'max:60'],
             'words' => ['nullable', 'required_if:kind,note', 'string', 'max:2000'],
@@ -55,7 +52,7 @@ class CareRequest extends RecordRequest
         return [
             'kind' => 'Choose what to log.',
             'grams.required_if' => 'Give the weight in grams.',
-            'grams' => 'The weight must be a whole number of grams from 1 to '.number_format(self::MOST_GRAMS).'.',
+            'grams' => 'The weight must be a whole number of grams from 1 to '.number_format(CareEntry::MOST_GRAMS).'.',
             'outcome' => 'Say whether the food was taken, refused or brought up again.',
             'prey.max' => 'The prey has more than 60 characters.',
             'words.required_if' => 'Write the note.',

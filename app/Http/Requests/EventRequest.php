@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Clutch\EggTray;
+use App\Models\CareEntry;
 use App\Models\Clutch;
 use App\Models\ClutchEvent;
 use App\Models\Enums\CareKind;
@@ -49,7 +50,7 @@ class EventRequest extends RecordRequest
             'on' => ['nullable', ...self::DAY], 'count' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS],
             'infertile' => ['nullable', 'integer', 'between:0,'.self::MOST_EGGS], 'note' => ['nullable', 'string', 'max:200'],
             'grams' => ['nullable', 'integer', 'between:'.self::CLUTCH_GRAMS],
-            'dam_grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],
+            'dam_grams' => ['nullable', 'integer', 'between:1,'.CareEntry::MOST_GRAMS],
             'form_token' => ['nullable', 'uuid'],
             'egg' => ['nullable', 'integer', Rule::exists('eggs', 'id')->where('clutch_id', $this->clutch()->id)->whereNull('deleted_at')],
             'who' => ['nullable', 'string', 'max:80'], 'saw' => ['nullable', 'string', 'max:400'], 'sure' => ['nullable', 'boolean'],
@@ -84,7 +85,7 @@ class EventRequest extends RecordRequest
             'kind' => 'Choose what happened.', 'count' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
             'infertile' => 'Enter a number of eggs from 0 to '.self::MOST_EGGS.'.',
             'grams' => 'Enter the weight of the clutch in whole grams, from 10 to 4,000.',
-            'dam_grams' => 'Enter the weight of the dam in whole grams, from 1 to '.number_format(CareRequest::MOST_GRAMS).'.',
+            'dam_grams' => 'Enter the weight of the dam in whole grams, from 1 to '.number_format(CareEntry::MOST_GRAMS).'.',
             'note.max' => 'The note has more than 200 characters.', 'egg' => 'That egg is not in this clutch.',
             'who.max' => 'Shorten the name to 80 characters or fewer.', 'saw.max' => 'The first guess has more than 400 characters.',
         ] + self::DAY_MESSAGES;

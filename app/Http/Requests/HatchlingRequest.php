@@ -8,6 +8,7 @@ use App\Catalogue\CatalogueShelf;
 use App\Clutch\NewHatchling;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Clutch;
 use App\Models\Enums\SexFound;
 use Destino\Genome\Sex;
@@ -58,7 +59,7 @@ class HatchlingRequest extends RecordRequest
                 AnimalRequest::readable($shelf, Sex::tryFrom((string) $this->input('sex'))),
             ],
             'certainty' => ['nullable', 'integer', 'between:1,100'],
-            'grams' => ['nullable', 'integer', 'between:1,'.CareRequest::MOST_GRAMS],
+            'grams' => ['nullable', 'integer', 'between:1,'.CareEntry::MOST_GRAMS],
             'form_token' => ['required', 'uuid'],
         ];
     }

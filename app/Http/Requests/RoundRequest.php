@@ -67,7 +67,7 @@ class RoundRequest extends FormRequest
         }
 
         return $this->kind() === CareKind::Weight
-            ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => CareRequest::MOST_GRAMS]]) !== false
+            ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => CareEntry::MOST_GRAMS]]) !== false
             : is_string($value) && FeedOutcome::tryFrom($value) !== null;
     }
 
@@ -91,7 +91,7 @@ class RoundRequest extends FormRequest
     private function rowMessage(): string
     {
         return $this->kind() === CareKind::Weight
-            ? 'The weight must be a whole number of grams from 1 to '.number_format(CareRequest::MOST_GRAMS).'.'
+            ? 'The weight must be a whole number of grams from 1 to '.number_format(CareEntry::MOST_GRAMS).'.'
             : 'Say whether the food was taken, refused or brought up again.';
     }
 

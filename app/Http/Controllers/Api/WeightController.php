@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Api;
 
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CareRequest;
 use App\Models\Animal;
+use App\Models\CareEntry;
 use App\Models\Once;
 use App\Models\RemovedSince;
 use App\Models\User;
@@ -64,8 +64,8 @@ class WeightController extends Controller
         if ($animal === null) {
             return $answer('no such animal or tub');
         }
-        if ($weight['grams'] < 1 || $weight['grams'] > CareRequest::MOST_GRAMS) {
-            return $answer('out of range: 1 to '.CareRequest::MOST_GRAMS.' g');
+        if ($weight['grams'] < 1 || $weight['grams'] > CareEntry::MOST_GRAMS) {
+            return $answer('out of range: 1 to '.CareEntry::MOST_GRAMS.' g');
         }
         try {
             $entry = Once::create($animal->care(), $token, [
