@@ -57,6 +57,18 @@ class BehindTest extends TestCase
         self::$browser->click('[data-show]')->waitFor('.answer', 'Enchi');
     }
 
+    public function test_a_form_that_is_on_its_way_is_not_taken_from_under_the_finger(): void
+    {
+        $this->state('Pastel Fire');
+        self::$browser->visit($this->addressOf('Young Keel'))->waitFor('[data-module="behind"]', 'Updating the odds');
+        // The answer to it is slow: what was sent stays on the page until it comes.
+        self::$browser->script('const form = document.querySelector("form[action$=\'/statements\']"); form.dataset.mine = "1";
+            form.dispatchEvent(new Event("submit", { bubbles: true, cancelable: true }))');
+        self::work();
+        self::$browser->waitFor('[data-module="behind"]', 'odds are updated');
+        $this->assertSame('1', self::$browser->script('return document.querySelector("form[action$=\'/statements\']").dataset.mine'));
+    }
+
     private static function work(): void
     {
         self::$server->run('queue:work', '--queue=quick', '--stop-when-empty', '--quiet');

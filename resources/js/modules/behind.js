@@ -7,7 +7,7 @@ const movable = main => [...main.children].filter(child => !child.matches(KEPT))
 
 /**
  * Waits until what follows from the last change is worked out, and puts it in its place; where something was typed or opened on
- * the page meanwhile, it says so and leaves that to the keeper. Without a script: reload.
+ * the page meanwhile, or a form is on its way, it says so and leaves that to the keeper. Without a script: reload.
  */
 export function enhance(root) {
   const says = root.querySelector('[data-says]')
@@ -15,7 +15,7 @@ export function enhance(root) {
   if (!says || !show) throw new Error('needs elements with data-says and data-show')
   const main = root.parentElement
   let isTouched = false
-  for (const event of ['input', 'change', 'toggle']) main.addEventListener(event, () => { isTouched = true }, { capture: true })
+  for (const event of ['input', 'change', 'toggle', 'submit']) main.addEventListener(event, () => { isTouched = true }, { capture: true })
   const bringIn = async () => {
     const response = await fetch(location.href, { headers: { Accept: 'text/html' } })
     const fresh = new DOMParser().parseFromString(await response.text(), 'text/html').querySelector('#main')
