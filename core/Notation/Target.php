@@ -158,6 +158,43 @@ final readonly class Target implements Requirement
         return $left;
     }
 
+    /**
+     * Since only their number counts, options of one choice on which nothing more can bear change places: those that are left first. Far
+     * fewer answers are kept apart so.
+     *
+     * @param callable(string): bool $isDone whether all that bears on a locus has been looked at
+     * @return callable(string): string
+     */
+    public function settling(callable $isDone, bool $isSexDone): callable
+    {
+        $places = [];
+        $at = 1;
+        foreach ($this->choices as $choice) {
+            $own = [];
+            foreach ($choice->options as $option) {
+                if (! $option->only && ($option->sex === null || $isSexDone) && array_filter($option->loci(), $isDone) === $option->loci()) {
+                    $own[] = $at;
+                }
+                $at++;
+            }
+            $places[] = $own;
+        }
+
+        return static function (string $left) use ($places): string {
+            foreach ($places as $own) {
+                $count = 0;
+                foreach ($own as $place) {
+                    $count += $left[$place] === '1' ? 1 : 0;
+                }
+                foreach ($own as $i => $place) {
+                    $left[$place] = $i < $count ? '1' : '0';
+                }
+            }
+
+            return $left;
+        };
+    }
+
     /** Whether enough options of each choice are left. */
     public function suffices(string $left): bool
     {

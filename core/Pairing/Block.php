@@ -25,6 +25,12 @@ final class Block
      */
     public function __construct(public readonly array $groups, public readonly array $cases) {}
 
+    /** @return list<string> all loci of its groups */
+    public function loci(): array
+    {
+        return array_merge([], ...array_map(static fn (LinkageGroup $group): array => $group->loci, $this->groups));
+    }
+
     public function holdsSex(): bool
     {
         foreach ($this->groups as $group) {
@@ -71,14 +77,15 @@ final class Block
     /**
      * @param array<string, Rational> $one by what is left open
      * @param array<string, Rational> $other independent of it
+     * @param (callable(string): string)|null $settle what may be taken for the same
      * @return array<string, Rational>
      */
-    public static function joined(array $one, array $other): array
+    public static function joined(array $one, array $other, ?callable $settle = null): array
     {
         $both = [];
         foreach ($one as $left => $p) {
             foreach ($other as $also => $q) {
-                $key = $left & $also;
+                $key = $settle === null ? $left & $also : $settle($left & $also);
                 $both[$key] = isset($both[$key]) ? $both[$key]->plus($p->times($q)) : $p->times($q);
             }
         }

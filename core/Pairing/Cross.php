@@ -63,18 +63,27 @@ final readonly class Cross
      * @param string $open what is open before any group is looked at
      * @param callable(string): bool $suffices
      * @param bool $hatched per living hatchling instead of per egg
+     * @param (callable(callable(string): bool, bool): (callable(string): string))|null $settling what may be taken for the same once some
+     *     loci, and the sex, have been looked at
      */
-    public function chanceLeft(callable $leaves, string $open, callable $suffices, bool $hatched = false): ClutchChance
-    {
+    public function chanceLeft(
+        callable $leaves, string $open, callable $suffices, bool $hatched = false, ?callable $settling = null,
+    ): ClutchChance {
+        $ahead = array_fill_keys(array_merge([], ...array_map(static fn (Block $block): array => $block->loci(), $this->blocks)), true);
+        $isSexDone = false;
         /** @var Weights<array{array<string, Rational>, Rational}> $cases P(left open), P(lives) of the parents' genotypes */
         $cases = new Weights;
         $cases->add('', [[$open => Rational::one()], Rational::one()], Rational::one());
         foreach ($this->blocks as $block) {
+            $ahead = array_diff_key($ahead, array_flip($block->loci()));
+            $isSexDone = $isSexDone || $block->holdsSex();
+            $settle = $settling === null ? null : $settling(static fn (string $locus): bool => ! isset($ahead[$locus]), $isSexDone);
+            $chances = $block->chances($leaves);
             /** @var Weights<array{array<string, Rational>, Rational}> $next */
             $next = new Weights;
             foreach ($cases->entries() as [[$left, $lives], $weight]) {
-                foreach ($block->chances($leaves) as [$w, $own, $l]) {
-                    $both = Block::joined($left, $own);
+                foreach ($chances as [$w, $own, $l]) {
+                    $both = Block::joined($left, $own, $settle);
                     ksort($both);
                     $l = $hatched ? $lives->times($l) : $lives;
                     $next->add(self::keyOf($both).$l->toString(), [$both, $l], $weight->times($w));

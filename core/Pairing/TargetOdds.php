@@ -94,6 +94,7 @@ final readonly class TargetOdds
                     ? null
                     : $target->optionsLeft($egg->forms, $egg->sex),
                 $target->optionsWithin($cross->catalogue, $cross->involves(...)), $target->suffices(...), $hatched,
+                $target->choices === [] ? null : $target->settling(...),
             );
     }
 
