@@ -166,7 +166,7 @@ class CatalogueShelf implements GeneFacts
      */
     public function targetsWithChoices(array $schools = []): TargetReader
     {
-        return new TargetReader($this->catalogue($schools), $this->names($schools), $this->lines, takesChoices: true);
+        return $this->targets($schools)->withChoices();
     }
 
     /** @var array<string, Cue>|null */

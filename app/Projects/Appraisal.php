@@ -103,7 +103,7 @@ class Appraisal
     private function texts(Target $target): array
     {
         $shown = $carried = [];
-        foreach ($target->conditions as $condition) {
+        foreach ($target->allConditions() as $condition) {
             if ($condition->wantedAlleles() !== []) {
                 $shown[] = $condition->piece;
                 $carried[] = $this->carried($condition);

@@ -73,7 +73,7 @@ class Workshop
         $forbidden = array_map(fn (array $pair): array => [CoreId::of($pair[0]), CoreId::of($pair[1])], $record->forbidden);
 
         return new Project(
-            $this->opened->shelf->targets()->read($record->target), $founders, $assumptions, $record->horizon,
+            $this->opened->shelf->targetsWithChoices()->read($record->target), $founders, $assumptions, $record->horizon,
             $record->budget === null ? null : (float) $record->budget, $record->tubs, $this->mostInbreeding($record),
             Project::number($record->wanted),
             $forbidden, $record->keep, array_map(fn (int $id): string => CoreId::of($id), $record->pinned),
@@ -102,7 +102,7 @@ class Workshop
     public function luck(ProjectRecord $record, array $clutches): LuckSoFar
     {
         return new LuckSoFar(
-            $this->opened->shelf->targets()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf,
+            $this->opened->shelf->targetsWithChoices()->read($record->target), $clutches, $this->opened->beliefs(), $this->opened->shelf,
         );
     }
 

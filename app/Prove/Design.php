@@ -147,7 +147,7 @@ class Design
         /** @var Project $project */
         foreach ($this->keeper->projects()->orderByDesc('weight')->get() as $project) {
             try {
-                $odds = TargetOdds::of($cross, $this->shelf->targets()->read($project->target))->chance->perEgg();
+                $odds = TargetOdds::of($cross, $this->shelf->targetsWithChoices()->read($project->target))->chance->perEgg();
             } catch (DestinoError) {
                 continue; // the project's own page says what is wrong with its target
             }

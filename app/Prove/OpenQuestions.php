@@ -13,7 +13,6 @@ use App\Models\Enums\Status;
 use App\Models\Project;
 use App\Models\User;
 use Destino\DestinoError;
-use Destino\Notation\TargetCondition;
 
 /** What is not known of the animals that are here, by what an answer is worth: to projects, and to a label of sale. */
 class OpenQuestions
@@ -120,13 +119,11 @@ class OpenQuestions
         /** @var Project $project */
         foreach ($this->keeper->projects()->get() as $project) {
             try {
-                $conditions = $this->shelf->targets()->read($project->target)->conditions;
+                $alleles = $this->shelf->targetsWithChoices()->read($project->target)->wantedAlleles();
             } catch (DestinoError) {
                 continue; // the project's own page says what is wrong with its target
             }
-            foreach (
-                array_merge([], ...array_map(fn (TargetCondition $condition): array => $condition->wantedAlleles(), $conditions)) as $allele
-            ) {
+            foreach ($alleles as $allele) {
                 $wanted[$allele][] = [$project->name, $project->weight];
             }
         }

@@ -60,7 +60,7 @@ final class ProjectReader
         $aim = Aim::fromArray(array_map(static fn (mixed $one): mixed => is_float($one) ? (int) $one : $one, $rules['aim'] ?? []));
 
         return new Project(
-            $this->facts->targets()->read($document['target']), array_values($founders),
+            $this->facts->targets()->withChoices()->read($document['target']), array_values($founders),
             PlanAssumptions::of($document['assumptions'] ?? []), $horizon,
             self::number($rules['budget'] ?? null), self::whole($rules['tubs'] ?? null), self::fraction($rules['inbreeding'] ?? null),
             Project::number($rules['wanted'] ?? 'one'),

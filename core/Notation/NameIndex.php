@@ -129,7 +129,11 @@ final class NameIndex
             $known[(string) $key] = $name->text;
         }
 
-        return array_slice(array_values(array_unique([...$together, ...Spelling::nearest($wanted, $known)])), 0, 3);
+        $near = array_filter(
+            Spelling::nearest($wanted, $known), static fn (string $one): bool => self::key($one) !== $wanted, // a known word in a wrong place
+        );
+
+        return array_slice(array_values(array_unique([...$together, ...$near])), 0, 3);
     }
 
     /** @return list<string> "het Clown" for "hetclown" */

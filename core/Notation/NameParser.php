@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Destino\Notation;
 
 use Destino\Genome\Catalogue;
+use Destino\Genome\Inheritance;
 
 /** Reads one name where a name is due, and says what is wrong where none stands. */
 final class NameParser
@@ -108,6 +109,16 @@ final class NameParser
 
             return NotationError::strayPiece($from->text, $from->from);
         }
+        if ($from->isWord('double', 'dbl')) {
+            $this->stream->advance();
+
+            return $this->doubled($from);
+        }
+        if ($from->isWord('only')) {
+            $this->stream->advance();
+
+            return NotationError::misplaced($from->text, $from->from, 'it speaks of the whole animal: write it first, “only Pastel Clown”.');
+        }
         // Words up to the next one that means something are one unknown name.
         do {
             $this->stream->advance();
@@ -128,6 +139,24 @@ final class NameParser
         }
 
         return $this->misspelt($from);
+    }
+
+    /** "Double Pastel" may be two copies, or a word of praise: a question. */
+    private function doubled(Token $from): NotationError
+    {
+        $match = $this->names->match($this->stream);
+        $allele = ($match[0] ?? null)?->kind === NameKind::Allele ? $this->catalogue->allele($match[0]->alleles[0]) : null;
+        if ($match === null || $allele === null) {
+            return NotationError::misplaced($from->text, $from->from, 'it stands before “het”: “double het Clown Piebald”.');
+        }
+        $this->stream->advance($match[1]);
+        $isRecessive = $allele->inheritance === Inheritance::Recessive;
+
+        return NotationError::question(
+            $this->stream->slice($from->from, $this->stream->previous()->to), $from->from,
+            $isRecessive ? 'Hets of two genes are “double het Clown Piebald”.' : 'Say whether it has one copy or two.',
+            $isRecessive ? ["visual {$allele->name}", "het {$allele->name}"] : [$this->catalogue->twoCopies($allele)->text, $allele->name],
+        );
     }
 
     private function misspelt(Token $from): NotationError

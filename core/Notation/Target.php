@@ -100,6 +100,22 @@ final readonly class Target implements Requirement
         );
     }
 
+    /**
+     * The same with some options of its choices only; a choice of which too few are left can never be met.
+     *
+     * @param callable(self): bool $stays
+     */
+    public function withOptions(callable $stays): self
+    {
+        $choices = array_map(static fn (TargetChoice $one): TargetChoice => new TargetChoice(
+            $one->atLeast, array_values(array_filter($one->options, $stays)), $one->piece, $one->from,
+        ), $this->choices);
+
+        return new self(
+            $this->text, $this->conditions, $this->only, $this->sex, $this->notes, $choices, $this->only ? $this->named : null,
+        );
+    }
+
     /** @return list<self> each condition and each choice as a target of its own */
     public function parts(): array
     {
@@ -107,6 +123,12 @@ final readonly class Target implements Requirement
             ...array_map(static fn (TargetCondition $one): self => self::of($one->piece, [$one]), $this->conditions),
             ...array_map(static fn (TargetChoice $one): self => self::of($one->piece, choices: [$one]), $this->choices),
         ];
+    }
+
+    /** @return list<TargetCondition> its own and those of all its options */
+    public function allConditions(): array
+    {
+        return [...$this->conditions, ...array_merge([], ...array_map(static fn (self $one): array => $one->conditions, $this->options))];
     }
 
     public function isEmpty(): bool
@@ -223,6 +245,12 @@ final readonly class Target implements Requirement
         }
 
         return ! $this->only || $isHidden || array_diff($form->shows, array_keys($this->named)) === [];
+    }
+
+    /** Whether it or one of its options says what else may show ("only"). */
+    public function limitsTheRest(): bool
+    {
+        return $this->only || array_filter($this->options, static fn (self $option): bool => $option->only) !== [];
     }
 
     /** Whether the answer depends on the sex of an egg. */

@@ -9,7 +9,7 @@ final readonly class TargetChoice
 {
     /**
      * @param int $atLeast how many options must hold, from 1
-     * @param non-empty-list<Target> $options without choices of their own
+     * @param list<Target> $options without choices of their own
      * @param int $from place of the piece in the text, from 1
      */
     public function __construct(public int $atLeast, public array $options, public string $piece, public int $from) {}

@@ -24,6 +24,12 @@ final readonly class TargetReader
         $this->names = $names ?? new NameIndex($catalogue);
     }
 
+    /** The same where "or" between genes and "at least two of" can be answered. */
+    public function withChoices(): self
+    {
+        return new self($this->catalogue, $this->names, $this->lines, takesChoices: true);
+    }
+
     /** @throws NotationError at the first piece that cannot be read */
     public function read(string $text): Target
     {

@@ -70,6 +70,23 @@ class ProjectsTest extends TestCase
         $this->get("/projects/{$project->id}")->assertSee('New one is one already')->assertSee('Earlier plans');
     }
 
+    public function test_a_target_may_leave_a_choice(): void
+    {
+        $this->animals();
+        Queue::fake();
+        $this->get('/read?'.http_build_query(['text' => 'at least two of Clown, Piebald, Pastel', 'as' => 'choices']))->assertOk();
+        $this->post('/projects', ['form_token' => (string) Str::uuid(), 'target' => 'at least two of Clown, Piebald, Pastel'] + self::FORM)
+            ->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        app()->call([new \App\Jobs\MakePlan($project->plans()->sole()->id), 'handle']);
+        $plan = $project->plans()->sole();
+        $this->assertSame('done', $plan->state);
+        $this->get("/projects/{$project->id}")->assertSee('at least two of Clown, Piebald, Pastel')->assertSee('Best pairings');
+        $this->get("/projects/{$project->id}/story")->assertOk();
+        $this->get('/prove')->assertOk();
+        $this->get('/season')->assertOk();
+    }
+
     public function test_offers_have_their_days(): void
     {
         Carbon::setTestNow('2026-06-15');

@@ -157,7 +157,7 @@ class ProjectRequest extends RecordRequest
     {
         return function (string $attribute, mixed $value, Closure $fail) use ($shelf): void {
             try {
-                $shelf->targets()->read((string) $value)->loci() !== [] || $fail('Name at least one gene that is wanted or to be cleared.');
+                $shelf->targetsWithChoices()->read((string) $value)->loci() !== [] || $fail('Name at least one gene that is wanted or to be cleared.');
             } catch (DestinoError $error) {
                 $fail($error->getMessage());
             }

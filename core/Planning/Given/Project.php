@@ -77,6 +77,14 @@ final readonly class Project
         };
     }
 
+    public function withTarget(Target $target): self
+    {
+        return new self(
+            $target, $this->founders, $this->assumptions, $this->horizon, $this->budget, $this->tubs, $this->mostInbreeding, $this->wanted,
+            $this->forbidden, $this->keep, $this->pinned, $this->stances, $this->sure, $this->sound, $this->aim,
+        );
+    }
+
     /** @param list<Founder> $founders */
     public function withFounders(array $founders): self
     {

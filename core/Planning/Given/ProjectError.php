@@ -32,6 +32,11 @@ final class ProjectError extends DomainException implements DestinoError
         return new self("{$name} must lie between {$from} and {$to}.");
     }
 
+    public static function tooManyOptions(int $count, int $most): self
+    {
+        return new self("The target can be met in {$count} ways with these animals, and a plan weighs {$most} at the most. Name the genes to choose among.");
+    }
+
     public static function nobody(string $where, string $id): self
     {
         return new self("{$where}: no animal of the document is called {$id}.");

@@ -25,6 +25,9 @@ final class Diplotypes
     /** @var array<int, bool> */
     private array $accepts = [];
 
+    /** @var array<int, int> options that a diplotype leaves open */
+    private array $left = [];
+
     /** @var array<int, int> copies of wanted alleles by diplotype */
     private array $copies = [];
 
@@ -37,14 +40,23 @@ final class Diplotypes
         private readonly Expressions $expressions,
         private readonly Sight $sight,
         private readonly Wanted $wanted,
+        private readonly Choices $choices,
     ) {
         $this->canHide = $sight->canHide();
     }
 
-    /** Whether an animal of this diplotype meets the target here. */
+    /** Whether an animal of this diplotype meets the conditions of the target here; of its choices see left(). */
     public function accepts(int $state): bool
     {
         return $this->accepts[$state] ??= $this->expressions->of($this->group, $this->book->states[$state])->meets($this->target);
+    }
+
+    /** The options of the target's choices that an animal of this diplotype can still meet (Choices). */
+    public function left(int $state): int
+    {
+        return $this->left[$state] ??= $this->choices->isAny()
+            ? $this->choices->leftBy($this->expressions->of($this->group, $this->book->states[$state]))
+            : 0;
     }
 
     public function isLethal(int $state): bool

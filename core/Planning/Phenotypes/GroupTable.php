@@ -30,6 +30,15 @@ final class GroupTable
     /** @var array<int, Rational> P(the target here | look) */
     private array $accepted = [];
 
+    /** @var array<int, array<int, Rational>> P(the conditions here are met and these options are left | look) */
+    private array $left = [];
+
+    /** @var array<int, list<array{Sex|null, int, Rational}>> by both looks */
+    private array $leaving = [];
+
+    /** @var array<int, array<int, float>> by both looks and option */
+    private array $optionChances = [];
+
     /** @var array<int, float> expected wanted copies by look */
     private array $copies = [];
 
@@ -54,14 +63,19 @@ final class GroupTable
     /** @var array<int, float> P(an egg meets the target here) by both looks */
     private array $chances = [];
 
+    /** @var list<int> options of the target's choices that ask something here */
+    public readonly array $options;
+
     public function __construct(Catalogue $catalogue, public readonly LinkageGroup $group, Target $target)
     {
+        $choices = new Choices($target);
+        $this->options = $choices->optionsAt($group);
         $this->book = new Book;
         $this->holdsSex = $group->holdsSex();
         $meiosis = new Meiosis;
         $this->wanted = new Wanted($catalogue, $group, $target);
         $this->diplotypes = new Diplotypes($this->book, $group, $target, new Expressions($catalogue), new Sight($catalogue, $group),
-            $this->wanted);
+            $this->wanted, $choices);
         $this->canHide = $this->diplotypes->canHide;
         $this->crosses = new LookCrosses($group, $this->book, $this->diplotypes, $meiosis);
         $this->passing = new Passing($this->wanted, $this->holdsSex, $this->crosses->pool(...));
@@ -117,7 +131,76 @@ final class GroupTable
         return $this->accepted[$look];
     }
 
-    /** P(a copy of every allele that the target wants here | look); 1 where it wants none. */
+    /**
+     * P(the conditions are met here and these options of the choices are left | look), by the set of options (Choices).
+     *
+     * @return array<int, Rational>
+     */
+    public function left(int $look): array
+    {
+        if (! isset($this->left[$look])) {
+            $chances = [];
+            foreach ($this->book->looks[$look] as $state => $p) {
+                if ($this->diplotypes->accepts($state)) {
+                    $left = $this->diplotypes->left($state);
+                    $chances[$left] = isset($chances[$left]) ? $chances[$left]->plus($p) : $p;
+                }
+            }
+            $this->left[$look] = $chances;
+        }
+
+        return $this->left[$look];
+    }
+
+    /**
+     * The same of an egg of two looks: its sex where this group holds it, the options that are left, and P(it lives and is so).
+     *
+     * @return list<array{Sex|null, int, Rational}>
+     */
+    public function leaving(int $sire, int $dam): array
+    {
+        if (! isset($this->leaving[$sire << 20 | $dam])) {
+            $found = [];
+            foreach ($this->cross($sire, $dam) as [$look, $chance, , $sex]) {
+                foreach ($this->left($look) as $left => $p) {
+                    $key = $left.($sex->value ?? '');
+                    $found[$key] = [$sex, $left, isset($found[$key]) ? $found[$key][2]->plus($chance->times($p)) : $chance->times($p)];
+                }
+            }
+            $this->leaving[$sire << 20 | $dam] = array_values($found);
+        }
+
+        return $this->leaving[$sire << 20 | $dam];
+    }
+
+    /**
+     * P(an egg of two looks leaves an option open here), by the options that ask something here; where this group holds the sex, from
+     * the copies that both carry.
+     *
+     * @return array<int, float>
+     */
+    public function optionChances(int $sire, int $dam): array
+    {
+        if ($this->options === []) {
+            return [];
+        }
+        if ($this->holdsSex) {
+            return array_fill_keys($this->options, min(1.0, ($this->wanted($sire) + $this->wanted($dam)) / 2));
+        }
+        if (! isset($this->optionChances[$sire << 20 | $dam])) {
+            $chances = array_fill_keys($this->options, 0.0);
+            foreach ($this->leaving($sire, $dam) as [, $left, $p]) {
+                foreach ($this->options as $option) {
+                    $chances[$option] += ($left >> $option & 1) === 1 ? $p->toFloat() : 0.0;
+                }
+            }
+            $this->optionChances[$sire << 20 | $dam] = $chances;
+        }
+
+        return $this->optionChances[$sire << 20 | $dam];
+    }
+
+    /** P(a copy of every allele that must be there here | look); 1 where none must; of choices see carrying(). */
     public function carriesAll(int $look): Rational
     {
         $sum = Rational::zero();
@@ -126,6 +209,27 @@ final class GroupTable
         }
 
         return $sum;
+    }
+
+    /**
+     * P(a copy of every allele that must be there, and of every one that these options want here) of an egg of two looks that lives.
+     *
+     * @return array<int, Rational> by the set of options
+     */
+    public function carrying(int $sire, int $dam): array
+    {
+        $chances = [];
+        foreach ($this->cross($sire, $dam) as [$look, $chance]) {
+            foreach ($this->book->looks[$look] as $state => $p) {
+                $own = $this->book->states[$state];
+                if ($this->wanted->isAllIn($own)) {
+                    $options = $this->wanted->optionsIn($own);
+                    $chances[$options] = ($chances[$options] ?? Rational::zero())->plus($chance->times($p));
+                }
+            }
+        }
+
+        return $chances;
     }
 
     /** @return list<Mask> what animals of this look hide of other groups */

@@ -16,6 +16,7 @@ use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
 use Destino\Probability\Distribution;
 use Destino\Probability\Rational;
+use Destino\Probability\Weights;
 use WeakMap;
 
 /** The linkage groups that matter to a project, each with its table of looks; everything else is left out. */
@@ -24,7 +25,12 @@ final class Space
     /** @var list<GroupTable> */
     public readonly array $groups;
 
+    /** What is planned, without options that no founder can bring. */
+    public readonly Project $project;
+
     public readonly Crossing $crossing;
+
+    public readonly Choices $choices;
 
     /** Place of the group with sex among the groups; null where sex follows from none of them. */
     public readonly ?int $sexAt;
@@ -39,8 +45,10 @@ final class Space
     private readonly array $clutchLaw;
 
     /** @param list<GroupTable>|null $tables of another space with the same target and founders */
-    public function __construct(public readonly Catalogue $catalogue, public readonly Project $project, ?array $tables = null)
+    public function __construct(public readonly Catalogue $catalogue, Project $project, ?array $tables = null)
     {
+        $project = Missing::without($catalogue, $project);
+        $this->project = $project;
         /** @var WeakMap<Founder, list<int>> $looks */
         $looks = new WeakMap;
         $this->looks = $looks;
@@ -57,7 +65,8 @@ final class Space
             $groups[] = $table;
         }
         $this->groups = $groups;
-        $this->crossing = new Crossing($groups);
+        $this->choices = new Choices($project->target);
+        $this->crossing = new Crossing($groups, $this->choices);
         $this->sexAt = $sexAt;
         $this->clutchLaw = $project->assumptions->clutchLaw();
     }
@@ -90,12 +99,32 @@ final class Space
         if (! $this->project->target->acceptsSex($sex)) {
             return Rational::zero();
         }
+        if ($this->choices->isAny()) {
+            return $this->acceptedByChoice($looks, $sex);
+        }
         $chance = Rational::one();
         foreach ($looks as $i => $look) {
             $chance = $chance->times($this->groups[$i]->accepted($look));
         }
 
         return $chance;
+    }
+
+    /** @param list<int> $looks */
+    private function acceptedByChoice(array $looks, Sex $sex): Rational
+    {
+        $chances = [$this->choices->leftTo($sex) => Rational::one()];
+        foreach ($looks as $i => $look) {
+            $next = [];
+            foreach ($chances as $left => $p) {
+                foreach ($this->groups[$i]->left($look) as $here => $q) {
+                    $next[$left & $here] = isset($next[$left & $here]) ? $next[$left & $here]->plus($p->times($q)) : $p->times($q);
+                }
+            }
+            $chances = $next;
+        }
+
+        return Weights::sum(array_values(array_filter($chances, $this->choices->suffices(...), ARRAY_FILTER_USE_KEY)));
     }
 
     /** P(a hatchling is of this sex) where no group of the plan tells. */
@@ -183,7 +212,7 @@ final class Space
         foreach ($project->target->loci() as $locus) {
             $keys[$catalogue->groupOf($locus)->key] = true;
         }
-        if ($project->target->only) {
+        if ($project->target->limitsTheRest()) {
             foreach ($project->founders as $founder) {
                 $keys += array_fill_keys($founder->belief->groups(), true);
             }

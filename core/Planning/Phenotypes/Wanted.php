@@ -21,7 +21,13 @@ final readonly class Wanted
     /** @var array<string, int> those of this group */
     public array $here;
 
-    /** @var list<TargetCondition> that speak of this group */
+    /** @var array<string, int> those of this group that must be there, whatever is chosen */
+    private array $must;
+
+    /** @var array<int, array<string, int>> those of this group by the option that asks for them */
+    private array $byOption;
+
+    /** @var list<TargetCondition> that must hold of this group, whatever is chosen */
     public array $conditions;
 
     /** Whether the target here asks only for copies, so that more of them never hurt. */
@@ -29,17 +35,23 @@ final readonly class Wanted
 
     public function __construct(Catalogue $catalogue, LinkageGroup $group, Target $target)
     {
-        $wanted = array_map(static fn (TargetCondition $condition): array => array_flip($condition->wantedAlleles()), $target->conditions);
-        $this->alleles = array_replace([], ...$wanted);
+        $this->alleles = array_flip($target->wantedAlleles());
         $own = [];
         foreach (array_diff($group->loci, [Sex::LOCUS]) as $locus) {
             $own += array_flip($catalogue->locus($locus)->alleles);
         }
         $this->here = array_intersect_key($this->alleles, $own);
+        $ofTheseConditions = static fn (Target $of): array => array_intersect_key(array_flip(array_merge(
+            [], ...array_map(static fn (TargetCondition $one): array => $one->wantedAlleles(), $of->conditions),
+        )), $own);
+        $this->must = $ofTheseConditions($target);
+        $this->byOption = array_map($ofTheseConditions, (new Choices($target))->options);
         $this->conditions = array_values(array_filter(
             $target->conditions, static fn (TargetCondition $condition): bool => in_array($condition->locus(), $group->loci, true),
         ));
-        $this->isMonotone = ! $target->only && self::asksForCopies($this->conditions);
+        $this->isMonotone = ! $target->limitsTheRest() && self::asksForCopies(array_values(array_filter(
+            $target->allConditions(), static fn (TargetCondition $condition): bool => in_array($condition->locus(), $group->loci, true),
+        )));
     }
 
     /**
@@ -73,10 +85,22 @@ final readonly class Wanted
         return $copies;
     }
 
-    /** Whether it carries every allele that is wanted here. */
+    /** Whether it carries every allele that must be there. */
     public function isAllIn(Diplotype $diplotype): bool
     {
-        return array_diff_key($this->here, array_flip(array_merge(...$diplotype->haplotypes))) === [];
+        return array_diff_key($this->must, array_flip(array_merge(...$diplotype->haplotypes))) === [];
+    }
+
+    /** The options (Choices) of which it carries every allele that they want here. */
+    public function optionsIn(Diplotype $diplotype): int
+    {
+        $carried = array_flip(array_merge(...$diplotype->haplotypes));
+        $options = 0;
+        foreach ($this->byOption as $option => $alleles) {
+            $options |= array_diff_key($alleles, $carried) === [] ? 1 << $option : 0;
+        }
+
+        return $options;
     }
 
     /** @param list<TargetCondition> $conditions */

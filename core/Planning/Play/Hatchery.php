@@ -99,13 +99,17 @@ final class Hatchery
         if (! $this->space->project->target->acceptsSex($sex)) {
             return false;
         }
+        $choices = $this->space->choices;
+        $left = $choices->isAny() ? $choices->leftTo($sex) : 0;
         foreach ($states as $i => $state) {
-            if (! $this->space->groups[$i]->diplotypes->accepts($state)) {
+            $diplotypes = $this->space->groups[$i]->diplotypes;
+            if (! $diplotypes->accepts($state)) {
                 return false;
             }
+            $left &= $diplotypes->left($state);
         }
 
-        return true;
+        return $choices->suffices($left);
     }
 
     /** @return non-empty-list<array{list<int>, float}> */

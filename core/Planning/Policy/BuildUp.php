@@ -172,13 +172,14 @@ final class BuildUp implements Promising
     {
         if (! isset($this->promises[$type])) {
             $promise = 1.0;
-            foreach ($this->law->types->looks($type) as $i => $look) {
+            $looks = $this->law->types->looks($type);
+            foreach ($looks as $i => $look) {
                 $group = $this->law->space->groups[$i];
                 $alike = $group->holdsSex ? min(1.0, $group->wanted($look)) : $group->chanceOfMeeting($look, $look);
                 $own = self::ALIKE * $alike + (1 - self::ALIKE) * $group->ceiling($look);
                 $promise *= $group->asks() ? max(self::LACKING, $own) : max(.25, $own);
             }
-            $this->promises[$type] = $promise;
+            $this->promises[$type] = $promise * $this->ofChoices($looks, $looks);
         }
 
         return $this->promises[$type];
@@ -216,7 +217,29 @@ final class BuildUp implements Promising
             $product *= max(self::LACKING, $meets);
         }
 
-        return $product;
+        return $product * $this->ofChoices($this->law->types->looks($one), $looks);
+    }
+
+    /**
+     * How much of the choices of the target a young of two would have: a gene that is lacking counts a little here as well.
+     *
+     * @param list<int> $one phenotypes by group
+     * @param list<int> $other
+     */
+    private function ofChoices(array $one, array $other): float
+    {
+        $space = $this->law->space;
+        if (! $space->choices->isAny()) {
+            return 1.0;
+        }
+        $chances = array_fill_keys(array_keys($space->choices->options), 1.0);
+        foreach ($space->groups as $i => $group) {
+            foreach ($group->optionChances($one[$i], $other[$i]) as $option => $chance) {
+                $chances[$option] *= max(self::LACKING, $chance);
+            }
+        }
+
+        return $space->choices->independently($chances);
     }
 
     private function worthOf(Situation $situation, Holding $sire, Holding $dam, float $ofYoung): float

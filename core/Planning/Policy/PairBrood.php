@@ -52,16 +52,35 @@ final readonly class PairBrood
         if ($project->sure && ! $this->space->crossing->isSure($male, $female)) {
             return [0.0, 0.0];
         }
-        $hit = $this->space->crossing->oddsOfTarget($male, $female)->toFloat();
-        if ($this->space->sexAt !== null) { // a group of the plan tells the sex: count each
+        if ($this->space->choices->isAny()) {
+            $hits = $this->hitsByChoice($male, $female);
+        } elseif ($this->space->sexAt !== null) { // a group of the plan tells the sex: count each
             $bySex = $this->hitsBySex($male, $female);
             $hits = [$bySex[0], $bySex[1]];
         } else {
+            $hit = $this->space->crossing->oddsOfTarget($male, $female)->toFloat();
             $females = $project->assumptions->femaleShare;
             $hits = [$hit * (1 - $females), $hit * $females];
         }
 
         return [$project->target->acceptsSex(Sex::Male) ? $hits[0] : 0.0, $project->target->acceptsSex(Sex::Female) ? $hits[1] : 0.0];
+    }
+
+    /**
+     * @param list<int> $male
+     * @param list<int> $female
+     * @return array{float, float}
+     */
+    private function hitsByChoice(array $male, array $female): array
+    {
+        $hits = [self::MALE => 0.0, self::FEMALE => 0.0];
+        foreach ($this->space->crossing->leaving($male, $female) as [$sex, $left, $chance]) {
+            foreach ($this->bySex($chance->toFloat(), $sex) as $own => $p) {
+                $hits[$own] += $this->space->choices->sufficesFor($left, $own === self::MALE ? Sex::Male : Sex::Female) ? $p : 0.0;
+            }
+        }
+
+        return [$hits[self::MALE], $hits[self::FEMALE]];
     }
 
     /**

@@ -15,7 +15,7 @@ use Destino\Probability\Rational;
  */
 final class PairFinder
 {
-    /** @var array<string, array{float, float}> by group and looks: P(target here), P(carries all that is wanted here) */
+    /** @var array<string, array{float, float}> by group and looks, or by pair: P(target), P(carries all that is wanted) */
     private array $odds = [];
 
     public function __construct(private readonly Space $space) {}
@@ -37,13 +37,8 @@ final class PairFinder
         $ranked = [];
         foreach ($bySex[Sex::Male->value] as $sire) {
             foreach ($bySex[Sex::Female->value] as $dam) {
-                $now = $share;
-                $next = 1.0;
-                foreach ($looks[$sire] as $i => $look) {
-                    [$met, $carried] = $this->odds["{$i} {$look} {$looks[$dam][$i]}"] ??= $this->oddsAt($i, $look, $looks[$dam][$i]);
-                    $now *= $met;
-                    $next *= $carried;
-                }
+                [$now, $next] = $this->oddsOf($looks[$sire], $looks[$dam]);
+                $now *= $share;
                 if ($now > 0.0 || $next > 0.0) {
                     $ranked[] = [$now, $next, $sire, $dam];
                 }
@@ -55,6 +50,30 @@ final class PairFinder
             fn (array $pair): array => [$animals[$pair[2]], $animals[$pair[3]], ...$this->exact($looks[$pair[2]], $looks[$pair[3]])],
             array_slice($ranked, 0, $most),
         );
+    }
+
+    /**
+     * @param list<int> $sire
+     * @param list<int> $dam
+     * @return array{float, float}
+     */
+    private function oddsOf(array $sire, array $dam): array
+    {
+        if ($this->space->choices->isAny()) {
+            $pair = implode('.', $sire).'x'.implode('.', $dam);
+
+            return $this->odds[$pair] ??= [
+                $this->space->crossing->oddsOfTarget($sire, $dam)->toFloat(), $this->space->crossing->oddsOfCarrying($sire, $dam)->toFloat(),
+            ];
+        }
+        $now = $next = 1.0;
+        foreach ($sire as $i => $look) {
+            [$met, $carried] = $this->odds["{$i} {$look} {$dam[$i]}"] ??= $this->oddsAt($i, $look, $dam[$i]);
+            $now *= $met;
+            $next *= $carried;
+        }
+
+        return [$now, $next];
     }
 
     /** @return array{float, float} */
@@ -85,12 +104,8 @@ final class PairFinder
      */
     private function exact(array $sire, array $dam): array
     {
-        $now = $next = Rational::one();
-        foreach ($sire as $i => $look) {
-            [$met, $carried] = $this->exactAt($i, $look, $dam[$i]);
-            $now = $now->times($met);
-            $next = $next->times($carried);
-        }
+        $now = $this->space->crossing->oddsOfTarget($sire, $dam);
+        $next = $this->space->crossing->oddsOfCarrying($sire, $dam);
         $sex = $this->space->project->target->sex;
 
         return [$sex !== null && $this->space->sexAt === null ? $now->times(Rational::of(1, 2)) : $now, $next];

@@ -136,10 +136,7 @@ final class RouteSearch
         }
         $from = max($sire->ready, $dam->ready);
         $females = $dam->isFounder() ? min(count($dam->founders), max(1, $this->space->project->assumptions->femalesPerMale)) : 1;
-        $hit = 1.0;
-        foreach ($this->space->groups as $i => $group) {
-            $hit *= $group->meeting($sire->looks[$i], $dam->looks[$i])->toFloat();
-        }
+        $hit = $this->chanceOfTarget($sire->looks, $dam->looks);
         $wanted = $this->space->project->target->sex;
         if ($hit > 0.0 && (! $this->space->project->sure || $this->space->crossing->isSure($sire->looks, $dam->looks))) {
             $looks = $this->space->crossing->likeliestHit($sire->looks, $dam->looks);
@@ -152,6 +149,23 @@ final class RouteSearch
             );
         }
         $this->descend($sire, $dam, $from, $females, 0, [], 1.0, null, []);
+    }
+
+    /**
+     * @param list<int> $sire
+     * @param list<int> $dam
+     */
+    private function chanceOfTarget(array $sire, array $dam): float
+    {
+        if ($this->space->choices->isAny()) {
+            return $this->space->crossing->oddsOfTarget($sire, $dam)->toFloat();
+        }
+        $hit = 1.0;
+        foreach ($this->space->groups as $i => $group) {
+            $hit *= $group->chanceOfMeeting($sire[$i], $dam[$i]);
+        }
+
+        return $hit;
     }
 
     /**

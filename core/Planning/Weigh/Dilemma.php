@@ -8,7 +8,6 @@ use Closure;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Severity;
 use Destino\Genome\Sex;
-use Destino\Notation\TargetCondition;
 use Destino\Planning\Given\Founder;
 use Destino\Planning\Given\PlanAssumptions;
 use Destino\Planning\Given\Project;
@@ -90,10 +89,7 @@ final readonly class Dilemma
     /** @return Closure(Founder): bool whether it carries no allele of a condition, those that the target asks for aside */
     private static function isFreeOfTrouble(Catalogue $catalogue, Project $project): Closure
     {
-        $asked = array_merge(
-            [],
-            ...array_map(static fn (TargetCondition $condition): array => $condition->wantedAlleles(), $project->target->conditions),
-        );
+        $asked = $project->target->wantedAlleles();
         $troubled = [];
         foreach ($catalogue->alleles as $allele) {
             if (

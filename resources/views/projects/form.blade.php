@@ -10,9 +10,10 @@
             <x-field name="name" label="Name" :value="old('name', $project->name)" maxlength="80" autocomplete="off"/>
             <div class="field" data-module="reading-lines" data-address="{{ route('read') }}"><label for="target">What you want to
                 hatch</label><input class="input" id="target" name="target" value="{{ old('target', $project->target) }}"
-                data-reads="target" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error"
+                data-reads="choices" spellcheck="false" autocapitalize="off" placeholder="Clown + Piebald" aria-describedby="target-error"
                 @error('target') aria-invalid="true" @enderror><p class="soft small mb-0">Also: “Clown, no Pastel” takes a gene out alone,
-                “Pastel, no Clown” clears one, “Super Pastel” asks for two copies.</p><x-field-error id="target-error"
+                “Pastel, no Clown” clears one, “Super Pastel” asks for two copies, “at least three of Pastel, Enchi, Clown, Fire” or
+                “Clown, Pastel or Enchi” leaves a choice.</p><x-field-error id="target-error"
                 :message="$errors->first('target')"/><div class="reading flat" data-reading aria-live="polite"></div></div>
         </div>
         <div class="four">

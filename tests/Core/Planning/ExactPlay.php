@@ -27,8 +27,9 @@ final class ExactPlay
     /**
      * @param list<int> $wanted copies of each gene
      * @param array{eggs: int, lay: float, male: int, female: int, horizon: int, perMale: int, tubs: int|null, share?: float,
-     *     pair?: bool, strangers?: bool, apart?: list<array{int, int}>} $rules delays in seasons; share of females; whether both
-     *     sexes are wanted, and whether relatives stay apart; pairs of founders, as bits, that are not made
+     *     pair?: bool, strangers?: bool, apart?: list<array{int, int}>, enough?: int} $rules delays in seasons; share of females;
+     *     whether both sexes are wanted, and whether relatives stay apart; pairs of founders, as bits, that are not made; how many of
+     *     the genes are enough
      */
     public function __construct(private readonly array $wanted, private readonly array $rules) {}
 
@@ -265,13 +266,9 @@ final class ExactPlay
     /** @param list<int> $copies */
     private function isHit(array $copies): bool
     {
-        foreach ($this->wanted as $gene => $least) {
-            if ($copies[$gene] < $least) {
-                return false;
-            }
-        }
+        $met = array_filter($this->wanted, static fn (int $least, int $gene): bool => $copies[$gene] >= $least, ARRAY_FILTER_USE_BOTH);
 
-        return true;
+        return count($met) >= ($this->rules['enough'] ?? count($this->wanted));
     }
 
     /** P(a gamete of an animal with so many copies carries one, or none). */

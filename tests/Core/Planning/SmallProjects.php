@@ -46,6 +46,13 @@ final class SmallProjects
         yield 'a pair that is not made' => [
             [2], [[true, [1], 40], [false, [1], 40], [false, [0], 40]], ['apart' => [[1, 2]]] + $rules(4, 2, 1),
         ];
+        yield 'one of two genes' => [[2, 2], [[true, [1, 0], 40], [false, [0, 1], 40]], ['enough' => 1] + $rules(5, 2)];
+        yield 'two of three genes' => [
+            [1, 1, 1], [[true, [1, 0, 0], 40], [false, [0, 1, 0], 40], [false, [0, 0, 1], 6]], ['enough' => 2] + $rules(4, 1, 1),
+        ];
+        yield 'one of two genes in two copies, one tub' => [
+            [2, 2], [[true, [1, 0], 40], [false, [0, 1], 40], [false, [1, 0], 40]], ['enough' => 1] + $rules(4, 1, 1),
+        ];
         yield 'a late female' => [[1, 1], [[true, [1, 0], 40], [false, [0, 1], 6]], $rules(4, 1)];
     }
 
@@ -59,7 +66,7 @@ final class SmallProjects
     {
         $one = static fn (mixed ...$of): mixed => $of[$chance->getInt(0, count($of) - 1)];
         for ($i = 0; $i < $count; $i++) {
-            $genes = $one(1, 1, 2);
+            $genes = $one(1, 1, 2, 2);
             $animals = [];
             foreach ([true, $one(true, false), false, $one(false, null)] as $isMale) {
                 if ($isMale !== null) {
@@ -69,7 +76,8 @@ final class SmallProjects
             $wanted = array_map(static fn (): int => $one(1, 2, 2), range(1, $genes));
             $rules = [
                 'horizon' => $one(3, 4, 5), 'females' => $one(18, 30), 'eggs' => 2, 'perMale' => $one(1, 4), 'tubs' => $one(1, 2),
-            ] + match ($kind = $one('plain', 'pair', 'strangers', 'daughters', 'sons', 'apart')) {
+            ] + match ($kind = $one('plain', 'pair', 'strangers', 'daughters', 'sons', 'apart', 'enough')) {
+                'enough' => $genes === 1 ? [] : ['enough' => 1],
                 'pair' => ['pair' => true],
                 'strangers' => ['strangers' => true],
                 'daughters' => ['share' => .8],
@@ -84,7 +92,7 @@ final class SmallProjects
     /**
      * @param list<int> $wanted
      * @param list<array{bool, list<int>, int}> $animals
-     * @param array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null} $rules
+     * @param array{horizon: int, females: int, eggs: int, perMale: int, tubs: int|null, enough?: int} $rules
      */
     public static function of(array $wanted, array $animals, array $rules): Project
     {
@@ -113,7 +121,9 @@ final class SmallProjects
         ], static fn (mixed $limit): bool => $limit !== null);
 
         return (new ProjectReader(Shelf::facts()))->read([
-            'format' => 'destino-project/1', 'target' => implode(' + ', $target), 'horizon' => $rules['horizon'], 'animals' => $founders,
+            'format' => 'destino-project/1', 'target' => isset($rules['enough'])
+                ? "at least {$rules['enough']} of ".implode(', ', $target)
+                : implode(' + ', $target), 'horizon' => $rules['horizon'], 'animals' => $founders,
             'assumptions' => [
                 'male_months' => 12, 'female_months' => $rules['females'], 'lay_rate' => .7, 'clutch_mean' => $rules['eggs'],
                 'clutch_sd' => 0, 'infertile' => 0, 'hatch' => 1, 'females_per_male' => $rules['perMale'],
