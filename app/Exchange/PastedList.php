@@ -73,6 +73,14 @@ final class PastedList
         return [trim($found[$part ?? 0][0]), (string) preg_replace($pattern, ' ', $line)];
     }
 
+    /** @return array{weight: string, year: string} what stands beside the genes of one animal; empty where it is not there once */
+    public static function beside(string $line): array
+    {
+        [, , , $year, $weight] = self::row($line);
+
+        return ['weight' => $weight, 'year' => $year];
+    }
+
     /** The same as CSV. */
     public static function csv(string $text): string
     {

@@ -37,19 +37,26 @@ final readonly class BehindReader
         while (true) {
             $token = $this->stream->current();
             $word = $this->names->match($this->stream) === null ? Keyword::of($token) : null;
+            $isMaker = MakerWord::at($this->stream, $token->is(TokenType::Open) ? 1 : 0)[0] !== null;
+            if ($isMaker && ! $catalogue->groupOf($allele->locus)->holdsSex()) {
+                return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses); // it belongs to another gene
+            }
+            if ($token->is(TokenType::Open) && $this->takeSaidAgain($alleles, $catalogue)) {
+                continue; // "Calico (Sugar)", "Super Mojave (BEL)"
+            }
             if ($token->is(TokenType::Open)) {
                 $inner = $this->inParentheses();
                 $dose = $inner->dose === Dose::Plain ? $dose : $inner->dose;
                 [$chance, $twoCopies, $maker] = [$inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker];
                 [$isUnsure, $isInParentheses] = [$isUnsure || $inner->isUnsure, true];
-                $maker === null ? null : $this->requireSexLinked($alleles, $token, $catalogue);
+                $maker === null ? null : $this->requireOneCopy($alleles, $token);
             } elseif ($token->text === '?') {
                 $this->stream->advance();
                 $isUnsure = true;
             } elseif ($word === Keyword::Maker) {
                 $this->stream->advanceWord();
                 $maker = $token->isWord('mm') ? Sex::Male : Sex::Female;
-                $this->requireSexLinked($alleles, $token, $catalogue);
+                $this->requireOneCopy($alleles, $token);
             } elseif ($this->isTwice()) {
                 $this->stream->advance($token->isWord('x2') ? 1 : 2);
                 $dose = Dose::Two;
@@ -104,6 +111,24 @@ final readonly class BehindReader
     private function isNameAt(int $ahead): bool
     {
         return $this->stream->peek($ahead)->is(TokenType::Word);
+    }
+
+    /** @param list<string> $alleles of the form before it: another name of the same in parentheses says nothing more */
+    private function takeSaidAgain(array $alleles, Catalogue $catalogue): bool
+    {
+        $before = $this->stream->previous();
+        $this->stream->advance();
+        [$name, $length] = $this->names->match($this->stream) ?? [null, 0];
+        $form = count($alleles) === 2 ? $catalogue->form($catalogue->allele($alleles[0])->locus, ...$alleles)->text : '';
+        $isSame = $name !== null && ($name->alleles === $alleles || in_array($form, $name->choices, true));
+        if ($isSame && $this->stream->peek($length)->is(TokenType::Close)) {
+            $this->stream->advance($length + 1);
+
+            return true;
+        }
+        $this->stream->rewindBehind($before);
+
+        return false;
     }
 
     /** @throws NotationError */
@@ -170,15 +195,8 @@ final readonly class BehindReader
     }
 
     /** @param list<string> $alleles */
-    private function requireSexLinked(array $alleles, Token $open, Catalogue $catalogue): void
+    private function requireOneCopy(array $alleles, Token $open): void
     {
-        $allele = $catalogue->allele($alleles[0] ?? '');
-        if (! $catalogue->groupOf($allele->locus)->holdsSex()) {
-            throw NotationError::misplaced(
-                '(… maker)', $open->from,
-                "{$allele->name} is not linked to sex, so it makes neither more males nor more females.", [$allele->name],
-            );
-        }
         if (count($alleles) === 2) {
             throw NotationError::misplaced('(… maker)', $open->from, 'with two copies both sex chromosomes carry it.');
         }

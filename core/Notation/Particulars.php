@@ -52,6 +52,14 @@ final class Particulars
 
             return true;
         }
+        if ($token->from === 1 && $token->is(TokenType::Word) && preg_match('/^[a-z]{1,4}\d{2,}$/D', $token->word) === 1) {
+            $this->stream->advance();
+            $this->stream->advance($this->stream->current()->text === ':' ? 1 : 0);
+            $this->number = $token->text;
+            $this->notes[] = "“{$this->number}” is its number, not a gene.";
+
+            return true;
+        }
         $sex = $this->sexAt($token);
         if ($sex === false) {
             return false;
@@ -84,7 +92,7 @@ final class Particulars
             return $counted[str_replace(',', '.', $token->text)];
         }
         $sex = [
-            'male' => Sex::Male, 'female' => Sex::Female, '♂' => Sex::Male, '♀' => Sex::Female,
+            'male' => Sex::Male, 'female' => Sex::Female, '♂' => Sex::Male, '♀' => Sex::Female, 'm' => Sex::Male, 'f' => Sex::Female,
         ][$token->is(TokenType::Word) ? $token->word : $token->text]
             ?? false;
         $this->stream->advance($sex === false ? 0 : 1);

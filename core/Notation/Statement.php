@@ -26,6 +26,11 @@ final readonly class Statement
         public bool $isChoice = false,
     ) {}
 
+    public function makerOf(Sex $sex): self
+    {
+        return new self($this->alternatives, $this->piece, $this->from, $this->to, $sex, $this->isChoice);
+    }
+
     public function isCertain(): bool
     {
         return count($this->alternatives) === 1 && $this->alternatives[0][0]->isOne();

@@ -43,6 +43,8 @@ final class StatementParser
 
     private readonly NormalWord $normal;
 
+    private readonly MakerWord $maker;
+
     /** Sex and number of the animal, where the text gives them. */
     public readonly Particulars $particulars;
 
@@ -71,6 +73,7 @@ final class StatementParser
         $this->normal = new NormalWord($this->stream);
         $this->open = new OpenForms($this->forms);
         $this->particulars = new Particulars($this->stream);
+        $this->maker = new MakerWord($this->stream, $catalogue);
     }
 
     /** @return list<Statement> */
@@ -111,7 +114,7 @@ final class StatementParser
             }
             $start = $this->stream->current();
             try {
-                $this->parenthesis() || $this->particulars->take($this->names) || $this->statement($start);
+                $this->maker->take($this->statements) || $this->parenthesis() || $this->particulars->take($this->names) || $this->statement($start);
             } catch (NotationError $error) {
                 $this->errors[] = $error;
                 if ($this->stream->current() === $start) {
@@ -119,6 +122,8 @@ final class StatementParser
                 }
             }
         }
+        [$this->statements, $misplaced] = $this->maker->settle($this->statements);
+        array_push($this->errors, ...$misplaced);
         [$settled, $questions] = $this->open->settle($this->statements);
         array_push($this->pieces, ...$settled);
         array_push($this->errors, ...$questions);

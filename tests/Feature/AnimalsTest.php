@@ -44,6 +44,19 @@ class AnimalsTest extends TestCase
         );
     }
 
+    public function test_a_year_and_a_weight_beside_the_genes_go_to_their_fields(): void
+    {
+        $form = ['genotype' => 'Mojave 2021 1,450 g', 'hatched_on' => '', 'weight' => ''] + self::RIGHT;
+        $this->post('/animals', $form)->assertSessionHas('said', fn (string $said): bool =>
+            str_ends_with($said, 'is in the collection, hatched in 2021 and 1450 g today, as written beside the genes.'));
+        $animal = Animal::query()->sole();
+        $this->assertSame(['2021', 1450], [$animal->hatchedWords(), $animal->care()->sole()->grams]);
+        $this->assertSame('Mojave 2021 1,450 g', $animal->statements()->sole()->text);
+        $this->post('/animals', ['name' => 'Second', 'number' => '', 'hatched_on' => '2020', 'weight' => '900'] + $form);
+        $second = Animal::query()->where('name', 'Second')->sole();
+        $this->assertSame(['2020', 900], [$second->hatchedWords(), $second->care()->sole()->grams], 'what the fields say stays');
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function wrongForms(): iterable
     {

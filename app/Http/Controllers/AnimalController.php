@@ -118,7 +118,10 @@ class AnimalController extends Controller
     {
         $animal = $request->addTo($keeper, $this->house);
 
-        return redirect()->route('animals.show', $animal)->with('said', "{$animal->name} is in the collection.");
+        $taken = $request->takenWords();
+
+        return redirect()->route('animals.show', $animal)
+            ->with('said', "{$animal->name} is in the collection".($taken === '' ? '.' : ", {$taken}, as written beside the genes."));
     }
 
     public function show(Animal $animal, #[CurrentKeeper] User $keeper): View

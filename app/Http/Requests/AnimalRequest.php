@@ -7,6 +7,8 @@ namespace App\Http\Requests;
 use App\Animals\TubOptions;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
+use App\Exchange\Cells\WeightCell;
+use App\Exchange\PastedList;
 use App\House\House;
 use App\Models\Animal;
 use App\Models\CareEntry;
@@ -30,6 +32,9 @@ use Illuminate\Validation\Validator;
 /** The form of an animal's record, and what it does when it is right. A new animal comes with its first statement. */
 class AnimalRequest extends RecordRequest
 {
+    /** @var array<string, string> */
+    private array $takenFromGenes = [];
+
     protected function subject(): ?Animal
     {
         $animal = $this->route('animal');
@@ -45,8 +50,35 @@ class AnimalRequest extends RecordRequest
     protected function prepareForValidation(): void
     {
         parent::prepareForValidation();
+        $this->takenFromGenes = $this->subject() === null ? $this->besideGenes() : [];
+        $this->merge($this->takenFromGenes);
         $this->merge(['sex' => $this->input('sex') === 'unknown' ? null : $this->input('sex')]
             + ($this->has('weight') ? ['weight' => $this->opened()->house->grams($this->input('weight'))] : []));
+    }
+
+    /**
+     * The year and the weight that are written beside the genes go to their fields, where these are left empty.
+     *
+     * @return array<string, string>
+     */
+    private function besideGenes(): array
+    {
+        $beside = PastedList::beside(is_string($this->input('genotype')) ? $this->input('genotype') : '');
+        $grams = $beside['weight'] === '' ? null : WeightCell::read($beside['weight'], null)->grams;
+        $isFree = fn (string $field): bool => $this->has($field) && trim((string) $this->string($field)) === '';
+
+        return array_filter([
+            'hatched_on' => $isFree('hatched_on') ? $beside['year'] : '', 'weight' => $isFree('weight') && $grams !== null ? (string) $grams : '',
+        ], static fn (string $one): bool => $one !== '');
+    }
+
+    /** What was taken from the text of the genes, in words; empty where nothing was. */
+    public function takenWords(): string
+    {
+        return implode(' and ', [
+            ...(isset($this->takenFromGenes['hatched_on']) ? ["hatched in {$this->takenFromGenes['hatched_on']}"] : []),
+            ...(isset($this->takenFromGenes['weight']) ? ["{$this->takenFromGenes['weight']} g today"] : []),
+        ]);
     }
 
     protected function takesPartOfDay(string $field): bool

@@ -79,7 +79,7 @@ final class GenotypeReaderTest extends TestCase
         yield 'more than everything' => ['120% het Clown', '120%', 1, []];
         yield 'nothing at all' => ['0% het Clown', '0%', 1, []];
         yield 'chances above one' => ['66% Mojave 66% Super Mojave', '66% Super Mojave', 12, []];
-        yield 'a bare number' => ['66 het Clown', '66', 1, ['66%']];
+        yield 'a bare number' => ['66 Clown', '66', 1, ['66%']];
         yield 'super of a recessive' => ['Super Clown', 'Clown', 7, ['Clown']];
         yield 'an end in the middle' => ['Pastel het', 'het', 8, []];
         yield 'fewer than announced' => ['double het Clown', 'Clown', 12, []];

@@ -47,6 +47,37 @@ final class RemarksTest extends TestCase
         yield 'hets with a slash' => ['dh Clown/Pied', 'het Clown het Piebald', []];
         yield 'three with slashes' => ['trip het Clown/Pied/Albino', 'het Albino het Clown het Piebald', []];
         yield 'het in parentheses still is behind' => ['Clown (het)', 'het Clown', []];
+        yield 'proven' => ['adult Spider 2.2kg proven breeder', 'Spider', ['adult', '2.2kg', 'proven breeder']];
+        yield 'sent' => ['Pastel Leopard – $300 shipped', 'Pastel Leopard', ['$300', 'shipped']];
+        yield 'a short year' => ["Desert Ghost '21", 'Desert Ghost', ["'21"]];
+        yield 'a month of birth' => ['Lesser het Pied born 5/2022', 'Lesser het Piebald', ['born 5/2022']];
+        yield 'a day of birth' => ['Pastel Clown - DOB 06/12/2021 - 1500g', 'Pastel Clown', ['DOB 06/12/2021', '1500g']];
+        yield 'a day with a month in words' => ['Enchi hatched 12 June 2021', 'Enchi', ['hatched 12 June 2021']];
+        yield 'what it eats' => ['Pastel dh Clown/Pied 90g eating f/t rats', 'Pastel het Clown het Piebald', ['90g', 'eating f/t rats']];
+        yield 'what it eats, then a gene' => ['Pastel eating frozen, Clown', 'Pastel Clown', ['eating frozen']];
+        yield 'on hold' => ['on hold: Mojave Clown', 'Mojave Clown', ['on hold']];
+        yield 'how it looks' => ['Pied (low white)', 'Piebald', ['(low white)']];
+        yield 'how it looks, before' => ['Reduced pattern Clown', 'Clown', ['Reduced pattern']];
+        yield 'no percent sign' => ['Banana 66 het clown', 'Banana 66% het Clown', []];
+        yield 'a number' => ['ID 23-05 Pastel Enchi', 'Pastel Enchi', []];
+        yield 'a maker behind another gene' => ['Banana Clown (male maker)', 'Banana (male maker) Clown', []];
+        yield 'a maker in short' => ['Banana Enchi fm', 'Enchi Banana (female maker)', []];
+        yield 'a maker before its gene' => ['male maker Banana Pied', 'Banana (male maker) Piebald', []];
+        yield 'the same by another name' => ['Calico (Sugar) Pied', 'Calico Piebald', []];
+        yield 'the word for its look' => ['Super Mojave (BEL)', 'Super Mojave', []];
+        yield 'a letter for the sex' => ['Pastel Clown (M)', 'Pastel Clown', []];
+        yield 'other separators' => ['Pastel | Enchi • Clown', 'Pastel Enchi Clown', []];
+        yield 'stars' => ['*** Pastel_Enchi *sold* ***', 'Pastel Enchi', ['sold']];
+        yield 'square brackets' => ['[2021] Pastel Clown [male]', 'Pastel Clown', ['2021']];
+        yield 'an age in years' => ['3yo Pastel, 18 months old', 'Pastel', ['3yo', '18 months old']];
+        yield 'percent in words' => ['66 percent het clown', '66% het Clown', []];
+        yield 'a weight with a word' => ['Pastel Clown wt 1200g', 'Pastel Clown', ['wt 1200g']];
+        yield 'a price with a word' => ['Price: 300 Pastel', 'Pastel', ['Price: 300']];
+        yield 'a month in figures' => ['8-2022 Pastel', 'Pastel', ['8-2022']];
+        yield 'praise' => ['jumbo Pastel Clown, pretty girl, ready to breed', 'Pastel Clown', ['jumbo', 'pretty girl', 'ready to breed']];
+        yield 'a number before it' => ['PC2201: Pastel Clown', 'Pastel Clown', []];
+        yield 'a tub' => ['Tub 12 Pastel', 'Pastel', ['Tub 12']];
+        yield 'with' => ['Pastel w/ het clown', 'Pastel het Clown', []];
         yield 'a known chance is no year' => ['50% het Clown', '50% het Clown', []];
     }
 
@@ -95,6 +126,11 @@ final class RemarksTest extends TestCase
         yield 'a price alone' => ['$350', 'names no gene'];
         yield 'a name alone' => ['“Luna”', 'names no gene'];
         yield 'a gene among other words in quotes' => ['“my clown girl” Pastel', 'not a known gene'];
+        yield 'a misspelt gene in parentheses' => ['Pastel (Enchhi)', 'in parentheses'];
+        yield 'another gene in parentheses' => ['Banana (Enchi) Pied', 'in parentheses'];
+        yield 'food that names a gene' => ['eating frozen Clown', 'not a known gene'];
+        yield 'no gene that makes' => ['Pastel (male maker)', 'not linked to sex'];
+        yield 'double' => ['Double Pastel', 'one copy or two'];
         yield 'a word of two meanings' => ['Calico Bee', 'can mean several things'];
     }
 
