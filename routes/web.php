@@ -162,6 +162,7 @@ Route::post('/genes/train', [TrainController::class, 'answer'])->name('train.ans
 Route::post('/genes/train/begin', [TrainController::class, 'begin'])->name('train.begin');
 Route::post('/genes/train/next', [TrainController::class, 'next'])->name('train.next');
 Route::get('/genes/{gene}', [GeneController::class, 'show'])->name('genes.show');
+Route::post('/genes/{gene}/name', [GeneChangeController::class, 'name'])->name('genes.name');
 Route::get('/complexes/{locus}', [GeneController::class, 'complex'])->name('complexes.show');
 
 Route::get('/luck', LuckController::class)->name('luck');

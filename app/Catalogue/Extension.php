@@ -32,6 +32,7 @@ class Extension
                 $document = self::withGene($document, $change);
             }
         }
+        $document['names']['questions'] = [...$document['names']['questions'], ...UnnamedGene::questions($this->changes)];
         $places = array_flip(array_column($document['genes'], 'key'));
         foreach ($this->changes as $change) {
             if ($change->kind === 'nickname' && array_diff($change->data['alleles'], array_keys($places)) === []) {

@@ -119,6 +119,11 @@ final class GeneSigns
     /** Whether anybody has told what it looks like. */
     public function isDescribed(Allele $allele): bool
     {
+        foreach ($this->shelf->document()['cues'] as $cue) { // a keeper may know a cue of his own gene and no more
+            if (in_array($allele->name, array_column($cue['given'] ?? [], 'when'), true)) {
+                return true;
+            }
+        }
         $forms = $this->formsOf($allele);
 
         return $this->shelf->looks()->look($this->shelf->catalogue(), [$forms[0]])->sureness !== Sureness::Unknown;

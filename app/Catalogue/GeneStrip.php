@@ -29,11 +29,11 @@ final readonly class GeneStrip
         $one = $catalogue->oneCopy($this->page->allele);
         $pictures = [['label' => 'Normal', 'says' => 'for comparison', 'forms' => []]];
         if ($one->kind !== FormKind::Het) {
-            $pictures[] = ['label' => $one->text, 'says' => 'one copy', 'forms' => [$one]];
+            $pictures[] = ['label' => $one->text, 'says' => 'one copy'.$this->unseen(), 'forms' => [$one]];
         }
         $two = $this->page->twoCopies;
         if (! $two->isLethal() && $this->page->allele->inheritance !== Inheritance::Dominant) {
-            $pictures[] = ['label' => $two->text, 'says' => $one->kind === FormKind::Het ? 'visual' : 'two copies', 'forms' => [$two]];
+            $pictures[] = ['label' => $two->text, 'says' => ($one->kind === FormKind::Het ? 'visual' : 'two copies').$this->unseen(), 'forms' => [$two]];
         }
         $living = array_filter($this->page->compounds(), fn (Form $form): bool => ! $form->isLethal() && ! $form->isExtrapolated);
         foreach (array_slice($living, 0, self::COMPOUNDS) as $form) {
@@ -41,6 +41,11 @@ final readonly class GeneStrip
         }
 
         return [...$pictures, ...$this->partners()];
+    }
+
+    private function unseen(): string
+    {
+        return $this->signs->isDescribed($this->page->allele) ? '' : ', look not described';
     }
 
     /** @return list<Picture> with the genes beside which it changes most */

@@ -63,7 +63,7 @@ class PlanSentence
     }
 
     /** @param array{decimal: float, low: float} $at what every run reached is not sure for that */
-    private static function reached(array $at): string
+    public static function reached(array $at): string
     {
         return $at['decimal'] >= 1 ? 'over '.min(99, (int) floor(100 * $at['low'])).' %' : OddsWords::share($at['decimal']);
     }

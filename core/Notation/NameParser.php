@@ -119,6 +119,13 @@ final class NameParser
 
             return NotationError::misplaced($from->text, $from->from, 'it speaks of the whole animal: write it first, “only Pastel Clown”.');
         }
+        if ($from->isWord('unknown', 'unnamed', 'mystery')) {
+            $this->stream->advance();
+
+            return NotationError::misplaced(
+                $from->text, $from->from, 'a recessive that nobody has named is added under Genes, and is then written by its working name.',
+            );
+        }
         // Words up to the next one that means something are one unknown name.
         do {
             $this->stream->advance();

@@ -56,7 +56,7 @@ class AccessTest extends TestCase
         'projects.forbid' => 'owner', 'projects.keep' => 'owner', 'projects.effort' => 'owner', 'projects.pin' => 'owner',
         'plans.cancel' => 'owner',
         'racks.index' => 'owner', 'racks.store' => 'owner', 'racks.update' => 'owner', 'racks.destroy' => 'owner',
-        'genes.own' => 'owner', 'genes.change' => 'owner', 'house.update' => 'owner',
+        'genes.own' => 'owner', 'genes.change' => 'owner', 'genes.name' => 'owner', 'house.update' => 'owner',
         'exchange' => 'owner', 'exchange.download' => 'owner', 'exchange.upload' => 'owner', 'exchange.paste' => 'owner', 'exchange.preview' => 'owner',
         'animals.link' => 'owner', 'taps.several' => 'helper', 'taps.undo' => 'helper', 'imports.show' => 'owner', 'imports.progress' => 'owner', 'imports.rest' => 'owner', 'imports.clutches' => 'owner',
         'imports.back' => 'owner', 'imports.stop' => 'owner', 'imports.on' => 'owner', 'imports.again' => 'owner',

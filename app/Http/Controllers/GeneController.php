@@ -10,6 +10,7 @@ use App\Catalogue\GeneSearch;
 use App\Catalogue\GeneSigns;
 use App\Collection\Opened;
 use App\House\House;
+use App\Http\Requests\NamingRequest;
 use App\Looks\Gallery;
 use App\Looks\Prints;
 use App\Looks\StatePictures;
@@ -77,6 +78,7 @@ class GeneController extends Controller
         return view('genes.show', [
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
+            'recessives' => NamingRequest::recessives($catalogue->alleles),
             'signs' => new GeneSigns($this->shelf), 'pictures' => new StatePictures($this->shelf),
             'mark' => (string) $this->opened->kept->mark(), 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept),
         ]);

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Catalogue\CatalogueShelf;
 use App\Catalogue\Extension;
 use App\Catalogue\OwnGene;
+use App\Catalogue\UnnamedGene;
 use App\Clutch\GeneShares;
 use App\Looks\CountsFile;
 use App\Looks\OwnEyes;
@@ -42,7 +43,7 @@ class GeneChangeRequest extends RecordRequest
         $known = ['required', Rule::in(array_keys($catalogue->alleles))];
 
         return [
-            'kind' => ['required', Rule::in(['alias', 'gene', 'eye', 'counts', 'nickname'])], 'form_token' => ['nullable', 'uuid'],
+            'kind' => ['required', Rule::in(['alias', 'gene', 'unnamed', 'eye', 'counts', 'nickname'])], 'form_token' => ['nullable', 'uuid'],
         ] + match ($this->input('kind')) {
             'alias' => [
                 'gene' => $known,
@@ -51,6 +52,10 @@ class GeneChangeRequest extends RecordRequest
             'nickname' => [
                 'combination' => ['required', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
                 'means' => ['required', 'string', 'max:400', $this->isCombination($shelf)],
+            ],
+            'unnamed' => [
+                'unnamed' => ['nullable', 'string', 'max:60', 'regex:/^[\pL\pN][\pL\pN \'().-]*$/u', $this->isFree($shelf)],
+                'note' => ['nullable', 'string', 'max:2000'],
             ],
             'eye' => ['gene' => ['required', Rule::in(array_keys($shelf->cues())), $this->isRead()]],
             'counts' => [
@@ -75,6 +80,7 @@ class GeneChangeRequest extends RecordRequest
             'name.max' => 'The name has more than 60 characters.',
             'inheritance' => 'Choose how it is inherited; “not known” will do.', 'locus' => 'Choose a complex, or none.',
             'effect' => 'Choose what it mainly does.',
+            'unnamed.regex' => 'A name has letters, digits, blanks and hyphens only.', 'unnamed.max' => 'The name has more than 60 characters.',
             'combination.required' => 'Enter the name.', 'combination.regex' => 'A name has letters, digits, blanks and hyphens only.',
             'means.required' => 'Enter the genes, for example Pastel Enchi Clown.',
             'gene' => 'That gene is not in the library.', 'from.required' => 'Say whose counts they are.',
@@ -171,6 +177,7 @@ class GeneChangeRequest extends RecordRequest
                 'kind' => 'nickname', 'gene' => 'named-'.Str::slug($valid['combination']),
                 'data' => ['name' => trim($valid['combination'])] + self::meant((string) $valid['means'], $this->opened()->shelf),
             ],
+            'unnamed' => UnnamedGene::values((string) ($valid['unnamed'] ?? ''), (string) ($valid['note'] ?? ''), $keeper),
             'eye' => ['kind' => 'eye', 'gene' => $valid['gene'], 'data' => $this->ownEye((string) $valid['gene'])],
             'counts' => ['kind' => 'counts', 'gene' => 'counts', 'data' => [
                 'from' => trim($valid['from']), 'weight' => $valid['weight'] / 100,

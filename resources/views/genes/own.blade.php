@@ -45,6 +45,17 @@
         </details>
         <div><button class="button main" type="submit">Add the gene</button></div>
     </form>
+    <section class="sheet mt-3 measure" id="no-name">
+        <div class="head"><h2>A recessive that nobody has named</h2></div>
+        <p class="soft">For a het behind an odd look. Write it as “het” and its working name; Prove and projects calculate with it. When it
+            gets a name, or turns out to be a known gene, every record follows.</p>
+        <form class="stack" method="post" action="{{ route('genes.change') }}" data-module="once">@csrf<input type="hidden" name="kind"
+            value="unnamed"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+            <x-field name="unnamed" label="Working name" :value="old('unnamed', $called)" maxlength="60" autocomplete="off"
+                hint="Left empty it is “Unnamed 1”, or the next number."/>
+            <x-field name="note" id="unnamed-note" label="What you have seen" type="textarea" rows="2" :value="old('note')"/>
+            <div><button class="button" type="submit">Add working name</button></div></form>
+    </section>
     <section class="sheet mt-3 measure" id="names">
         <div class="head"><h2>Your names for combinations</h2><span class="soft small">read everywhere you type genes</span></div>
         <ul class="plain">@foreach ($names as $one)<li class="row-flow"><strong>{{ $one->data['name'] }}</strong>

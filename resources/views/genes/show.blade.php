@@ -28,8 +28,20 @@
                     <dt>Changes</dt><dd>{{ $allele->effect->value }}</dd>
                     <dt>Evidence</dt><dd>{{ $allele->evidence }} <span class="soft">({{ $allele->source }})</span></dd>
                 </dl>
-                @foreach ($changes->where('kind', 'gene') as $change)<div class="row-flow mt-3"><span class="soft small">Added by
-                    you.</span> @can('manage')<x-take-out kind="gene" :record="$change" :label="$change->sentence()"
+                @foreach ($changes->where('kind', 'gene') as $change)
+                @if ($change->data['unnamed'] ?? false)<p class="mt-3 mb-0"><a href="{{ route('animals.index', ['genes' => 'carries '
+                    .$allele->name]) }}">Animals that carry it</a> · <a href="{{ route('projects.create', ['target' => $allele->name])
+                    }}">Plan toward it</a></p>@endif
+                @can('manage')<details class="mt-3" @if ($errors->hasAny(['new_name', 'same_as'])) open @endif><summary>{{
+                    $change->data['unnamed'] ?? false ? 'It has a name now' : 'Rename it' }}</summary>
+                    <form method="post" action="{{ route('genes.name', $allele->key) }}" class="stack mt-2" data-module="once">@csrf
+                        <x-field name="new_name" label="New name" :value="old('new_name')" maxlength="60" autocomplete="off"/>
+                        <x-choice name="same_as" label="Or it is a gene of the library" blank="no" :value="old('same_as')"
+                            :options="$recessives"/>
+                        <p class="soft small mb-0">What is recorded follows: the old name is still read.</p>
+                        <div><button class="button" type="submit">Save</button></div></form></details>@endcan
+                <div class="row-flow mt-3"><span class="soft small">Added by you.</span> @can('manage')<x-take-out kind="gene"
+                    :record="$change" :label="$change->sentence()"
                     class=""/>@endcan</div>@endforeach
                 @can('manage')
                     <details class="mt-3" @if ($errors->has('name')) open @endif><summary>Add a name or a line name</summary>

@@ -10,6 +10,8 @@
             <tbody>@foreach (collect($history)->last()['shares'] as $words => $share)<tr><td><i class="swatch tone-{{ $loop->index % 5 }}"
             aria-hidden="true"></i> {{ $words }}</td>
             <td class="num"><strong>{{ $say->share($share) }}</strong></td></tr>@endforeach</tbody></table>@endif
+        @if ($may)<p class="mt-2 mb-0"><a href="{{ route('genes.own', ['called' => $trait->name]) }}#no-name">Make it a recessive
+            gene under a working name</a></p>@endif
         <p class="soft small mb-0 mt-2">Before anything was bred: not inherited 40 %, recessive 25 %, incomplete dominant 22 %, dominant 8
             %, the rest for sex and known genes; one look in fifty is taken to be mistaken. Assumed figures.</p>
     </section>

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components\ProjectAnswer;
 
 use App\House\House;
+use App\Projects\PlanSentence;
 use App\Projects\ProjectDrawings;
 use App\Projects\ProjectPage;
 use App\View\Components\Part\Part;
@@ -43,7 +44,7 @@ class ProjectAnswer extends Part
     public function years(): array
     {
         return array_map(fn (array $at): array => [
-            'year' => $this->page->year($at['season']), 'share' => $at['decimal'], 'told' => self::told($at['decimal']),
+            'year' => $this->page->year($at['season']), 'share' => $at['decimal'], 'told' => PlanSentence::reached($at),
         ], $this->page->policy()['probability_by_season'] ?? []);
     }
 
