@@ -150,7 +150,7 @@ class ImportPlan
             foreach ($row->errors === [] ? $row->remarks : [] as $one) {
                 $key = RowReader::keyOf($one['field'], $one['text']);
                 $problems[$key] ??= ['key' => $key, 'choices' => $choices[$one['field']] ?? [], 'rows' => []] + $one;
-                $problems[$key]['rows'][] = $row->line;
+                in_array($row->line, $problems[$key]['rows'], true) ?: $problems[$key]['rows'][] = $row->line;
             }
         }
         usort($problems, fn (array $a, array $b): int => [count($b['rows']), $a['field']] <=> [count($a['rows']), $b['field']]);

@@ -20,7 +20,14 @@ final class PastedList
 
     private const WEIGHT = '~(?<![\d.,])(?<weight>\d[\d.,]*\s?(?:g|gr|grams?|kg))(?![\p{L}\d])~iu';
 
-    private const YEAR = "~(?<![\\d.,])(?:c\\.?b\\.?b?'?\\s?|hatched\\s+(?:in\\s+)?|born\\s+(?:in\\s+)?)?(?<year>(?:19|20)\\d\\d)(?!\\d|[.,]\\d|\\s?%)~iu";
+    private const YEAR = '~(?<![\d.,])(?:c\.?b\.?b?\'?\s?|(?:hatch(?:ed| date)?|born|d\.?o\.?b\.?|date of birth)\s*:?\s*(?:in\s+|on\s+)?)?'
+        .'(?<year>\d{1,2}[./-]\d{1,2}[./-](?:\d{4}|\d\d)|(?:19|20)\d\d-\d\d(?:-\d\d)?|\d{1,2}[./-](?:19|20)\d\d'
+        .'|(?:\d{1,2}\s+)?(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+(?:\d{1,2},\s*)?(?:19|20)\d\d'
+        .'|(?:19|20)\d\d|[\'’]\d\d)(?!\d|[.,]\d|\s?%)~iu';
+
+    /** A name before a colon, unless the word is a label of something else. */
+    private const CALLED = '~^\s*(?!(?i:sire|dam|father|mother|parents|genes|genetics|morph|price|sex|male|female|sold|reserved|on hold|available|'
+        .'hets?|weight|born|hatched|dob|for sale)\b)(?<name>\p{Lu}[\p{L}\p{N}\'’ -]{0,30}):\s~u';
 
     private const MONEY = '~(?:[$€£]\s?\d[\d.,]*k?|\d[\d.,]*\s?(?:[$€£](?!\s?\d)|eur\b|euros?\b|usd\b|gbp\b|dollars?\b))(?:\s+obo)?~iu';
 
@@ -46,6 +53,9 @@ final class PastedList
         [$weight, $left] = self::takeOut(self::WEIGHT, $left, 'weight');
         [$year, $left] = self::takeOut(self::YEAR, $left, 'year');
         [$name, $left] = self::takeOut(self::NAME, $left, 'name');
+        [$called, $left] = $name === '' ? self::takeOut(self::CALLED, $left, 'name') : ['', $left];
+        $name = $name === '' ? $called : $name;
+        $year = (string) preg_replace('~^[\'’](\d\d)$~u', '20$1', $year);
         [$sex, $left] = self::takeOut(self::SEX, $left, null);
         [$words, $left] = self::takeOut(self::WORDS, $left, null);
         $genes = trim((string) preg_replace(['~\(\s*[,;]*\s*\)~u', '~\s*[,;|/–—-]+\s*(?=[,;|]|$)~u', '~\s{2,}~u'], ['', '', ' '], $left), " ,;|\t");

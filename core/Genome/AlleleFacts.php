@@ -94,7 +94,7 @@ final readonly class AlleleFacts
 
     /**
      * @param array<string, array<string, Form>> $forms
-     * @return array{nicknames: list<NamedForm>, sharedNames: list<NamedForm>}
+     * @return array{nicknames: list<NamedForm>, sharedNames: list<NamedForm>, confusedNames: list<ConfusedNames>}
      */
     public function names(array $forms): array
     {
@@ -130,7 +130,14 @@ final readonly class AlleleFacts
             $shared[] = new NamedForm($question->string('name'), '', $question->strings('choices'), $question->string('text'), [], true);
         }
 
-        return ['nicknames' => $nicknames, 'sharedNames' => $shared];
+        $confused = [];
+        foreach ($names->children('confused') as $set) {
+            $members = array_values(array_unique(array_map($this->changes->rename(...), $set->strings('members'))));
+            $this->requireAlleles($members, $set->path());
+            $confused[] = new ConfusedNames($members, $set->string('text'));
+        }
+
+        return ['nicknames' => $nicknames, 'sharedNames' => $shared, 'confusedNames' => $confused];
     }
 
     /**

@@ -21,6 +21,7 @@ final readonly class Catalogue
      * @param list<Interaction> $interactions
      * @param list<NamedForm> $nicknames
      * @param list<NamedForm> $sharedNames words that several genes or pairs share
+     * @param list<ConfusedNames> $confusedNames genes that are taken for one another
      * @param array<string, list<string>> $compoundAliases further names of compounds, by pair key
      * @param array<string, Claim> $claims
      * @param array<string, string> $schools the chosen school of each claim
@@ -37,6 +38,7 @@ final readonly class Catalogue
         public array $interactions,
         public array $nicknames,
         public array $sharedNames,
+        public array $confusedNames,
         public array $compoundAliases,
         public array $claims,
         public array $schools,

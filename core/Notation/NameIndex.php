@@ -126,7 +126,9 @@ final class NameIndex
         $together = $this->wordWithName($wanted);
         $known = Keyword::SPOKEN;
         foreach ($this->names as $key => $name) {
-            $known[(string) $key] = $name->text;
+            if ($name->kind !== NameKind::Shared || $name->choices !== []) { // what only asks back corrects nothing
+                $known[(string) $key] = $name->text;
+            }
         }
 
         $near = array_filter(

@@ -58,7 +58,7 @@ final class Remarks
             if (! $this->isLeftOut($found, $piece)) {
                 return $found['quoted'] === null ? $found[0] : ' '.mb_substr($found[0], 1, -1).' '; // genes in quotes are genes
             }
-            preg_match('/[\p{L}\p{N}]/u', $piece) === 1 ? $notes[] = "“{$piece}” is no gene: it is left out." : null;
+            preg_match('/[\p{L}\p{N}]/u', $piece) === 1 ? $notes[] = "“{$piece}” is not read as a gene." : null;
 
             return str_repeat(' ', mb_strlen($found[0]));
         }, mb_scrub($typed, 'UTF-8'), flags: PREG_UNMATCHED_AS_NULL);

@@ -48,13 +48,17 @@ class AnimalsTest extends TestCase
     {
         $form = ['genotype' => 'Mojave 2021 1,450 g', 'hatched_on' => '', 'weight' => ''] + self::RIGHT;
         $this->post('/animals', $form)->assertSessionHas('said', fn (string $said): bool =>
-            str_ends_with($said, 'is in the collection, hatched in 2021 and 1450 g today, as written beside the genes.'));
+            str_ends_with($said, 'is in the collection, hatched 2021 and 1450 g today, as written beside the genes.'));
         $animal = Animal::query()->sole();
         $this->assertSame(['2021', 1450], [$animal->hatchedWords(), $animal->care()->sole()->grams]);
         $this->assertSame('Mojave 2021 1,450 g', $animal->statements()->sole()->text);
         $this->post('/animals', ['name' => 'Second', 'number' => '', 'hatched_on' => '2020', 'weight' => '900'] + $form);
         $second = Animal::query()->where('name', 'Second')->sole();
         $this->assertSame(['2020', 900], [$second->hatchedWords(), $second->care()->sole()->grams], 'what the fields say stays');
+        foreach (['Mojave DOB 14 June 2021' => '14 June 2021', 'Mojave born 06/12/2021' => null] as $genotype => $hatched) {
+            $this->post('/animals', ['name' => $genotype, 'number' => '', 'genotype' => $genotype] + $form)->assertSessionHasNoErrors();
+            $this->assertSame($hatched, Animal::query()->where('name', $genotype)->sole()->hatchedWords(), 'what can be read in two ways is not taken');
+        }
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */

@@ -175,6 +175,21 @@ class CommandsTest extends TestCase
         $this->assertStringContainsString('For 90%: no number of eggs is enough', $said);
     }
 
+    public function test_the_table_is_by_look_joins_equal_sexes_and_keeps_to_the_width(): void
+    {
+        putenv('COLUMNS=80');
+        [, $said] = $this->ask(['destino:predict', '--sire' => 'Banana', '--dam' => 'Spider']);
+        putenv('COLUMNS');
+        $this->assertStringContainsString('by look', $said);
+        $this->assertMatchesRegularExpression('/^\| Spider +\| 1\/4 +\| 25.0+ +\| either/m', $said);
+        $this->assertMatchesRegularExpression('/^\| Banana \(male maker\) Spider +\| \S+ +\| \S+ +\| male/m', $said);
+        $advice = array_filter(explode("\n", $said), static fn (string $line): bool => $line !== '' && ! in_array($line[0], ['|', '+'], true));
+        $this->assertLessThan(80, max(array_map(mb_strlen(...), $advice)));
+        $this->assertStringNotContainsString("\e[", $said, 'no colours outside a terminal');
+        [, $sexed] = $this->ask(['destino:predict', '--sire' => 'Pastel', '--dam' => 'Normal', '--sexed' => true]);
+        $this->assertSame([2, 0], [substr_count($sexed, '| Pastel '), substr_count($sexed, 'either')]);
+    }
+
     public function test_the_catalogue_can_be_checked(): void
     {
         $this->assertSame(0, $this->ask(['destino:catalogue'])[0]);

@@ -104,6 +104,10 @@ class HouseRulesTest extends TestCase
         $this->get('/genes/own-puzzlebelly')->assertSee('How it is inherited is not known');
         $this->get('/pair?sire=Puzzlebelly/Gravel&dam=Normal&target=Gravel')->assertSee('Gravel: 1/2 per egg');
 
+        $this->get('/pair?sire=Copper&dam=Normal')->assertSee('How it is inherited is not known to us');
+        $this->post('/genes/own', ['kind' => 'gene', 'name' => 'Copper', 'inheritance' => 'recessive', 'effect' => 'colour'])->assertSessionHasNoErrors();
+        $this->get('/pair?sire=het+Copper&dam=Copper&target=Copper')->assertSee('Copper: 1/2 per egg');
+
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'pastel', 'name' => 'Harbour line'])->assertSessionHasNoErrors();
         $this->get('/pair?sire=Harbour+line&dam=Normal&target=Pastel')->assertSee('Pastel: 1/2 per egg');
         $this->post('/genes/own', ['kind' => 'alias', 'gene' => 'clown', 'name' => 'Harbour line'])->assertSessionHasErrors('name');

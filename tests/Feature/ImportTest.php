@@ -236,6 +236,12 @@ class ImportTest extends TestCase
         foreach ($lines as $line => $row) {
             $this->assertSame($row, array_slice(PastedList::rows($line)[0], 0, 5), $line);
         }
+        foreach ([
+            'female Mojave, DOB 06/12/2021' => ['', 'female', 'Mojave', '06/12/2021'], 'Vellum: Enchi, hatched Aug 2022' => ['Vellum', '', 'Enchi', 'Aug 2022'],
+            'Pastel \'21' => ['', '', 'Pastel', '2021'], 'Sire: Pastel 2020' => ['', '', 'Sire: Pastel', '2020'],
+        ] as $line => $row) {
+            $this->assertSame($row, array_slice(PastedList::rows($line)[0], 0, 4), $line);
+        }
         $this->assertSame([], PastedList::rows("\n  \n---\n12345\n"));
         $this->assertStringContainsString('€250', PastedList::rows('1.0 Pastel €250')[0][5], 'what is taken out of the genes stays in the notes');
         $this->post('/exchange/paste', ['text' => " \n"])->assertSessionHasErrorsIn('paste', ['text']);

@@ -42,13 +42,13 @@ class ProjectFoldsTest extends TestCase
         $result = $plan->result ?? [];
         $reached = ['decimal' => 1.0, 'low' => .995];
         $result['policy']['probability_by_season'][5] = $reached + $result['policy']['probability_by_season'][5];
-        $result['policy']['probability_by_season'][6] = ['decimal' => 1.0, 'low' => .2] + $result['policy']['probability_by_season'][6];
+        $result['policy']['probability_by_season'][4] = ['decimal' => 1.0, 'low' => .2] + $result['policy']['probability_by_season'][4];
         $result['tubs'] = ['chances' => [1 => .8, 2 => .9, 4 => .904, 6 => 1.0], 'advised' => 2, 'clutches' => [1 => .9, 2 => .9]];
         $result['first']['effort'] = ['tubs' => 2, 'clutches' => 1];
         $plan->update(['result' => $result]);
         $answer = $this->answer($project->refresh());
         $this->assertSame(['over 99 %', 'over 20 %'], array_map(
-            static fn (int $season): string => str_replace("\u{a0}", ' ', $answer->years()[$season]['told']), [5, 6],
+            static fn (int $season): string => str_replace("\u{a0}", ' ', $answer->years()[$season]['told']), [5, 4],
         ), 'few runs say little, in the headline and beneath it');
         $this->assertSame(
             [['Keep 1:', "80\u{a0}%", false], ['Keep 2:', "90\u{a0}%", true], ['Keep 6:', "over 99\u{a0}%", false]],

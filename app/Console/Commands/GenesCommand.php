@@ -29,12 +29,13 @@ class GenesCommand extends AnswerCommand
 
             return;
         }
-        $this->table(['name', 'also', 'kind', 'complex', 'two copies', 'key'], array_map(fn (Allele $allele): array => [
+        $this->table(['name', 'also', 'kind', 'complex', 'two copies', 'how sure', 'key'], array_map(fn (Allele $allele): array => [
             $allele->name,
             implode(', ', $allele->aliases),
             $allele->inheritance->words(),
             $catalogue->locus($allele->locus)->isComplex() ? $catalogue->locus($allele->locus)->name : '',
             $allele->twoCopyName,
+            $allele->evidence.(preg_match('/about (\d+) in 100/', $allele->source, $sure) === 1 ? ", about {$sure[1]} %" : ''),
             $allele->key,
         ], $alleles));
         $this->line(count($alleles).' of '.count($catalogue->alleles).' genes.');

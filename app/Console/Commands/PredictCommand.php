@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
 use Destino\Documents\PredictionDocument;
+use Destino\Genome\Severity;
 use Destino\Notation\Percentage;
 use Destino\Pairing\Asking\Prediction;
 use Destino\Pairing\Asking\Question;
@@ -13,6 +14,9 @@ use Destino\Pairing\Asking\QuestionError;
 use Destino\Pairing\By;
 use Destino\Pairing\Outcome;
 use Destino\Probability\Rational;
+use Illuminate\Support\Str;
+use Symfony\Component\Console\Formatter\OutputFormatter;
+use Symfony\Component\Console\Terminal;
 
 class PredictCommand extends AnswerCommand
 {
@@ -23,7 +27,7 @@ class PredictCommand extends AnswerCommand
         {--dam= : what the female carries, in the notation}
         {--eggs=6 : eggs in the clutch}
         {--target= : what is wanted, for example "Clown + Pastel"}
-        {--by=genotype : genotype or look}
+        {--by= : genotype or look; a table is by look, --json by genotype}
         {--sexed : tell sons and daughters apart}
         {--phase : tell genotypes apart that differ in phase only}
         {--hatched : per living hatchling instead of per egg}
@@ -57,7 +61,7 @@ class PredictCommand extends AnswerCommand
                 throw QuestionError::missing($option, $what);
             }
         }
-        $by = (string) $this->option('by');
+        $by = (string) ($this->option('by') ?? ($this->option('json') ? By::Genotype : By::Look)->value);
 
         return new Question(
             (string) $this->option('sire'),
@@ -81,11 +85,9 @@ class PredictCommand extends AnswerCommand
             "{$question->sire} × {$question->dam}, by {$question->by->value}, per ".($question->hatched ? 'living hatchling' : 'egg'),
         );
         $columns = ['Offspring', 'Chance', '%', 'Sex', ''];
-        $rows = array_map(fn (Outcome $outcome): array => [
-            $outcome->label.($outcome->knownAs === [] ? '' : ' ('.implode(', ', $outcome->knownAs).')'),
-            $outcome->probability->toString(), $outcome->probability->toPercent(2), $outcome->sex->value ?? '',
-            $outcome->isLethal ? 'does not live' : '',
-        ], $outcomes);
+        $rows = array_map(fn (array $row): array => [
+            $row[0], $row[1]->toString(), $row[1]->toPercent(2), $row[2], $row[3],
+        ], self::joined($outcomes, $question->sexed));
         foreach ([4, 3] as $column) { // what says nothing of any of them is left out
             if (array_filter(array_column($rows, $column)) === []) {
                 unset($columns[$column]);
@@ -99,17 +101,51 @@ class PredictCommand extends AnswerCommand
         $this->line(count($outcomes)." of {$space->total()} outcomes, ".Percentage::print($shown).' of the eggs.');
         $this->printTarget($prediction);
         foreach ($prediction->advice() as $advice) {
-            $this->line("[{$advice->severity->value}] {$advice->text}");
+            $this->wrapped("[{$advice->severity->value}] {$advice->text}", $advice->severity->rank() >= Severity::Serious->rank());
         }
         foreach ($prediction->disputes() as $claim) {
-            $this->line(
+            $this->wrapped(
                 "Rests on a disputed fact: {$claim->question} Taken as “{$prediction->catalogue->schools[$claim->key]}” "
                     ."(--school={$claim->key}=… chooses).",
             );
         }
         foreach ($prediction->assumptions()->readings as $reading) {
-            $this->line("Read as: {$reading}");
+            $this->wrapped("Read as: {$reading}");
         }
+    }
+
+    /**
+     * Sons and daughters that are equal and equally likely stand in one row, unless the question tells them apart.
+     *
+     * @param list<Outcome> $outcomes
+     * @return list<array{string, Rational, string, string}> label, chance, sex, what becomes of it
+     */
+    private static function joined(array $outcomes, bool $isSexed): array
+    {
+        $rows = [];
+        foreach ($outcomes as $outcome) {
+            $label = $outcome->label.($outcome->knownAs === [] ? '' : ' ('.implode(', ', $outcome->knownAs).')');
+            $key = $label.' '.$outcome->probability->toString().($outcome->isLethal ? ' dies' : '');
+            $sex = $outcome->sex->value ?? '';
+            $isOther = ! $isSexed && isset($rows[$key]) && $sex !== '' && ! in_array($rows[$key][2], ['either', $sex], true);
+            if ($isOther) {
+                $rows[$key] = [$label, $rows[$key][1]->plus($outcome->probability), 'either', $rows[$key][3]];
+            } else {
+                $rows[isset($rows[$key]) ? "{$key} ".count($rows) : $key]
+                    = [$label, $outcome->probability, $sex, $outcome->isLethal ? 'does not live' : ''];
+            }
+        }
+
+        usort($rows, static fn (array $a, array $b): int => $b[1]->compareTo($a[1]));
+
+        return $rows;
+    }
+
+    /** Within the width of the terminal, and marked there where it weighs. */
+    private function wrapped(string $text, bool $isGrave = false): void
+    {
+        $lines = OutputFormatter::escape(Str::wordWrap($text, max(40, (new Terminal)->getWidth() - 1)));
+        $this->line($isGrave ? "<fg=red>{$lines}</>" : $lines);
     }
 
     private function printTarget(Prediction $prediction): void

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Animals\TubOptions;
 use App\Catalogue\CatalogueShelf;
 use App\Collection\Numbering;
+use App\Exchange\Cells\DateCell;
 use App\Exchange\Cells\WeightCell;
 use App\Exchange\PastedList;
 use App\House\House;
@@ -19,6 +20,7 @@ use App\Models\Once;
 use App\Models\User;
 use App\Season\Unlikely;
 use Closure;
+use DateTimeImmutable;
 use Destino\Genome\Sex;
 use Destino\Inference\Evidence\Source;
 use Destino\Notation\GenotypeReader;
@@ -68,15 +70,23 @@ class AnimalRequest extends RecordRequest
         $isFree = fn (string $field): bool => $this->has($field) && trim((string) $this->string($field)) === '';
 
         return array_filter([
-            'hatched_on' => $isFree('hatched_on') ? $beside['year'] : '', 'weight' => $isFree('weight') && $grams !== null ? (string) $grams : '',
+            'hatched_on' => $isFree('hatched_on') ? self::day($beside['year']) : '', 'weight' => $isFree('weight') && $grams !== null ? (string) $grams : '',
         ], static fn (string $one): bool => $one !== '');
+    }
+
+    /** Empty where there is none, or where it can be read in two ways. */
+    private static function day(string $written): string
+    {
+        $cell = $written === '' ? null : DateCell::read($written, null);
+
+        return $cell?->day === null || $cell->isUnclear ? '' : $cell->precision->write(new DateTimeImmutable($cell->day));
     }
 
     /** What was taken from the text of the genes, in words; empty where nothing was. */
     public function takenWords(): string
     {
         return implode(' and ', [
-            ...(isset($this->takenFromGenes['hatched_on']) ? ["hatched in {$this->takenFromGenes['hatched_on']}"] : []),
+            ...(isset($this->takenFromGenes['hatched_on']) ? ["hatched {$this->takenFromGenes['hatched_on']}"] : []),
             ...(isset($this->takenFromGenes['weight']) ? ["{$this->takenFromGenes['weight']} g today"] : []),
         ]);
     }

@@ -18,6 +18,7 @@ final readonly class Advisor
             new TroubledForms,
             new TroubledPairs,
             new LinesThatNeverMeet,
+            new NamesMixedUp,
             new SharedComplexes,
             new SexLinkedGenes,
             new UncertainParents,

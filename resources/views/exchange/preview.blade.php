@@ -61,7 +61,7 @@
                                 <span class="d-block small soft">{{ $one['message'] }}</span>
                                 <input class="input" id="answer-{{ $i }}" name="answers[{{ $one['key'] }}]" maxlength="500"
                                     value="{{ count($one['choices']) === 1 ? $one['choices'][0] : '' }}" list="choices-{{ $i }}"
-                                    placeholder="{{ $one['choices'][0] ?? 'Type the genes, or leave it' }}" spellcheck="false"
+                                    placeholder="{{ $one['choices'][0] ?? "Type the {$one['field']}, or leave it" }}" spellcheck="false"
                                     autocapitalize="off">
                                 @if ($one['choices'] !== [])<datalist id="choices-{{ $i }}">@foreach ($one['choices'] as $choice)<option
                                     value="{{ $choice }}"></option>@endforeach</datalist>@endif</li>

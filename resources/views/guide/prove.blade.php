@@ -2,5 +2,7 @@
     and a single visual one settles it.</p>
 <p><strong>Worked:</strong> a 66 % het that gave four young with a visual mate, none of them visual, still carries with
     {{ $say->percent($worked->stillCarries($before, 4)) }}; after six, with {{ $say->percent($worked->stillCarries($before, 6)) }}.</p>
+<p>A recessive that nobody has named gets a working name under Genes. “het Unnamed 1” is proved, paired and planned like any other het,
+    and every record follows when it gets a name.</p>
 <p class="mb-0">Every clutch re-reads all relatives, not only its parents. Bad luck is measured too: how many such clutches do as badly
     stands beside the count.</p>

@@ -89,7 +89,7 @@ final class RemarksTest extends TestCase
         self::assertSame([], array_map(static fn (NotationError $error): string => $error->getMessage(), $reading->errors), $typed);
         self::assertSame($printed, (new Printer(Shelf::catalogue()))->belief($reading->beliefOrFail()));
         foreach ($left as $piece) {
-            self::assertContains("“{$piece}” is no gene: it is left out.", $reading->notes);
+            self::assertContains("“{$piece}” is not read as a gene.", $reading->notes);
         }
     }
 

@@ -22,6 +22,10 @@ final class AdviceTest extends TestCase
         yield 'a pair of genes' => ['Spider', 'Champagne', 'troubled-pair', '1/4', 'Champagne Spider in one animal'];
         yield 'a dam in danger' => ['Normal', 'Desert', 'parent-condition', null, 'The dam is Desert.'];
         yield 'lines that never meet' => ['Axanthic (line 1)', 'Axanthic (line 2)', 'lines-never-meet', null, 'none is visual'];
+        yield 'two genes of one word' => ['Desert', 'het Desert Ghost', 'names-mixed-up', null, 'Desert and Desert Ghost are different genes.'];
+        yield 'the other way round, two copies' => ['het Desert Ghost', 'Super Desert', 'names-mixed-up', null, 'Desert and Desert Ghost'];
+        yield 'two kinds of lavender' => ['50% het Toffee', 'het Lavender Albino', 'names-mixed-up', null, 'Lavender Albino and Toffee'];
+        yield 'in one parent' => ['Lavender Albino het Candy', 'Normal', 'names-mixed-up', null, 'Keep the line with each animal.'];
         yield 'one complex from both sides' => [
             'Mojave/Mystic', 'Pastel', 'shared-complex', null,
             'No egg carries Mojave and Mystic together. Every egg carries at least one of them.',
