@@ -35,6 +35,9 @@ class AnimalPage
 {
     public readonly AnimalCard $card;
 
+    /** The keeper's own names for what it surely is. */
+    public readonly string $called;
+
     public readonly Family $family;
 
     public readonly PedigreeTree $tree;
@@ -60,6 +63,7 @@ class AnimalPage
         $animal->loadMissing('care', 'latestStatus', 'rack', 'clutch');
         $this->beliefs = $opened->beliefs();
         $this->card = $this->cardOf($animal);
+        $this->called = $animal->hasOpenGenes() ? '' : implode(', ', $opened->shelf->ownNames()->ofBelief($this->card->belief()));
         $this->family = $opened->family();
         $this->tree = new PedigreeTree($animal, $this->family, $opened->shelf, $this->beliefs);
         $this->descendants = new DescendantTree($animal, $this->family, $opened->shelf, $this->beliefs);

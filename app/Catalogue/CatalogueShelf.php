@@ -11,6 +11,7 @@ use Destino\Documents\CatalogueFiles;
 use Destino\Documents\GeneFacts;
 use Destino\Genome\Catalogue;
 use Destino\Genome\CatalogueBuilder;
+use Destino\Genome\Sex;
 use Destino\Identification\Cue;
 use Destino\Identification\CueBook;
 use Destino\Identification\Reading\OwnEye;
@@ -168,6 +169,23 @@ class CatalogueShelf implements GeneFacts
     {
         return $this->targets($schools)->withChoices();
     }
+
+    /** The keeper's own names for combinations. */
+    public function ownNames(): OwnNames
+    {
+        if ($this->ownNames === null) {
+            $meanings = [];
+            foreach ($this->changes as $change) {
+                $belief = $change->kind === 'nickname' ? $this->reader()->read((string) $change->data['means'], Sex::Female)->belief : null;
+                $belief === null ?: $meanings[(string) $change->data['name']] = $belief;
+            }
+            $this->ownNames = OwnNames::of($meanings, $this->catalogue());
+        }
+
+        return $this->ownNames;
+    }
+
+    private ?OwnNames $ownNames = null;
 
     /** @var array<string, Cue>|null */
     private ?array $cues = null;

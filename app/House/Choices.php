@@ -56,6 +56,10 @@ class Choices
                 'compound' => ['both: one from each parent', 'What the slash means in the notation; a note offers the other reading.'],
                 'either' => ['one of the two, not known which', 'What the slash often means in lists of animals for sale.'],
             ]],
+            'labels' => ['label' => 'Genes on labels', 'default' => 'genes', 'options' => [
+                'genes' => ['the genes alone', 'What a buyer elsewhere understands.'],
+                'named' => ['your name for the combination, then the genes', 'Names of your own are under Genes.'],
+            ]],
             'dominance' => ['label' => 'The word for genes that show in one copy and more in two', 'default' => 'co-dominant',
                 'options' => [
                 'co-dominant' => ['co-dominant', 'What most keepers say.'],

@@ -17,6 +17,7 @@ class OutcomeRow
      * @param  list<Bead>  $beads
      * @param  list<Effect>  $marks  what each gene that shows does, one for every copy
      * @param  Rational  $share  P(target | outcome)
+     * @param  list<string>  $ownNames  the keeper's own names for it
      */
     public function __construct(
         public readonly int $number,
@@ -25,6 +26,7 @@ class OutcomeRow
         public readonly ?Effect $tone,
         public readonly array $marks,
         public readonly Rational $share,
+        private readonly array $ownNames = [],
     ) {}
 
     public function isHit(): bool
@@ -44,6 +46,6 @@ class OutcomeRow
 
     public function knownAs(): string
     {
-        return implode(', ', $this->outcome->knownAs);
+        return implode(', ', [...$this->ownNames, ...$this->outcome->knownAs]);
     }
 }

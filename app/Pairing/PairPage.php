@@ -54,7 +54,7 @@ class PairPage
         private readonly Kept $kept,
     ) {
         $this->space = $prediction->outcomes();
-        $this->rows = array_map((new RowMaker($prediction))->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
+        $this->rows = array_map((new RowMaker($prediction, $shelf->ownNames()))->row(...), $outcomes = $this->space->top($most), array_keys($outcomes));
         $this->covered = array_reduce(
             $outcomes, fn (Rational $sum, Outcome $outcome): Rational => $sum->plus($outcome->probability), Rational::zero(),
         );

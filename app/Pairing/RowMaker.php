@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pairing;
 
+use App\Catalogue\OwnNames;
 use App\Drawing\Bead;
 use Destino\Genome\Allele;
 use Destino\Genome\Belief;
@@ -25,7 +26,7 @@ class RowMaker
     /** @var array<string, bool> */
     private array $givers = [];
 
-    public function __construct(private readonly Prediction $prediction) {}
+    public function __construct(private readonly Prediction $prediction, private readonly ?OwnNames $ownNames = null) {}
 
     public function row(Outcome $outcome, int $i): OutcomeRow
     {
@@ -41,7 +42,7 @@ class RowMaker
 
         return new OutcomeRow(
             $i + 1, $outcome, $beads, $this->tone($outcome), $this->marks($outcome),
-            $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero(),
+            $this->prediction->target?->shareOfHits($outcome) ?? Rational::zero(), $this->ownNames?->ofForms($outcome->forms) ?? [],
         );
     }
 

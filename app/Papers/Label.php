@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Papers;
 
 use App\Collection\AnimalCard;
+use App\Collection\Opened;
 
 /** What is printed of an animal: what the records support, and never more. */
 class Label
@@ -18,7 +19,17 @@ class Label
         public readonly string $address,
     ) {}
 
-    public static function of(AnimalCard $card): self
+    /** As the house wants it: with the keeper's own name for the combination, or without. */
+    public static function in(Opened $opened, AnimalCard $card): self
+    {
+        return self::of(
+            $card, $opened->house->simple('labels') === 'named' && ! $card->animal->hasOpenGenes()
+                ? $opened->shelf->ownNames()->ofBelief($card->belief()) : [],
+        );
+    }
+
+    /** @param list<string> $called own names for the combination, told before the genes */
+    public static function of(AnimalCard $card, array $called = []): self
     {
         $animal = $card->animal;
         $doubts = array_filter([
@@ -31,7 +42,7 @@ class Label
                 $animal->sex === null ? 'sex not known' : $animal->sex->value,
                 $animal->hatchedWords() === null ? null : "hatched {$animal->hatchedWords()}",
             ])),
-            $card->genotype().($doubts === [] ? '' : ' ('.implode('; ', $doubts).': see the record)'),
+            ($called === [] ? '' : implode(', ', $called).': ').$card->genotype().($doubts === [] ? '' : ' ('.implode('; ', $doubts).': see the record)'),
             (string) $animal->placeWords(), route('animals.show', $animal),
         );
     }

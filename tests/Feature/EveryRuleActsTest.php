@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Animals\AnimalPage;
 use App\Clutch\EggTray;
 use App\Collection\AnimalCard;
 use App\Collection\Doorway;
@@ -12,6 +13,7 @@ use App\House\House;
 use App\House\Stances;
 use App\Models\Animal;
 use App\Models\HouseRules;
+use App\Papers\Label;
 use App\Projects\ProjectPage;
 use App\Projects\Workshop;
 use App\Season\TodayPage;
@@ -97,6 +99,17 @@ class EveryRuleActsTest extends TestCase
         }
     }
 
+    /** Of an animal that has a name of the house. */
+    private function label(): string
+    {
+        $this->post('/genes/own', ['kind' => 'nickname', 'combination' => 'Wharf', 'means' => 'Pastel Enchi']);
+        $animal = $this->keeper()->animals()->where('name', 'Named')->first()
+            ?? $this->made(['name' => 'Named', 'sex' => 'male', 'genotype' => 'Pastel Enchi het Clown']);
+        $opened = app(Doorway::class)->open($this->keeper()->fresh());
+
+        return Label::in($opened, (new AnimalPage($animal, $opened))->card)->genes;
+    }
+
     /** @param array<string, mixed> $choices */
     private function answer(string $key, array $choices): string
     {
@@ -117,6 +130,7 @@ class EveryRuleActsTest extends TestCase
                 .(new Workshop($opened))->project($this->project())->assumptions->femalesPerMale,
             $key === 'relatedness' => $this->related($choices[$key]),
             $key === 'slash' => serialize($opened->shelf->reader()->read('Lesser/Butter', Sex::Female)->belief),
+            $key === 'labels' => $this->label(),
             $key === 'dominance' => (string) preg_replace('/\s+/', ' ', strip_tags($this->get('/genes')->getContent())),
             $key === 'week' => (string) (new TodayPage($opened))->week()->days[0]['day'],
             $key === 'weight' => $opened->house->weight(1420),

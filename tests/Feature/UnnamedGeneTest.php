@@ -75,6 +75,21 @@ class UnnamedGeneTest extends TestCase
         $this->assertSame('Unnamed 1', GeneChange::query()->sole()->data['name']);
     }
 
+    public function test_own_names_stand_beside_the_genes(): void
+    {
+        foreach (['Wharf' => 'Pastel Enchi', 'Harbour Gold' => 'Pastel Enchi Clown', 'Jetty' => 'Enchi Mojave'] as $name => $means) {
+            $this->post('/genes/own', ['kind' => 'nickname', 'combination' => $name, 'means' => $means, 'form_token' => (string) Str::uuid()]);
+        }
+        $id = $this->animal('Reed', 'male', 'Harbour Gold 50% het Piebald');
+        $this->get("/animals/{$id}")->assertSee('Pastel Enchi Clown 50% het Piebald')->assertSee('Harbour Gold')->assertDontSee('Wharf')->assertDontSee('Jetty');
+        $plain = $this->animal('Gale', 'female', 'Super Pastel Enchi 66% het Clown');
+        $this->get("/animals/{$plain}")->assertDontSee('Wharf')->assertDontSee('Harbour Gold');
+        $this->get('/pair?sire=Pastel+Clown&dam=Enchi+het+Clown&target=Clown')->assertSee('Harbour Gold')->assertSee('Wharf')->assertDontSee('Jetty');
+        $page = $this->get('/pair?sire=Enchi&dam=Mojave')->assertOk()->getContent();
+        $this->assertSame(1, preg_match('/Enchi Mojave|Mojave Enchi/', (string) $page));
+        $this->assertStringContainsString('Jetty', (string) $page);
+    }
+
     private function add(string $name = ''): void
     {
         $this->post('/genes/own', ['kind' => 'unnamed', 'unnamed' => $name, 'note' => 'paler, with blue eyes', 'form_token' => (string) Str::uuid()])

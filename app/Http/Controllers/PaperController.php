@@ -50,7 +50,7 @@ class PaperController extends Controller
             return redirect()->route('animals.index', $request->query());
         }
 
-        return self::pdf(LabelSheets::of(array_map(Label::of(...), $cards)), 'labels');
+        return self::pdf(LabelSheets::of(array_map(fn (AnimalCard $card): Label => Label::in($this->opened, $card), $cards)), 'labels');
     }
 
     public function sale(string $format, Request $request, #[CurrentKeeper] User $keeper): StreamedResponse
