@@ -126,6 +126,16 @@ final readonly class BehindReader
 
             return true;
         }
+        if ($name?->kind === NameKind::Allele && count($alleles) === 1 && $this->stream->peek($length)->is(TokenType::Close)) {
+            [$own, $other] = [$catalogue->allele($alleles[0]), $catalogue->allele($name->alleles[0])];
+            if ($own->locus === $other->locus) { // "Banana (Coral Glow)": one of two names that are taken for each other
+                $this->stream->advance($length + 1);
+                throw NotationError::question(
+                    $this->stream->slice($before->from, $this->stream->previous()->to), $before->from, 'Say which of the two names it has.',
+                    [$own->name, $other->name, "{$own->name} or {$other->name}"],
+                );
+            }
+        }
         $this->stream->rewindBehind($before);
 
         return false;

@@ -41,12 +41,8 @@ final readonly class Chances
         }
         if ($isFraction) {
             $this->stream->advance(2);
-        } elseif (! $this->stream->takeType(TokenType::Percent)) {
-            throw preg_match('/^\d[.,]\d$/D', $number->text) === 1
-                ? NotationError::misplaced($number->text, $number->from, 'it counts males and females: enter each animal by itself.')
-                : NotationError::misplaced(
-                    $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"],
-                );
+        } elseif (! $this->stream->takeType(TokenType::Percent) && ! $this->isHetJoined($number)) {
+            throw self::alone($number);
         }
         $piece = $this->stream->slice($number->from, $this->stream->previous()->to);
         try {
@@ -56,6 +52,31 @@ final readonly class Chances
         }
 
         return $chance->isZero() ? throw NotationError::impossiblePercentage($piece, $number->from) : $chance;
+    }
+
+    /** "66het Clown" */
+    private function isHetJoined(Token $number): bool
+    {
+        return in_array($number->text, ['33', '50', '66', '67', '100'], true) && $this->stream->current()->from === $number->to + 1
+            && Keyword::of($this->stream->current()) === Keyword::Het;
+    }
+
+    private static function alone(Token $number): NotationError
+    {
+        return match (true) {
+            preg_match('/^\d[.,]\d$/D', $number->text) === 1 => NotationError::misplaced(
+                $number->text, $number->from, 'it counts males and females: enter each animal by itself.',
+            ),
+            preg_match('/^[2-9]$/D', $number->text) === 1 => NotationError::misplaced(
+                $number->text, $number->from, "it counts animals: enter each by itself. Write {$number->text}% for a chance.", ["{$number->text}%"],
+            ),
+            (float) strtr($number->text, ',', '.') > 100 => NotationError::misplaced(
+                $number->text, $number->from, "no chance is so large. Write #{$number->text} for the animal's number.", ["#{$number->text}"],
+            ),
+            default => NotationError::misplaced(
+                $number->text, $number->from, "a number alone says nothing. Write {$number->text}% for a chance.", ["{$number->text}%"],
+            ),
+        };
     }
 
     private function askForOne(Token $first, int $ahead): never

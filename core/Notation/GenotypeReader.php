@@ -51,7 +51,9 @@ final readonly class GenotypeReader
         $parser = new StatementParser($this->catalogue, $this->names, $this->lines, $text, $this->isSlashEither);
         $parser->parse();
         $said = $parser->particulars;
-        $assembler = new BeliefAssembler($this->catalogue, $sex ?? $said->sex ?? Sex::Female);
+        $makes = array_filter($parser->statements(), static fn (Statement $one): bool => $one->maker !== null) !== [];
+        $named = $said->sex ?? ($makes ? Sex::Male : null); // only a male is a maker
+        $assembler = new BeliefAssembler($this->catalogue, $sex ?? $named ?? Sex::Female);
         $belief = $assembler->assemble($parser->statements());
         $errors = [...$parser->errors(), ...$assembler->errors()];
         if ($sex !== null && $said->sex !== null && $said->sex !== $sex && $said->from !== null) {
@@ -63,7 +65,7 @@ final readonly class GenotypeReader
 
         return new Reading(
             $text, $errors === [] ? $belief : null, $parser->pieces(),
-            array_values(array_unique([...$parser->notes(), ...$assembler->notes()])), $errors, $parser->absent(), $said->sex,
+            array_values(array_unique([...$parser->notes(), ...$assembler->notes()])), $errors, $parser->absent(), $named,
             $said->number,
         );
     }

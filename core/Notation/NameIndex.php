@@ -123,7 +123,7 @@ final class NameIndex
     public function suggestions(string $piece): array
     {
         $wanted = self::key($piece);
-        $together = $this->wordWithName($wanted);
+        $together = [...$this->wordWithName($wanted), ...$this->cutApart($piece)];
         $known = Keyword::SPOKEN;
         foreach ($this->names as $key => $name) {
             if ($name->kind !== NameKind::Shared || $name->choices !== []) { // what only asks back corrects nothing
@@ -136,6 +136,16 @@ final class NameIndex
         );
 
         return array_slice(array_values(array_unique([...$together, ...$near])), 0, 3);
+    }
+
+    /** @return list<string> "Pastel Enchi Clown" for "PastelEnchiClown" */
+    private function cutApart(string $piece): array
+    {
+        $parts = preg_split('/(?<=\p{Ll})(?=\p{Lu})/u', $piece);
+        $parts = $parts === false ? [] : $parts;
+        $names = array_map(fn (string $part): ?string => ($this->names[self::key($part)] ?? null)?->text, $parts);
+
+        return count($parts) < 2 || in_array(null, $names, true) ? [] : [implode(' ', $names)];
     }
 
     /** @return list<string> "het Clown" for "hetclown" */

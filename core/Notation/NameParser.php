@@ -119,6 +119,17 @@ final class NameParser
 
             return NotationError::misplaced($from->text, $from->from, 'it speaks of the whole animal: write it first, “only Pastel Clown”.');
         }
+        $where = [
+            'x' => 'it stands between two parents: write what one animal carries.', 'pair' => 'it is two animals: enter each by itself.',
+            'trio' => 'it is three animals: enter each by itself.', 'sire' => 'write here what the animal itself carries.',
+            'dam' => 'write here what the animal itself carries.',
+        ][$from->word] ?? null;
+        if ($where !== null) {
+            $this->stream->advance();
+            $this->stream->advance($this->stream->current()->text === ':' ? 1 : 0);
+
+            return NotationError::misplaced($from->text, $from->from, $where);
+        }
         if ($from->isWord('unknown', 'unnamed', 'mystery')) {
             $this->stream->advance();
 

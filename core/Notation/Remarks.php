@@ -18,7 +18,7 @@ final class Remarks
         .'python regius|(?:un)?proven(?:\s*(?:\dx|x\d))?(?:\s+(?:fe)?males?)?(?:\s+breeders?)?|virgin|hold-?backs?|(?:un)?sexed|sex\s+unknown|unknown\s+sex|'
         .'(?:low|high|heavy|reduced)[\s-](?:white|expression|contrast|pattern|blushing|black)|(?:great|good|awesome|strong)\s+eaters?|'
         .'(?:very\s+)?(?:big|large|huge|jumbo|nice|pretty|gorgeous|stunning|beautiful|clean|bright|dark)(?:\s+(?:girls?|boys?|animals?|snakes?))?|'
-        .'ready to (?:go|breed)|breeder\s+size|\d(?:st|nd|rd|th)\s+gen(?:eration)?|free\s+shipping|trades?|(?:laid|gave)\s+\d+\s+eggs?|'
+        .'ready to (?:go|breed)|(?:(?:small|slight|minor)\s+)?(?:tail\s+)?kinks?|(?:missing\s+|nub\s+)tail(?:\s+tip)?|breeder\s+size|\d(?:st|nd|rd|th)\s+gen(?:eration)?|free\s+shipping|trades?|(?:laid|gave)\s+\d+\s+eggs?|'
         .'(?:tub|rack|bin|cage)\s+[\w-]*\d[\w-]*|(?:morph|genes|genetics)(?=\s*:)|'
         .'\d+(?:[.,]\d)?\s?-?(?:years?|yrs?|y/?o|months?|mos?|weeks?|wks?)(?:\s+old)?';
 

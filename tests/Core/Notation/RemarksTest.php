@@ -62,6 +62,8 @@ final class RemarksTest extends TestCase
         yield 'a number' => ['ID 23-05 Pastel Enchi', 'Pastel Enchi', []];
         yield 'a maker behind another gene' => ['Banana Clown (male maker)', 'Banana (male maker) Clown', []];
         yield 'a maker in short' => ['Banana Enchi fm', 'Enchi Banana (female maker)', []];
+        yield 'a joined het' => ['Banana 66het Clown', 'Banana 66% het Clown', []];
+        yield 'a kink' => ['Pastel small kink', 'Pastel', ['small kink']];
         yield 'a maker before its gene' => ['male maker Banana Pied', 'Banana (male maker) Piebald', []];
         yield 'the same by another name' => ['Calico (Sugar) Pied', 'Calico Piebald', []];
         yield 'the word for its look' => ['Super Mojave (BEL)', 'Super Mojave', []];
@@ -128,6 +130,13 @@ final class RemarksTest extends TestCase
         yield 'a gene among other words in quotes' => ['“my clown girl” Pastel', 'not a known gene'];
         yield 'a misspelt gene in parentheses' => ['Pastel (Enchhi)', 'in parentheses'];
         yield 'another gene in parentheses' => ['Banana (Enchi) Pied', 'in parentheses'];
+        yield 'two names of one locus' => ['Banana (coral glow) Pied', 'Banana or Coral Glow'];
+        yield 'joined names' => ['PastelEnchiClown', 'Did you mean Pastel Enchi Clown'];
+        yield 'two parents' => ['Pastel x Clown', 'between two parents'];
+        yield 'two animals' => ['pair Pastel', 'two animals'];
+        yield 'some animals' => ['2 Pastels', 'counts animals'];
+        yield 'a number that is no chance' => ['2201 Pastel', '#2201'];
+        yield 'a parent' => ['Sire: Pastel Clown', 'the animal itself'];
         yield 'food that names a gene' => ['eating frozen Clown', 'not a known gene'];
         yield 'no gene that makes' => ['Pastel (male maker)', 'not linked to sex'];
         yield 'double' => ['Double Pastel', 'one copy or two'];
@@ -140,6 +149,12 @@ final class RemarksTest extends TestCase
         self::assertStringContainsString($says, implode(' ', array_map(
             static fn (NotationError $error): string => $error->getMessage(), self::read($typed)->errors,
         )));
+    }
+
+    public function test_a_maker_is_a_male(): void
+    {
+        $reading = (new GenotypeReader(Shelf::catalogue()))->read('Banana Enchi female maker', null);
+        self::assertSame([Sex::Male, []], [$reading->sex, $reading->errors]);
     }
 
     public function test_a_message_stands_at_the_place_that_was_typed(): void
