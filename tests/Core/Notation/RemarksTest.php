@@ -98,7 +98,10 @@ final class RemarksTest extends TestCase
     public function test_remarks_anywhere_change_nothing_that_is_read(): void
     {
         $genes = ['Pastel', 'Super Enchi', 'het Clown', '66% het Piebald', 'Mojave/Lesser', 'Stranger', 'Banana', 'Metal Flake'];
-        $remarks = ['adult', '$350', '1,450 g', '350 eur', "CB'23", '2021', '(juvenile)', '“Luna”', 'for sale', '€ 1.200', '🔥'];
+        $remarks = [
+            'adult', '$350', '1,450 g', '350 eur', "CB'23", '2021', '(juvenile)', '“Luna”', 'for sale', '€ 1.200', '🔥', 'proven', 'DOB 06/12/2021',
+            'eating f/t', 'tub 12', 'jumbo', '3yo', '(low white)', 'born Aug 2022', '8-2022', 'Price: 300', 'wt 1200g', '***', "'21", '300,-',
+        ];
         mt_srand(7);
         for ($i = 0; $i < 150; $i++) {
             shuffle($genes);
