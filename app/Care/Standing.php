@@ -49,7 +49,7 @@ class Standing
     public function daysWithoutFood(): ?int
     {
         for ($i = count($this->meals) - 1; $i >= 0; $i--) {
-            if ($this->meals[$i]->outcome === FeedOutcome::Taken) {
+            if (in_array($this->meals[$i]->outcome, [FeedOutcome::Taken, FeedOutcome::Assisted], true)) {
                 return max(0, (int) $this->meals[$i]->on->diffInDays($this->today));
             }
         }
@@ -64,6 +64,17 @@ class Standing
         for ($i = count($this->meals) - 1; $i >= 0
             && in_array($this->meals[$i]->outcome, [FeedOutcome::Refused, FeedOutcome::Regurgitated], true); $i--) {
             $count++;
+        }
+
+        return $count;
+    }
+
+    /** Fed by hand, since it last took a meal by itself. */
+    public function assisted(): int
+    {
+        $count = 0;
+        for ($i = count($this->meals) - 1; $i >= 0 && $this->meals[$i]->outcome !== FeedOutcome::Taken; $i--) {
+            $count += $this->meals[$i]->outcome === FeedOutcome::Assisted ? 1 : 0;
         }
 
         return $count;

@@ -61,6 +61,7 @@ class ClutchOffers
                 if ($clutch === null) {
                     $clutch = $keeper->clutches()->create(['dam_id' => $offer['dam']->id, 'hatched_on' => $offer['hatched']]);
                     $clutch->sires()->create($offer['sireId'] === null ? ['name' => $offer['sire']] : ['animal_id' => $offer['sireId']]);
+                    $clutch->tellApart();
                 }
                 foreach ($offer['young'] as $young) {
                     $young->update(['clutch_id' => $clutch->id]);

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 
 /**
  * One dam, one or more possible sires, and what came of it: dates and numbers are those of its events.
@@ -229,6 +230,20 @@ class Clutch extends Model implements Removable
         $sires = $this->sires->map(fn (ClutchSire $sire): string => $sire->title())->implode(' or ');
 
         return $this->label ?? trim("{$this->season()} ".($sires === '' ? 'sire not known' : $sires)." × {$this->dam->name}");
+    }
+
+    public const LONGEST_LABEL = 60;
+
+    /** Two clutches of one pair in one year have two names: the later one is numbered, unless it has a name of its own. */
+    public function tellApart(): void
+    {
+        $title = $this->unsetRelation('sires')->title();
+        $alike = self::query()->where('user_id', $this->user_id)->where('dam_id', $this->dam_id)->whereKeyNot($this->id)
+            ->with('sires.animal', 'dam')->get()
+            ->filter(fn (self $one): bool => $one->title() === $title || str_starts_with($one->title(), "{$title}, clutch "))->count();
+        if ($this->label === null && $alike > 0) {
+            $this->update(['label' => Str::limit($title, self::LONGEST_LABEL - 16).', clutch '.($alike + 1)]);
+        }
     }
 
     /** The year of the season: that of hatching, or the one that the other dates lead to. */

@@ -60,6 +60,8 @@ class Concerns
             $standing = $this->standings->of($animal->id);
             $says = array_filter([
                 $standing->refusals() > 1 ? "did not take {$standing->refusals()} meals in a row" : null,
+                $standing->assisted() > 0 ? 'assist-fed '.($standing->assisted() === 1 ? 'once' : "{$standing->assisted()} times")
+                    .' and no meal of its own since: a reptile veterinarian can say why' : null,
                 $standing->loss() === null
                     ? null
                     : "{$this->house->weight($standing->loss())} below its best of the last half year",

@@ -12,7 +12,7 @@ use App\Models\Enums\EventKind;
 class Order
 {
     /** What comes at any time. */
-    private const ANY_TIME = [EventKind::FirstMeal, EventKind::Recovered, EventKind::Lock, EventKind::Separated];
+    private const ANY_TIME = [EventKind::Washed, EventKind::FirstMeal, EventKind::Recovered, EventKind::Lock, EventKind::Separated];
 
     /** @return string|null what to ask */
     public static function question(Clutch $clutch, ClutchEvent $event): ?string

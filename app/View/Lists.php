@@ -93,6 +93,12 @@ class Lists
         return FeedOutcome::cases();
     }
 
+    /** @return list<FeedOutcome> */
+    public function roundOutcomes(): array
+    {
+        return FeedOutcome::ofRounds();
+    }
+
     /** @return list<CareKind> */
     public function careKinds(): array
     {

@@ -7,7 +7,8 @@ namespace Destino\Season;
 use InvalidArgumentException;
 
 /**
- * Watches the readings of one kind at one place against its limits: outside for half an hour, or far outside at once; a change
+ * Watches the readings of one kind at one place against its limits: outside for half an hour, or at once where it is far outside or
+ * nothing was heard in the half hour before it (read off by hand); a change
  * that is too quick, as when a door stands open or a heater fails; nothing heard for three times the usual interval.
  */
 final readonly class Watch
@@ -68,9 +69,10 @@ final readonly class Watch
         for ($i = count($readings) - 1; $i >= 0 && $this->isOutside($readings[$i][1]); $i--) {
             $since = $readings[$i][0];
         }
+        $isAlone = $at - ($readings[count($readings) - 2][0] ?? PHP_INT_MIN / 2) > self::HALF_AN_HOUR;
         $isFar = $value < $this->low - $this->far || $value > $this->high + $this->far;
 
-        return $this->isOutside($value) && ($isFar || $at - $since >= self::HALF_AN_HOUR)
+        return $this->isOutside($value) && ($isFar || $isAlone || $at - $since >= self::HALF_AN_HOUR)
             ? new Alarm(AlarmKind::Drift, $since, $value)
             : null;
     }

@@ -34,6 +34,7 @@ class CareTest extends TestCase
         yield 'a weight' => [['kind' => 'weight', 'grams' => '1420'], '1,420 g'];
         yield 'a meal' => [['kind' => 'feed', 'outcome' => 'taken', 'prey' => 'small rat'], 'small rat, taken'];
         yield 'a refusal with words' => [['kind' => 'feed', 'outcome' => 'refused', 'words' => 'blue'], 'fed, refused: blue'];
+        yield 'a meal by hand' => [['kind' => 'feed', 'outcome' => 'assisted', 'prey' => 'pinkie'], 'pinkie, assisted'];
         yield 'a shed' => [['kind' => 'shed'], 'shed'];
         yield 'a note' => [['kind' => 'note', 'words' => '<b>calm</b>'], '<b>calm</b>'];
     }

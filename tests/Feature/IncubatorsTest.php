@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\House\House;
 use App\Incubation\Chart;
+use App\Incubation\IncubatorCard;
 use App\Incubation\Log;
 use App\Incubation\Warmths;
 use App\Models\Clutch;
@@ -118,6 +119,25 @@ class IncubatorsTest extends TestCase
             )->assertSessionHasErrors(null, null, 'reading');
         }
         $this->assertSame(2, Reading::query()->count());
+    }
+
+    public function test_a_reading_by_hand_counts_as_one(): void
+    {
+        $incubator = $this->incubator();
+        $read = fn (array $typed): \Illuminate\Testing\TestResponse => $this->post(
+            "/incubators/{$incubator->id}/readings", $typed + ['form_token' => (string) Str::uuid()],
+        );
+        $read(['temperature' => '315'])->assertSessionHasErrors(['temperature' => '315.0 °C is too hot for eggs. Did you mean 31.5 °C? Give a temperature between -20.0 °C and 60.0 °C.'], null, 'reading');
+        $read(['temperature' => '31.5', 'at' => now()->subDays(5)->format('Y-m-d\TH:i')]);
+        $alarms = fn (): string => implode(' ', (new IncubatorCard($incubator, new House([]), Carbon::now()))->alarms);
+        $this->assertStringContainsString('no readings since', $alarms());
+        $this->assertStringNotContainsString('clock', $alarms(), 'what was read off five days ago was not sent late');
+        $read(['temperature' => '31.5']);
+        $this->assertSame('', $alarms());
+        Carbon::setTestNow(now()->addHour());
+        $read(['temperature' => '32.6']);
+        $this->assertStringContainsString('32.6 °C, outside its range', $alarms(), 'nothing else was heard: it is told at once');
+        Carbon::setTestNow();
     }
 
     public function test_a_file_of_readings_comes_in_once_and_says_what_it_left(): void

@@ -2,6 +2,8 @@
 
 namespace Tests\Feature;
 
+use App\Care\Standing;
+use App\Care\Standings;
 use App\Clutch\Bench;
 use App\Collection\Doorway;
 use App\Collection\Opened;
@@ -39,7 +41,7 @@ class SeasonTest extends TestCase
             [
                 [0, 'introduced', [], 'Next: a lock'], [2, 'lock', [], 'ovulation'],
                 [40, 'ovulation', [], 'the pre-lay shed'],
-                [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'],
+                [17, 'pre-lay-shed', [], 'eggs'], [30, 'laid', ['count' => '6', 'infertile' => '1'], 'first pips'], [0, 'washed', [], 'first pips'],
                 [40, 'egg-bad', [], 'first pips'],
                 [17, 'pipped', [], 'hatching'], [1, 'out', ['count' => '5'], null],
             ] as [$days, $kind, $more, $next]
@@ -53,7 +55,7 @@ class SeasonTest extends TestCase
         $this->get('/today')->assertDontSee('Next: hatching', false); // all six eggs have come to something
         $clutch = Clutch::query()->sole();
         $this->assertSame(['hatched', 5, 6, 1], [$clutch->stage(), $clutch->hatched, $clutch->eggs_good, $clutch->eggs_infertile]);
-        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'locked', 'discarded', 'out of the egg, 5']);
+        $this->get("/clutches/{$clutch->id}")->assertSeeInOrder(['What happened', 'locked', 'dam washed', 'discarded', 'out of the egg, 5']);
     }
 
     public function test_a_double_tap_logs_once_and_an_undo_takes_it_back(): void
@@ -105,6 +107,38 @@ class SeasonTest extends TestCase
         }
         $this->assertStringContainsString($asks, (string) session('said'));
         $this->assertSame(count($events), ClutchEvent::query()->count(), 'nothing is refused');
+    }
+
+    public function test_two_clutches_of_one_pair_in_a_year_have_two_names(): void
+    {
+        $first = $this->pair();
+        $form = [
+            'dam_id' => $first->dam_id, 'sires' => $first->sires->pluck('animal_id')->all(), 'paired_on' => $first->paired_on?->format('Y-m-d'),
+            'laid_on' => $first->laid_on?->format('Y-m-d'),
+        ];
+        foreach ([2, 3] as $number) {
+            $this->post('/clutches', $form + ['form_token' => (string) Str::uuid()])->assertSessionHasNoErrors();
+            $this->assertSame("{$first->title()}, clutch {$number}", Clutch::query()->latest('id')->first()?->title());
+        }
+        $this->post('/clutches', ['label' => 'Late one', 'form_token' => (string) Str::uuid()] + $form)->assertSessionHasNoErrors();
+        $this->assertSame('Late one', Clutch::query()->latest('id')->first()?->title());
+    }
+
+    public function test_a_meal_by_hand_is_a_meal_and_asks_for_a_vet(): void
+    {
+        $animal = $this->made(['name' => 'Wren', 'genotype' => 'Normal']);
+        $feed = fn (string $outcome, int $days) => $animal->care()->create([
+            'kind' => 'feed', 'outcome' => $outcome, 'on' => now()->subDays($days)->format('Y-m-d'),
+        ]);
+        $feed('taken', 60);
+        $feed('assisted', 20);
+        $feed('assisted', 6);
+        $standing = fn (): Standing => (new Standings($animal->keeper, now()->startOfDay()))->of($animal->id);
+        $this->assertSame([6, 2, 0], [$standing()->daysWithoutFood(), $standing()->assisted(), $standing()->mealsInARow()]);
+        $this->get('/today')->assertSee('assist-fed 2 times and no meal of its own since: a reptile veterinarian can say why');
+        $feed('taken', 1);
+        $this->assertSame([1, 0, 1], [$standing()->daysWithoutFood(), $standing()->assisted(), $standing()->mealsInARow()]);
+        $this->get('/today')->assertDontSee('assist-fed');
     }
 
     public function test_what_cannot_be_is_refused_at_its_place(): void

@@ -22,7 +22,7 @@ class ProbeCommand extends AnswerCommand
     protected $signature = 'destino:probe
         {--address=http://127.0.0.1:8200 : where Destino runs}
         {--token= : a token that may log (destino:token makes one); better in the environment as DESTINO_TOKEN}
-        {--place=Boathouse 1 : what the probe calls its place}
+        {--place=boathouse-1 : what the probe calls its place}
         {--celsius=31.5 : around which the warmth goes}
         {--days=1 : days of readings, up to now}
         {--every=5 : minutes between two readings}

@@ -59,7 +59,7 @@ class ClutchRequest extends RecordRequest
             'sires.*' => ['integer', 'distinct'],
             'sire_name' => ['nullable', 'string', 'max:80'],
             'kept_id' => ['nullable', 'integer'], 'kept' => ['nullable', 'integer', 'between:1,100'],
-            'label' => ['nullable', 'string', 'max:60'],
+            'label' => ['nullable', 'string', 'max:'.Clutch::LONGEST_LABEL],
             'paired_on' => ['nullable', ...self::DAY],
             'laid_on' => ['nullable', ...self::DAY],
             'eggs_good' => ['nullable', 'integer', 'between:0,40'],
@@ -143,6 +143,7 @@ class ClutchRequest extends RecordRequest
             $clutch = $this->once($keeper->clutches(), $this->values());
             if ($clutch->wasRecentlyCreated) {
                 $this->writeSires($clutch);
+                $clutch->tellApart();
             }
 
             return $clutch;

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\House\House;
 use App\House\WallClock;
 use App\Models\Incubator;
+use App\Models\Reading;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
@@ -36,7 +38,7 @@ class HandReadingRequest extends RecordRequest
                 $house = $this->opened()->house;
                 $celsius = is_string($value) ? $house->celsius($value) : null;
                 if ($celsius === null || $celsius < -20 || $celsius > 60) {
-                    $fail("Give a temperature between {$house->temperature(-20)} and {$house->temperature(60)}.");
+                    $fail(self::likely(is_string($value) ? $value : '', $house)."Give a temperature between {$house->temperature(-20)} and {$house->temperature(60)}.");
                 }
             }],
             'humidity' => ['nullable', 'numeric', 'between:0,100'],
@@ -56,10 +58,21 @@ class HandReadingRequest extends RecordRequest
     public function messages(): array
     {
         return [
-            'temperature' => 'Give a temperature, a humidity or both.', 'humidity' => 'The humidity is a percentage from 0 to 100.',
+            'temperature.required_without' => 'Give a temperature, a humidity or both.',
+            'humidity' => 'The humidity is a percentage from 0 to 100.',
             'at.date' => 'Give the day and the time.', 'at.string' => 'Give the day and the time.',
             'at.after' => 'Give the day and the time.',
         ];
+    }
+
+    /** "315" is 31.5 without its point. */
+    private static function likely(string $typed, House $house): string
+    {
+        $celsius = $house->celsius($typed);
+        $tenth = preg_match('/\d+/', $typed, $digits) === 1 ? $house->celsius(number_format((int) $digits[0] / 10, 1)) : null;
+
+        return $celsius === null || $tenth === null || $celsius <= 60 || $tenth < 20 || $tenth > 40 ? ''
+            : "{$house->temperature($celsius)} is too hot for eggs. Did you mean {$house->temperature($tenth)}? ";
     }
 
     public function addTo(Incubator $incubator): int
@@ -77,9 +90,10 @@ class HandReadingRequest extends RecordRequest
                 $token = Str::isUuid($this->validated('form_token'))
                     ? substr_replace((string) $this->validated('form_token'), $kind === 'humidity' ? '0' : '1', -1)
                     : null;
-                $readings->createOrFirst(
-                    ['token' => $token], ['place' => $incubator->place, 'kind' => $kind, 'value' => $value, 'at' => $at],
-                );
+                Reading::unguarded(fn (): Reading => $readings->createOrFirst(['token' => $token], [
+                    'place' => $incubator->place, 'kind' => $kind, 'value' => $value, 'at' => $at,
+                    'created_at' => $at->copy()->tz(date_default_timezone_get()), // known when it was read off: no clock is wrong where it is typed in later
+                ]));
             }
 
             return count($values);

@@ -15,6 +15,7 @@ enum EventKind: string
     case Ovulation = 'ovulation';
     case PreLayShed = 'pre-lay-shed';
     case Laid = 'laid';
+    case Washed = 'washed';
     case FirstMeal = 'first-meal';
     case Recovered = 'recovered';
     case Veins = 'veins';
@@ -41,6 +42,7 @@ enum EventKind: string
             self::Ovulation => 'ovulation',
             self::PreLayShed => 'pre-lay shed',
             self::Laid => 'laid',
+            self::Washed => 'dam washed',
             self::FirstMeal => 'first meal after laying',
             self::Recovered => 'back to weight',
             self::Veins => 'candled: veins',

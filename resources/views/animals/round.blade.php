@@ -50,7 +50,7 @@
                             <span class="soft small">{{ $animal->tagWords() }}</span><span
                             class="soft small d-block">{{ $standings->of($animal->id)->mealWords() }}</span></legend>
                         <div class="row-flow taps">
-                            @foreach ($lists->feedOutcomes() as $outcome)
+                            @foreach ($lists->roundOutcomes() as $outcome)
                                 <label class="tap"><input type="radio" name="rows[{{ $animal->id }}]" value="{{ $outcome->value }}"
                                     @checked(old("rows.{$animal->id}") === $outcome->value)> <span>{{ $outcome->value }}</span></label>
                             @endforeach

@@ -66,6 +66,17 @@ class WatchTest extends TestCase
         $this->assertSame($expected, array_map(fn (Alarm $alarm): string => $alarm->kind->value, $alarms));
     }
 
+    public function testAReadingThatStandsAloneIsToldAtOnce(): void
+    {
+        $watch = Watch::temperature(30.8, 32.2);
+        $kinds = static fn (array $readings): array => array_map(
+            static fn (Alarm $one): AlarmKind => $one->kind, $watch->alarms($readings, $readings[count($readings) - 1][0] + 60),
+        );
+        self::assertSame([AlarmKind::Drift], $kinds([[0, 31.5, 0], [3600, 32.6, 3600]]));
+        self::assertSame([AlarmKind::Drift], $kinds([[0, 32.6, 0]]));
+        self::assertSame([], $kinds([[0, 31.5, 0], [300, 31.6, 300], [600, 32.6, 600]]), 'beside others half an hour is waited');
+    }
+
     public function testADriftIsToldSinceItBegan(): void
     {
         [$alarm] = Watch::temperature(31.0, 32.0)->alarms(self::every([31.5, 30.9, 30.8, 30.7, 30.8, 30.9]), self::NOW);
