@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Animals;
 
 use App\Care\CareLog;
+use App\Clutch\NotTold;
 use App\Collection\AnimalCard;
 use App\Collection\Beliefs;
 use App\Collection\Candidates;
@@ -35,6 +36,9 @@ class AnimalPage
 {
     public readonly AnimalCard $card;
 
+    /** Look-alikes of its clutch that nobody tells apart at its age. */
+    public readonly string $notTold;
+
     /** The keeper's own names for what it surely is. */
     public readonly string $called;
 
@@ -63,6 +67,7 @@ class AnimalPage
         $animal->loadMissing('care', 'latestStatus', 'rack', 'clutch');
         $this->beliefs = $opened->beliefs();
         $this->card = $this->cardOf($animal);
+        $this->notTold = NotTold::words($animal, $opened);
         $this->called = $animal->hasOpenGenes() ? '' : implode(', ', $opened->shelf->ownNames()->ofBelief($this->card->belief()));
         $this->family = $opened->family();
         $this->tree = new PedigreeTree($animal, $this->family, $opened->shelf, $this->beliefs);

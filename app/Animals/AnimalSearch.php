@@ -29,6 +29,7 @@ class AnimalSearch
     /** What lists show of a record. */
     private const COLUMNS = [
         'id', 'user_id', 'name', 'number', 'sex', 'hatched_on', 'hatched_precision', 'rack_id', 'rack_row', 'rack_column', 'genes_open',
+        'sire_id', 'dam_id',
         'clutch_id',
     ];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Papers;
 
 use App\Animals\AnimalPage;
+use App\Collection\Opened;
 use App\Models\Animal;
 use App\Models\Statement;
 use Illuminate\Support\Carbon;
@@ -16,12 +17,12 @@ class Certificate
 
     private const WIDTH = 174.0;
 
-    public static function of(AnimalPage $page): string
+    public static function of(AnimalPage $page, Opened $opened): string
     {
         $sheet = new Sheet($page->animal->name);
         $sheet->SetAutoPageBreak(true, 18);
         $sheet->AddPage();
-        $label = Label::of($page->card);
+        $label = Label::in($opened, $page->card);
         $sheet->code($label->address, 160, 18, 32);
         $sheet->fit($label->name, self::LEFT, 18, 136, 20, 22, true);
         $sheet->fit(implode(' · ', array_filter([$label->number, $label->facts])), self::LEFT, 40, 136, 10, 11);

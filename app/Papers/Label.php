@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Papers;
 
+use App\Clutch\NotTold;
 use App\Collection\AnimalCard;
 use App\Collection\Opened;
 
@@ -24,16 +25,17 @@ class Label
     {
         return self::of(
             $card, $opened->house->simple('labels') === 'named' && ! $card->animal->hasOpenGenes()
-                ? $opened->shelf->ownNames()->ofBelief($card->belief()) : [],
+                ? $opened->shelf->ownNames()->ofBelief($card->belief()) : [], NotTold::words($card->animal, $opened),
         );
     }
 
     /** @param list<string> $called own names for the combination, told before the genes */
-    public static function of(AnimalCard $card, array $called = []): self
+    private static function of(AnimalCard $card, array $called, string $notTold): self
     {
         $animal = $card->animal;
         $doubts = array_filter([
-            $card->hasConflict() ? 'statements conflict' : null, $card->isUnreadable() ? 'a statement cannot be read' : null,
+            $notTold === '' ? null : $notTold, $card->hasConflict() ? 'statements conflict: see the record' : null,
+            $card->isUnreadable() ? 'a statement cannot be read: see the record' : null,
         ]);
 
         return new self(
@@ -42,7 +44,7 @@ class Label
                 $animal->sex === null ? 'sex not known' : $animal->sex->value,
                 $animal->hatchedWords() === null ? null : "hatched {$animal->hatchedWords()}",
             ])),
-            ($called === [] ? '' : implode(', ', $called).': ').$card->genotype().($doubts === [] ? '' : ' ('.implode('; ', $doubts).': see the record)'),
+            ($called === [] ? '' : implode(', ', $called).': ').$card->genotype().($doubts === [] ? '' : ' ('.implode('; ', $doubts).')'),
             (string) $animal->placeWords(), route('animals.show', $animal),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Papers;
 
 use App\Collection\AnimalCard;
+use App\Collection\Opened;
 use App\Models\Enums\Status;
 
 /** What is offered, as a table for a spreadsheet: the words are those of the labels. */
@@ -22,13 +23,13 @@ class SaleList
      * @param string|null $currency of the house; null where prices are not told
      * @return iterable<list<string|int|null>> the price is what was agreed, or else what is asked
      */
-    public static function rows(array $cards, ?string $currency): iterable
+    public static function rows(array $cards, ?string $currency, Opened $opened): iterable
     {
         foreach ($cards as $card) {
             $animal = $card->animal;
             $price = $animal->sale->price ?? $animal->sale?->asking;
             yield [
-                $animal->number, $animal->name, $animal->sex->value ?? 'not known', $animal->hatchedWords(), Label::of($card)->genes,
+                $animal->number, $animal->name, $animal->sex->value ?? 'not known', $animal->hatchedWords(), Label::in($opened, $card)->genes,
                 $animal->latestWeight?->grams, $animal->latestWeight?->on->format('Y-m-d'), $card->status()->value,
                 ...($currency === null ? [] : [
                     $price === null ? null : number_format($price / 100, 2, '.', ''), $price === null ? null : $currency,

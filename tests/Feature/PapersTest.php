@@ -37,6 +37,26 @@ class PapersTest extends TestCase
         }
     }
 
+    public function test_what_nobody_tells_apart_at_its_age_is_said_on_papers(): void
+    {
+        $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Cinnamon']);
+        $dam = $this->made(['name' => 'Tender', 'genotype' => 'Black Pastel']);
+        $mate = $this->made(['name' => 'Punt', 'genotype' => 'Pastel']);
+        $young = fn (string $name, int $dam, int $days, string $genes) => $this->made([
+            'name' => $name, 'genotype' => $genes, 'sire_id' => $sire->id, 'dam_id' => $dam, 'hatched_on' => now()->subDays($days)->format('Y-m-d'),
+        ]);
+        $both = $young('Dory', $dam->id, 20, 'Cinnamon');
+        $one = $young('Gig', $mate->id, 20, 'Cinnamon');
+        $plain = $young('Raft', $dam->id, 20, 'Normal');
+        $says = 'Cinnamon or Black Pastel: cannot be told apart at this age';
+        $this->get("/animals/{$both->id}")->assertSee($says);
+        $this->assertStringContainsString($says, $this->printed((string) $this->get("/animals/{$both->id}/paper.pdf")->getContent()));
+        foreach ([$one, $plain] as $other) {
+            $this->get("/animals/{$other->id}")->assertOk()->assertDontSee('cannot be told apart');
+        }
+        $this->assertSame(1, substr_count($this->printed((string) $this->get('/labels.pdf')->getContent()), 'cannot be told'));
+    }
+
     public function test_labels_are_printed_for_what_a_search_finds(): void
     {
         foreach (range(1, 25) as $i) {

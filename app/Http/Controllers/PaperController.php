@@ -38,7 +38,7 @@ class PaperController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return self::pdf(Certificate::of(new AnimalPage($animal, $this->opened)), Str::slug($animal->name) ?: 'animal');
+        return self::pdf(Certificate::of(new AnimalPage($animal, $this->opened), $this->opened), Str::slug($animal->name) ?: 'animal');
     }
 
     /** Labels of the animals that a search finds. */
@@ -64,7 +64,7 @@ class PaperController extends Controller
 
         return Sheet::download(
             'destino-offered-'.now()->format('Y-m-d'), $format, [...SaleList::HEADINGS, ...($currency === null ? [] : SaleList::PRICE)],
-            fn (): iterable => SaleList::rows($cards, $currency),
+            fn (): iterable => SaleList::rows($cards, $currency, $this->opened),
         );
     }
 

@@ -47,7 +47,7 @@ final class Space
     /** @param list<GroupTable>|null $tables of another space with the same target and founders */
     public function __construct(public readonly Catalogue $catalogue, Project $project, ?array $tables = null)
     {
-        $project = Missing::without($catalogue, $project);
+        $project = AtHand::without($catalogue, $project);
         $this->project = $project;
         /** @var WeakMap<Founder, list<int>> $looks */
         $looks = new WeakMap;

@@ -28,6 +28,7 @@
             <div class="head"><h2>What {{ $animal->pronoun() }} carries</h2><span class="soft small">Based on statements, parents and
                 relatives</span></div>
             <p class="answer mb-3">{{ $card->genotype() }}@if ($page->called !== '') <span class="tag">{{ $page->called }}</span>@endif</p>
+            @if ($page->notTold !== '')<p class="soft"><x-icon name="info-circle"/> {{ $page->notTold }}.</p>@endif
             @if (($off = $page->off()) !== '')<p class="field-error"><x-icon name="info-circle"/><span>{{ $off }}</span></p>@endif
             @if ($animal->hasOpenGenes())<p class="field-error"><x-icon
                 name="question-circle"/><span>{{ trim((string) $animal->genes_open) === ''
