@@ -6,7 +6,9 @@ namespace App\Papers;
 
 use App\Animals\AnimalPage;
 use App\Collection\Opened;
+use App\Health\Malformed;
 use App\Models\Animal;
+use App\Models\Observation;
 use App\Models\Statement;
 use Illuminate\Support\Carbon;
 
@@ -32,6 +34,10 @@ class Certificate
         self::part($sheet, 'Parents', array_filter([self::parent($page, 'Sire'), self::parent($page, 'Dam')]) ?: ['Not recorded.']);
         $weight = $page->animal->latestWeight;
         self::part($sheet, 'Weight', [$weight === null ? 'None recorded.' : "{$weight->grams} g on {$weight->on->format('j F Y')}"]);
+        $seen = array_map(
+            static fn (Observation $one): string => "{$one->on->format('j F Y')}: {$one->sentence()}.", Malformed::latest($page->animal),
+        );
+        $seen === [] ?: self::part($sheet, 'Seen malformed or ailing: not for breeding until a reptile veterinarian says otherwise', $seen);
         self::part($sheet, 'Written', [
             Carbon::today()->format('j F Y').', from the records of that day. Where a chance stands, nobody knows yet; what is not '
                 .'named was not recorded, which does not mean that it is not there.',

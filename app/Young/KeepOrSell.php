@@ -93,7 +93,7 @@ class KeepOrSell
                 $row['status'] === Status::HoldBack => 'Keep',
                 in_array($row['status'], SaleList::OFFERED, true) => 'Sell',
                 $row['leans'] === 'keep' => 'Keep',
-                $row['leans'] === 'open' => 'Undecided',
+                in_array($row['leans'], ['open', 'ill'], true) => 'Undecided', // what is malformed the keeper decides, with a vet
                 default => 'Sell',
             }][] = $row;
         }

@@ -213,6 +213,7 @@ class MoneyTest extends TestCase
             [$rows['Boy']['sell'], $rows['Boy']['leans']],
         );
         $this->assertSame(['ill', [], []], [$rows['Bent']['leans'], $rows['Bent']['keep'], $rows['Bent']['sell']]);
+        $this->assertContains('Bent', array_map(fn (array $row): string => $row['animal']->name, $page->columns()['Undecided']), 'keeping or selling is open');
         $this->assertSame('Bent', $page->rows[count($page->rows) - 1]['animal']->name);
         $this->assertSame(['Healed', 'open'], [$rows['Healed']['animal']->name, $rows['Healed']['leans']], 'the newest note counts');
         $this->assertSame('4 held back: 4 males.', $page->heldWords());

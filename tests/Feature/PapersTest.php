@@ -37,6 +37,20 @@ class PapersTest extends TestCase
         }
     }
 
+    public function test_a_paper_tells_what_was_seen_malformed_by_the_newest_note(): void
+    {
+        $animal = $this->made(['name' => 'Bent', 'genotype' => 'Pastel']);
+        foreach (['2026-08-01' => 'severe', '2026-09-01' => 'slight'] as $on => $grade) {
+            $animal->observations()->create(['condition' => 'Spinal kinking', 'grade' => $grade, 'on' => $on]);
+        }
+        $paper = fn (): string => $this->printed((string) $this->get("/animals/{$animal->id}/paper.pdf")->getContent());
+        $this->assertStringContainsString('1 September 2026: Spinal kinking: slight.', $paper());
+        $this->assertStringContainsString('not for breeding', $paper());
+        $this->assertStringNotContainsString('severe', $paper());
+        $animal->observations()->create(['condition' => 'Spinal kinking', 'grade' => 'none', 'on' => '2026-10-01']);
+        $this->assertStringNotContainsString('kinking', $paper());
+    }
+
     public function test_what_nobody_tells_apart_at_its_age_is_said_on_papers(): void
     {
         $sire = $this->made(['name' => 'Skiff', 'sex' => 'male', 'genotype' => 'Cinnamon']);
