@@ -1,6 +1,12 @@
-/** Opens where the address leads to something in it. */
+/** Opens where the address leads to it or to something in it. */
 export function enhance(root) {
-  const open = () => { if (location.hash && root.querySelector(`#${CSS.escape(location.hash.slice(1))}`)) root.open = true }
+  const leadsHere = () => location.hash
+    && (`#${root.id}` === location.hash || root.querySelector(`#${CSS.escape(location.hash.slice(1))}`))
+  const open = () => {
+    if (!leadsHere()) return
+    root.open = true
+    if (`#${root.id}` === location.hash) root.scrollIntoView()
+  }
   open()
   addEventListener('hashchange', open)
 }

@@ -42,7 +42,7 @@
             <div class="field"><label for="on">Day</label><input class="input" type="date" id="on" name="on"
                 value="{{ old('on', now()->format('Y-m-d')) }}" aria-describedby="on-error"><x-field-error id="on-error"
                 :message="$errors->care->first('on')"/></div>
-            <div><button class="button main" type="submit">Log it</button></div>
+            <div><button class="button" type="submit">Log it</button></div>
         </form>
         @else<p class="soft mb-0">You read here; helpers and the owner log.</p>@endif
         <div class="stack">

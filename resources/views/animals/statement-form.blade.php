@@ -25,5 +25,5 @@
         @checked(old('_token') ? old('names_all') : ($statement?->names_all ?? true))> This lists every visible gene (a gene not listed is
             not there)</label>
     <x-field name="note" bag="statement" label="Note" :value="old('note', $statement?->note)" maxlength="2000"/>
-    <div><button class="button main" type="submit">{{ $statement ? 'Save' : 'Add it' }}</button></div>
+    <div><button @class(['button', 'main' => $statement]) type="submit">{{ $statement ? 'Save' : 'Add it' }}</button></div>
 </form>

@@ -53,11 +53,12 @@
                         <x-field-error id="alias-error" :message="$errors->first('name')"/></details>
                 @endcan
             </section>
-            <section class="sheet">
-                <div class="head"><h2>One copy and two</h2><a class="small"
+            <details class="sheet folded" id="copies" open data-module="fold-narrow"><summary><h2>One copy and two</h2>
+                <span class="soft small">the skin laid flat</span></summary>
+                <p class="mb-1"><a class="small"
                     href="{{ route('looks.compare',
                     ['genes' => array_values(array_filter(['Normal', $catalogue->oneCopy($allele)->kind->name === 'Het' ? null
-                    : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></div>
+                    : $catalogue->oneCopy($allele)->text, $two->isLethal() ? null : $two->text]))]) }}">against a normal</a></p>
                 <ul class="plain">
                     @foreach ($catalogue->oneCopy($allele)->kind->name === 'Het' ? [$two, $catalogue->oneCopy($allele)]
                         : [$catalogue->oneCopy($allele), $two] as $form)
@@ -72,11 +73,11 @@
                                 : $form->looks }}</span></li>
                     @endforeach
                 </ul>
-            </section>
+            </details>
             @if ($page->compounds() !== [])
-                <section class="sheet">
-                    <div class="head"><h2>With the other alleles of its locus</h2><a href="{{ route('complexes.show',
-                        $page->locus->key) }}">all pairs</a></div>
+                <details class="sheet folded" id="compounds" open data-module="fold-narrow"><summary><h2>With the other alleles of its
+                    locus</h2><span class="soft small">{{ count($page->compounds()) }}</span></summary>
+                    <p class="mb-1"><a href="{{ route('complexes.show', $page->locus->key) }}">all pairs</a></p>
                     <ul class="plain">
                         @foreach ($page->compounds() as $form)
                             <li><strong>{{ $form->text }}</strong>{{ $form->knownAs ? " ({$form->knownAs})" : '' }}
@@ -85,7 +86,7 @@
                                 class="small">{{ $form->looks }}</span></li>
                         @endforeach
                     </ul>
-                </section>
+                </details>
             @endif
         </div>
         <div class="stack">
@@ -100,12 +101,14 @@
                                 ? " ({$entry['sex']->value}s)" : '' }}. {{ $entry['condition']->text }} Evidence:
                                 {{ $entry['evidence'] }}.</span></li>
                         @endforeach
-                        @foreach ($page->warnings() as $warning)
+                    </ul>
+                    @if ($page->warnings() !== [])<details class="mt-2" id="warnings" open data-module="fold-narrow"><summary>With {{
+                        count($page->warnings()) }} other {{ Str::plural('gene', count($page->warnings())) }} in one animal</summary><ul
+                        class="advice mt-2">@foreach ($page->warnings() as $warning)
                             <li class="{{ $warning->condition->severity->value }}"><x-icon name="exclamation-triangle"/><span><span
                                 class="grade">With {{ $page->names(array_values(array_diff(array_keys($warning->pattern->copies),
                                 [$allele->key]))) }}.</span> {{ $warning->text }} Evidence: {{ $warning->evidence }}.</span></li>
-                        @endforeach
-                    </ul>
+                        @endforeach</ul></details>@endif
                 </section>
             @endif
             <section class="sheet">
@@ -130,32 +133,34 @@
                     yourself is under <a href="{{ route('looks.confusions') }}">Look-alikes</a>.</p>
             </section>
             @if ($page->lookAlikes() !== [])
-                <section class="sheet"><div class="head"><h2>Easily mixed up</h2></div><ul class="plain">
+                <details class="sheet folded" id="mixed" open data-module="fold-narrow"><summary><h2>Easily mixed up</h2><span
+                    class="soft small">{{ count($page->lookAlikes()) }}</span></summary><ul class="plain">
                     @foreach ($page->lookAlikes() as $set)<li><strong>{{ $page->names(array_values(array_diff($set->members,
                         [$allele->key]))) }}</strong> <span class="soft small">{{ ['one' => 'one copy', 'two' => 'two copies',
                         'visual' => 'visuals'][$set->copies] ?? $set->copies }}, {{ $set->stage === 'all' ? 'at any age'
                         : $set->stage }}</span><br><span class="small">{{ $set->text }} {{ $apart($set) }}</span></li>@endforeach
-                </ul></section>
+                </ul></details>
             @endif
             @if ($page->masks() !== [] || $page->interactions() !== [])
-                <section class="sheet"><div class="head"><h2>With other genes</h2></div><ul class="plain">
+                <details class="sheet folded" id="with-others" open data-module="fold-narrow"><summary><h2>With other genes</h2><span
+                    class="soft small">{{ count($page->masks()) + count($page->interactions()) }}</span></summary><ul class="plain">
                     @foreach ($page->masks() as $mask)<li class="small"><span class="tag doubt">hides others</span>
                         {{ $mask->text }}</li>@endforeach
                     @foreach ($page->interactions() as $interaction)<li
                         class="small"><strong>{{ $page->names(array_values(array_diff($interaction->alleles, [$allele->key]))) }}</strong>:
                         {{ $interaction->text }}</li>@endforeach
-                </ul></section>
+                </ul></details>
             @endif
             @foreach ($page->claims() as $claim)
-                <section class="sheet">
-                    <div class="head"><h2>{{ $claim->question }}</h2><span class="tag doubt">disputed</span></div>
+                <details class="sheet folded" id="claim-{{ $claim->key }}" open data-module="fold-narrow"><summary><h2>{{ $claim->question
+                    }}</h2><span class="tag doubt">disputed</span></summary>
                     <ul class="plain">
                         @foreach ($claim->schools as $school)<li><strong>{{ $school->name }}</strong>@if ($school->key === $claim->default)
                             <span class="tag">default choice</span>@endif<br><span class="small">{{ $school->effect }}
                             <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
                     </ul>
                     <p class="small soft mb-0 mt-2">{{ $claim->whyDefault }} The choice stands on every pairing that it touches.</p>
-                </section>
+                </details>
             @endforeach
         </div>
     </div>

@@ -5,7 +5,9 @@
         <div class="field"><label for="base">What you have</label><input class="input" id="base" name="base" value="{{ $page->base }}"
             maxlength="300" placeholder="Ultramel" spellcheck="false" autocapitalize="off" @if ($page->error) aria-invalid="true"
             aria-describedby="base-error" @endif><x-field-error id="base-error" :message="$page->error"/></div>
-        <fieldset class="plain-set mt-3"><legend class="h6">What should change</legend>
+        <details class="mt-3" id="wishes" data-module="fold-narrow" open><summary>What should change{{ $page->wishes === [] ? ''
+            : ': '.count($page->wishes) }}</summary><fieldset class="plain-set mt-2"><legend class="visually-hidden">What should
+            change</legend>
             <ul class="wishes">
                 @foreach ($lists->wishes() as $key => $wish)
                     <li><label for="wish-{{ $key }}">{{ $wish->words }}</label><select class="input slim" id="wish-{{ $key }}"
@@ -14,7 +16,7 @@
                         @selected(($page->wishes[$key] ?? null)?->value === $value)>{{ $words }}</option>@endforeach</select></li>
                 @endforeach
             </ul>
-        </fieldset>
+        </fieldset></details>
         <button class="button main mt-3" type="submit">Find genes</button>
     </form>
     <div class="stack">
@@ -32,26 +34,10 @@
                 calmer Clown</a>. You get genes ranked by what they bring to this very base, and what they spoil.</p></section>
         @elseif ($page->error === null)
             <section class="sheet"><div class="head"><h2>What would bring it</h2></div><p class="soft">{{ $page->verdict() }}</p>
-                <ol class="proposals">
-                    @foreach ($page->proposals as $proposal)
-                        <li>
-                            @snake($proposal->look, $page->target($proposal), 'card')
-                            <div><p class="mb-1"><strong>{{ implode(' + ', array_map(fn ($form) => $form->text,
-                                $proposal->forms)) }}</strong>
-                                @foreach ($proposal->brings as $word)<span class="tag hit">{{ $word }}</span> @endforeach
-                                @foreach ($proposal->spoils as $word)<span class="tag doubt">not with “{{ $word }}”</span> @endforeach</p>
-                                @foreach ($proposal->warnings as $warning)<p class="small mb-1"><x-icon name="exclamation-triangle"/>
-                                    {{ $warning }}</p>@endforeach
-                                <p class="small soft mb-1">{{ $page->ownersWords($proposal) }}</p>
-                                <p class="row-flow mb-0 no-print"><a class="button slim"
-                                    href="{{ route('looks.compare', ['genes' => [$page->base === '' ? 'Normal' : $page->base,
-                                    $page->target($proposal)]]) }}">Compare</a>@can('manage')<a class="button slim"
-                                    href="{{ route('projects.create', ['target' => $page->target($proposal)]) }}">Make it a
-                                    project</a>@endcan<a class="button slim"
-                                    href="{{ route('pair', ['target' => $page->target($proposal)]) }}">As a pairing’s target</a></p></div>
-                        </li>
-                    @endforeach
-                </ol>
+                <ol class="proposals">@foreach (array_slice($page->proposals, 0, 4) as $proposal)@include('looks.proposal')@endforeach</ol>
+                @if (count($page->proposals) > 4)<details><summary>{{ count($page->proposals) - 4 }} more</summary><ol class="proposals"
+                    start="5">@foreach (array_slice($page->proposals, 4) as $proposal)@include('looks.proposal')@endforeach</ol>
+                    </details>@endif
             </section>
         @endif
     </div>

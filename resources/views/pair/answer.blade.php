@@ -104,8 +104,9 @@
     <div class="field narrow mb-2 no-print" hidden><label for="filter">Find in this list</label><input class="input" type="search"
         id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>
-    @if (count($page->rows) > 12)<details class="all-rows" @if (request()->query('rows')) open @endif
-        data-module="fold-hash"><summary>Show all
+    @if (count($page->rows) > 5)<details class="all-rows" id="all-rows"
+        @if (count($page->rows) <= 12 || request()->query('rows')) open @endif
+        data-module="{{ count($page->rows) > 12 ? 'fold-hash' : 'fold-narrow' }}"><summary>Show all
         {{ count($page->rows) }}, most likely first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
 </section>
 
