@@ -66,7 +66,7 @@
                     @selected($question->sex->value === 'male')>male</option></select></div>
                 <div class="field"><label for="worth-months">Age, months</label><input class="input slim" id="worth-months" name="months"
                     inputmode="numeric" maxlength="3" size="4" value="{{ $question->months }}" placeholder="grown"></div>
-                <button class="button main align-self-end" type="submit">Show the odds</button>
+                <button class="button align-self-end" type="submit">Show the odds</button>
             </form>
             @if ($question->error())<p class="field-error" id="worth-error"><x-icon
                 name="exclamation-triangle"/><span>{{ $question->error() }}</span></p>@endif

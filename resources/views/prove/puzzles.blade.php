@@ -19,7 +19,7 @@
                     wrong in the <a href="{{ route('house') }}">house rules</a>.</p>
                 @can('manage')<x-field name="reason" :id="'reason-'.$loop->index" label="Reason" :value="old('reason')"
                     maxlength="1000" hint="The decision is saved with its reason. You can undo it."/><x-field-error
-                    id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button main"
+                    id="explanation-error" :message="$errors->first('explanation')"/><div><button class="button"
                     type="submit">Save decision</button></div>@endcan
             </form>@endif
         </section>
