@@ -76,7 +76,8 @@
             </details>
             @if ($page->compounds() !== [])
                 <details class="sheet folded" id="compounds" open data-module="fold-narrow"><summary><h2>With the other alleles of its
-                    locus</h2><span class="soft small">{{ count($page->compounds()) }}</span></summary>
+                    locus</h2><span class="soft small">{{ count($page->compounds()) }} {{ Str::plural('compound', count($page->compounds())) }}</span>
+                    </summary>
                     <p class="mb-1"><a href="{{ route('complexes.show', $page->locus->key) }}">all pairs</a></p>
                     <ul class="plain">
                         @foreach ($page->compounds() as $form)
@@ -134,7 +135,8 @@
             </section>
             @if ($page->lookAlikes() !== [])
                 <details class="sheet folded" id="mixed" open data-module="fold-narrow"><summary><h2>Easily mixed up</h2><span
-                    class="soft small">{{ count($page->lookAlikes()) }}</span></summary><ul class="plain">
+                    class="soft small">{{ count($page->lookAlikes()) }} {{ Str::plural('look-alike', count($page->lookAlikes()))
+                    }}</span></summary><ul class="plain">
                     @foreach ($page->lookAlikes() as $set)<li><strong>{{ $page->names(array_values(array_diff($set->members,
                         [$allele->key]))) }}</strong> <span class="soft small">{{ ['one' => 'one copy', 'two' => 'two copies',
                         'visual' => 'visuals'][$set->copies] ?? $set->copies }}, {{ $set->stage === 'all' ? 'at any age'
@@ -143,7 +145,8 @@
             @endif
             @if ($page->masks() !== [] || $page->interactions() !== [])
                 <details class="sheet folded" id="with-others" open data-module="fold-narrow"><summary><h2>With other genes</h2><span
-                    class="soft small">{{ count($page->masks()) + count($page->interactions()) }}</span></summary><ul class="plain">
+                    class="soft small">{{ count($page->masks()) + count($page->interactions()) }} known</span></summary><ul
+                    class="plain">
                     @foreach ($page->masks() as $mask)<li class="small"><span class="tag doubt">hides others</span>
                         {{ $mask->text }}</li>@endforeach
                     @foreach ($page->interactions() as $interaction)<li
