@@ -127,9 +127,16 @@ class Workshop
     public function begin(ProjectRecord $record): array
     {
         $project = $this->project($record);
-        $plan = (
-            new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'))
-        )->plan(self::QUICK_RUNS, 1, quick: true);
+        try {
+            $plan = (
+                new Planner($this->opened->shelf->catalogue(), $project, (float) config('destino.plan_effort'))
+            )->plan(self::QUICK_RUNS, 1, quick: true);
+        } catch (DestinoError $error) { // what cannot be planned says so in the place of the plan
+            return [
+                'state' => 'failed', 'seed' => 1, ...(new PlanInput($this->opened))->madeFrom($project),
+                'result' => ['error' => $error->getMessage(), 'names' => $this->names($record)],
+            ];
+        }
 
         return [
             'state' => 'waiting', 'seed' => 1, ...(new PlanInput($this->opened))->madeFrom($project),

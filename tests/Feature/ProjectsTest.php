@@ -87,6 +87,27 @@ class ProjectsTest extends TestCase
         $this->get('/season')->assertOk();
     }
 
+    public function test_a_choice_among_very_many_genes_is_refused_in_words(): void
+    {
+        Queue::fake();
+        $genes = [];
+        foreach (app(Doorway::class)->nobodys()->shelf->catalogue()->alleles as $allele) {
+            if ($allele->inheritance === \Destino\Genome\Inheritance::IncompleteDominant) {
+                $genes[$allele->locus] ??= $allele->name;
+            }
+        }
+        foreach (array_chunk(array_slice(array_values($genes), 0, 44), 6) as $i => $some) {
+            $this->made(['name' => "Keel {$i}", 'sex' => $i % 2 === 0 ? 'male' : 'female', 'genotype' => implode(' ', $some)]);
+        }
+        $this->post('/projects', ['form_token' => (string) Str::uuid(), 'target' => 'two co-dominants'] + self::FORM)->assertSessionHasNoErrors();
+        $project = Project::query()->sole();
+        app()->call([new \App\Jobs\MakePlan($project->plans()->sole()->id), 'handle']);
+        foreach (["/projects/{$project->id}", "/projects/{$project->id}/story", '/projects', '/season', '/today', '/prove'] as $page) {
+            $this->get($page)->assertOk();
+        }
+        $this->get("/projects/{$project->id}")->assertSee('Name the genes to choose among');
+    }
+
     public function test_offers_have_their_days(): void
     {
         Carbon::setTestNow('2026-06-15');

@@ -76,8 +76,8 @@
             </details>
             @if ($page->compounds() !== [])
                 <details class="sheet folded" id="compounds" open data-module="fold-narrow"><summary><h2>With the other alleles of its
-                    locus</h2><span class="soft small">{{ count($page->compounds()) }} {{ Str::plural('compound', count($page->compounds())) }}</span>
-                    </summary>
+                    locus</h2><span class="soft small">{{ count($page->compounds()) }} {{ Str::plural('compound', count($page->compounds()))
+                    }}</span></summary>
                     <p class="mb-1"><a href="{{ route('complexes.show', $page->locus->key) }}">all pairs</a></p>
                     <ul class="plain">
                         @foreach ($page->compounds() as $form)
