@@ -105,9 +105,8 @@
         id="filter" placeholder="Mojave Clown"></div>
     <p class="small soft mb-1" data-count aria-live="polite"></p>
     @if (count($page->rows) > 5)<details class="all-rows" id="all-rows"
-        @if (count($page->rows) <= 12 || request()->query('rows')) open @endif
-        data-module="{{ count($page->rows) > 12 ? 'fold-hash' : 'fold-narrow' }}"><summary>Show all
-        {{ count($page->rows) }}, most likely first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
+        @if (request()->query('rows')) open @elseif (count($page->rows) > 12) data-module="fold-hash" @else open data-module="fold-narrow"
+        @endif><summary>Show all {{ count($page->rows) }}, most likely first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
 </section>
 
 <details class="sheet folded">
