@@ -106,7 +106,8 @@
     <p class="small soft mb-1" data-count aria-live="polite"></p>
     @if (count($page->rows) > 5)<details class="all-rows" id="all-rows"
         @if (request()->query('rows')) open @elseif (count($page->rows) > 12) data-module="fold-hash" @else open data-module="fold-narrow"
-        @endif><summary>Show all {{ count($page->rows) }}, most likely first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
+        @endif><summary>Show all {{ count($page->rows) }}, most likely
+        first</summary>@include('pair.rows')</details>@else @include('pair.rows') @endif
 </section>
 
 <details class="sheet folded">
