@@ -15,7 +15,7 @@ final class OwnNames
     /** @param list<array{name: string, forms: non-empty-array<string, Form>}> $names forms by locus; those of most genes first */
     private function __construct(private readonly array $names, private readonly Catalogue $catalogue) {}
 
-    /** @param array<string, Belief> $meanings what each name stands for */
+    /** @param array<string, Belief> $meanings what each name means */
     public static function of(array $meanings, Catalogue $catalogue): self
     {
         $names = [];

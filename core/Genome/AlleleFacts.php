@@ -130,14 +130,18 @@ final readonly class AlleleFacts
             $shared[] = new NamedForm($question->string('name'), '', $question->strings('choices'), $question->string('text'), [], true);
         }
 
-        $confused = [];
-        foreach ($names->children('confused') as $set) {
+        return ['nicknames' => $nicknames, 'sharedNames' => $shared, 'confusedNames' => $this->confused($names)];
+    }
+
+    /** @return list<ConfusedNames> */
+    private function confused(Facts $names): array
+    {
+        return array_map(function (Facts $set): ConfusedNames {
             $members = array_values(array_unique(array_map($this->changes->rename(...), $set->strings('members'))));
             $this->requireAlleles($members, $set->path());
-            $confused[] = new ConfusedNames($members, $set->string('text'));
-        }
 
-        return ['nicknames' => $nicknames, 'sharedNames' => $shared, 'confusedNames' => $confused];
+            return new ConfusedNames($members, $set->string('text'));
+        }, $names->children('confused'));
     }
 
     /**

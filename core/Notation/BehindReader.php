@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Notation;
 
+use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Sex;
@@ -37,14 +38,13 @@ final readonly class BehindReader
         while (true) {
             $token = $this->stream->current();
             $word = $this->names->match($this->stream) === null ? Keyword::of($token) : null;
-            $isMaker = MakerWord::at($this->stream, $token->is(TokenType::Open) ? 1 : 0)[0] !== null;
-            if ($isMaker && ! $catalogue->groupOf($allele->locus)->holdsSex()) {
-                return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses); // it belongs to another gene
-            }
-            if ($token->is(TokenType::Open) && $this->takeSaidAgain($alleles, $catalogue)) {
-                continue; // "Calico (Sugar)", "Super Mojave (BEL)"
+            if ($this->isMakerOfAnother($allele, $catalogue)) {
+                break;
             }
             if ($token->is(TokenType::Open)) {
+                if ($this->takeSaidAgain($alleles, $catalogue)) {
+                    continue; // "Calico (Sugar)", "Super Mojave (BEL)"
+                }
                 $inner = $this->inParentheses();
                 $dose = $inner->dose === Dose::Plain ? $dose : $inner->dose;
                 [$chance, $twoCopies, $maker] = [$inner->chance ?? $chance, $inner->twoCopies ?? $twoCopies, $inner->maker ?? $maker];
@@ -60,19 +60,34 @@ final readonly class BehindReader
             } elseif ($this->isTwice()) {
                 $this->stream->advance($token->isWord('x2') ? 1 : 2);
                 $dose = Dose::Two;
-            } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive) {
-                $this->stream->advanceWord();
+            } elseif (($word === Keyword::Het && $this->endsAfter(1)) && $allele->inheritance === Inheritance::Recessive && $this->takeHet()) {
                 $dose = Dose::Het;
             } elseif ($chance === null && $this->isShare($token)) {
                 $chance = $this->chances->read();
-                if (Keyword::of($this->stream->current()) === Keyword::Het) { // "Clown 66% het"
-                    $this->stream->advanceWord();
-                    $dose = Dose::Het;
-                }
+                $dose = $this->takeHet() ? Dose::Het : $dose; // "Clown 66% het"
             } else {
-                return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses);
+                break;
             }
         }
+
+        return new Behind($dose, $chance, $twoCopies, $maker, $isUnsure, $isInParentheses);
+    }
+
+    private function takeHet(): bool
+    {
+        $is = Keyword::of($this->stream->current()) === Keyword::Het;
+        if ($is) {
+            $this->stream->advanceWord();
+        }
+
+        return $is;
+    }
+
+    /** "male maker" behind a gene that is not linked to sex belongs to another gene of the text (MakerWord). */
+    private function isMakerOfAnother(Allele $allele, Catalogue $catalogue): bool
+    {
+        return MakerWord::at($this->stream, $this->stream->current()->is(TokenType::Open) ? 1 : 0)[0] !== null
+            && ! $catalogue->groupOf($allele->locus)->holdsSex();
     }
 
     /** "66%" or "66% het" at the end of a piece. */

@@ -109,34 +109,12 @@ final class NameParser
 
             return NotationError::strayPiece($from->text, $from->from);
         }
-        if ($from->isWord('double', 'dbl')) {
-            $this->stream->advance();
 
-            return $this->doubled($from);
-        }
-        if ($from->isWord('only')) {
-            $this->stream->advance();
+        return $this->outOfPlace($from) ?? $this->unknownWords($from, $dose);
+    }
 
-            return NotationError::misplaced($from->text, $from->from, 'it speaks of the whole animal: write it first, “only Pastel Clown”.');
-        }
-        $where = [
-            'x' => 'it stands between two parents: write what one animal carries.', 'pair' => 'it is two animals: enter each by itself.',
-            'trio' => 'it is three animals: enter each by itself.', 'sire' => 'write here what the animal itself carries.',
-            'dam' => 'write here what the animal itself carries.',
-        ][$from->word] ?? null;
-        if ($where !== null) {
-            $this->stream->advance();
-            $this->stream->advance($this->stream->current()->text === ':' ? 1 : 0);
-
-            return NotationError::misplaced($from->text, $from->from, $where);
-        }
-        if ($from->isWord('unknown', 'unnamed', 'mystery')) {
-            $this->stream->advance();
-
-            return NotationError::misplaced(
-                $from->text, $from->from, 'a recessive that nobody has named is added under Genes, and is then written by its working name.',
-            );
-        }
+    private function unknownWords(Token $from, Dose $dose): NotationError
+    {
         // Words up to the next one that means something are one unknown name.
         do {
             $this->stream->advance();
@@ -157,6 +135,29 @@ final class NameParser
         }
 
         return $this->misspelt($from);
+    }
+
+    /** Words that mean something and stand where a gene is due; null where this is none of them. */
+    private function outOfPlace(Token $from): ?NotationError
+    {
+        $parent = 'write here what the animal itself carries.';
+        $unnamed = 'a recessive that nobody has named is added under Genes, and is then written by its working name.';
+        $why = [
+            'double' => '', 'dbl' => '', 'only' => 'it speaks of the whole animal: write it first, “only Pastel Clown”.',
+            'x' => 'it stands between two parents: write what one animal carries.', 'pair' => 'it is two animals: enter each by itself.',
+            'trio' => 'it is three animals: enter each by itself.', 'sire' => $parent, 'dam' => $parent,
+            'unknown' => $unnamed, 'unnamed' => $unnamed, 'mystery' => $unnamed,
+        ][$from->word] ?? null;
+        if ($why === null) {
+            return null;
+        }
+        $this->stream->advance();
+        if ($why === '') {
+            return $this->doubled($from);
+        }
+        $this->stream->advance($this->stream->current()->text === ':' ? 1 : 0);
+
+        return NotationError::misplaced($from->text, $from->from, $why);
     }
 
     /** "Double Pastel" may be two copies, or a word of praise: a question. */

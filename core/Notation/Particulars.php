@@ -33,6 +33,26 @@ final class Particulars
         if ($names->match($this->stream) !== null) {
             return false;
         }
+        if ($this->takeNumber($token)) {
+            return true;
+        }
+        $sex = $this->sexAt($token);
+        if ($sex === false) {
+            return false;
+        }
+        if ($sex !== null && $this->sex !== null && $this->sex !== $sex) {
+            throw NotationError::misplaced($token->text, $token->from, 'one animal is not both male and female.');
+        }
+        $this->sex = $sex ?? $this->sex;
+        $this->from ??= $token;
+        $piece = $this->stream->slice($token->from, $this->stream->previous()->to);
+        $this->notes[] = $sex === null ? "“{$piece}” says that the sex is not known." : "“{$piece}” is its sex, {$sex->value}, not a gene.";
+
+        return true;
+    }
+
+    private function takeNumber(Token $token): bool
+    {
         if (
             $token->text === '#'
             && ($this->stream->peek()->is(TokenType::Number) || $this->stream->peek()->is(TokenType::Word))
@@ -52,7 +72,8 @@ final class Particulars
 
             return true;
         }
-        if ($token->from === 1 && $token->is(TokenType::Word) && preg_match('/^[a-z]{1,4}\d{2,}$/D', $token->word) === 1) {
+        $isCode = preg_match('/^[a-z]{1,4}\d{2,}$/D', $token->word) === 1; // "PC2201: Pastel"
+        if ($token->from === 1 && $token->is(TokenType::Word) && $isCode) {
             $this->stream->advance();
             $this->stream->advance($this->stream->current()->text === ':' ? 1 : 0);
             $this->number = $token->text;
@@ -60,19 +81,8 @@ final class Particulars
 
             return true;
         }
-        $sex = $this->sexAt($token);
-        if ($sex === false) {
-            return false;
-        }
-        if ($sex !== null && $this->sex !== null && $this->sex !== $sex) {
-            throw NotationError::misplaced($token->text, $token->from, 'one animal is not both male and female.');
-        }
-        $this->sex = $sex ?? $this->sex;
-        $this->from ??= $token;
-        $piece = $this->stream->slice($token->from, $this->stream->previous()->to);
-        $this->notes[] = $sex === null ? "“{$piece}” says that the sex is not known." : "“{$piece}” is its sex, {$sex->value}, not a gene.";
 
-        return true;
+        return false;
     }
 
     /** @return Sex|null|false the sex that stands here, null for one that is not known; false where none does */

@@ -15,10 +15,13 @@ final class Remarks
 {
     private const WORDS = 'sub-?adults?|adults?|juveniles?|juvies?|yearlings?|hatchlings?|breeders?|sold|available|on hold|reserved|'
         .'not for sale|for sale|nfs|obo|or best offer|firm|shipped|shipping included|(?:plus|\+)\s?shipping|captive bred|ball pythons?|'
-        .'python regius|(?:un)?proven(?:\s*(?:\dx|x\d))?(?:\s+(?:fe)?males?)?(?:\s+breeders?)?|virgin|hold-?backs?|(?:un)?sexed|sex\s+unknown|unknown\s+sex|'
+        .'python regius|(?:un)?proven(?:\s*(?:\dx|x\d))?(?:\s+(?:fe)?males?)?(?:\s+breeders?)?|virgin|hold-?backs?|(?:un)?sexed|'
+        .'sex\s+unknown|unknown\s+sex|'
         .'(?:low|high|heavy|reduced)[\s-](?:white|expression|contrast|pattern|blushing|black)|(?:great|good|awesome|strong)\s+eaters?|'
         .'(?:very\s+)?(?:big|large|huge|jumbo|nice|pretty|gorgeous|stunning|beautiful|clean|bright|dark)(?:\s+(?:girls?|boys?|animals?|snakes?))?|'
-        .'ready to (?:go|breed)|(?:(?:small|slight|minor)\s+)?(?:tail\s+)?kinks?|(?:missing\s+|nub\s+)tail(?:\s+tip)?|breeder\s+size|\d(?:st|nd|rd|th)\s+gen(?:eration)?|free\s+shipping|trades?|(?:laid|gave)\s+\d+\s+eggs?|'
+        .'ready to (?:go|breed)|(?:(?:small|slight|minor)\s+)?(?:tail\s+)?kinks?|(?:missing\s+|nub\s+)tail(?:\s+tip)?|'
+        .'breeder\s+size|\d(?:st|nd|rd|th)\s+gen(?:eration)?|'
+        .'free\s+shipping|trades?|(?:laid|gave)\s+\d+\s+eggs?|'
         .'(?:tub|rack|bin|cage)\s+[\w-]*\d[\w-]*|(?:morph|genes|genetics)(?=\s*:)|'
         .'\d+(?:[.,]\d)?\s?-?(?:years?|yrs?|y/?o|months?|mos?|weeks?|wks?)(?:\s+old)?';
 
@@ -29,8 +32,8 @@ final class Remarks
     private const DATE = '(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{4}|\d\d)|(?:19|20)\d\d-\d\d(?:-\d\d)?'
         .'|(?:\d{1,2}\s+)?(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+(?:\d{1,2},\s*)?(?:19|20)\d\d)';
 
-    private const MONEY = '(?:(?:price|asking)\s*:?\s*)?(?:[$€£]\s?\d[\d.,]*k?|(?:eur|usd|gbp|chf)\s?\d[\d.,]*|\d[\d.,]*\s?(?:[$€£](?!\s?\d)|eur\b|euros?\b|usd\b'
-        .'|gbp\b|chf\b|dollars?\b)|\d+,-|\d{3,}[.,]\d\d(?!\s?%))|(?:price|asking)\s*:?\s*\d[\d.,]*';
+    private const MONEY = '(?:(?:price|asking)\s*:?\s*)?(?:[$€£]\s?\d[\d.,]*k?|(?:eur|usd|gbp|chf)\s?\d[\d.,]*|'
+        .'\d[\d.,]*\s?(?:[$€£](?!\s?\d)|eur\b|euros?\b|usd\b|gbp\b|chf\b|dollars?\b)|\d+,-|\d{3,}[.,]\d\d(?!\s?%))|(?:price|asking)\s*:?\s*\d[\d.,]*';
 
     private const WEIGHT = '(?:(?:weight|weighs|weighing|wt)\s*:?\s*)?\d[\d.,]*\s?(?:g|gr|grams?|k\s?grams?|kg|oz|lbs?)\b|(?:weight|weighs|wt)\s*:?\s*\d+';
 
@@ -73,10 +76,24 @@ final class Remarks
 
         return match (true) {
             $found['quoted'] !== null, $found['food'] !== null => ! $this->hasGene($inner),
-            $found['bracket'] !== null => ! $this->hasGene($inner) && Sex::tryFrom(strtolower($inner)) === null
-                && preg_match('/maker|copies|line/i', $inner) !== 1 && $this->names->suggestions($inner) === [],
+            $found['bracket'] !== null => preg_match('~^(?:'.self::WORDS.')$~iu', $inner) === 1 || ! $this->maySayGenes($inner),
             default => ! $this->isName($inner) && ! self::isOneSided($piece),
         };
+    }
+
+    /** Whether words in parentheses may speak of genes, misspelt ones too: then they are asked about. */
+    private function maySayGenes(string $inner): bool
+    {
+        if ($this->hasGene($inner) || Sex::tryFrom(strtolower($inner)) !== null || preg_match('/maker|copies|copy|line|carr/i', $inner) === 1) {
+            return true;
+        }
+        foreach (explode(' ', $inner) as $word) {
+            if (mb_strlen($word) > 3 && $this->names->suggestions($word) !== []) {
+                return true;
+            }
+        }
+
+        return $this->names->suggestions($inner) !== [];
     }
 
     /**

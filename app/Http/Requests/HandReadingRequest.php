@@ -38,7 +38,8 @@ class HandReadingRequest extends RecordRequest
                 $house = $this->opened()->house;
                 $celsius = is_string($value) ? $house->celsius($value) : null;
                 if ($celsius === null || $celsius < -20 || $celsius > 60) {
-                    $fail(self::likely(is_string($value) ? $value : '', $house)."Give a temperature between {$house->temperature(-20)} and {$house->temperature(60)}.");
+                    $fail(self::likely(is_string($value) ? $value : '', $house)
+                        ."Give a temperature between {$house->temperature(-20)} and {$house->temperature(60)}.");
                 }
             }],
             'humidity' => ['nullable', 'numeric', 'between:0,100'],

@@ -34,7 +34,7 @@ final class ProjectError extends DomainException implements DestinoError
 
     public static function tooManyOptions(int $count, int $most): self
     {
-        return new self("The target can be met in {$count} ways with these animals, and a plan weighs {$most} at the most. Name the genes to choose among.");
+        return new self("These animals can meet the target in {$count} ways, and a plan handles at most {$most}. Name the genes to choose among.");
     }
 
     public static function nobody(string $where, string $id): self

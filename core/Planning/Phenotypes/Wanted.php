@@ -91,7 +91,7 @@ final readonly class Wanted
         return array_diff_key($this->must, array_flip(array_merge(...$diplotype->haplotypes))) === [];
     }
 
-    /** The options (Choices) of which it carries every allele that they want here. */
+    /** The options (Choices) whose alleles of this group it carries, all of them. */
     public function optionsIn(Diplotype $diplotype): int
     {
         $carried = array_flip(array_merge(...$diplotype->haplotypes));

@@ -132,6 +132,8 @@ final class RemarksTest extends TestCase
         yield 'a name alone' => ['“Luna”', 'names no gene'];
         yield 'a gene among other words in quotes' => ['“my clown girl” Pastel', 'not a known gene'];
         yield 'a misspelt gene in parentheses' => ['Pastel (Enchhi)', 'in parentheses'];
+        yield 'a misspelt gene among words' => ['Pastel (carries Klown)', 'in parentheses'];
+        yield 'a misspelt gene among praise' => ['Pastel (nice Klown girl)', 'in parentheses'];
         yield 'another gene in parentheses' => ['Banana (Enchi) Pied', 'in parentheses'];
         yield 'two names of one locus' => ['Banana (coral glow) Pied', 'Banana or Coral Glow'];
         yield 'joined names' => ['PastelEnchiClown', 'Did you mean Pastel Enchi Clown'];
