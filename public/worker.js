@@ -9,7 +9,7 @@ const OWNER = '/owner-of-kept-pages' // an address in PARTS under which the mark
 const MARK = 'Destino-Owner'
 const PATIENCE = 6000 // milliseconds
 
-const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench|\/identify(\/\d+)?)?$/.test(path)
+const isRoom = path => path === '/today' || path.startsWith('/round/') || /^\/clutches\/\d+(\/eggs|\/bench|\/first|\/identify(\/\d+)?)?$/.test(path)
 const isPicture = path => path.startsWith('/genes/states/')
 const PICTURES = 400 // of one person; the oldest go
 const isPart = path => /^\/(build|vendor)\//.test(path) || path === '/icon.svg'

@@ -5,12 +5,14 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnimalController;
 use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BoxPhotoController;
 use App\Http\Controllers\BulkController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClutchController;
 use App\Http\Controllers\DoorController;
 use App\Http\Controllers\EggController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\FirstDayController;
 use App\Http\Controllers\GeneChangeController;
 use App\Http\Controllers\GeneController;
 use App\Http\Controllers\GuideController;
@@ -123,6 +125,10 @@ Route::put('/eggs/{egg}', [EggController::class, 'update'])->name('eggs.update')
 Route::get('/clutches/{clutch}/bench', [BenchController::class, 'show'])->name('bench');
 Route::post('/clutches/{clutch}/bench', [BenchController::class, 'see'])->name('bench.see');
 Route::get('/clutches/{clutch}/identify/{animal?}', [BenchController::class, 'identify'])->whereNumber('animal')->name('identify');
+Route::get('/clutches/{clutch}/box', [BoxPhotoController::class, 'create'])->name('box');
+Route::get('/clutches/{clutch}/first', [FirstDayController::class, 'show'])->name('first-day');
+Route::post('/animals/{animal}/first', [FirstDayController::class, 'store'])->name('first-day.store');
+Route::post('/clutches/{clutch}/box', [BoxPhotoController::class, 'store'])->name('box.store');
 Route::post('/clutches/{clutch}/alike', [BenchController::class, 'alike'])->name('bench.alike');
 
 Route::resource('projects', ProjectController::class)->except('destroy');
@@ -132,6 +138,7 @@ Route::post('/projects/{project}/try', [ProjectRulesController::class, 'tryPair'
 Route::post('/projects/{project}/keep', [ProjectRulesController::class, 'keep'])->name('projects.keep');
 Route::post('/projects/{project}/effort', [ProjectRulesController::class, 'effort'])->name('projects.effort');
 Route::post('/projects/{project}/pin', [ProjectRulesController::class, 'pin'])->name('projects.pin');
+Route::get('/animals/{animal}/surer', [ProveController::class, 'surer'])->name('prove.surer');
 Route::get('/prove', [ProveController::class, 'index'])->name('prove');
 Route::post('/prove/decisions', [ProveController::class, 'decide'])->name('prove.decide');
 Route::post('/prove/read', [ProveController::class, 'read'])->name('prove.read');

@@ -10,9 +10,10 @@ use Destino\Identification\Cue;
 use Illuminate\Support\Carbon;
 
 /**
- * One hatchling of a clutch with its questions, and how far its siblings are.
+ * One hatchling of a clutch with its questions, or two beside each other, and how far the siblings are.
  *
  * @phpstan-import-type Question from Questions
+ * @phpstan-type QuestionOfSome array{cue: Cue, separates: string, asked: bool, of: array<int, Question>}
  */
 final readonly class IdentifyPage
 {
@@ -21,15 +22,34 @@ final readonly class IdentifyPage
     /** The hatchling that is asked about; null where there is none. */
     public ?Animal $animal;
 
+    /** A sibling that is asked about beside it; null where there is none. */
+    public ?Animal $beside;
+
     /** @var array<int, KnownSoFar|null> by hatchling */
     private array $known;
 
-    /** @param int|null $id of the hatchling that is wanted; null for the first that is not sure yet */
+    /**
+     * @param int|null $id of the hatchling that is wanted; null for the first that is not sure yet
+     * @param int|null $beside of a sibling that stands beside it
+     */
     public function __construct(
-        public Bench $bench, private Kept $kept, ?int $id = null, public bool $byPlace = false,
+        public Bench $bench, private Kept $kept, ?int $id = null, public bool $byPlace = false, ?int $beside = null,
     ) {
         $this->known = array_map($bench->known(...), $bench->hatchlings);
         $this->animal = $id === null ? $this->next(null) ?? array_values($bench->hatchlings)[0] ?? null : $bench->hatchlings[$id] ?? null;
+        $this->beside = $beside === null || $beside === $this->animal?->id ? null : $bench->hatchlings[$beside] ?? null;
+    }
+
+    /** @return list<Animal> whom it is about: one, or two beside each other */
+    public function animals(): array
+    {
+        return array_values(array_filter([$this->animal, $this->beside]));
+    }
+
+    /** @return list<Animal> siblings that could stand beside it */
+    public function others(): array
+    {
+        return array_values(array_filter($this->bench->hatchlings, fn (Animal $one): bool => ! in_array($one, $this->animals(), true)));
     }
 
     public function known(Animal $animal): ?KnownSoFar
@@ -61,10 +81,23 @@ final readonly class IdentifyPage
         return 1 + (int) array_search($this->animal?->id, array_keys($this->bench->hatchlings), true);
     }
 
-    /** @return list<Question> */
+    /** @return list<QuestionOfSome> those that are worth a look first, each with the answers of every hatchling that is asked about */
     public function questions(): array
     {
-        return $this->animal === null ? [] : (new Questions($this->bench, $this->kept, $this->byPlace))->of($this->animal);
+        $all = [];
+        $questions = new Questions($this->bench, $this->kept, $this->byPlace);
+        foreach ($this->animals() as $animal) {
+            foreach ($questions->of($animal) as $question) {
+                $key = $question['cue']->key;
+                $all[$key] ??= ['cue' => $question['cue'], 'separates' => $question['separates'], 'asked' => false, 'of' => []];
+                $all[$key]['asked'] = $all[$key]['asked'] || $question['asked'];
+                $all[$key]['of'][$animal->id] = $question;
+            }
+        }
+        $place = array_flip($questions->keys());
+        uasort($all, static fn (array $a, array $b): int => [! $a['asked'], $place[$a['cue']->key]] <=> [! $b['asked'], $place[$b['cue']->key]]);
+
+        return array_values($all);
     }
 
     /** @return list<string> what can be read at a later age, and from when */
@@ -80,18 +113,22 @@ final readonly class IdentifyPage
     }
 
     /**
-     * What a tap changed, for a page that stays: what it is by now, and which questions are worth a look.
+     * What a tap changed, for a page that stays: what each is by now, and which questions are worth a look.
      *
-     * @return array{name: string, shown: list<string>, carried: list<string>, sure: bool, done: float, worth: list<string>}
+     * @return array<int, array{name: string, shown: list<string>, carried: list<string>, sure: bool, done: float, worth: list<string>}>
      */
-    public function answer(): array
+    public function answers(): array
     {
-        $known = $this->animal === null ? null : $this->known($this->animal);
+        $answers = [];
+        foreach ($this->animals() as $animal) {
+            $known = $this->known($animal);
+            $answers[$animal->id] = [
+                'name' => $known?->name() ?? '', 'shown' => $known?->shown() ?? [], 'carried' => $known?->carried() ?? [],
+                'sure' => $known?->isSure() ?? false, 'done' => round($known?->done() ?? 0.0, 2),
+                'worth' => array_map(strval(...), array_keys($this->bench->worth($animal->id))),
+            ];
+        }
 
-        return [
-            'name' => $known?->name() ?? '', 'shown' => $known?->shown() ?? [], 'carried' => $known?->carried() ?? [],
-            'sure' => $known?->isSure() ?? false, 'done' => round($known?->done() ?? 0.0, 2),
-            'worth' => array_map(strval(...), array_keys($this->animal === null ? [] : $this->bench->worth($this->animal->id))),
-        ];
+        return $answers;
     }
 }

@@ -20,7 +20,7 @@ use Destino\Identification\Stage;
 final readonly class KnownSoFar
 {
     /** A gene is sure from here on, and out of the question below. */
-    private const SURE = .95;
+    public const SURE = .95;
 
     private const OUT = .06;
 

@@ -57,6 +57,12 @@ final readonly class Questions
         return $questions;
     }
 
+    /** @return list<string> keys of all cues in the order in which they are asked */
+    public function keys(): array
+    {
+        return array_map(strval(...), array_keys($this->inOrder()));
+    }
+
     private function seen(Animal $animal, Cue $cue): ?string
     {
         $last = $animal->sightings->filter(fn (Sighting $one): bool => $one->cue === $cue->key && $one->who === null)->last();

@@ -96,7 +96,10 @@ final class Kinds
             ], removal: Right::Log),
             new RecordKind(
                 'photo', Photo::class, 'photograph',
-                ['on' => 'string', 'caption' => 'string?', 'file' => 'string', 'width' => 'integer', 'height' => 'integer'],
+                [
+                    'on' => 'string', 'caption' => 'string?', 'file' => 'string', 'width' => 'integer', 'height' => 'integer',
+                    'across' => 'integer?', 'down' => 'integer?', 'side' => 'integer?',
+                ],
                 removal: Right::Log,
             ),
             new RecordKind(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
+use App\Models\Photo;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Str;
 use Intervention\Image\Exceptions\RuntimeException;
@@ -82,14 +83,21 @@ class Darkroom
         return $file;
     }
 
-    public function path(string $file): string
-    {
-        return $this->disk->path($file);
-    }
-
     public function has(string $file): bool
     {
         return preg_match('~^photos/[\w-]+\.jpg$~', $file) === 1 && $this->disk->exists($file);
+    }
+
+    /** The picture of an animal: of a photograph that shows several, the part with it. */
+    public function picture(Photo $photo): string
+    {
+        $part = $photo->part()?->within($photo->width, $photo->height);
+        if ($part === null) {
+            return $this->read($photo->file);
+        }
+
+        return ImageManager::gd(strip: true)->read($this->read($photo->file))
+            ->crop($part['side'], $part['side'], $part['left'], $part['top'])->toJpeg(quality: 85, strip: true)->toString();
     }
 
     public function read(string $file): string

@@ -222,6 +222,23 @@ final class Identification
         return ['next' => $next, 'later' => $later];
     }
 
+    /**
+     * What a young would be after each answer to a cue that was not looked at yet.
+     *
+     * @return list<array{chance: float, forms: list<array{form: Form, decimal: float}>}> by state: P(state), and P(form | state) at the
+     *     loci that the cue is about
+     */
+    public function after(string $id, Cue $cue): array
+    {
+        foreach ($this->clutch->hatchlings as $one) {
+            if ($one->id === $id && isset($this->young[$id])) {
+                return (new NextCue($this->chances, $this->young[$id], $this->readOf($one)))->after($cue, $one->days);
+            }
+        }
+
+        return [];
+    }
+
     /** What was read of a young from its look; siblings of whom the same was read share it. */
     private function readOf(Hatchling $one): CuesRead
     {

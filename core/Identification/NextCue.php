@@ -41,6 +41,33 @@ final readonly class NextCue
             : [max(0.0, $asked * self::told($ways)), $this->separates($ways), self::mixed($ways)];
     }
 
+    /**
+     * What the young is after each state: P(form | state), at the loci of the cue.
+     *
+     * @return list<array{chance: float, forms: list<array{form: Form, decimal: float}>}> by state, with P(state)
+     */
+    public function after(Cue $cue, ?int $days): array
+    {
+        $ways = $this->ways($cue, $cue->reading === null ? $days : CueChances::age($days));
+        $asked = array_sum(array_column($ways, 'p'));
+        $after = [];
+        foreach ($asked > 0.0 ? self::mixed($ways) : [] as $state => $chance) {
+            $shares = $forms = [];
+            foreach ($ways as $way) {
+                foreach ($chance > 0.0 ? $way['forms'] : [] as $form) {
+                    $key = $form->key();
+                    $forms[$key] = $form;
+                    $shares[$key] = ($shares[$key] ?? 0.0) + $way['p'] / $asked * $way['chances'][$state] / $chance;
+                }
+            }
+            $after[] = ['chance' => $chance, 'forms' => array_map(
+                static fn (Form $form, float $share): array => ['form' => $form, 'decimal' => $share], $forms, $shares,
+            )];
+        }
+
+        return $after;
+    }
+
     /** @return list<Way> genotypes at the loci of the cue that have what it asks for, each with the chances of the states */
     private function ways(Cue $cue, ?int $days): array
     {

@@ -31,6 +31,10 @@ class EveryPageOfTheSeasonTest extends EveryPageCase
         yield 'feeding round' => ['/round/feed'];
         yield 'today' => ['/today'];
         yield 'bench' => ['/clutches/8/bench'];
+        yield 'two siblings' => ['/clutches/7/identify/26?beside=27'];
+        yield 'hatchlings in a row' => ['/clutches/8/first'];
+        yield 'a photograph of the box' => ['/clutches/8/box'];
+        yield 'how sure a label is' => ['/animals/27/surer'];
         yield 'one hatchling' => ['/clutches/8/identify'];
     }
 }

@@ -183,6 +183,64 @@ class SnakeRoomTest extends BrowserTestCase
         self::assertSame($first, $asked(), 'but by its name');
     }
 
+    public function test_two_siblings_are_asked_beside_each_other(): void
+    {
+        $browser = $this->identified('Bosun Two', 8);
+        $browser->click('#beside option:nth-child(2)')->waitFor('h1', ' and ');
+        $browser->until('return document.querySelectorAll("[data-question]:not([hidden]) form").length === 2');
+        self::assertSame(390, (int) $browser->script('return document.documentElement.scrollWidth'));
+        $asked = fn (): string => $browser->find('[data-question]:not([hidden])')->getAttribute('data-question') ?? '';
+        $first = $asked();
+        for ($tap = 0; $tap < 2 && $asked() === $first; $tap++) { // one for each that is not sure by itself
+            $browser->click('[data-question]:not([hidden]) form[data-asked][data-seen=""] .reply');
+        }
+        self::assertNotSame($first, $asked(), 'the next comes when both have their answer');
+        $browser->until('return Object.keys(localStorage).every(key => !key.startsWith("destino.outbox"))');
+    }
+
+    public function test_hatchlings_in_a_row_are_sexed_weighed_and_named_by_their_look(): void
+    {
+        $browser = $this->identified('Stoker', 7)->visit('/clutches/7/first')->until('return navigator.serviceWorker.controller !== null');
+        $browser->visit('/clutches/7/first');
+        $open = fn (): string => (string) $browser->find('.first-one[open]')->getAttribute('data-about');
+        $browser->script('for (const one of document.querySelectorAll(".first-one")) one.open = one.dataset.about === "Stoker"');
+        $this->hang();
+        $browser->visit('/clutches/7/first'); // the page itself opens without a connection
+        $browser->until('return document.querySelector("[data-with-script]:not([hidden])") !== null');
+        $browser->script('for (const one of document.querySelectorAll(".first-one")) one.open = one.dataset.about === "Stoker"');
+        self::assertSame('Stoker', $open());
+        $browser->click('.first-one[open] button[value=female]');
+        $browser->type('.first-one[open] [data-grams]', '61'."\n");
+        $browser->waitFor('.first-one[open] summary', 'female · 61 g');
+        $look = (string) $browser->find('.first-one[open] [name=look]')->getAttribute('value');
+        $browser->click('.first-one[open] [name=look]')->waitFor('[data-outbox-says]', '3 entries waiting on this device');
+        $this->hang(false);
+        $browser->waitFor('[data-outbox-says]', '3 waiting entries sent.');
+        $browser->visit('/clutches/7/first')->waitFor('.first-day', "female · 61 g · {$look}");
+        self::assertSame(390, (int) $browser->script('return document.documentElement.scrollWidth'));
+    }
+
+    public function test_one_photograph_of_the_box_gives_each_hatchling_its_picture(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'destino-').'.png';
+        $image = imagecreatetruecolor(600, 400);
+        imagefilledrectangle($image, 0, 0, 299, 399, (int) imagecolorallocate($image, 200, 40, 40));
+        imagepng($image, $file);
+        $browser = $this->browser()->visit('/clutches/8/box');
+        $browser->find('#photo')->sendKeys($file);
+        $browser->until('return document.querySelector("[data-picture]").naturalWidth === 600');
+        $tap = 'const at = document.querySelector("[data-picture]"), box = at.getBoundingClientRect();
+            at.dispatchEvent(new MouseEvent("click", { clientX: box.left + arguments[0] * box.width, clientY: box.top + box.height / 2, bubbles: true }))';
+        $browser->waitFor('[data-now]', 'Tap the head of Dinghy.')->script($tap, .25);
+        $browser->waitFor('[data-now]', 'Tap the head of Ebb.')->script($tap, .75);
+        $browser->waitFor('.box-photo', '2');
+        self::assertCount($marks = 2, array_slice($browser->all('.box-mark'), 0, $marks));
+        $browser->click('.box-photo button[type=submit]')->waitFor('.said', 'The photograph is saved with 2 hatchlings.');
+        $browser->waitFor('main', 'Photographs at');
+        $browser->until('return [...document.querySelectorAll("#photographs img")].every(one => one.complete && one.naturalWidth === one.naturalHeight)');
+        unlink($file);
+    }
+
     public function test_answers_without_a_connection_wait_and_are_sent(): void
     {
         $browser = $this->identified('Bosun', 7);

@@ -93,14 +93,35 @@ class IdentifyPagesTest extends TestCase
             'animal' => $this->young['One']->id, 'cue' => 'belly-edge', 'state' => $state, 'was' => $was, 'form_token' => $token,
         ]);
         $first = (string) Str::uuid();
-        $answer = $tap('strong checks', '', $first)->assertOk()->json();
+        $answer = $tap('strong checks', '', $first)->assertOk()->json("answers.{$this->young['One']->id}");
         $this->assertContains('Yellow Belly', array_map(fn (string $words): string => (string) preg_replace('/ \d.*$/', '', $words), $answer['shown']));
         $this->assertSame('Yellow Belly', $answer['name'], 'what is likelier than not by its look');
         $this->assertNotContains('belly-edge', $answer['worth']);
-        $this->assertSame($answer, $tap('strong checks', '', $first)->json(), 'sent twice, made once');
+        $this->assertSame($answer, $tap('strong checks', '', $first)->json("answers.{$this->young['One']->id}"), 'sent twice, made once');
         $this->assertSame(1, $this->young['One']->sightings()->count());
-        $this->assertSame('Still open', $tap('strong checks', 'strong checks', (string) Str::uuid())->json('name'), 'taken back');
+        $this->assertSame('Still open', $tap('strong checks', 'strong checks', (string) Str::uuid())->json("answers.{$this->young['One']->id}.name"), 'taken back');
         $this->assertSame(0, $this->young['One']->sightings()->count());
+    }
+
+    public function test_two_beside_each_other_are_asked_the_same_and_answered_each(): void
+    {
+        $this->hatch();
+        [$one, $two] = [$this->young['One']->id, $this->young['Two']->id];
+        $page = (string) $this->get($this->address('One')."?beside={$two}")->assertOk()->assertSee('One and Two')->assertSee('One alone')->getContent();
+        preg_match_all('~data-question="([a-z-]+)".*?</section>~s', $page, $found);
+        foreach ($found[0] as $question) {
+            $this->assertSame([(string) $one, (string) $two], preg_match_all('/name="animal"\s+value="(\d+)"/', $question, $forms) ? $forms[1] : []);
+        }
+        $answers = $this->postJson("/clutches/{$this->clutch->id}/bench", [
+            'animal' => $two, 'cue' => 'belly-edge', 'state' => 'strong checks', 'first' => $one, 'beside' => $two, 'form_token' => (string) Str::uuid(),
+        ])->assertOk()->json('answers');
+        $this->assertSame([$one, $two], array_keys($answers));
+        $this->assertSame(['Still open', 'Yellow Belly'], array_column($answers, 'name'));
+        $this->post("/clutches/{$this->clutch->id}/bench", [
+            'animal' => $two, 'cue' => 'belly-edge', 'state' => 'faint checks', 'was' => 'strong checks', 'first' => $one, 'beside' => $two, 'from' => 'identify',
+        ]);
+        $this->get($this->address('One')."?beside={$one}")->assertOk()->assertSee('a sibling …');
+        $this->get($this->address('One').'?beside=99999')->assertOk()->assertDontSee('alone');
     }
 
     public function test_another_clutch_has_other_hatchlings(): void
@@ -122,7 +143,7 @@ class IdentifyPagesTest extends TestCase
         $form = ['how_many' => '3', 'form_token' => (string) Str::uuid()];
         foreach (['3 hatchlings added.', 'These hatchlings are added already.'] as $said) {
             $this->post("/clutches/{$this->clutch->id}/hatchlings/all", $form)
-                ->assertRedirect("/clutches/{$this->clutch->id}/bench")->assertSessionHas('said', $said);
+                ->assertRedirect("/clutches/{$this->clutch->id}/first")->assertSessionHas('said', $said);
         }
         $new = Animal::query()->where('clutch_id', $this->clutch->id)->latest('id')->limit(3)->get();
         $this->assertSame(6, Animal::query()->where('clutch_id', $this->clutch->id)->count());

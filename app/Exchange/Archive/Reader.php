@@ -21,7 +21,7 @@ class Reader
     /** @var list<array{Model, array<string, mixed>}> what can be said only once every record is there */
     private array $later = [];
 
-    /** @var list<string> photographs that were put into their folder */
+    /** @var array<string, string> photographs that were put into their folder, by the name that the document gives them */
     private array $files = [];
 
     /** @param array<string, array{content: string, width: int, height: int}> $photos by the name that the document gives them */
@@ -33,7 +33,7 @@ class Reader
     /** @return list<string> photographs that were put into their folder */
     public function files(): array
     {
-        return $this->files;
+        return array_values($this->files);
     }
 
     /** @param array<string, mixed> $document in the present format */
@@ -61,9 +61,8 @@ class Reader
         $values = array_intersect_key($document, $kind->fields);
         if ($kind->name === 'photo' && isset($this->photos[$values['file']])) {
             $photo = $this->photos[$values['file']];
-            $values = ['file' => $this->darkroom->keep($photo['content']), 'width' => $photo['width'], 'height' => $photo['height']]
-                + $values;
-            $this->files[] = $values['file'];
+            $file = $this->files[$values['file']] ??= $this->darkroom->keep($photo['content']);
+            $values = ['file' => $file, 'width' => $photo['width'], 'height' => $photo['height']] + $values;
         }
         $named = $this->numbered($kind, $document);
         $lists = [];

@@ -114,7 +114,7 @@ class Writer
     private function photograph(array $photo): array
     {
         if ($this->darkroom->has($photo['file'])) {
-            $name = 'photos/'.hash('xxh128', $this->darkroom->read($photo['file']))."-{$photo['id']}.jpg";
+            $name = 'photos/'.hash('xxh128', $this->darkroom->read($photo['file'])).'.jpg'; // one that shows several animals is there once
             $this->files[$name] = $photo['file'];
             $photo['file'] = $name;
         }

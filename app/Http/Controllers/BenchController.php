@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Clutch\Bench;
 use App\Clutch\IdentifyPage;
+use App\Clutch\PhotosAtAge;
 use App\Collection\Opened;
 use App\Http\Requests\AlikeRequest;
 use App\Http\Requests\SightingRequest;
@@ -24,7 +25,7 @@ class BenchController extends Controller
 {
     public function __construct(private readonly Opened $opened) {}
 
-    public function show(Clutch $clutch): View
+    public function show(Request $request, Clutch $clutch): View
     {
         $this->authorize('view', $clutch);
 
@@ -36,6 +37,7 @@ class BenchController extends Controller
                 'bench' => $bench, 'page' => new IdentifyPage($bench, $this->opened->kept), 'clutch' => $clutch,
                 'prints' => new Prints(new Gallery($this->opened->shelf), kept: $this->opened->kept),
                 'pictures' => new StatePictures($this->opened->shelf), 'mark' => (string) $this->opened->kept->mark(),
+                'photos' => new PhotosAtAge($clutch, $request->filled('age') ? $request->integer('age') : null),
             ],
         );
     }
@@ -46,35 +48,41 @@ class BenchController extends Controller
         $this->authorize('view', $clutch);
         $page = new IdentifyPage(
             new Bench($clutch, $this->opened), $this->opened->kept, $animal, $request->query('order') === IdentifyPage::BY_PLACE,
+            $request->integer('beside') ?: null,
         );
         abort_if($animal !== null && $page->animal === null, 404);
         if ($page->animal === null || $page->bench->why !== null) {
             return redirect()->route('bench', $clutch);
         }
         $gallery = new Gallery($this->opened->shelf);
-        $one = $page->animal;
+        $looks = [];
+        foreach ($page->animals() as $one) {
+            $looks[$one->id] = $gallery->ofBelief($page->bench->belief($one), $page->bench->days($one) ?? 0, $one->id);
+        }
 
         return view('clutches.identify', [
-            'page' => $page, 'clutch' => $clutch, 'animal' => $one, 'known' => $page->known($one), 'next' => $page->next($one),
+            'page' => $page, 'clutch' => $clutch, 'animal' => $page->animal, 'next' => $page->next($page->animal),
             'questions' => $page->questions(), 'places' => $page->byPlace ? ['order' => IdentifyPage::BY_PLACE] : [],
-            'own' => $gallery->ofBelief($page->bench->belief($one), $page->bench->days($one) ?? 0, $one->id),
-            'prints' => new Prints($gallery, kept: $this->opened->kept), 'pictures' => new StatePictures($this->opened->shelf),
-            'mark' => (string) $this->opened->kept->mark(), 'may' => Gate::allows('log', $clutch),
+            'looks' => $looks, 'prints' => new Prints($gallery, kept: $this->opened->kept),
+            'pictures' => new StatePictures($this->opened->shelf), 'mark' => (string) $this->opened->kept->mark(),
+            'may' => Gate::allows('log', $clutch),
         ]);
     }
 
     public function see(SightingRequest $request, Clutch $clutch): RedirectResponse|JsonResponse
     {
         $request->write();
-        $animal = (int) $request->validated('animal');
+        $first = $request->integer('first') ?: (int) $request->validated('animal');
+        $beside = $request->integer('beside') ?: null;
         if ($request->expectsJson()) {
-            return response()->json((new IdentifyPage(new Bench($clutch, $this->opened), $this->opened->kept, $animal))->answer());
-        }
-        $isOne = $request->input('from') === 'identify';
+            $page = new IdentifyPage(new Bench($clutch, $this->opened), $this->opened->kept, $first, beside: $beside);
 
-        return redirect()->to(
-            $isOne ? route('identify', [$clutch, $animal]) : route('bench', $clutch).'#cue-'.$request->validated('cue'),
-        );
+            return response()->json(['answers' => (object) $page->answers()]);
+        }
+
+        return redirect()->to($request->input('from') === 'identify'
+            ? route('identify', array_filter([$clutch, $first, 'beside' => $beside]))
+            : route('bench', $clutch).'#cue-'.$request->validated('cue'));
     }
 
     /** Two or more hatchlings are the same for something. */

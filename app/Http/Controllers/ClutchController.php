@@ -124,7 +124,7 @@ class ClutchController extends Controller
     {
         $count = $request->addTo($clutch, $this->house);
 
-        return redirect()->route('bench', $clutch)->with(
+        return redirect()->route('first-day', $clutch)->with(
             'said', $count === 0 ? 'These hatchlings are added already.' : $count.' '.Str::plural('hatchling', $count).' added.',
         );
     }

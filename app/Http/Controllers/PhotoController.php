@@ -9,7 +9,8 @@ use App\Models\Animal;
 use App\Models\Photo;
 use App\Photos\Darkroom;
 use Illuminate\Http\RedirectResponse;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 class PhotoController extends Controller
 {
@@ -22,13 +23,13 @@ class PhotoController extends Controller
         return redirect()->to($photo->home())->with('said', 'The photograph is kept.');
     }
 
-    public function show(Photo $photo): BinaryFileResponse
+    /** The picture of the animal; with “whole” all of a photograph of which it is a part. */
+    public function show(Request $request, Photo $photo): Response
     {
         $this->authorize('view', $photo);
         abort_unless($this->darkroom->has($photo->file), 404);
+        $content = $request->boolean('whole') ? $this->darkroom->read($photo->file) : $this->darkroom->picture($photo);
 
-        return response()->file(
-            $this->darkroom->path($photo->file), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
-        );
+        return response($content, headers: ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
     }
 }

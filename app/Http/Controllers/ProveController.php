@@ -12,6 +12,7 @@ use App\Http\Requests\DecisionRequest;
 use App\Models\Animal;
 use App\Models\Clutch;
 use App\Models\User;
+use App\Papers\Label;
 use App\People\CurrentKeeper;
 use App\Prove\ContradictionDesk;
 use App\Prove\Design;
@@ -19,6 +20,7 @@ use App\Prove\Digest;
 use App\Prove\Evidence;
 use App\Prove\OpenQuestions;
 use App\Prove\Question;
+use App\Prove\Surer;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
@@ -41,6 +43,17 @@ class ProveController extends Controller
             'digest' => new Digest($keeper, $beliefs),
             'traits' => $keeper->oddTraits()->withCount('entries')->orderBy('name')->get(), 'token' => (string) Str::uuid(),
             'error' => $beliefs->kin->error(),
+        ]);
+    }
+
+    /** What stands on the label of an animal, and what would make it surer. */
+    public function surer(Animal $animal): View
+    {
+        $this->authorize('view', $animal);
+        $page = new AnimalPage($animal, $this->opened);
+
+        return view('prove.surer', [
+            'animal' => $animal, 'label' => Label::in($this->opened, $page->card), 'surer' => new Surer($animal, $this->opened),
         ]);
     }
 

@@ -20,7 +20,7 @@ class OneValueForOneField
         'sires' => 'clutches*', 'pairs' => 'projects/*', 'forbidden' => 'projects*', 'assumptions' => 'projects*', 'columns' => 'exchange/*',
         'lines' => 'house', 'schools' => 'house', 'stances' => 'house', 'school' => '*',
         'genes' => 'genes/compare', 'wish' => 'genes/design', 'animals' => 'clutches/*', 'answers' => 'exchange/*',
-        'chosen' => ['animals/chosen', 'today/taps'], 'offers' => 'imports/*',
+        'chosen' => ['animals/chosen', 'today/taps'], 'offers' => 'imports/*', 'heads' => 'clutches/*/box',
     ];
 
     public function handle(Request $request, Closure $next): Response

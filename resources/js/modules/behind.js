@@ -12,7 +12,7 @@ const movable = main => [...main.children].filter(child => !child.matches(KEPT))
  * @param {() => boolean} isTouched whether the keeper is at work on it; then nothing moves
  */
 export async function bringIn(main, isTouched) {
-  const response = await fetch(location.href, { headers: { Accept: 'text/html' } })
+  const response = await fetch(location.href, { headers: { Accept: 'text/html', 'X-Background': '1' } })
   const fresh = new DOMParser().parseFromString(await response.text(), 'text/html').querySelector('#main')
   if (!response.ok || !fresh || isTouched()) throw new Error('left to the keeper')
   for (const child of movable(main)) child.remove()

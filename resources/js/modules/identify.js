@@ -1,11 +1,13 @@
 import { send, today, token } from '../outbox.js'
 
 /**
- * One question at a time: a tap is stored and sent, and the next question stands there at once. What is worth asking comes back with each
- * answer; the order stays. "Cannot tell" is remembered on this device for a month, "later" comes again at the end.
+ * One question at a time, of one hatchling or of two beside each other: a tap is stored and sent, and where all have their answer the
+ * next question stands there at once. What is worth asking comes back with each answer; the order stays. "Cannot tell" is remembered on
+ * this device for a month, "later" comes again at the end.
  */
 const MONTH = 30 * 864e5
 const KEY = 'destino.cannot'
+const OWN = ['state', 'was', 'form_token', 'from']
 
 const cannot = () => { try { return JSON.parse(localStorage.getItem(KEY)) ?? {} } catch { return {} } }
 
@@ -16,11 +18,13 @@ export function enhance(root) {
   const foot = root.querySelector('[data-with-script]')
   const undo = foot.querySelector('[data-undo]')
   const nameOf = one => `${root.dataset.page}-${one.dataset.question}`
+  const formsOf = one => [...one.querySelectorAll('form')]
   const taps = []
   const later = []
   let current = null
 
-  const isOpen = one => 'asked' in one.dataset && !one.dataset.seen && !(Date.now() - (cannot()[nameOf(one)] ?? 0) < MONTH)
+  const waitsFor = form => 'asked' in form.dataset && !form.dataset.seen
+  const isOpen = one => formsOf(one).some(waitsFor) && !(Date.now() - (cannot()[nameOf(one)] ?? 0) < MONTH)
   const show = (one, isMoved = true) => {
     current = one
     for (const other of [...questions, done]) other.hidden = other !== one
@@ -35,10 +39,10 @@ export function enhance(root) {
     if (!one) root.querySelector('[data-done-says]').textContent = 'Nothing more to look for at this age'
     show(one ?? done, isMoved)
   }
-  const mark = (one, state) => {
-    one.dataset.seen = state
-    one.querySelector('[name=was]').value = state
-    for (const button of one.querySelectorAll('.reply')) {
+  const mark = (form, state) => {
+    form.dataset.seen = state
+    form.querySelector('[name=was]').value = state
+    for (const button of form.querySelectorAll('.reply')) {
       button.classList.toggle('is-seen', button.value === state)
       button.setAttribute('aria-pressed', String(button.value === state))
     }
@@ -46,48 +50,55 @@ export function enhance(root) {
   const words = (place, list) => {
     place.replaceChildren(...list.map(text => Object.assign(document.createElement('span'), { textContent: text })))
   }
-  const tell = answer => {
-    root.querySelector('[data-name]').textContent = answer.name
-    words(root.querySelector('[data-shown]'), answer.shown.length ? answer.shown : ['No gene of its parents shows'])
-    words(root.querySelector('[data-carried]'), answer.carried)
-    root.querySelector('[aria-current] .how-far')?.style.setProperty('--share', `${100 * answer.done}%`)
-    const worth = new Set(answer.worth)
-    for (const one of questions) {
-      if (worth.has(one.dataset.question) || one.dataset.seen) one.dataset.asked = ''
-      else if (one !== current) delete one.dataset.asked
+  const tell = answers => {
+    for (const [id, answer] of Object.entries(answers)) {
+      const it = root.querySelector(`[data-it="${id}"]`)
+      it.querySelector('[data-name]').textContent = answer.name
+      words(it.querySelector('[data-shown]'), answer.shown.length ? answer.shown : ['No gene of its parents shows'])
+      words(it.querySelector('[data-carried]'), answer.carried)
+      root.querySelector(`[data-sibling="${id}"] .how-far`)?.style.setProperty('--share', `${100 * answer.done}%`)
+      for (const one of questions) {
+        const form = formsOf(one).find(form => form.querySelector('[name=animal]').value === id)
+        if (!form) continue
+        if (answer.worth.includes(one.dataset.question) || form.dataset.seen) form.dataset.asked = ''
+        else if (one !== current) delete form.dataset.asked
+      }
     }
   }
-  const write = async (one, state, was, before) => {
-    const form = one.querySelector('form')
-    const fields = [...new FormData(form).entries()].filter(([name]) => !['state', 'was', 'form_token', 'from'].includes(name))
+  const write = async (one, form, state, was, before) => {
+    const fields = [...new FormData(form).entries()].filter(([name]) => !OWN.includes(name))
     fields.push(['state', state], ['was', was], ['form_token', token()], ['on', today()])
-    const result = await send({ url: form.action, fields, about: `${root.dataset.about}, ${one.dataset.cue}: ${state}`, what: one.dataset.cue })
-    if (result.state === 'kept') tell(result.answer)
+    const result = await send({
+      url: form.action, fields, about: `${form.dataset.about}, ${one.dataset.cue}: ${state}`, what: one.dataset.cue,
+    })
+    if (result.state === 'kept') tell(result.answer.answers)
     if (result.state === 'refused') {
-      mark(one, before)
+      mark(form, before)
       show(one)
       one.querySelector('.soft').textContent = `Not saved: ${result.why}`
     }
   }
 
   for (const one of questions) {
-    one.querySelector('form').addEventListener('submit', event => {
-      event.preventDefault()
-      const state = event.submitter.value
-      const before = one.dataset.seen
-      const after = before === state ? '' : state // a second tap takes it back
-      taps.push([one, before, after])
-      undo.disabled = false
-      mark(one, after)
-      write(one, state, before, before)
-      if (after) next()
-    })
+    for (const form of formsOf(one)) {
+      form.addEventListener('submit', event => {
+        event.preventDefault()
+        const state = event.submitter.value
+        const before = form.dataset.seen
+        const after = before === state ? '' : state // a second tap takes it back
+        taps.push([one, form, before, after])
+        undo.disabled = false
+        mark(form, after)
+        write(one, form, state, before, before)
+        if (after && !formsOf(one).some(waitsFor)) next()
+      })
+    }
   }
   undo.addEventListener('click', () => {
-    const [one, before, after] = taps.pop()
+    const [one, form, before, after] = taps.pop()
     undo.disabled = taps.length === 0
-    mark(one, before)
-    write(one, before || after, after, after)
+    mark(form, before)
+    write(one, form, before || after, after, after)
     show(one)
   })
   foot.querySelector('[data-cannot]').addEventListener('click', () => {
@@ -108,7 +119,8 @@ export function enhance(root) {
   addEventListener('keydown', event => { // answers by their number, where there are keys
     const number = Number(event.key)
     if (!number || event.ctrlKey || event.metaKey || event.altKey || /^(input|select|textarea)$/i.test(event.target.tagName)) return
-    current.querySelectorAll('.reply')[number - 1]?.click()
+    const form = formsOf(current).find(waitsFor) ?? formsOf(current)[0]
+    form?.querySelectorAll('.reply')[number - 1]?.click()
   })
   foot.hidden = false
   const asked = questions.find(one => `#${one.id}` === location.hash)

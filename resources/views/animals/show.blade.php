@@ -47,8 +47,9 @@
                         <span class="soft small">after {{ $step['by'] }}</span></li>@endforeach</ol></div>@endforeach</div>
                 </details>
             @endif
-            <p class="mt-3 mb-0"><a class="button slim" href="{{ route('prove.animal', $animal) }}"><x-icon name="search"/>Evidence and
-                test pairings</a></p>
+            <p class="mt-3 mb-0 row-flow"><a class="button slim" href="{{ route('prove.animal', $animal) }}"><x-icon
+                name="search"/>Evidence and test pairings</a> <a class="button slim" href="{{ route('prove.surer', $animal) }}">How sure is
+                the label?</a></p>
             <div class="mt-3"><x-bead-key :sides="false"/></div>
         </section>
         <section class="sheet">
@@ -247,8 +248,9 @@
     <details class="sheet folded mt-3" id="photos" open data-module="fold-narrow">
             <summary><h2>Photographs</h2><span class="soft small">{{ count($photos) }}</span></summary>
         @if ($photos !== [])
-            <ul class="photos">@foreach ($photos as $photo)<li><figure><a href="{{ route('photos.show', $photo) }}"><img
-                src="{{ route('photos.show', $photo) }}" width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy"
+            <ul class="photos">@foreach ($photos as $photo)<li><figure><a
+                href="{{ route('photos.show', [$photo, 'whole' => 1]) }}"><img src="{{ route('photos.show', $photo) }}"
+                width="{{ $photo->shown()[0] }}" height="{{ $photo->shown()[1] }}" loading="lazy"
                 alt="{{ $photo->caption ?? $animal->name.' on '.$photo->on->format('j F Y') }}"></a>
                 <figcaption class="row-flow"><span>{{ $photo->on->format('j M Y') }}{{ $photo->caption ? ': '.$photo->caption
                 : '' }}</span>@if ($mayLog)<x-take-out kind="photo" :record="$photo"

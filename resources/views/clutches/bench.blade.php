@@ -6,6 +6,7 @@
             here they stand side by side, with what to look at first.</p></section>
     @elseif ($bench->why !== null)
         <section class="sheet empty"><p class="answer">Nothing follows yet.</p><p class="soft">{{ $bench->why }}</p></section>
+        @include('clutches.photographs')
     @else
         <section class="stack" aria-label="The clutch at a glance">
             <p class="mb-0"><strong>{{ $page->sure() }} of {{ count($bench->hatchlings) }} sure</strong>@if ($page->sure() <
@@ -24,7 +25,10 @@
                 have it</span>@endif</a>@endforeach</div>
             @if ($may && $page->animal && $page->next(null))<p class="mb-0"><a class="button main"
                 href="{{ route('identify', [$clutch, $page->next(null)]) }}">Identify {{ $page->next(null)->name }}</a></p>@endif
+            @if ($may)<p class="row-flow mb-0"><a class="button slim" href="{{ route('first-day', $clutch) }}">Sex, weigh, look</a> <a
+                class="button slim" href="{{ route('box', $clutch) }}">Photograph the box</a></p>@endif
         </section>
+        @include('clutches.photographs')
         <section class="sheet at-width">
             <div class="head"><h2>Gene by gene</h2><span class="soft small">from the parents and from what you saw</span></div>
             <div class="scroll" tabindex="0" role="region" aria-label="Odds of genes, hatchling by hatchling">

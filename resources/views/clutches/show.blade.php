@@ -91,6 +91,9 @@
                         <x-clash-mark :animal="$card->animal"/>@endif</li>@empty<li class="soft">None yet.</li>@endforelse
                 </ul>
                 @if ($mayLog)
+                    @if ($page->hatchlings !== [])<p class="row-flow mt-3 mb-0"><a class="button slim"
+                        href="{{ route('first-day', $clutch) }}">Sex, weigh, look</a> <a class="button slim"
+                        href="{{ route('box', $clutch) }}">Photograph the box</a></p>@endif
                     @if ($page->withoutRecord() > 0)<form method="post" action="{{ route('hatchlings.all', $clutch) }}"
                         class="row-flow mt-3" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
                         <x-field name="how_many" bag="hatchlings" label="Hatchlings to add" :value="old('how_many', $page->withoutRecord())"

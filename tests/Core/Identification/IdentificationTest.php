@@ -84,6 +84,28 @@ final class IdentificationTest extends TestCase
         );
     }
 
+    public function testWhatAnAnswerWouldLeaveIsWhatItLeavesOnceItIsGiven(): void
+    {
+        $young = static fn (array $cues): array => [self::young('1', cues: $cues), self::young('2')];
+        $before = self::identify('Yellow Belly het Clown', ['Pastel het Clown'], $young([]));
+        $byKey = static fn (array $forms): array => array_column(
+            array_map(static fn (array $one): array => [$one['form']->key(), $one['decimal']], $forms), 1, 0,
+        );
+        foreach (array_slice($before->cues('1')['next'], 0, 4) as $next) {
+            $after = $before->after('1', $next['cue']);
+            self::assertSame(count($next['cue']->states), count($after));
+            self::assertEqualsWithDelta(1.0, array_sum(array_column($after, 'chance')), 1e-9);
+            foreach ($after as $state => $one) {
+                self::assertEqualsWithDelta($next['chances'][$state], $one['chance'], 1e-9);
+                $given = $byKey(self::identify('Yellow Belly het Clown', ['Pastel het Clown'], $young([$next['cue']->key => $state]))->forms('1'));
+                foreach (array_intersect_key($byKey($one['forms']), $given) as $form => $share) {
+                    self::assertEqualsWithDelta($given[$form], $share, 1e-6, "{$form} after {$next['cue']->states[$state]}");
+                }
+            }
+        }
+        self::assertSame([], $before->after('9', $before->cues('1')['next'][0]['cue']));
+    }
+
     public function testAlikeTiesTheAnswersWithoutCopyingThem(): void
     {
         // Each Pastel with 1/2; both or neither: still 1/2. With a cue on one, both move by the same.
