@@ -220,6 +220,21 @@ class SnakeRoomTest extends BrowserTestCase
         self::assertSame(390, (int) $browser->script('return document.documentElement.scrollWidth'));
     }
 
+    public function test_a_hatchling_is_added_without_a_connection_and_once(): void
+    {
+        $browser = $this->browser()->visit('/clutches/8');
+        $browser->script('for (const one of document.querySelectorAll("details")) one.open = true');
+        $before = (string) $browser->find('#name')->getDomProperty('value');
+        $browser->cut()->type('#name', 'Rigger')->click('#hatchling-form button[type=submit]');
+        $browser->waitFor('[data-outbox-says]', '1 entry waiting on this device');
+        self::assertSame($before, $browser->find('#name')->getDomProperty('value'), 'what waits is not sent twice');
+        $browser->cut(false);
+        $browser->waitFor('[data-outbox-says]', '1 waiting entry sent.');
+        $browser->visit('/animals?find=Rigger');
+        self::assertSame(1, $browser->script('return new Set([...document.querySelectorAll("main a")]
+            .filter(one => one.textContent.includes("Rigger") && /animals\\/\\d+$/.test(one.href)).map(one => one.href)).size'));
+    }
+
     public function test_one_photograph_of_the_box_gives_each_hatchling_its_picture(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'destino-').'.png';

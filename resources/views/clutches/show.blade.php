@@ -95,14 +95,16 @@
                         href="{{ route('first-day', $clutch) }}">Sex, weigh, look</a> <a class="button slim"
                         href="{{ route('box', $clutch) }}">Photograph the box</a></p>@endif
                     @if ($page->withoutRecord() > 0)<form method="post" action="{{ route('hatchlings.all', $clutch) }}"
-                        class="row-flow mt-3" data-module="once">@csrf<input type="hidden" name="form_token" value="{{ Str::uuid() }}">
+                        class="row-flow mt-3" data-module="event-taps" data-about="{{ $clutch->title() }}">@csrf<input
+                        type="hidden" name="form_token" value="{{ Str::uuid() }}">
                         <x-field name="how_many" bag="hatchlings" label="Hatchlings to add" :value="old('how_many', $page->withoutRecord())"
                             inputmode="numeric" maxlength="2"/><button class="button main" type="submit">Add hatchlings</button>
                         <span class="soft small">then identify them one by one</span></form>@endif
                     <details class="mt-3" id="hatchling-form" @if ($errors->hatchling->any() || request()->query('egg')) open @endif>
                         <summary>Add a hatchling</summary>
                         <form method="post" action="{{ route('hatchlings.store', $clutch) }}" class="stack mt-2"
-                            data-module="once">@csrf<input type="hidden" name="form_token" value="{{ $token }}">
+                            data-module="event-taps" data-about="{{ $clutch->title() }}" data-clears>@csrf<input type="hidden"
+                            name="form_token" value="{{ $token }}">
                             <div class="two"><x-field name="name" bag="hatchling" label="Temporary name"
                                 :value="old('name', $page->nextName(request()->query('egg')))"
                                 maxlength="80"/>
@@ -121,7 +123,7 @@
                                 :value="old('certainty', 100)" inputmode="numeric"/><x-field name="grams" bag="hatchling" label="Weight"
                                 unit="g" :value="old('grams')" inputmode="numeric"/></div>
                             @endcan
-                            <div><button class="button" type="submit">Add it</button></div>
+                            <div><button class="button" type="submit">Add hatchling</button></div>
                         </form></details>
                 @endif
             </section>

@@ -30,6 +30,7 @@ export function enhance(root) {
       root.submit() // without this handler
       return
     }
+    if ('clears' in root.dataset) root.reset() // what was typed waits on this device, and is not typed twice
     root.querySelector('[name=form_token]').value = token() // the next tap is another entry
     button?.classList.add('is-waiting')
   })
