@@ -40,7 +40,7 @@ final readonly class IdentifyPage
         $this->beside = $beside === null || $beside === $this->animal?->id ? null : $bench->hatchlings[$beside] ?? null;
     }
 
-    /** @return list<Animal> whom it is about: one, or two beside each other */
+    /** @return list<Animal> the hatchlings on the page: one, or two beside each other */
     public function animals(): array
     {
         return array_values(array_filter([$this->animal, $this->beside]));

@@ -45,7 +45,7 @@ class SecondOpinion
             /** @var Photo $photo */
             if ($this->darkroom->has($photo->file)) {
                 $photos[] = [
-                    'source' => 'data:image/jpeg;base64,'.base64_encode($this->darkroom->picture($photo)),
+                    'source' => 'data:image/jpeg;base64,'.base64_encode($this->darkroom->picture($photo->file, $photo->part())),
                     'words' => trim($photo->on->format('j F Y').': '.(string) $photo->caption, ': '),
                 ];
             }

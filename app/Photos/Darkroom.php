@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
-use App\Models\Photo;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Str;
 use Intervention\Image\Exceptions\RuntimeException;
@@ -88,16 +87,16 @@ class Darkroom
         return preg_match('~^photos/[\w-]+\.jpg$~', $file) === 1 && $this->disk->exists($file);
     }
 
-    /** The picture of an animal: of a photograph that shows several, the part with it. */
-    public function picture(Photo $photo): string
+    /** The picture of an animal: the part with it, where a photograph shows several. */
+    public function picture(string $file, ?PhotoPart $part): string
     {
-        $part = $photo->part()?->within($photo->width, $photo->height);
         if ($part === null) {
-            return $this->read($photo->file);
+            return $this->read($file);
         }
+        $image = ImageManager::gd(strip: true)->read($this->read($file));
+        $cut = $part->within($image->width(), $image->height());
 
-        return ImageManager::gd(strip: true)->read($this->read($photo->file))
-            ->crop($part['side'], $part['side'], $part['left'], $part['top'])->toJpeg(quality: 85, strip: true)->toString();
+        return $image->crop($cut['side'], $cut['side'], $cut['left'], $cut['top'])->toJpeg(quality: 85, strip: true)->toString();
     }
 
     public function read(string $file): string

@@ -23,12 +23,12 @@ class PhotoController extends Controller
         return redirect()->to($photo->home())->with('said', 'The photograph is kept.');
     }
 
-    /** The picture of the animal; with “whole” all of a photograph of which it is a part. */
+    /** The picture of the animal; with “whole” the photograph that it was cut from. */
     public function show(Request $request, Photo $photo): Response
     {
         $this->authorize('view', $photo);
         abort_unless($this->darkroom->has($photo->file), 404);
-        $content = $request->boolean('whole') ? $this->darkroom->read($photo->file) : $this->darkroom->picture($photo);
+        $content = $request->boolean('whole') ? $this->darkroom->read($photo->file) : $this->darkroom->picture($photo->file, $photo->part());
 
         return response($content, headers: ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
     }

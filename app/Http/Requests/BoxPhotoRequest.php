@@ -108,7 +108,7 @@ class BoxPhotoRequest extends RecordRequest
                 $part = PhotoPart::around(
                     $head, array_values(array_diff_key($places, [$id => true])), $picture['width'], $picture['height'],
                 );
-                $animal->photos()->where('file', $picture['file'])->get()->each->delete(); // told anew
+                $animal->photos()->where('file', $picture['file'])->get()->each->delete(); // its place was changed
                 $this->once($animal->photos(), ['across' => $part->across, 'down' => $part->down, 'side' => $part->side] + $picture);
             }
         });
