@@ -47,7 +47,7 @@ final class Beliefs
     private array $beliefs = [];
 
     public function __construct(
-        private readonly Records $records,
+        public readonly Records $records,
         private readonly CatalogueShelf $shelf,
         private readonly House $house,
         Kept $kept,
@@ -144,6 +144,12 @@ final class Beliefs
     public function isBehind(): bool
     {
         return $this->patience?->isBehind() ?? false;
+    }
+
+    /** Asked where something else that follows from the records is not worked out yet, and a worker is at it. */
+    public function goesOnWithWhatWasKnown(): bool
+    {
+        return $this->patience->isOver();
     }
 
     /** Whether everything that follows from the records as they are was worked out. */

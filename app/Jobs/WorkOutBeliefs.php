@@ -10,6 +10,7 @@ use App\Collection\Patience;
 use App\Database\Snapshot;
 use App\Http\Middleware\EnterCollection;
 use App\Models\User;
+use App\Prove\DisputedFacts;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Http\Events\RequestHandled;
@@ -61,6 +62,9 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public function handle(Doorway $doorway): void
     {
         $keeper = User::query()->find($this->keeper);
-        $keeper === null ?: $doorway->within($keeper, fn (Opened $opened) => Snapshot::during($opened->beliefs()->complete(...)));
+        $keeper === null ?: $doorway->within($keeper, function (Opened $opened): void {
+            Snapshot::during($opened->beliefs()->complete(...));
+            Snapshot::during(fn (): array => (new DisputedFacts($opened))->all());
+        });
     }
 }

@@ -7,6 +7,8 @@ namespace Destino\Genome;
 /** A disputed fact with its schools. */
 final readonly class Claim
 {
+    private const OF_HEREDITY = ['join-loci', 'link-loci', 'set-recombination', 'set-viability'];
+
     /** @var list<string> */
     private array $alleles;
 
@@ -23,6 +25,20 @@ final readonly class Claim
         public ?array $freeFraction = null,
     ) {
         $this->alleles = self::spokenOf($schools);
+    }
+
+    /** Whether the schools differ in what young come of a cross, so that counted young can tell between them. */
+    public function isOfHeredity(): bool
+    {
+        foreach ($this->schools as $school) {
+            foreach ($school->changes as $change) {
+                if (in_array($change['change'] ?? null, self::OF_HEREDITY, true)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> keys of the alleles that the schools of this claim speak about */

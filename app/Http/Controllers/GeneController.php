@@ -16,6 +16,7 @@ use App\Looks\Prints;
 use App\Looks\StatePictures;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Prove\DisputedFacts;
 use App\Train\Carried;
 use Destino\Genome\Allele;
 use Destino\Genome\Effect;
@@ -79,7 +80,7 @@ class GeneController extends Controller
             'page' => new GenePage($catalogue, $catalogue->allele($gene)), 'gallery' => new Gallery($this->shelf), 'house' => $this->house,
             'changes' => $keeper->geneChanges()->where('gene', $gene)->orderBy('id')->get(),
             'recessives' => NamingRequest::recessives($catalogue->alleles),
-            'signs' => new GeneSigns($this->shelf), 'pictures' => new StatePictures($this->shelf),
+            'signs' => new GeneSigns($this->shelf), 'disputed' => new DisputedFacts($this->opened), 'pictures' => new StatePictures($this->shelf),
             'mark' => (string) $this->opened->kept->mark(), 'prints' => new Prints(new Gallery($this->shelf), kept: $this->opened->kept),
         ]);
     }

@@ -16,6 +16,7 @@ use App\Looks\LoosePrint;
 use App\Looks\OwnEyes;
 use App\Looks\Prints;
 use App\Looks\StatePictures;
+use App\Prove\DisputedFacts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -99,13 +100,15 @@ class LooksController extends Controller
         ]);
     }
 
-    /** Confirmed readings of the keeper, to be given to a friend. */
+    /** Confirmed readings and crosses of the keeper, to be given to a friend. */
     public function counts(): JsonResponse
     {
         $this->authorize('read');
 
         return response()->json(
-            CountsFile::from((new ConfirmedReadings($this->opened))->all())->document(), 200,
+            CountsFile::from(
+                (new ConfirmedReadings($this->opened))->all(), (new DisputedFacts($this->opened))->own(),
+            )->document(), 200,
             ['Content-Disposition' => 'attachment; filename="cue-counts.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE,
         );
     }

@@ -17,6 +17,7 @@ use App\People\CurrentKeeper;
 use App\Prove\ContradictionDesk;
 use App\Prove\Design;
 use App\Prove\Digest;
+use App\Prove\DisputedFacts;
 use App\Prove\Evidence;
 use App\Prove\OpenQuestions;
 use App\Prove\Question;
@@ -35,8 +36,10 @@ class ProveController extends Controller
     {
         $this->authorize('read');
         $beliefs = $this->opened->beliefs();
+        $disputed = new DisputedFacts($this->opened);
 
         return view('prove.index', [
+            'disputed' => $disputed, 'facts' => $disputed->all(),
             'hasAnimals' => $keeper->animals()->exists(),
             'questions' => (new OpenQuestions($keeper, $beliefs, $this->shelf, $this->opened->kept))->ranked(),
             'desk' => new ContradictionDesk($keeper, $beliefs, $this->shelf),

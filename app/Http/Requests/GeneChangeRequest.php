@@ -181,8 +181,7 @@ class GeneChangeRequest extends RecordRequest
             'eye' => ['kind' => 'eye', 'gene' => $valid['gene'], 'data' => $this->ownEye((string) $valid['gene'])],
             'counts' => ['kind' => 'counts', 'gene' => 'counts', 'data' => [
                 'from' => trim($valid['from']), 'weight' => $valid['weight'] / 100,
-                'readings' => CountsFile::of((string) $this->file('file')?->get())->readings,
-            ]],
+            ] + self::given((string) $this->file('file')?->get())],
             default => [
                 'kind' => 'gene', 'gene' => 'own-'.Str::slug($valid['name']),
                 'data' => [
@@ -202,6 +201,14 @@ class GeneChangeRequest extends RecordRequest
 
             return $made;
         });
+    }
+
+    /** @return array<string, mixed> */
+    private static function given(string $text): array
+    {
+        $file = CountsFile::of($text);
+
+        return ['readings' => $file->readings, 'animals' => $file->animals];
     }
 
     /** @return array{shift: float, spread: float, readings: int} */

@@ -163,6 +163,7 @@
                             <span class="soft">{{ $school->argument }}</span></span></li>@endforeach
                     </ul>
                     <p class="small soft mb-0 mt-2">{{ $claim->whyDefault }} The choice stands on every pairing that it touches.</p>
+                    @if ($evidence = $disputed->about($claim)) @include('prove.disputed') @endif
                 </details>
             @endforeach
         </div>

@@ -46,12 +46,14 @@
                 <x-take-out kind="gene" :record="$line['used']" label="your own figures" class=""/></span>@endif
             @endcan</li>@endforeach</ul>
         @error('gene')<p class="field-error">{{ $message }}</p>@enderror
-        @foreach ($friends as $friend)<p class="row-flow small mb-1">{{ count($friend->data['readings'] ?? []) }} readings of
+        @foreach ($friends as $friend)<p class="row-flow small mb-1">{{ count($friend->data['readings'] ?? []) }} readings
+            @if (($friend->data['animals'] ?? []) !== []) and {{ count($friend->data['animals']) }} animals @endif of
             {{ $friend->data['from'] ?? '' }} count for {{ round(100 * ($friend->data['weight'] ?? 0)) }}&nbsp;% each.
             @can('manage')<x-take-out kind="gene" :record="$friend" label="these counts" class=""/>@endcan</p>@endforeach
-        <p class="mb-2"><a class="quiet" href="{{ route('looks.counts') }}">Save your confirmed readings for a friend</a>
-            <span class="soft small">what was seen, the genes and the age; no names</span></p>
-        @can('manage')<details @if ($errors->hasAny('from', 'weight', 'file')) open @endif><summary>Take in a friend's readings</summary>
+        <p class="mb-2"><a class="quiet" href="{{ route('looks.counts') }}">Save your counts for a friend</a>
+            <span class="soft small">what was seen, the genes and the age, and crosses that tell something of a disputed fact; no
+            names</span></p>
+        @can('manage')<details @if ($errors->hasAny('from', 'weight', 'file')) open @endif><summary>Take in a friend's counts</summary>
             <form method="post" action="{{ route('genes.change') }}" enctype="multipart/form-data" class="mt-2" data-module="once">@csrf
                 <input type="hidden" name="kind" value="counts"><input type="hidden" name="form_token" value="{{ Str::uuid() }}">
                 <x-field name="from" label="Whose they are" :value="old('from')" maxlength="60"/>

@@ -59,6 +59,12 @@
                 class="soft">An odd animal that nobody can name: keep it, breed it, and write down here what comes. The odds of what it is
                 follow.</li>@endforelse</ul>
         </section>
+        @if ($facts !== [])
+            <section class="sheet"><div class="head"><h2>What keepers dispute</h2><span class="soft small">and your young tell something
+                of</span></div><ul class="plain">@foreach ($facts as ['claim' => $claim, 'evidence' => $evidence])<li><a
+                href="{{ route('genes.show', $claim->alleles()[0]) }}#claim-{{ $claim->key }}"><strong>{{ $claim->question }}</strong></a>
+                @include('prove.disputed')</li>@endforeach</ul></section>
+        @endif
         @if ($decided !== [])
             <section class="sheet"><div class="head"><h2>What you decided</h2></div><ul class="plain">@foreach ($decided as $one)<li>
                 <div class="row-flow"><span>{{ $one['text'] }}</span>@can('manage')<x-take-out kind="decision" :record="$one['decision']"
