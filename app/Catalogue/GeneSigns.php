@@ -116,6 +116,21 @@ final class GeneSigns
         return $sign->otherwise;
     }
 
+    /** @return list<string> what fewer keepers tell of it than the rest, as "a greener iris" */
+    public function lessSure(Allele $allele): array
+    {
+        $looks = $this->shelf->looks();
+        $forms = $this->formsOf($allele);
+        $words = [];
+        foreach ($looks->lessSure[$allele->key] ?? [] as $axis) {
+            $amounts = array_map(fn (Form $form): float => $looks->amountsOf($this->shelf->catalogue(), $form)[$axis] ?? 0.0, $forms);
+            $amount = array_values(array_filter($amounts))[0] ?? 0.0;
+            $amount === 0.0 ?: $words[] = $amount > 0 ? $looks->axes[$axis]->more : $looks->axes[$axis]->less;
+        }
+
+        return $words;
+    }
+
     /** Whether anybody has told what it looks like. */
     public function isDescribed(Allele $allele): bool
     {

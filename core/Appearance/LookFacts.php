@@ -32,6 +32,7 @@ final class LookFacts
      * @param array<string, Effects> $compounds by the two alleles in alphabetical order
      * @param list<array{array<string, int>, Effects, string}> $changes copies by allele, what they change, words
      * @param array<string, string> $sameAs by allele: the one that nobody tells it from
+     * @param array<string, list<string>> $lessSure by allele: axes of effects that fewer keepers tell of than of the rest
      */
     private function __construct(
         public readonly array $axes,
@@ -41,18 +42,22 @@ final class LookFacts
         private readonly array $changes,
         private readonly AgeCurves $ages,
         private readonly array $sameAs,
+        public readonly array $lessSure = [],
     ) {}
 
     /** @param array<string, mixed> $document the gene facts, which follow their schema */
     public static function of(array $document): self
     {
         $facts = Facts::of($document);
-        $one = $two = $ages = $compounds = $changes = $sameAs = [];
+        $one = $two = $ages = $compounds = $changes = $sameAs = $lessSure = [];
         foreach ($facts->children('genes') as $gene) {
             $key = $gene->string('key');
             $ages[$key] = $gene->curves('ages');
             if ($gene->has('looks_as')) {
                 $sameAs[$key] = $gene->string('looks_as');
+            }
+            if ($gene->has('less_sure')) {
+                $lessSure[$key] = $gene->strings('less_sure');
             }
             if ($gene->has('effects')) {
                 $one[$key] = $gene->numbers('effects');
@@ -70,7 +75,7 @@ final class LookFacts
             $changes[] = [array_count_values($change->strings('alleles')), $change->numbers('effects'), $change->string('text')];
         }
 
-        return new self(self::axes($facts), $one, $two, $compounds, $changes, new AgeCurves($ages), $sameAs);
+        return new self(self::axes($facts), $one, $two, $compounds, $changes, new AgeCurves($ages), $sameAs, $lessSure);
     }
 
     /** Of a catalogue without looks. */

@@ -7,6 +7,8 @@ namespace Destino\Genome;
 /** What an unordered pair of alleles at a locus is called and looks like. */
 final readonly class Form
 {
+    private string $key;
+
     /**
      * @param array{string, string} $pair alleles in printer's order, wild type last
      * @param string $text in the notation: "Super Pastel", "het Clown", "Mojave/Mystic", "" for the wild type
@@ -28,7 +30,9 @@ final readonly class Form
         public string $evidence,
         public bool $isExtrapolated,
         public int $order,
-    ) {}
+    ) {
+        $this->key = "{$locus}:".implode('/', $pair);
+    }
 
     public function isWild(): bool
     {
@@ -58,6 +62,6 @@ final readonly class Form
     /** Equal for equal forms of a locus. */
     public function key(): string
     {
-        return "{$this->locus}:".implode('/', $this->pair);
+        return $this->key;
     }
 }

@@ -31,6 +31,9 @@ final class CuesRead implements Penetrance
     /** @var list<list<float>>|null chances of the states of the cue that is asked next */
     private ?array $asked = null;
 
+    /** @var array<int, Rational> chance of all that was read, by place in the table */
+    private array $rounded = [];
+
     /** @var list<float>|null chance of all that was read, by genotype of the table */
     private ?array $together = null;
 
@@ -233,7 +236,9 @@ final class CuesRead implements Penetrance
         }
         $this->together ??= $this->mixed([$this->products($this->read)])[0];
 
-        return self::rounded($this->together[$this->table()->place($forms)]);
+        $place = $this->table()->place($forms);
+
+        return $this->rounded[$place] ??= self::rounded($this->together[$place]);
     }
 
     /** A chance as a fraction of so many digits, so that equal looks have equal chances. */

@@ -19,6 +19,9 @@ final class Young
 {
     private ?self $floats = null;
 
+    /** @var array<string, list<Form>>|null by locus */
+    private ?array $possible = null;
+
     /** @var array<string, list<array{array<string, Form>, Rational|float}>> by loci */
     private array $known = [];
 
@@ -69,6 +72,12 @@ final class Young
 
     /** @return array<string, list<Form>> what it can be, by locus */
     public function possible(): array
+    {
+        return $this->possible ??= $this->possibleForms();
+    }
+
+    /** @return array<string, list<Form>> */
+    private function possibleForms(): array
     {
         $possible = array_map(static fn (Form $form): array => [$form->key() => $form], $this->fixed);
         foreach ($this->parts as $part) {

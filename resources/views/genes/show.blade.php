@@ -127,6 +127,8 @@
                     class="small"><strong>{{ $one['with'] }}</strong>: {{ lcfirst($one['sign']->cue->name) }}
                     {{ $one['sign']->stateName() }} in {{ round(100 * $one['sign']->share) }}&nbsp;%, without it in
                     {{ round(100 * $one['sign']->otherwise) }}&nbsp;%</li>@endforeach</ul>@endif
+                @if ($lessSure !== [])<p class="small mb-0 mt-2"><span class="soft">Fewer keepers tell of these:</span>
+                    {{ implode(', ', $lessSure) }}.</p>@endif
                 @foreach ($changes->where('kind', 'cue') as $change)<p class="row-flow small soft mb-0">Percentages of your own for a cue
                     are kept but not used any more: a cue is read from the look now. @can('manage')<x-take-out kind="gene"
                     :record="$change" label="your percentages" class=""/>@endcan</p>@endforeach

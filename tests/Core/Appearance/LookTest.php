@@ -212,4 +212,18 @@ final class LookTest extends TestCase
 
         return $forms;
     }
+
+    public function testWhatFewerKeepersTellOfIsAnEffectOfTheGene(): void
+    {
+        $facts = Shelf::facts();
+        self::assertContains('redeye', $facts->looks()->lessSure['banana']);
+        foreach ($facts->looks()->lessSure as $key => $axes) {
+            $allele = $facts->catalogue()->allele($key);
+            $own = [];
+            foreach ([$facts->catalogue()->oneCopy($allele), $facts->catalogue()->twoCopies($allele)] as $form) {
+                $own += array_filter($facts->looks()->amountsOf($facts->catalogue(), $form));
+            }
+            self::assertSame([], array_diff($axes, array_keys($own)), $key);
+        }
+    }
 }
