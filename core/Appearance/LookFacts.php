@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Destino\Appearance;
 
+use ArrayObject;
 use Destino\Genome\Allele;
 use Destino\Genome\Catalogue;
 use Destino\Genome\Facts;
@@ -11,6 +12,7 @@ use Destino\Genome\Form;
 use Destino\Genome\Inheritance;
 use Destino\Genome\Mask;
 use Destino\Genome\Visibility;
+use WeakMap;
 
 /**
  * What the gene facts say of looks: amounts by axis for each form, what two genes change in each other, what comes with age.
@@ -24,6 +26,15 @@ final class LookFacts
 
     /** Amounts of which two genes together have as much as their age has brought of each. */
     private const WITH_AGE = ['freckles', 'lavender'];
+
+    /** Effects of forms by age that are remembered. */
+    private const KEPT = 4_000;
+
+    /** @var WeakMap<Catalogue, ArrayObject<string, array{Effects, Sureness}>>|null by form and age */
+    private ?WeakMap $known = null;
+
+    /** @var array<string, array<int, array{array<string, int>, Effects, string}>> changes by the first of their alleles, and place */
+    private readonly array $changesByFirst;
 
     /**
      * @param array<string, Axis> $axes
@@ -39,11 +50,23 @@ final class LookFacts
         private readonly array $one,
         private readonly array $two,
         private readonly array $compounds,
-        private readonly array $changes,
+        array $changes,
         private readonly AgeCurves $ages,
         private readonly array $sameAs,
         public readonly array $lessSure = [],
-    ) {}
+    ) {
+        $byFirst = [];
+        foreach ($changes as $place => $change) {
+            $byFirst[(string) array_key_first($change[0])][$place] = $change;
+        }
+        $this->changesByFirst = $byFirst;
+    }
+
+    /** @return list<string> what is kept of it: not what was worked out */
+    public function __sleep(): array
+    {
+        return array_values(array_diff(array_keys(get_object_vars($this)), ['known']));
+    }
 
     /** @param array<string, mixed> $document the gene facts, which follow their schema */
     public static function of(array $document): self
@@ -112,11 +135,10 @@ final class LookFacts
         $reasons = $hidden = [];
         $sureness = null;
         foreach ($forms as $form) {
-            [$effects, $own] = $this->effectsOf($catalogue, $form);
+            [$effects, $own] = $this->atAge($catalogue, $form, $days);
             $isSeen = false;
             foreach ($effects as $axis => $amount) {
-                $amount *= Veil::through($masks, $catalogue, $form, $this->axes[$axis])
-                    * $this->ages->share($this->bare($form->pair), $axis, $days);
+                $amount *= $masks === [] ? 1.0 : Veil::through($masks, $catalogue, $form, $this->axes[$axis]);
                 if (abs($amount) > 1e-9) {
                     $reasons[$axis][] = [$form->text, $amount];
                     $isSeen = true;
@@ -192,12 +214,29 @@ final class LookFacts
      */
     public function amountsOf(Catalogue $catalogue, Form $form, int $days = self::ADULT): array
     {
-        $amounts = [];
-        foreach ($form->shows === [] ? [] : $this->effectsOf($catalogue, $form)[0] as $axis => $amount) {
-            $amounts[$axis] = $amount * $this->ages->share($this->bare($form->pair), $axis, $days);
+        return $form->shows === [] ? [] : $this->atAge($catalogue, $form, $days)[0];
+    }
+
+    /**
+     * What a form brings at an age; worked out once, since looks of many genotypes are asked for together.
+     *
+     * @return array{Effects, Sureness}
+     */
+    private function atAge(Catalogue $catalogue, Form $form, int $days): array
+    {
+        $this->known ??= new WeakMap;
+        $known = $this->known[$catalogue] ??= new ArrayObject;
+        $key = "{$form->key()} {$days}";
+        if (! isset($known[$key])) {
+            count($known) < self::KEPT ? null : $known->exchangeArray([]);
+            [$effects, $own] = $this->effectsOf($catalogue, $form);
+            foreach ($effects as $axis => $amount) {
+                $effects[$axis] = $amount * $this->ages->share($this->bare($form->pair), $axis, $days);
+            }
+            $known[$key] = [$effects, $own];
         }
 
-        return $amounts;
+        return $known[$key];
     }
 
     /** Whether two genes together have no more of an amount than their age has brought of each. */
@@ -290,7 +329,7 @@ final class LookFacts
             }
         }
         $found = [];
-        foreach ($this->changes as [$alleles, $effects, $words]) {
+        foreach ($this->changesOf(array_keys($copies)) as [$alleles, $effects, $words]) {
             $within = [];
             foreach ($alleles as $allele => $wanted) {
                 if (($copies[$allele] ?? 0) < $wanted) {
@@ -304,5 +343,22 @@ final class LookFacts
         }
 
         return $found;
+    }
+
+    /**
+     * Changes of which the first allele is among some, in the order of the facts.
+     *
+     * @param list<string> $alleles
+     * @return array<int, array{array<string, int>, Effects, string}>
+     */
+    private function changesOf(array $alleles): array
+    {
+        $of = [];
+        foreach ($alleles as $allele) {
+            $of += $this->changesByFirst[$allele] ?? [];
+        }
+        ksort($of);
+
+        return $of;
     }
 }

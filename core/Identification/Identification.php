@@ -23,6 +23,9 @@ final class Identification
 {
     private readonly CueChances $chances;
 
+    /** @var array<string, array{next: list<array{cue: Cue, bits: float, separates: string, chances: list<float>}>, later: list<Cue>}> by young */
+    private array $asked = [];
+
     /** @var array<string, CuesRead> by content */
     private array $seen = [];
 
@@ -199,6 +202,12 @@ final class Identification
      * @return array{next: list<array{cue: Cue, bits: float, separates: string, chances: list<float>}>, later: list<Cue>}
      */
     public function cues(string $id): array
+    {
+        return $this->asked[$id] ??= $this->cuesOf($id);
+    }
+
+    /** @return array{next: list<array{cue: Cue, bits: float, separates: string, chances: list<float>}>, later: list<Cue>} */
+    private function cuesOf(string $id): array
     {
         $one = array_values(array_filter($this->clutch->hatchlings, static fn (Hatchling $young): bool => $young->id === $id))[0] ?? null;
         $next = $later = [];

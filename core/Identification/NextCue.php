@@ -143,14 +143,9 @@ final readonly class NextCue
     private function separates(array $ways): string
     {
         $told = $names = [];
+        $mixed = self::entropy(self::mixed($ways));
         foreach (array_keys($ways[0]['forms'] ?? []) as $locus) {
-            $own = self::byForm($ways, $locus);
-            $told[$locus] = self::told(array_values($own));
-            foreach ($own as $way) {
-                if ($way['p'] >= self::NAMED) {
-                    $names[$locus][] = $way['forms'][$locus]->shows === [] ? 'the rest' : $way['forms'][$locus]->text;
-                }
-            }
+            [$told[$locus], $names[$locus]] = self::toldAt($ways, $locus, $mixed);
         }
         $least = $told === [] ? 0.0 : max(1e-9, self::TELLS * max($told));
         $all = [];
@@ -166,31 +161,36 @@ final readonly class NextCue
     }
 
     /**
-     * Genotypes put together by what they are at one locus.
+     * What it tells of one locus: bits, and the names of the forms that are not unlikely.
      *
      * @param list<Way> $ways
-     * @return array<string, Way>
+     * @param float $mixed entropy of the chances of all ways together
+     * @return array{float, list<string>}
      */
-    private static function byForm(array $ways, string $locus): array
+    private static function toldAt(array $ways, string $locus, float $mixed): array
     {
-        $forms = [];
-        foreach ($ways as $way) {
-            if (! isset($way['forms'][$locus])) {
-                continue;
+        $forms = $weights = $sums = [];
+        foreach ($ways as ['forms' => $own, 'p' => $p, 'chances' => $chances]) {
+            $key = $own[$locus]->key();
+            if (! isset($forms[$key])) {
+                [$forms[$key], $weights[$key], $sums[$key]] = [$own[$locus], 0.0, array_fill(0, count($chances), 0.0)];
             }
-            $key = $way['forms'][$locus]->key();
-            $none = array_fill(0, count($way['chances']), 0.0);
-            $forms[$key] ??= ['forms' => [$locus => $way['forms'][$locus]], 'p' => 0.0, 'chances' => $none];
-            $forms[$key]['p'] += $way['p'];
-            foreach ($way['chances'] as $state => $chance) {
-                $forms[$key]['chances'][$state] += $way['p'] * $chance;
+            $weights[$key] += $p;
+            foreach ($chances as $state => $chance) {
+                $sums[$key][$state] += $p * $chance;
+            }
+        }
+        [$given, $names, $all] = [0.0, [], array_sum($weights)];
+        foreach ($forms as $key => $form) {
+            $weight = $weights[$key];
+            if ($weight > 0.0) {
+                $given += $weight / $all * self::entropy(array_map(static fn (float $sum): float => $sum / $weight, array_values($sums[$key])));
+            }
+            if ($weight >= self::NAMED) {
+                $names[] = $form->shows === [] ? 'the rest' : $form->text;
             }
         }
 
-        return array_map(static function (array $way): array {
-            $way['chances'] = array_map(static fn (float $sum): float => $way['p'] > 0.0 ? $sum / $way['p'] : 0.0, $way['chances']);
-
-            return $way;
-        }, $forms);
+        return [$mixed - $given, $names];
     }
 }
