@@ -12,7 +12,7 @@ use Destino\Probability\Rational;
  * What was worked out of the animals of a collection, kept for the next time: words and beads of all in one go each, the beliefs
  * themselves one by one, the chances of the targets that were asked for last.
  *
- * @phpstan-type Words array{text: string, conflict: bool, groups: list<string>}
+ * @phpstan-type Words array{text: string, conflict: bool, groups: list<string>, alleles: list<string>}
  * @phpstan-type Body array{key: string, belief: string, why: string}
  */
 final class BeliefStore

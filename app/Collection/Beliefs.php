@@ -17,6 +17,7 @@ use Destino\Inference\Evidence\InferenceError;
 use Destino\Notation\NotationError;
 use Destino\Notation\Printer;
 use Destino\Notation\Target;
+use Destino\Pairing\Transmission;
 use Destino\Probability\Rational;
 use LogicException;
 
@@ -97,6 +98,12 @@ final class Beliefs
     public function groups(int $id): array
     {
         return $this->words($id)['groups'];
+    }
+
+    /** @return list<string> alleles that it carries or may carry */
+    public function alleles(int $id): array
+    {
+        return $this->words($id)['alleles'];
     }
 
     /** P(an animal meets a target), kept like the beliefs themselves. */
@@ -220,7 +227,10 @@ final class Beliefs
         $this->beliefs[$id] = $belief = $relatives->join($derived->belief, $isAlone ? [] : $this->kin->statesOf($id));
         $this->store->put(
             $id, $key,
-            ['text' => (new Printer($catalogue))->belief($belief), 'conflict' => $derived->conflicts !== [], 'groups' => $belief->groups()],
+            [
+                'text' => (new Printer($catalogue))->belief($belief), 'conflict' => $derived->conflicts !== [],
+                'groups' => $belief->groups(), 'alleles' => array_column(array_column(Transmission::of($belief, $catalogue), 0), 'key'),
+            ],
             ['key' => $key, 'belief' => serialize($belief), 'why' => serialize($relatives->told($derived, $belief))],
             GenotypeBeads::of($belief, $catalogue),
         );

@@ -73,9 +73,9 @@ final class SnakeSvg
     }
 
     /** A drawing with all that it stands on, for a page or a file of its own. */
-    public static function alone(Look $look, string $label, string $size = 'full'): string
+    public static function alone(string $content, string $label, string $size = 'full'): string
     {
-        $content = '<defs>'.self::common($size).'</defs>'.self::content($look, $size);
+        $content = '<defs>'.self::common($size).'</defs>'.$content;
         $own = substr(hash('xxh32', $label.$content), 0, 6); // two on one page do not name each other's parts
 
         return self::framed(str_replace(['"lie-', '#lie-'], ["\"lie-{$own}-", "#lie-{$own}-"], $content), $label, $size);

@@ -11,6 +11,8 @@ use App\Database\Snapshot;
 use App\Http\Middleware\EnterCollection;
 use App\Models\User;
 use App\Prove\DisputedFacts;
+use App\Prove\EvidenceAsked;
+use App\Prove\EvidencePage;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Http\Events\RequestHandled;
@@ -64,7 +66,13 @@ class WorkOutBeliefs implements ShouldBeUniqueUntilProcessing, ShouldQueue
         $keeper = User::query()->find($this->keeper);
         $keeper === null ?: $doorway->within($keeper, function (Opened $opened): void {
             Snapshot::during($opened->beliefs()->complete(...));
-            Snapshot::during(fn (): array => (new DisputedFacts($opened))->all());
+            Snapshot::during(function () use ($opened): void {
+                foreach ((new EvidenceAsked($opened->kept, $this->keeper))->all() as $id) {
+                    $animal = $opened->keeper()->animals()->find($id);
+                    $animal === null ? (new EvidenceAsked($opened->kept, $this->keeper))->isAnswered($id) : new EvidencePage($animal, $opened);
+                }
+                (new DisputedFacts($opened))->all();
+            });
         });
     }
 }

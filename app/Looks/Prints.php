@@ -131,19 +131,10 @@ class Prints
     /** The same look is the same drawing on every page; null where it is to come by itself. */
     private function content(Look $look, string $size): ?string
     {
-        $name = "snake {$size} ".hash('xxh128', serialize([$look->values, $look->seed]));
-        $found = $this->kept?->get($name);
-        if (is_string($found)) {
+        $content = (new KeptDrawings($this->kept))->content($look, $size, isFoundOnly: $this->isLoose);
+        if ($content !== null) {
             $this->stands[$size] = true;
-
-            return $found;
         }
-        if ($this->isLoose) {
-            return null;
-        }
-        $this->stands[$size] = true;
-        $content = SnakeSvg::content($look, $size);
-        $this->kept?->put($name, $content);
 
         return $content;
     }

@@ -7,8 +7,8 @@ namespace App\Papers;
 use App\Animals\AnimalPage;
 use App\Clutch\Bench;
 use App\Collection\Opened;
-use App\Drawing\SnakeSvg;
 use App\Looks\Gallery;
+use App\Looks\KeptDrawings;
 use App\Models\Animal;
 use App\Models\Photo;
 use App\Photos\Darkroom;
@@ -58,7 +58,7 @@ class SecondOpinion
     {
         $card = $this->page->card;
 
-        return SnakeSvg::alone($this->gallery()->ofBelief($card->belief(), $card->days(), $this->animal->id), $card->genotype());
+        return $this->drawings()->alone($this->gallery()->ofBelief($card->belief(), $card->days(), $this->animal->id), $card->genotype());
     }
 
     /** @return list<array{role: string, name: string, genes: string, drawing: string|null}> */
@@ -73,7 +73,7 @@ class SecondOpinion
                 $look = $this->gallery()->ofBelief($card->belief(), LookFacts::ADULT, $parent->id);
                 $parents[] = [
                     'role' => $role, 'name' => $parent->name, 'genes' => $card->genotype(),
-                        'drawing' => SnakeSvg::alone($look, $card->genotype(), 'card'),
+                        'drawing' => $this->drawings()->alone($look, $card->genotype(), 'card'),
                 ];
             } elseif ($this->animal->{"{$role}_name"} !== null) {
                 $parents[] = ['role' => $role, 'name' => $this->animal->{"{$role}_name"}, 'genes' => 'of another collection',
@@ -129,6 +129,11 @@ class SecondOpinion
         }
 
         return array_slice($rows, 0, 6);
+    }
+
+    private function drawings(): KeptDrawings
+    {
+        return new KeptDrawings($this->opened->kept);
     }
 
     private function gallery(): Gallery

@@ -11,7 +11,12 @@ use App\Words\OddsWords;
 use Destino\Genome\LinkageGroup;
 use Destino\Inference\Conclusions\Kindred;
 
-/** How an animal came to what is believed of it at a group: before its young, after each clutch, and now. */
+/**
+ * How an animal came to what is believed of it at a group: before its young, after each clutch, and now.
+ *
+ * @phpstan-type Step array{label: string, note: string, shares: array<string, float>, without: string|null}
+ * @phpstan-type Said array{text: string, without: string}
+ */
 class Evidence
 {
     /**
@@ -19,16 +24,23 @@ class Evidence
      * @param  list<int>  $further  clutches of its young and of theirs
      */
     public function __construct(
-        public readonly Question $question,
+        private readonly Question $question,
         private readonly Beliefs $beliefs,
         private readonly array $clutches,
         private readonly array $further,
     ) {}
 
     /**
-     * @return list<array{label: string, note: string, shares: array<string, float>, without: string|null}> in the order of
-     *     time; the last is now
+     * Only what is believed now.
+     *
+     * @return Step
      */
+    public static function asItIs(Question $question): array
+    {
+        return ['label' => 'Now', 'note' => '', 'shares' => $question->answers(), 'without' => null];
+    }
+
+    /** @return list<Step> in the order of time; the last is now */
     public function steps(): array
     {
         $ids = array_map(fn (Clutch $clutch): int => $clutch->id, $this->clutches);
@@ -62,7 +74,7 @@ class Evidence
         return array_map(fn (array $step): array => ['shares' => self::inOrder($step['shares'], $now)] + $step, $steps);
     }
 
-    /** @return list<array{text: string, without: string}> the animal's own statements, and what would be believed without each */
+    /** @return list<Said> the animal's own statements, and what would be believed without each */
     public function statements(): array
     {
         $now = $this->now();

@@ -111,7 +111,7 @@ class AppServiceProvider extends ServiceProvider
     {
         View::addNamespace('parts', app_path('View/Components'));
         View::share(['say' => new OddsWords, 'lists' => new Lists, 'assets' => new Assets]);
-        Blade::directive('snake', fn (string $given): string => "<?= \\App\\Drawing\\SnakeSvg::alone({$given}) ?>");
+        Blade::directive('snake', fn (string $given): string => "<?= app(\\App\\Looks\\KeptDrawings::class)->alone({$given}) ?>");
         Blade::directive('beads', fn (string $given): string => "<?= \\App\\Drawing\\Signs::beads({$given}) ?>");
         Blade::directive('sexsign', fn (string $given): string => "<?= \\App\\Drawing\\Signs::sex({$given}) ?>");
         foreach (Prepared::all() as $name => $prepare) {

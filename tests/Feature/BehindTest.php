@@ -106,8 +106,61 @@ class BehindTest extends TestCase
             $this->get($page)->assertOk();
             $this->getJson('/worked-out')->assertExactJson(['done' => false]);
         }
-        $this->get("/prove/{$this->young->id}")->assertOk()->assertDontSee(self::SAYS);
+        $this->get("/animals/{$this->young->id}/surer")->assertOk()->assertDontSee(self::SAYS);
         $this->show($this->young)->assertSee('50% het Clown');
+    }
+
+    public function test_evidence_is_worked_out_by_a_worker_and_kept(): void
+    {
+        $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->young->dam_id, 'label' => 'One', 'hatched_on' => '2025-07-01']);
+        $clutch->sires()->create(['animal_id' => $this->sire->id]);
+        $clutch->counts()->create(['saw' => 'Pastel', 'count' => 3]);
+        $this->state($this->sire, 'Pastel 50% het Clown');
+        $clutch->counts()->create(['saw' => 'not Clown', 'count' => 3]);
+        $this->worker();
+        $evidence = fn (): TestResponse => $this->get("/prove/{$this->sire->id}")->assertOk();
+        $evidence()->assertSee('is being worked out')->assertSee(self::SAYS)->assertDontSee('without young of its own');
+        $this->getJson('/worked-out')->assertExactJson(['done' => false]);
+        $this->worker();
+        $this->getJson('/worked-out')->assertExactJson(['done' => true]);
+        $told = $evidence()->assertDontSee(self::SAYS)->assertSee('without young of its own')->getContent();
+        $this->assertSame($told, $evidence()->getContent(), 'kept');
+
+        $dam = $this->keeper()->animals()->findOrFail($this->young->dam_id);
+        $this->state($dam, 'het Clown'); // of others, and it changes what the young say of him
+        $evidence()->assertSee(self::SAYS)->assertSee('without young of its own');
+        $this->worker();
+        $changed = $evidence()->assertDontSee(self::SAYS)->assertSee('without young of its own')->getContent();
+        $this->assertNotSame($told, $changed);
+        Cache::flush();
+        config(['queue.default' => 'sync']);
+        $this->assertStringContainsString('without young of its own', (string) $evidence()->assertDontSee(self::SAYS)->getContent());
+    }
+
+    public function test_the_evidence_of_an_animal_that_is_gone_is_waited_for_by_nobody(): void
+    {
+        $this->get("/prove/{$this->young->id}")->assertOk();
+        $this->delete("/records/animal/{$this->young->id}")->assertRedirect();
+        $this->worker();
+        $this->getJson('/worked-out')->assertExactJson(['done' => true]);
+    }
+
+    public function test_a_young_that_moves_to_another_clutch_moves_in_the_evidence(): void
+    {
+        config(['queue.default' => 'sync']);
+        $clutches = [];
+        foreach (['One' => '2024-07-01', 'Two' => '2025-07-01'] as $label => $on) {
+            $clutch = $this->keeper()->clutches()->create(['dam_id' => $this->young->dam_id, 'label' => $label, 'hatched_on' => $on]);
+            $clutch->sires()->create(['animal_id' => $this->sire->id]);
+            $clutches[] = $clutch;
+        }
+        $this->state($this->sire, '50% het Clown');
+        $this->state($this->keeper()->animals()->findOrFail($this->young->dam_id), 'Clown');
+        $this->state($this->young, 'Clown');
+        $this->young->update(['clutch_id' => $clutches[0]->id]);
+        $this->get("/prove/{$this->sire->id}")->assertOk()->assertSee('One')->assertDontSee('Two');
+        $this->young->update(['clutch_id' => $clutches[1]->id]);
+        $this->get("/prove/{$this->sire->id}")->assertOk()->assertSee('Two')->assertDontSee('One');
     }
 
     public function test_a_page_that_finds_it_undone_asks_for_a_worker_and_waits_itself_when_none_comes(): void

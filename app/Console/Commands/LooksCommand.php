@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueShelf;
-use App\Drawing\SnakeSvg;
 use App\Looks\ContactSheet;
 use App\Looks\Gallery;
+use App\Looks\KeptDrawings;
 use App\Looks\LookWords;
 use Destino\Appearance\Look;
 use Destino\Appearance\LookFacts;
@@ -70,8 +70,8 @@ class LooksCommand extends AnswerCommand
         $isSmall = (bool) $this->option('small');
 
         return match ($view) {
-            'lying' => SnakeSvg::alone($look, $isSmall ? $genes : "{$genes}: {$sentence}", $isSmall ? 'small' : 'full'),
-            'flat' => SnakeSvg::alone($look, "{$genes}: {$sentence}", 'flat'),
+            'lying' => (new KeptDrawings(null))->alone($look, $isSmall ? $genes : "{$genes}: {$sentence}", $isSmall ? 'small' : 'full'),
+            'flat' => (new KeptDrawings(null))->alone($look, "{$genes}: {$sentence}", 'flat'),
             default => throw QuestionError::notOneOf('view', $view, ['lying', 'flat']),
         };
     }

@@ -10,6 +10,7 @@ use App\House\House;
 use App\Http\Requests\HouseRequest;
 use App\Models\User;
 use App\People\CurrentKeeper;
+use App\Prove\EvidenceAsked;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -40,7 +41,9 @@ class HouseController extends Controller
     {
         $this->authorize('read');
 
-        return response()->json(['done' => $opened->beliefs()->isComplete()]);
+        $isAsked = (new EvidenceAsked($opened->kept, $opened->keeper()->id))->all() !== [];
+
+        return response()->json(['done' => $opened->beliefs()->isComplete() && ! $isAsked]);
     }
 
     public function update(HouseRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse

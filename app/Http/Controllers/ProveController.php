@@ -10,7 +10,6 @@ use App\Collection\Opened;
 use App\House\House;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Animal;
-use App\Models\Clutch;
 use App\Models\User;
 use App\Papers\Label;
 use App\People\CurrentKeeper;
@@ -18,12 +17,11 @@ use App\Prove\ContradictionDesk;
 use App\Prove\Design;
 use App\Prove\Digest;
 use App\Prove\DisputedFacts;
-use App\Prove\Evidence;
+use App\Prove\EvidencePage;
 use App\Prove\OpenQuestions;
 use App\Prove\Question;
 use App\Prove\Surer;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Str;
 
@@ -69,58 +67,11 @@ class ProveController extends Controller
     }
 
     /** The evidence on one animal, group by group. */
-    public function animal(Animal $animal, #[CurrentKeeper] User $keeper): View
+    public function animal(Animal $animal): View
     {
         $this->authorize('view', $animal);
-        $beliefs = $this->opened->beliefs();
-        $animal->load('statements');
-        /** @var list<Clutch> $clutches */
-        $clutches = $keeper->clutches()->with('dam', 'sires.animal')->where(
-            fn (Builder $any) => $any->where('dam_id', $animal->id)->orWhereHas(
-                'sires', fn (Builder $sire) => $sire->where('animal_id', $animal->id),
-            ),
-        )
-            ->get()->sortBy(fn (Clutch $clutch): string => $clutch->season().$clutch->id)->values()->all();
-        $further = $this->further($keeper, array_map(fn (Clutch $clutch): int => $clutch->id, $clutches));
-        $evidence = [];
-        foreach ($beliefs->belief($animal->id)->groups() as $key) {
-            $one = new Evidence(
-                new Question($animal, $beliefs->belief($animal->id), $this->shelf->catalogue()->groups[$key], $this->shelf->catalogue()),
-                $beliefs, $clutches, $further,
-            );
-            $steps = $one->steps();
-            if (count($steps) > 1 || count(array_filter($steps[0]['shares'])) > 1) {
-                $evidence[] = ['evidence' => $one, 'steps' => $steps];
-            }
-        }
 
-        return view('prove.animal', ['animal' => $animal, 'text' => $beliefs->text($animal->id), 'evidence' => $evidence]);
-    }
-
-    /**
-     * @param list<int> $clutches
-     * @return list<int> clutches of the young of these, of their young, and so on
-     */
-    private function further(User $keeper, array $clutches): array
-    {
-        $all = [];
-        $next = $clutches;
-        while ($next !== []) {
-            $young = $keeper->animals()->whereIn('clutch_id', $next)->pluck('id');
-            $next = array_values(
-                array_diff(
-                    $keeper->clutches()->where(
-                        fn (Builder $any) => $any->whereIn('dam_id', $young)->orWhereHas(
-                            'sires', fn (Builder $sire) => $sire->whereIn('animal_id', $young),
-                        ),
-                    )->pluck('id')->all(),
-                    $all, $clutches,
-                ),
-            );
-            $all = [...$all, ...$next];
-        }
-
-        return $all;
+        return view('prove.animal', ['animal' => $animal, 'page' => new EvidencePage($animal, $this->opened)]);
     }
 
     /** Which mate answers a question soonest. */

@@ -27,7 +27,7 @@ class EnterCollection
     public const BEHIND = 'behind';
 
     private const LOOKED_AT = [
-        'today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove', 'young', 'season.board', 'projects.index',
+        'today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove', 'prove.animal', 'young', 'season.board', 'projects.index',
         'projects.show',
     ];
 
