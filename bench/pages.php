@@ -6,7 +6,7 @@
 // php bench/pages.php [sizes], 300 and 1,000 animals without any.
 
 use App\Collection\Doorway;
-use App\Collection\Opened;
+use App\Jobs\WorkOutBeliefs;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel;
@@ -110,7 +110,7 @@ foreach (array_map(intval(...), array_slice($argv, 1)) ?: [300, 1000] as $size) 
         $founder = $keeper->animals()->findOrFail($animals['male'][1 + mt_rand(0, 5)]);
         $founder->statements()->create(['text' => 'Fire', 'source' => 'own']);
         $after = $open($address);
-        $application->make(Doorway::class)->within($keeper, fn (Opened $opened) => $opened->beliefs()->complete()); // as a worker does
+        (new WorkOutBeliefs($keeper->id))->handle($application->make(Doorway::class)); // as a worker does
         $open($address);
         $times = array_map(fn (): float => $open($address), range(1, 9));
         sort($times);

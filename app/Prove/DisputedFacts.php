@@ -29,6 +29,9 @@ final class DisputedFacts
     /** @var list<array{float, list<CrossEntry>}> weight and animals: the keeper's own first, then those of friends */
     private readonly array $crosses;
 
+    /** @var array<array-key, array{string, ClaimEvidence|null}>|null by claim: what it follows from, and what is told */
+    private ?array $told = null;
+
     /** What an answer follows from. */
     private readonly string $from;
 
@@ -44,8 +47,14 @@ final class DisputedFacts
     public function own(): array
     {
         $from = $this->opened->beliefs()->records->mark().' '.$this->opened->shelf->fingerprint();
+        $name = "disputed:{$this->opened->keeper()->id}:crosses";
+        $kept = $this->opened->kept->get($name);
+        if ((! is_array($kept) || $kept[0] !== $from) && ! $this->opened->beliefs()->goesOnWithWhatWasKnown()) {
+            $kept = [$from, (new OwnCrosses($this->opened))->all()];
+            $this->opened->kept->put($name, $kept);
+        }
 
-        return $this->kept('crosses', $from, fn (): array => (new OwnCrosses($this->opened))->all()) ?? [];
+        return $kept[1] ?? [];
     }
 
     /** @return list<Told> of which young tell something, the clearest first */
@@ -61,10 +70,22 @@ final class DisputedFacts
         return $all;
     }
 
-    /** Null where no young tells anything, or where what they tell is not worked out yet. */
+    /**
+     * Null where no young tells anything, or where what they tell is not worked out yet; in a large collection whose page does not
+     * wait it is what was known before.
+     */
     public function about(Claim $claim): ?ClaimEvidence
     {
-        return $claim->isOfHeredity() ? $this->kept("claim {$claim->key}", $this->from, fn (): ?ClaimEvidence => $this->workedOut($claim)) : null;
+        $name = "disputed:{$this->opened->keeper()->id}";
+        $this->told ??= (array) $this->opened->kept->get($name);
+        $told = $this->told[$claim->key] ?? null;
+        $isOld = $claim->isOfHeredity() && ($told === null || $told[0] !== $this->from);
+        if ($isOld && ! $this->opened->beliefs()->goesOnWithWhatWasKnown()) {
+            $told = $this->told[$claim->key] = [$this->from, $this->workedOut($claim)];
+            $this->opened->kept->put($name, $this->told);
+        }
+
+        return $told[1] ?? null;
     }
 
     /** "Separate locus 97 %, cinnamon-series allele 3 %": the choices by what the young make of them. */
@@ -85,25 +106,6 @@ final class DisputedFacts
         [$low, $likeliest, $high] = array_map(fn (float $one): string => OddsWords::share($one), $evidence->fraction ?? [0.0, 0.0, 0.0]);
 
         return $evidence->fraction === null ? '' : "They fit {$likeliest} best; 95 % of what is likely lies between {$low} and {$high}.";
-    }
-
-    /**
-     * What was kept, or what is made now; in a large collection whose page does not wait, what was known before.
-     *
-     * @template T
-     * @param callable(): T $make
-     * @return T|null
-     */
-    private function kept(string $what, string $from, callable $make): mixed
-    {
-        $name = "disputed:{$this->opened->keeper()->id}:{$what}";
-        $kept = $this->opened->kept->get($name);
-        if ((! is_array($kept) || $kept[0] !== $from) && ! $this->opened->beliefs()->goesOnWithWhatWasKnown()) {
-            $kept = [$from, $make()];
-            $this->opened->kept->put($name, $kept);
-        }
-
-        return $kept[1] ?? null;
     }
 
     private function workedOut(Claim $claim): ?ClaimEvidence

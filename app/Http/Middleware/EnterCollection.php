@@ -26,9 +26,12 @@ class EnterCollection
     /** Attribute of a request that was answered with what was known before the last change. */
     public const BEHIND = 'behind';
 
+    /** Asked while a name is typed. */
+    private const TYPED = 'animals.names';
+
     private const LOOKED_AT = [
         'today', 'animals.index', 'animals.show', 'pair', 'clutches.show', 'prove', 'prove.animal', 'young', 'season.board', 'projects.index',
-        'projects.show',
+        'projects.show', 'genes.index', self::TYPED,
     ];
 
     public function __construct(private readonly Doorway $doorway) {}
@@ -60,8 +63,10 @@ class EnterCollection
     /** Pages to look at show what is known so far; what is written, printed, exported or asked by a program waits for all of it. */
     private function mayBeBehind(Request $request): bool
     {
-        return $request->isMethod('GET') && ! $request->expectsJson() && config('queue.default') !== 'sync'
-            && in_array($request->route()?->getName(), self::LOOKED_AT, true);
+        $name = $request->route()?->getName();
+
+        return $request->isMethod('GET') && ($name === self::TYPED || ! $request->expectsJson()) && config('queue.default') !== 'sync'
+            && in_array($name, self::LOOKED_AT, true);
     }
 
     /** Whether the request comes from this machine, as the socket tells it, to one of the machine's own names. */
