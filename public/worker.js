@@ -24,7 +24,9 @@ self.addEventListener('fetch', event => {
   if (url.origin !== location.origin) return
   if (request.method === 'POST' && url.pathname === '/sign-out') event.waitUntil(forgetPages())
   if (request.method !== 'GET') return
-  if (request.mode === 'navigate' && isRoom(url.pathname)) event.respondWith(page(request))
+  // A large round brings the rest of itself in: it is to be whole without a connection too.
+  const isRest = url.pathname.startsWith('/round/') && request.headers.has('X-Background')
+  if (isRest || (request.mode === 'navigate' && isRoom(url.pathname))) event.respondWith(page(request))
   else if (isPicture(url.pathname)) event.respondWith(picture(request))
   else if (isPart(url.pathname)) event.respondWith(part(request))
 })
@@ -59,7 +61,7 @@ async function page(request) {
   } catch {
     const mark = await owner()
     const kept = mark ? await caches.open(pagesOf(mark)) : null
-    return await kept?.match(request) ?? await kept?.match('/today') ?? new Response(
+    return await kept?.match(request) ?? (request.mode === 'navigate' ? await kept?.match('/today') : null) ?? new Response(
       '<!doctype html><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No connection · Destino</title><p>No connection, and this page was not opened on this device before. What you have entered is stored here and sent later.',
       { status: 503, headers: { 'Content-Type': 'text/html; charset=utf-8' } },
     )

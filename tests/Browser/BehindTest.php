@@ -57,6 +57,31 @@ class BehindTest extends TestCase
         self::$browser->click('[data-show]')->waitFor('.answer', 'Enchi');
     }
 
+    public function test_a_large_round_is_whole_with_and_without_a_connection(): void
+    {
+        $isWhole = 'return document.querySelector("[data-next]") === null && document.querySelectorAll("[data-row]").length > 100';
+        self::$browser->visit('/today')->until('return navigator.serviceWorker.controller !== null');
+        self::$browser->visit('/round/feed')->until($isWhole);
+        $rows = 'return document.querySelectorAll("[data-row]").length';
+        $all = self::$browser->script($rows);
+        $this->assertSame($all, self::$browser->script('return new Set([...document.querySelectorAll("[data-row]")].map(row => row.dataset.row)).size'));
+        $this->assertSame($all, self::$browser->script(
+            'return [...document.querySelectorAll("[data-in-rack]")].reduce((sum, one) => sum + Number(one.textContent), 0)',
+        ));
+        $racks = 'return [...document.querySelectorAll("[data-rack]")].map(one => one.dataset.rack)';
+        $this->assertSame(array_values(array_unique(self::$browser->script($racks))), self::$browser->script($racks), 'a rack is one');
+        $last = '[data-rack]:last-of-type [data-row]:last-of-type';
+        self::$browser->click("{$last} input[value=\"refused\"] + span")->waitFor("{$last} [data-said]", 'kept');
+        self::$browser->click("{$last} input[value=\"refused\"] + span")->waitFor("{$last} [data-said]", 'taken back');
+        self::$browser->cut();
+        try {
+            self::$browser->visit('/round/feed')->until($isWhole);
+            $this->assertSame($all, self::$browser->script($rows));
+        } finally {
+            self::$browser->cut(false);
+        }
+    }
+
     public function test_a_form_that_is_on_its_way_is_not_taken_from_under_the_finger(): void
     {
         $this->state('Pastel Fire');

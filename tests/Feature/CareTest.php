@@ -234,4 +234,30 @@ class CareTest extends TestCase
     {
         return $this->post("/animals/{$this->animal->id}/care", $form + ['on' => '2026-11-20']);
     }
+
+    public function test_a_large_round_comes_in_parts_each_animal_once(): void
+    {
+        $rack = $this->keeper()->racks()->create(['name' => 'Left', 'rows' => 20, 'columns' => 8, 'position' => 1]);
+        for ($i = 0; $i < 230; $i++) {
+            $this->keeper()->animals()->create(['name' => sprintf('Keel %03d', $i), 'rack_id' => $i % 2 === 0 ? $rack->id : null]);
+        }
+        $gone = $this->keeper()->animals()->where('name', 'Keel 100')->sole();
+        $gone->statusEvents()->create(['status' => 'sold', 'on' => '2026-01-01']);
+        $seen = [];
+        $parts = ['/round/weight' => 130, '/round/weight?part=2' => 30, '/round/weight?part=3' => null];
+        foreach ($parts as $address => $left) {
+            $page = $this->get($address)->assertOk();
+            preg_match('/data-next>.*?>\s*(\d+)\s+more/s', (string) $page->getContent(), $next);
+            $this->assertSame($left === null ? null : (string) $left, $next[1] ?? null, $address);
+            preg_match_all('/data-row="(\d+)"/', (string) $page->getContent(), $rows);
+            array_push($seen, ...$rows[1]);
+        }
+        $this->assertCount(230, $seen);
+        $this->assertCount(230, array_unique($seen));
+        $this->assertNotContains((string) $gone->id, $seen);
+        $this->get("/round/weight?rack={$rack->id}&part=2")->assertOk()->assertSee('data-row', false)->assertDontSee('data-next', false);
+        foreach (['part=0', 'part=-1', 'part[]=2', 'part=99999999999999999999', 'part=x', 'rack=x&part=1'] as $odd) {
+            $this->get("/round/weight?{$odd}")->assertOk();
+        }
+    }
 }

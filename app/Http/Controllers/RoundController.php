@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Care\Standings;
+use App\Care\RoundRows;
 use App\House\House;
 use App\Http\Requests\RoundRequest;
-use App\Models\Animal;
 use App\Models\CareEntry;
 use App\Models\Enums\CareKind;
 use App\Models\User;
 use App\People\CurrentKeeper;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,18 +24,16 @@ class RoundController extends Controller
     {
         $this->authorize('log');
         $rack = $request->query('rack');
-        $animals = $keeper->animals()->with('latestStatus', 'rack')
-            ->when(is_string($rack) && ctype_digit($rack), fn (Builder $query) => $query->where('rack_id', (int) $rack))
-            ->orderBy('rack_id')->orderBy('rack_row')->orderBy('rack_column')->orderBy('name')->get()
-            ->filter(fn (Animal $animal): bool => $animal->status()->isHere())->values();
-
-        return view(
-            'animals.round',
-            [
-                'kind' => CareKind::from($kind), 'animals' => $animals, 'house' => $house, 'racks' => $keeper->racks()->get(),
-                'rack' => $rack, 'standings' => new Standings($keeper, Carbon::today()), 'token' => (string) Str::uuid(),
-            ],
+        $part = $request->query('part');
+        $rows = new RoundRows(
+            $keeper, is_string($rack) && ctype_digit($rack) ? (int) $rack : null,
+            is_string($part) && ctype_digit($part) ? max(1, min(1_000, (int) $part)) : 1, Carbon::today(),
         );
+
+        return view('animals.round', [
+            'kind' => CareKind::from($kind), 'rows' => $rows, 'house' => $house, 'racks' => $keeper->racks()->get(),
+            'rack' => $rack, 'token' => (string) Str::uuid(),
+        ]);
     }
 
     public function store(RoundRequest $request, #[CurrentKeeper] User $keeper): RedirectResponse|JsonResponse

@@ -2,7 +2,7 @@ import { send } from '../outbox.js'
 
 /** A round through the racks: each tap is kept at once, a second one takes it back, and a rack can be told in one. */
 export function enhance(root) {
-  for (const one of root.querySelectorAll('[data-with-script], [data-all]')) one.hidden = false
+  for (const one of root.querySelectorAll('[data-with-script]')) one.hidden = false
   for (const one of root.querySelectorAll('[data-without-script]')) one.hidden = true
   root.addEventListener('submit', event => event.preventDefault())
   const kept = new Set()
@@ -34,7 +34,7 @@ export function enhance(root) {
     count.textContent = kept.size ? `${kept.size} logged` : ''
   }
 
-  for (const row of root.querySelectorAll('[data-row]')) {
+  const begin = row => {
     let before = row.querySelector('input:checked') ?? null
     for (const radio of row.querySelectorAll('input[type=radio]')) {
       radio.addEventListener('click', () => {
@@ -60,8 +60,12 @@ export function enhance(root) {
       next?.select()
     })
   }
-  for (const button of root.querySelectorAll('[data-all]')) {
-    button.addEventListener('click', () => {
+  for (const row of root.querySelectorAll('[data-row]')) begin(row)
+  const all = bringRest(root, begin)
+  const tellAll = button => {
+    button.hidden = false
+    button.addEventListener('click', async () => {
+      await all() // a rack that goes on in the next part is told as a whole
       const rows = [...button.closest('[data-rack]').querySelectorAll('[data-row]')].filter(row => !row.hidden && !row.querySelector('input:checked'))
       for (const row of rows) {
         row.querySelector(`input[value="${button.dataset.all}"]`).checked = true
@@ -70,9 +74,57 @@ export function enhance(root) {
       if (rows.length) write(rows.map(row => [row, button.dataset.all]), button.textContent)
     })
   }
-  root.querySelector('[data-find]')?.addEventListener('input', event => {
-    const asked = event.target.value.trim().toLowerCase()
+  for (const button of root.querySelectorAll('[data-all]')) tellAll(button)
+  root.addEventListener('round:rack', event => event.target.querySelectorAll('[data-all]').forEach(tellAll))
+  const find = root.querySelector('[data-find]')
+  find?.addEventListener('input', async () => {
+    await all()
+    const asked = find.value.trim().toLowerCase()
     for (const row of root.querySelectorAll('[data-row]')) row.hidden = asked !== '' && !row.textContent.toLowerCase().includes(asked)
     for (const rack of root.querySelectorAll('[data-rack]')) rack.hidden = !rack.querySelector('[data-row]:not([hidden])')
   })
+}
+
+/**
+ * A large round comes in parts, one after the other, so that the first is there at once and all of it without a connection later.
+ *
+ * @param {HTMLElement} root
+ * @param {(row: HTMLElement) => void} begin
+ * @returns {() => Promise<void>} done once all parts are there, or one of them cannot be had: then its link stays
+ */
+function bringRest(root, begin) {
+  const bringNext = async () => {
+    const link = root.querySelector('[data-next] a')
+    if (!link) return false
+    const response = await fetch(link.href, { headers: { Accept: 'text/html', 'X-Background': '1' } })
+    const form = response.ok ? new DOMParser().parseFromString(await response.text(), 'text/html').querySelector('form.round') : null
+    if (!form) return false
+    const next = root.querySelector('[data-next]')
+    for (const rack of form.querySelectorAll('[data-rack]')) {
+      const rows = [...rack.querySelectorAll('[data-row]')]
+      const last = [...root.querySelectorAll('[data-rack]')].pop()
+      if (last?.dataset.rack === rack.dataset.rack) {
+        last.append(...rows)
+        const count = last.querySelector('[data-in-rack]')
+        count.textContent = String(last.querySelectorAll('[data-row]').length)
+      } else {
+        next.before(rack)
+        rack.dispatchEvent(new Event('round:rack', { bubbles: true }))
+      }
+      rows.forEach(begin)
+    }
+    const further = form.querySelector('[data-next]')
+    further ? next.replaceWith(further) : next.remove()
+    return true
+  }
+  let going = null
+  const all = () => {
+    going ??= (async () => {
+      try { while (await bringNext()) { /* the next one */ } } catch { /* the link to it stays */ }
+      going = null
+    })()
+    return going
+  }
+  setTimeout(all, 300)
+  return all
 }

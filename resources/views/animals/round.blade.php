@@ -1,5 +1,5 @@
 <x-station :title="$isWeight ? 'Weighing round' : 'Feeding round'" station="animals" crumb="Animals" :crumb-link="route('animals.index')">
-    @if ($animals->isEmpty())
+    @if ($rows->count() === 0)
         <section class="sheet empty"><p class="answer">No animals yet.</p><p><a class="button main" href="{{ route('animals.create') }}">Add
             an animal</a></p></section>
     @else
@@ -21,22 +21,22 @@
             <div class="field" data-with-script hidden><label for="round-find">Find</label><input class="input" id="round-find"
                 type="search" data-find placeholder="name, number or tub" autocomplete="off"></div>
         </div>
-        @foreach ($animals->groupBy(fn ($animal) => $animal->rack->name ?? '') as $rackName => $inRack)
-        <section class="round-rack" data-rack>
+        @foreach ($rows->animals->groupBy(fn ($animal) => $animal->rack->name ?? '') as $rackName => $inRack)
+        <section class="round-rack" data-rack="{{ $rackName }}">
             <div class="row-flow round-head"><h2>{{ $rackName === '' ? 'Without a tub' : $rackName }}</h2><span
-                class="soft small">{{ $inRack->count() }}</span>@unless ($isWeight)<button type="button" class="button slim ms-auto"
-                data-all="taken" hidden>All ate</button>@endunless</div>
+                class="soft small" data-in-rack>{{ $inRack->count() }}</span>@unless ($isWeight)<button type="button"
+                class="button slim ms-auto" data-all="taken" hidden>All ate</button>@endunless</div>
             @foreach ($inRack as $animal)
                 @if ($isWeight)
                     <div class="round-row" data-row="{{ $animal->id }}">
                         <label for="row-{{ $animal->id }}"><strong>{{ $animal->name }}</strong>
                             <span class="soft small">{{ $animal->tagWords() }}</span><span
-                            class="soft small d-block">{{ $standings->of($animal->id)->lastWeight()
-                            ? 'last '.$house->weight((int) $standings->of($animal->id)->lastWeight()->grams).',
-                                '.$standings->of($animal->id)->lastWeight()->on->format('j M Y')
-                            : 'not weighed yet' }}{{ $standings->of($animal->id)->gain() === null ? ''
-                            : ($standings->of($animal->id)->gain() >= 0 ? ', gained '
-                            : ', lost ').$house->weight(abs($standings->of($animal->id)->gain())).' before that' }}</span></label>
+                            class="soft small d-block">{{ $rows->standings->of($animal->id)->lastWeight()
+                            ? 'last '.$house->weight((int) $rows->standings->of($animal->id)->lastWeight()->grams).',
+                                '.$rows->standings->of($animal->id)->lastWeight()->on->format('j M Y')
+                            : 'not weighed yet' }}{{ $rows->standings->of($animal->id)->gain() === null ? ''
+                            : ($rows->standings->of($animal->id)->gain() >= 0 ? ', gained '
+                            : ', lost ').$house->weight(abs($rows->standings->of($animal->id)->gain())).' before that' }}</span></label>
                         <span class="row-flow"><input class="input" id="row-{{ $animal->id }}" name="rows[{{ $animal->id }}]"
                             inputmode="decimal" autocomplete="off" value="{{ old("rows.{$animal->id}") }}"
                             aria-describedby="row-{{ $animal->id }}-error" @if ($errors->has("rows.{$animal->id}")) aria-invalid="true"
@@ -48,7 +48,7 @@
                     <fieldset class="round-row is-feed" data-row="{{ $animal->id }}">
                         <legend class="float-none mb-0"><strong>{{ $animal->name }}</strong>
                             <span class="soft small">{{ $animal->tagWords() }}</span><span
-                            class="soft small d-block">{{ $standings->of($animal->id)->mealWords() }}</span></legend>
+                            class="soft small d-block">{{ $rows->standings->of($animal->id)->mealWords() }}</span></legend>
                         <div class="row-flow taps">
                             @foreach ($lists->roundOutcomes() as $outcome)
                                 <label class="tap"><input type="radio" name="rows[{{ $animal->id }}]" value="{{ $outcome->value }}"
@@ -62,6 +62,8 @@
             @endforeach
         </section>
         @endforeach
+        @if ($rows->left() > 0)<p class="mb-0" data-next><a
+            href="{{ route('round.create', $rows->next($kind->value)) }}">{{ $rows->left() }} more</a></p>@endif
         <div class="round-foot row-flow"><button class="button main" type="submit" data-without-script>{{ $isWeight ? 'Log the weights'
             : 'Log the meals' }}</button><a class="button main" href="{{ route('today') }}" data-with-script hidden>Done</a><span
             class="soft small" data-count role="status"></span><x-field-error id="rows-error" :message="$errors->first('rows')"/></div>
