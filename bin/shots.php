@@ -76,6 +76,9 @@ $folder = dirname(__DIR__).'/docs/screenshots';
 is_dir($folder) || mkdir($folder, 0775, true);
 $server = Server::start(demo: true, works: true, plans: ($argv[1] ?? 'project') === 'project' ? .5 : 0);
 $browser = Browser::start($server->address);
+if (($argv[1] ?? '') === 'identify-phone') {
+    hatchlings($browser); // the young that stand there after the picture of the bench
+}
 foreach ($views as $name => [$path, $width, $height, $theme]) {
     if (isset($argv[1]) && $argv[1] !== $name) {
         continue;

@@ -36,6 +36,12 @@ final class Opened
         $this->today = CarbonImmutable::today();
     }
 
+    /** Whether a collection is open at all. */
+    public function hasKeeper(): bool
+    {
+        return $this->keeper !== null;
+    }
+
     public function keeper(): User
     {
         return $this->keeper ?? throw new LogicException('No collection is open.');

@@ -94,6 +94,18 @@ final class Kinds
                 'kind' => RecordKind::values(CareKind::class), 'on' => 'string', 'grams' => 'integer?',
                 'outcome' => [...RecordKind::values(FeedOutcome::class), null], 'prey' => 'string?', 'words' => 'string?',
             ], removal: Right::Log),
+            ...self::ofLooks(),
+            new RecordKind('sale', Sale::class, 'sale', [
+                'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?',
+                'note' => 'string?',
+            ]),
+        ];
+    }
+
+    /** @return list<RecordKind> what was seen of an animal */
+    private static function ofLooks(): array
+    {
+        return [
             new RecordKind(
                 'photo', Photo::class, 'photograph',
                 [
@@ -106,10 +118,6 @@ final class Kinds
                 'sighting', Sighting::class, 'cue',
                 ['cue' => 'string', 'state' => 'string', 'on' => 'string', 'who' => 'string?'], removal: Right::Log,
             ),
-            new RecordKind('sale', Sale::class, 'sale', [
-                'asking' => 'integer?', 'deposit' => 'integer?', 'price' => 'integer?', 'buyer' => 'string?', 'sent_on' => 'string?',
-                'note' => 'string?',
-            ]),
         ];
     }
 

@@ -23,6 +23,7 @@ use App\Models\RecordKind;
 use App\Models\User;
 use App\Photos\Darkroom;
 use App\Policies\RecordPolicy;
+use App\Season\YearRibbon;
 use App\View\Lists;
 use App\View\Prepared;
 use App\Words\OddsWords;
@@ -118,7 +119,10 @@ class AppServiceProvider extends ServiceProvider
             View::composer($name, fn (ShownView $view) => $view->with(self::given($prepare, $view)));
         }
         // The frame of a page is drawn last: whether anything in it was behind is known then.
-        View::composer('parts::Station.view', fn (ShownView $view) => $view->with('isBehind', $this->app->make(Opened::class)->isBehind()));
+        View::composer('parts::Station.view', function (ShownView $view): void {
+            $opened = $this->app->make(Opened::class);
+            $view->with(['year' => YearRibbon::of($opened), 'isBehind' => $opened->isBehind()]);
+        });
     }
 
     private static function grantRights(): void

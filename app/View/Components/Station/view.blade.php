@@ -33,6 +33,7 @@
         <button type="button" class="station push theme" data-module="theme-switch" hidden><x-icon name="moon-stars"/>Dark</button>
     </nav>
     <main class="page" id="main">
+        @if (($year ?? null) !== null && ! $focus && $station !== 'today')<x-year-ribbon :year="$year"/>@endif
         @if (config('destino.collection') === 'demo')
             <p class="demo-flag">Demo collection</p>
         @elseif (auth()->user()?->owner_id)
