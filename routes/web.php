@@ -115,6 +115,8 @@ Route::post('/incubators/{incubator}/readings', [IncubatorController::class, 're
 Route::post('/incubators/{incubator}/file', [IncubatorController::class, 'file'])->name('incubators.file');
 Route::post('/incubators/{incubator}/clutches', [IncubatorController::class, 'place'])->name('incubators.place');
 
+Route::get('/clutches/{clutch}/story', [PaperController::class, 'story'])->name('papers.story');
+Route::get('/clutches/{clutch}/story.html', [PaperController::class, 'storyFile'])->name('papers.story.file');
 Route::get('/clutches/{clutch}/eggs', [EggController::class, 'show'])->name('eggs');
 Route::post('/clutches/{clutch}/eggs', [EggController::class, 'layOut'])->name('eggs.lay-out');
 Route::post('/clutches/{clutch}/eggs/weights', [EggController::class, 'weights'])->name('eggs.weights');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use Destino\Appearance\Look;
+use Destino\Appearance\LookFacts;
 use Destino\Appearance\Sureness;
 use Destino\Genome\Allele;
 use Destino\Genome\Form;
@@ -16,6 +18,9 @@ use Destino\Identification\Signs;
 /** How a gene is recognised: what its forms show oftener than a normal, what changes with others, what parts it from look-alikes. */
 final class GeneSigns
 {
+    /** Ages at which a gene that changes is shown, in days. */
+    private const AGES = ['hatchling' => 3, 'three months' => 90, 'one year' => 365, 'grown' => LookFacts::ADULT];
+
     private readonly Signs $signs;
 
     /** @var array<string, Sign|null> by gene */
@@ -114,6 +119,21 @@ final class GeneSigns
         }
 
         return $sign->otherwise;
+    }
+
+    /**
+     * One animal of a gene from hatchling to adult, where the gene changes with age; none where it does not.
+     *
+     * @return list<array{age: string, look: Look}>
+     */
+    public function ages(Allele $allele): array
+    {
+        $looks = $this->shelf->looks();
+        $form = $this->formsOf($allele)[0];
+
+        return ! $looks->changesWithAge($allele->key) ? [] : array_map(fn (string $age, int $days): array => [
+            'age' => $age, 'look' => $looks->look($this->shelf->catalogue(), [$form], $days),
+        ], array_keys(self::AGES), self::AGES);
     }
 
     /** @return list<string> what fewer keepers tell of it than the rest, as "a greener iris" */

@@ -10,6 +10,12 @@ final readonly class AgeCurves
     /** @param array<string, array<string, list<array{float, float}>>> $curves by allele and axis: days and share of the amount */
     public function __construct(private array $curves) {}
 
+    /** Whether anything that an allele brings comes or goes with age. */
+    public function has(string $allele): bool
+    {
+        return ($this->curves[$allele] ?? []) !== [];
+    }
+
     /**
      * The share of an amount that an animal of this age shows.
      *

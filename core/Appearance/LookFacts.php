@@ -239,6 +239,12 @@ final class LookFacts
         return $known[$key];
     }
 
+    /** Whether what an allele brings comes or goes with age. */
+    public function changesWithAge(string $allele): bool
+    {
+        return $this->ages->has($this->sameAs[$allele] ?? $allele);
+    }
+
     /** Whether two genes together have no more of an amount than their age has brought of each. */
     public function comesWithAge(string $axis): bool
     {

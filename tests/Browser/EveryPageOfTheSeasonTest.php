@@ -34,6 +34,7 @@ class EveryPageOfTheSeasonTest extends EveryPageCase
         yield 'two siblings' => ['/clutches/7/identify/26?beside=27'];
         yield 'hatchlings in a row' => ['/clutches/8/first'];
         yield 'a photograph of the box' => ['/clutches/8/box'];
+        yield 'the story of a clutch' => ['/clutches/7/story'];
         yield 'how sure a label is' => ['/animals/27/surer'];
         yield 'one hatchling' => ['/clutches/8/identify'];
     }

@@ -35,7 +35,7 @@ class LongNamesTest extends TestCase
             '/today', '/animals', '/animals?view=list', '/animals?view=rack', '/animals/3', '/animals/25', '/animals/17/history',
             '/pair?sire_id=7&dam_id=3&target=Genetic+Stripe', '/pair', '/clutches', '/clutches/4', '/clutches/4/edit', '/season',
             '/projects', '/projects/1', '/projects/1/story', '/projects/2/edit', '/prove', '/prove/3', '/prove/3/genetic-stripe',
-            '/money', '/young?season=2026', '/round/weight', '/clutches/8/bench', '/clutches/8/identify', '/clutches/8/identify/28?beside=29', '/clutches/8/first', '/clutches/8/box', '/animals/28/surer', '/clutches/9/eggs', '/incubators', '/luck',
+            '/money', '/young?season=2026', '/round/weight', '/clutches/8/bench', '/clutches/8/identify', '/clutches/8/identify/28?beside=29', '/clutches/8/first', '/clutches/8/box', '/clutches/7/story', '/animals/28/surer', '/clutches/9/eggs', '/incubators', '/luck',
         ] as $page) {
             yield $page => [$page];
         }

@@ -353,4 +353,15 @@ class MainPathTest extends BrowserTestCase
         $browser->script("document.querySelector('.tray.wide .scute').focus()");
         $browser->waitFor('[data-tray-reading]', '1/2 per egg');
     }
+
+    public function test_a_gene_that_changes_with_age_is_seen_at_one_age_at_a_time(): void
+    {
+        $browser = $this->browser()->visit('/genes/banana')->until('return document.querySelector(".has-slider .ages-range") !== null');
+        $seen = 'return [...document.querySelectorAll(".ages li")].filter(one => !one.hidden).map(one => one.dataset.at)';
+        self::assertSame(['grown'], $browser->script($seen));
+        $browser->script('const range = document.querySelector(".ages-range"); range.value = 0; range.dispatchEvent(new Event("input"))');
+        self::assertSame(['hatchling'], $browser->script($seen));
+        self::assertSame('hatchling', $browser->text('[data-age]'));
+        self::assertSame([], $browser->visit('/genes/mojave')->all('.ages'), 'one that does not change has none');
+    }
 }

@@ -42,7 +42,7 @@ class AccessTest extends TestCase
         'traits.add' => 'owner',
         'projects.index' => 'viewer', 'projects.show' => 'viewer', 'projects.story' => 'viewer', 'plans.progress' => 'viewer', 'plans.given' => 'owner',
         'projects.create' => 'owner', 'projects.store' => 'owner', 'projects.edit' => 'owner', 'projects.update' => 'owner',
-        'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.opinion' => 'viewer', 'papers.opinion.file' => 'viewer', 'papers.labels' => 'viewer',
+        'today' => 'viewer', 'season.reckoning' => 'viewer', 'papers.animal' => 'viewer', 'papers.opinion' => 'viewer', 'papers.opinion.file' => 'viewer', 'papers.story' => 'viewer', 'papers.story.file' => 'viewer', 'papers.labels' => 'viewer',
         'papers.sale' => 'viewer', 'events.store' => 'helper', 'incubators.index' => 'viewer', 'incubators.show' => 'viewer',
         'incubators.store' => 'owner', 'incubators.update' => 'owner', 'incubators.read' => 'helper', 'incubators.file' => 'helper',
         'incubators.place' => 'helper',

@@ -11,8 +11,10 @@ use App\Collection\AnimalCard;
 use App\Collection\Opened;
 use App\House\House;
 use App\Models\Animal;
+use App\Models\Clutch;
 use App\Models\User;
 use App\Papers\Certificate;
+use App\Papers\ClutchStory;
 use App\Papers\Label;
 use App\Papers\LabelSheets;
 use App\Papers\SaleList;
@@ -80,8 +82,27 @@ class PaperController extends Controller
     {
         $this->authorize('view', $animal);
 
-        return response()->view('papers.opinion-file', ['of' => $this->asked($animal, $request, $darkroom)])
+        return response()->view('papers.file', [
+            'of' => $this->asked($animal, $request, $darkroom), 'title' => "{$animal->name}: what do you see?", 'body' => 'papers.opinion-body',
+        ])
             ->header('Content-Disposition', 'attachment; filename="'.(Str::slug($animal->name) ?: 'animal').'.html"');
+    }
+
+    /** The story of a clutch, as a page to look at before it is sent. */
+    public function story(Clutch $clutch, Darkroom $darkroom): View
+    {
+        $this->authorize('view', $clutch);
+
+        return view('papers.story', ['of' => new ClutchStory($clutch, $this->opened, $darkroom)]);
+    }
+
+    public function storyFile(Clutch $clutch, Darkroom $darkroom): Response
+    {
+        $this->authorize('view', $clutch);
+
+        return response()->view('papers.file', [
+            'of' => new ClutchStory($clutch, $this->opened, $darkroom), 'title' => $clutch->title(), 'body' => 'papers.story-body',
+        ])->header('Content-Disposition', 'attachment; filename="'.(Str::slug($clutch->title()) ?: 'clutch').'.html"');
     }
 
     private function asked(Animal $animal, Request $request, Darkroom $darkroom): SecondOpinion

@@ -16,7 +16,9 @@
                     : ($due !== null ? ucfirst($due->isOverdue ? "{$due->what} was due by {$due->to->format('j M')}. What happened?"
                     : 'next: '.$due->words()) : ucfirst($clutch->stage()).($clutch->laid_on === null ? ''
                     : ' on '.$clutch->laid_on->format('j F Y'))) }}{{ $due?->isOverdue && $clutch->stage() !== 'hatched' ? '' : '.' }}</p>
-                <p class="mb-2">{{ $page->account() }}</p>
+                <p class="mb-2">{{ $page->account() }}
+                    <a href="{{ route('papers.story', $clutch) }}">{{ $page->hatchlings === [] ? 'What can come of it, as a page to send'
+                    : 'The story of this clutch, to send' }}</a></p>
                 @if ($mayLog && $due !== null && $due->taps !== [])<x-event-taps :clutch="$clutch" :taps="$due->taps"
                     :is-lead="true"/>@endif
                 @if ($mayLog)<details class="mt-2" @if ($errors->any()) open @endif><summary>Log something else</summary><div

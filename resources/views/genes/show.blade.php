@@ -53,6 +53,13 @@
                         <x-field-error id="alias-error" :message="$errors->first('name')"/></details>
                 @endcan
             </section>
+            @if ($ages !== [])<section class="sheet" data-module="ages"><div class="head"><h2>From hatchling to adult</h2><span
+                class="soft small" data-age role="status"></span></div>
+                <input type="range" min="0" max="{{ count($ages) - 1 }}" value="{{ count($ages) - 1 }}" step="1" class="ages-range"
+                    aria-label="Age" hidden>
+                <ul class="row-of ages">@foreach ($ages as $one)<li data-at="{{ $one['age'] }}"><figure>@snake($one['look'],
+                    $allele->name.', '.$one['age'], 'card')<figcaption class="soft small">{{ $one['age'] }}</figcaption></figure>
+                    </li>@endforeach</ul></section>@endif
             <details class="sheet folded" id="copies" open data-module="fold-narrow"><summary><h2>One copy and two</h2>
                 <span class="soft small">the skin laid flat</span></summary>
                 <p class="mb-1"><a class="small"

@@ -1,6 +1,7 @@
 <a class="year no-print" href="{{ route('today') }}" aria-label="{{ $year->words() }}">
     <svg width="100%" height="28" aria-hidden="true">
-        <rect class="track" x="0" y="4" width="100%" height="10" rx="5"/><rect class="past" x="0" y="4" width="{{ $percent($year->now()) }}" height="10" rx="5"/>
+        <rect class="track" x="0" y="4" width="100%" height="10" rx="5"/>
+        <rect class="past" x="0" y="4" width="{{ $percent($year->now()) }}" height="10" rx="5"/>
         @foreach ($year->windows as $window)<rect class="window" x="{{ $percent($window['from']) }}" y="4" width="{{ $width($window) }}"
             height="10" rx="4"><title>{{ $window['words'] }}</title></rect>@endforeach
         @foreach ($year->months() as $month)<text x="{{ $percent($month['at']) }}" y="26" text-anchor="middle">{{ $month['name']
