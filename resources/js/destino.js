@@ -1,7 +1,8 @@
 import { enhanceAll } from './loader.js'
 import { watch } from './outbox.js'
 
-enhanceAll(document.querySelectorAll('[data-module]'), name => import(`./modules/${name}.js`))
+const started = enhanceAll(document.querySelectorAll('[data-module]'), name => import(`./modules/${name}.js`))
+Promise.all(started).then(() => { document.documentElement.dataset.started = 'all' }) // whoever measures a page waits for it
 watch(document.querySelector('[data-outbox]'))
 document.querySelector('.tabs [aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest', behavior: 'instant' })
 // A form that was refused stands where its first fault is, and a screen reader says it.

@@ -69,6 +69,7 @@ class BoundsTest extends BrowserTestCase
     /** @return array{height: int, header: float, controls: int, filled: list<string>, sideways: list<string>} when folds have folded */
     private function settled(): array
     {
+        $this->browser()->until('return document.documentElement.dataset.started === "all"');
         $before = null;
         for ($try = 0; $try < 30; $try++) {
             usleep(150_000);
