@@ -207,6 +207,12 @@ class PairPage
         return $form->text === '' ? 'wild type' : $form->text;
     }
 
+    /** @return list<Advice> what does not stand with the house rules already */
+    public function furtherAdvice(): array
+    {
+        return array_values(array_filter($this->advice, fn (Advice $one): bool => ! in_array($one, $this->verdict->because, true)));
+    }
+
     /** @return list<Advice> advice that concerns one of these loci */
     public function adviceOn(string $locus): array
     {

@@ -304,4 +304,15 @@ class PairTest extends TestCase
         $this->get('/read?'.http_build_query(['as' => 'target', 'text' => 'Pastel or Clown']))->assertOk()->assertJsonCount(1, 'errors');
         $this->get('/animals?'.http_build_query(['genes' => 'Pastel or Clown']))->assertOk();
     }
+
+    public function test_what_the_house_rules_ask_about_stands_once(): void
+    {
+        $this->keeper()->houseRules()->create(['choices' => ['stances' => ['wobble' => 'warn']]]);
+        $page = (string) $this->get('/pair?'.http_build_query(['sire' => 'Spider', 'dam' => 'Pastel het Clown']))->assertOk()
+            ->assertSee('Give a reason to plan')->getContent();
+        preg_match_all('/<span class="grade">[^<]*<\/span>\s*([^<]+)/', $page, $said);
+        $this->assertNotEmpty($said[1]);
+        $this->assertSame(array_values(array_unique($said[1])), $said[1]);
+        $this->assertStringContainsString('wobble', strtolower(implode(' ', $said[1])));
+    }
 }

@@ -81,11 +81,11 @@
 
 @include('pair.verdict')
 
-@if ($page->advice !== [])
+@if ($page->furtherAdvice() !== [])
     <section class="sheet" aria-labelledby="advice-title">
         <div class="head"><h2 id="advice-title">Before you pair them</h2><span class="soft small">What these genes are known for. Not
             veterinary advice.</span></div>
-        <x-advice-list :advice="$page->advice"/>
+        <x-advice-list :advice="$page->furtherAdvice()"/>
         @if (($out = $page->leavingOut()) !== '')<p class="soft small mb-0 mt-2">{{ $out }}</p>@endif
     </section>
 @endif

@@ -5,7 +5,8 @@
         this pairing @elseif ($verdict->stance->value === 'warn')<x-icon name="exclamation-triangle"/> Give a reason to plan
         this pairing @else<x-icon name="check-circle"/> Your house rules allow this pairing @endif</h2><a class="small"
         href="{{ route('house') }}">House rules</a></div>
-    @if ($verdict->because !== [])<ul class="mb-2">@foreach ($verdict->because as $item)<li>{{ $item->text }}</li>@endforeach</ul>@endif
+    @if ($verdict->because !== [])<x-advice-list :advice="$verdict->because"/><p class="soft small mt-1 mb-2">Not veterinary
+        advice.</p>@endif
     @if ($both && $verdict->stance->value !== 'refuse' && Gate::allows('log'))
         <form method="post" action="{{ route('clutches.store') }}" class="row-flow no-print" data-module="once">
             @csrf
