@@ -184,7 +184,10 @@ class AnimalCard
         );
     }
 
-    /** "4 years 3 months", empty where the hatch date is not known. */
+    /** Younger animals are told by days and weeks. */
+    private const WEEKS = 90;
+
+    /** "4 years 3 months", "6 weeks", "5 days"; empty where the hatch date is not known. */
     public function age(?Carbon $today = null): string
     {
         if ($this->animal->hatched_on === null) {
@@ -195,6 +198,13 @@ class AnimalCard
         $count = fn (int $number, string $word): string => "{$number} {$word}".($number === 1 ? '' : 's');
         if ($this->animal->hatched_precision === Precision::Year) {
             return 'about '.$count($years, 'year');
+        }
+        $days = max(0, (int) $this->animal->hatched_on->diffInDays($today ?? Carbon::today()));
+        if ($days < self::WEEKS && $this->animal->hatched_precision === Precision::Day) {
+            return $days === 0 ? 'less than a day' : ($days < 21 ? $count($days, 'day') : $count(intdiv($days, 7), 'week'));
+        }
+        if ($months < 1) {
+            return 'less than a month';
         }
 
         return trim(($years > 0 ? $count($years, 'year') : '').' '.($months % 12 > 0 || $years === 0 ? $count($months % 12, 'month') : ''));

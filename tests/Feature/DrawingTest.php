@@ -189,7 +189,7 @@ class DrawingTest extends TestCase
         $this->assertSame('may never come from these parents', OddsWords::clutches($chance('0'), 6));
     }
 
-    public function test_age_in_years_and_months(): void
+    public function test_age_in_years_months_weeks_and_days(): void
     {
         $today = Carbon::parse('2026-11-23');
         $age = fn (?string $hatched): string => (
@@ -200,8 +200,10 @@ class DrawingTest extends TestCase
         )->age($today);
 
         $this->assertSame(
-            ['4 years 3 months', '1 year', '1 month', '0 months', ''],
-            array_map($age, ['2022-08-11', '2025-11-23', '2026-10-20', '2026-11-22', null]),
+            ['4 years 3 months', '1 year', '3 months', '12 weeks', '4 weeks', '3 weeks', '20 days', '1 day', 'less than a day', ''],
+            array_map($age, [
+                '2022-08-11', '2025-11-23', '2026-08-23', '2026-08-28', '2026-10-20', '2026-11-02', '2026-11-03', '2026-11-22', '2026-11-23', null,
+            ]),
         );
     }
 
