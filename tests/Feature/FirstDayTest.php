@@ -11,7 +11,10 @@ use App\Models\Enums\Role;
 use App\Models\Enums\SexFound;
 use App\Models\User;
 use Destino\Genome\Sex;
+use Destino\Pairing\Cross;
+use Destino\Pairing\TargetOdds;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
@@ -137,5 +140,43 @@ class FirstDayTest extends TestCase
         $this->get("/animals/{$this->clutch->dam_id}/surer")->assertOk()->assertSee('Nothing would add to it');
         $alone = $this->made(['name' => 'Alone', 'sex' => null, 'genotype' => '50% het Piebald']);
         $this->get("/animals/{$alone->id}/surer")->assertOk()->assertSee('Its clutch is not in the records')->assertSee('Find out the sex first');
+    }
+
+    public function test_the_chance_of_a_look_is_that_of_the_target_that_asks_for_it_and_nothing_else(): void
+    {
+        $genes = ['Pastel', 'Super Pastel', 'Pinstripe', 'Leopard', 'Clown', 'het Clown', '66% het Piebald', 'Piebald', 'Spotnose'];
+        $alike = fn (array $list): array => array_filter($list, fn (string $one): bool => $one !== 'Super Pastel' || ! in_array('Pastel', $list, true));
+        mt_srand(11);
+        $asked = 0;
+        for ($i = 0; $i < 12; $i++) {
+            $parents = [];
+            foreach (['male', 'female'] as $sex) {
+                $own = array_rand(array_flip($genes), 3);
+                $own = array_filter($own, fn (string $one): bool => ! (str_contains($one, 'het ')
+                    && in_array(substr($one, strpos($one, 'het ') + 4), $own, true)));
+                $parents[$sex] = $this->made(['name' => "P{$i} {$sex}", 'sex' => $sex, 'genotype' => implode(' ', $alike($own))]);
+            }
+            $clutch = $this->keeper()->clutches()->create(['dam_id' => $parents['female']->id]);
+            $clutch->sires()->create(['animal_id' => $parents['male']->id]);
+            $opened = app(Doorway::class)->open($this->keeper());
+            $looks = (new LikelyLooks($clutch->fresh(), $opened))->all();
+            $cross = Cross::of(
+                $opened->shelf->catalogue(), $opened->beliefs()->belief($parents['male']->id), $opened->beliefs()->belief($parents['female']->id),
+            );
+            $chances = array_column($looks, 'chance');
+            $this->assertLessThanOrEqual(1 + 1e-9, array_sum($chances));
+            $this->assertSame($chances, array_reverse(array_values(Arr::sort($chances))), 'the likeliest first');
+            foreach ($looks as $look) {
+                $single = array_filter(['Pastel', 'Leopard', 'Spotnose'], fn (string $one): bool => str_contains($look['text'], $one)
+                    && ! str_contains($look['text'], "Super {$one}")); // a target by its name is met by two copies as well
+                $target = $opened->shelf->targets()->read($look['text'] === 'Normal' ? 'Normal' : 'only '.str_replace(',', '', $look['text'])
+                    .implode('', array_map(fn (string $one): string => ", not Super {$one}", $single)));
+                $this->assertEqualsWithDelta(
+                    TargetOdds::of($cross, $target, hatched: true)->chance->perEgg()->toFloat(), $look['chance'], 1e-9, $look['text'],
+                );
+                $asked++;
+            }
+        }
+        $this->assertGreaterThan(40, $asked);
     }
 }
