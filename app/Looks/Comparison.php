@@ -18,6 +18,13 @@ class Comparison
 
     private const LONGEST = 300;
 
+    /** What may be compared, to begin with: by what it shows. */
+    public const EXAMPLES = [
+        'One copy and two' => ['Normal', 'Pastel', 'Super Pastel'],
+        'Alleles of one locus' => ['Mojave', 'Lesser', 'Mocha'],
+        'What Leopard does to a Clown' => ['Clown', 'Leopard Clown', 'Pastel Leopard Clown'],
+    ];
+
     /** @var list<string> */
     public readonly array $texts;
 
@@ -56,6 +63,12 @@ class Comparison
     private function look(string $text): Look
     {
         return $this->gallery->ofText(mb_substr($text, 0, self::LONGEST), $this->days, $this->seed);
+    }
+
+    /** @return array<string, list<string>> genotypes by what they show together */
+    public function examples(): array
+    {
+        return self::EXAMPLES;
     }
 
     /** @return array<int, Look> by place among the texts */

@@ -158,7 +158,7 @@ class LooksTest extends TestCase
 
     public function test_genotypes_are_compared_in_words(): void
     {
-        $this->get('/genes/compare')->assertOk()->assertSee('See what a gene does.');
+        $this->get('/genes/compare')->assertOk()->assertSeeInOrder(['begin', 'One copy and two', 'Super Pastel', 'Alleles of one locus'])->assertSee('symbol id="skin-8"', false);
         $this->get('/genes/compare?'.http_build_query(['genes' => ['Normal', 'Pastel', 'Pastel Clown']]))->assertOk()
             ->assertSeeInOrder(['the others are held against this one', 'more yellow', 'without Pastel', 'without Clown']);
         $this->get('/genes/compare?'.http_build_query(['genes' => ['Lesser', 'Butter']]))->assertSee('hard to tell apart');

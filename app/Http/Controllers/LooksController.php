@@ -34,7 +34,8 @@ class LooksController extends Controller
         $comparison = new Comparison($request, $gallery);
 
         return response()->view(
-            'looks.compare', ['comparison' => $comparison, 'gallery' => $gallery], $comparison->errors === [] ? 200 : 422,
+            'looks.compare', ['comparison' => $comparison, 'prints' => new Prints($gallery, kept: $this->opened->kept), 'gallery' => $gallery],
+            $comparison->errors === [] ? 200 : 422,
         );
     }
 

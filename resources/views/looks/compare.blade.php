@@ -24,12 +24,15 @@
         </div>
     </form>
     @if ($comparison->looks() === [])
-        <section class="empty mt-3"><p class="answer">See what a gene does.</p><p class="soft">Type genotypes as you say them; each is drawn
-            and held against the first, in words. Try
-            <a href="{{ route('looks.compare', ['genes' => ['Normal', 'Pastel', 'Super Pastel']]) }}">Normal, Pastel and Super Pastel</a>,
-            <a href="{{ route('looks.compare', ['genes' => ['Mojave', 'Lesser', 'Mocha']]) }}">Mojave, Lesser and Mocha</a>, or
-            <a href="{{ route('looks.compare', ['genes' => ['Clown', 'Leopard Clown', 'Pastel Leopard Clown']]) }}">what Leopard does to a
-            Clown</a>.</p></section>
+        <section class="mt-3"><p class="soft">Type genotypes as you say them; each is drawn and held against the first, in words. Or begin
+            with one of these:</p>
+            <div class="compare-examples">
+            @foreach ($comparison->examples() as $words => $texts)<a class="sheet compare-example"
+                href="{{ route('looks.compare', ['genes' => $texts]) }}"><strong>{{ $words }}</strong>
+                <span class="compare-pictures">@foreach ($texts as $text)<span>{!! $prints->of($gallery->ofText($text)) !!}<span
+                    class="soft small">{{ $text }}</span></span>@endforeach</span></a>@endforeach
+            </div>
+            {!! $prints->symbols() !!}</section>
     @else
         <section class="sheet mt-3 edge-to-edge" aria-label="Side by side">
             @foreach ($comparison->looks() as $i => $look)
