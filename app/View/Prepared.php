@@ -248,7 +248,8 @@ final class Prepared
             ],
             'genes.show' => fn (GenePage $page, GeneSigns $signs): array => [
                 'strip' => (new GeneStrip($page, $signs))->pictures(), 'own' => $signs->isDescribed($page->allele) ? $signs->of($page->allele) : [],
-                'lessSure' => $signs->lessSure($page->allele), 'ages' => $signs->ages($page->allele), 'together' => $signs->together($page->allele), 'first' => self::SIGNS,
+                'lessSure' => $signs->lessSure($page->allele), 'ages' => $signs->ages($page->allele),
+                'together' => $signs->together($page->allele), 'first' => self::SIGNS,
                 'isDescribed' => $signs->isDescribed($page->allele),
                 'apart' => fn (LookAlike $set): string => $signs->wordsOn($set, $page->allele),
                 'allele' => $page->allele, 'catalogue' => $page->catalogue, 'two' => $page->twoCopies,

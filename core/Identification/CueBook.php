@@ -88,7 +88,11 @@ final readonly class CueBook
         return [$names, $formerly];
     }
 
-    /** @return array<int, array{amounts: array<string, float>, crop: array<string, mixed>, drawn: array<string, float>}> by state, those that are drawn as they are */
+    /**
+     * By state, those that are drawn as they are.
+     *
+     * @return array<int, array{amounts: array<string, float>, crop: array<string, mixed>, drawn: array<string, float>}>
+     */
     private static function pictures(Facts $entry): array
     {
         $pictures = [];
