@@ -1,4 +1,4 @@
-<a class="year no-print" href="{{ route('today') }}" aria-label="{{ $year->words() }}">
+<a class="year no-print" href="{{ route('today') }}"><span class="visually-hidden">{{ $year->words() }}</span>
     <svg width="100%" height="28" aria-hidden="true">
         <rect class="track" x="0" y="4" width="100%" height="10" rx="5"/>
         <rect class="past" x="0" y="4" width="{{ $percent($year->now()) }}" height="10" rx="5"/>
