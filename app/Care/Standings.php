@@ -19,7 +19,7 @@ class Standings
     /** @var array<int, Standing> by animal */
     private array $of = [];
 
-    /** @param list<int>|null $animals of which it is asked; null for all */
+    /** @param list<int>|null $animals to look up; null for all */
     public function __construct(User $keeper, private readonly Carbon $today, ?array $animals = null)
     {
         $entries = CareEntry::query()->where('user_id', $keeper->id)->whereIn('kind', [CareKind::Feed, CareKind::Weight])

@@ -93,7 +93,7 @@ final readonly class CrossReader
         )));
     }
 
-    /** @return array<string, string> alleles of which it is disputed whether two copies live, by the look of these */
+    /** @return array<string, string> alleles whose two-copy form may or may not live, by the look of that form */
     private function unsure(Claim $claim): array
     {
         $unsure = [];

@@ -71,7 +71,9 @@ export function enhance(root) {
         row.querySelector(`input[value="${button.dataset.all}"]`).checked = true
         row.dispatchEvent(new Event('round:set'))
       }
-      if (rows.length) write(rows.map(row => [row, button.dataset.all]), button.textContent)
+      if (rows.length) await write(rows.map(row => [row, button.dataset.all]), button.textContent)
+      const isCut = root.querySelector('[data-next]') && button.closest('[data-rack]') === [...root.querySelectorAll('[data-rack]')].pop()
+      if (isCut) count.textContent += ' The rest of this rack could not be loaded, and is not logged.'
     })
   }
   for (const button of root.querySelectorAll('[data-all]')) tellAll(button)
